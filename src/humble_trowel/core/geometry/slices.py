@@ -1,0 +1,295 @@
+"""The second way: the same slab counted in thin slices along x, by a computation of its own.
+
+Shares nothing with solid.py but the plan. Each slice is one line of plan points: every rule is an interval on that
+line (half-planes give the interval of a strip, crossings the interval of a polygon), breakpoints are sorted, and
+between breakpoints two Gauss points integrate the greatest depth. Arrays are (slices, ...), mm.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.plan.document import EdgeType, Plan
+
+Array = NDArray[np.float64]
+Index = NDArray[np.intp]
+HALF_INCH_MM = 12.7
+CENTIMETRE_MM = 10.0
+GAUSS = 0.5 / math.sqrt(3.0)
+FAR = 1e12
+
+
+Row = tuple[float, float, float]
+
+
+@dataclass(frozen=True)
+class Slices:
+    """x_mm: middle of each slice. width_mm: its width. m3: concrete in each slice."""
+
+    x_mm: Array
+    width_mm: float
+    m3: Array
+
+    @property
+    def total_m3(self) -> float:
+        return float(self.m3.sum())
+
+
+@dataclass(frozen=True)
+class Strip:
+    """A convex plan region (rows a, b, c: a*x + b*y <= c) whose depth is a function of the distance from a line.
+
+    x_low, x_high: no line outside these meets it (a generous bound).
+    """
+
+    rows: tuple[Row, ...]
+    line: Row
+    kind: EdgeType
+    x_low: float = -FAR
+    x_high: float = FAR
+
+
+def count_by_slices(plan: Plan) -> Slices:
+    """Concrete of a plan with an outline, slice by slice: 1/2 in slices in a ft-in plan, 10 mm in a mm plan."""
+    assert plan.outline is not None
+    xs = [x for x, _ in plan.outline]
+    nominal = HALF_INCH_MM if plan.units == "ft-in" else CENTIMETRE_MM
+    count = max(1, round((max(xs) - min(xs)) / nominal))
+    width = (max(xs) - min(xs)) / count
+    x = min(xs) + (np.arange(count) + 0.5) * width
+    slab = min((row.thickness_mm for row in plan.slab_types), default=0.0)
+    strips = _strips(plan, slab)
+    areas = np.concatenate([_slice_areas(plan, strips, part) for part in np.array_split(x, max(1, count // 4000))])
+    return Slices(x, width, areas * width / 1e9)
+
+
+def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
+    """Cross-section area in mm2 on each line x."""
+    outline = _crossings(plan.outline or [], x)
+    holes = [_crossings(ring, x) for ring in plan.openings]
+    zones = [(_crossings(zone.polygon, x) if zone.polygon else None, _thickness(plan, zone.slab)) for zone in plan.zones]
+    bands = _packed(strips, x)
+    marks = [outline, *holes, *[zone for zone, _ in zones if zone is not None], *_band_marks(bands)]
+    breaks = np.sort(np.concatenate(marks, axis=1), axis=1)
+    gap = np.diff(breaks, axis=1)
+    line, column = np.nonzero((gap > 1e-9) & (breaks[:, 1:] < FAR))
+    low, gap = breaks[line, column], gap[line, column]
+    depth = _mean_depth(line, low, gap, outline, holes, zones, bands)
+    return np.bincount(line, weights=depth * gap, minlength=len(x))
+
+
+def _crossings(ring: Sequence[XY], x: Array) -> Array:
+    """y of every crossing of line x with the ring, ascending, padded with FAR: (slices, most crossings)."""
+    a = np.asarray(ring, dtype=float)
+    b = np.roll(a, -1, axis=0)
+    ax, bx = a[:, 0], b[:, 0]
+    hit = (ax[None, :] <= x[:, None]) != (bx[None, :] <= x[:, None])
+    run = np.where(ax == bx, 1.0, bx - ax)
+    y = a[:, 1] + (x[:, None] - ax) * ((b[:, 1] - a[:, 1]) / run)
+    most = int(hit.sum(axis=1).max(initial=0))
+    return np.sort(np.where(hit, y, FAR), axis=1)[:, : max(most, 2)]
+
+
+def _inside(line: Index, y: Array, crossings: Array) -> NDArray[np.bool_]:
+    odd = np.zeros(y.shape, dtype=bool)
+    for column in range(crossings.shape[1]):
+        odd ^= crossings[line, column] < y
+    return odd
+
+
+def _mean_depth(
+    line: Index,
+    low: Array,
+    gap: Array,
+    outline: Array,
+    holes: Sequence[Array],
+    zones: Sequence[tuple[Array | None, float]],
+    bands: Bands,
+) -> Array:
+    """Mean depth on each interval low..low + gap of its line, by two Gauss points. No rule starts or ends inside."""
+    middle = low + gap / 2
+    concrete = _inside(line, middle, outline)
+    for hole in holes:
+        concrete &= ~_inside(line, middle, hole)
+    slab = np.full(low.shape, next((thickness for zone, thickness in zones if zone is None), 0.0))
+    for zone, thickness in zones:
+        if zone is not None:
+            slab[_inside(line, middle, zone)] = thickness
+    depths = [slab, slab.copy()]
+    for column in range(bands.low.shape[1]):
+        there = np.flatnonzero((middle > bands.low[line, column]) & (middle < bands.high[line, column]))
+        row = line[there]
+        for depth, share in zip(depths, (0.5 - GAUSS, 0.5 + GAUSS), strict=True):
+            s = bands.at_0[row, column] + bands.per_y[row, column] * (low[there] + share * gap[there])
+            own = np.minimum(bands.full[row, column], bands.knee[row, column] - bands.slope[row, column] * s)
+            depth[there] = np.maximum(depth[there], own)
+    return np.where(concrete, (depths[0] + depths[1]) / 2, 0.0)
+
+
+@dataclass(frozen=True)
+class Bands:
+    """Strips met by each line, packed to the left: interval low..high, distance s = at_0 + per_y * y,
+    depth = min(full, knee - slope * s), s at the bottom width, all (slices, most)."""
+
+    low: Array
+    high: Array
+    at_0: Array
+    per_y: Array
+    full: Array
+    knee: Array
+    slope: Array
+    width: Array
+
+
+def _packed(strips: Sequence[Strip], x: Array) -> Bands:
+    counts = np.zeros(len(x), dtype=int)
+    met: list[tuple[Index, Index, int, Array, Array]] = []
+    for at, strip in enumerate(strips):
+        first, last = np.searchsorted(x, (strip.x_low, strip.x_high))
+        low, high = _interval(strip.rows, x[first:last])
+        there = np.flatnonzero(high - low > 1e-9)
+        line = there + first
+        met.append((line, counts[line], at, low[there], high[there]))
+        counts[line] += 1
+    shape = (len(x), int(counts.max(initial=0)))
+    low_all, high_all = np.full(shape, FAR), np.full(shape, FAR)
+    strip_of = np.zeros(shape, dtype=int)
+    for line, column, at, low, high in met:
+        low_all[line, column], high_all[line, column], strip_of[line, column] = low, high, at
+    lines = np.array([strip.line for strip in strips]).reshape(-1, 3)
+    full = np.array([strip.kind.depth_mm or 0.0 for strip in strips])
+    width = np.array([strip.kind.bottom_width_mm or 0.0 for strip in strips])
+    run = np.array([strip.kind.haunch_run_per_rise or 0.0 for strip in strips])
+    slope = np.where(run > 0, 1.0 / np.where(run > 0, run, 1.0), 0.0)
+    knee = full + slope * width
+    if not strips:
+        empty = np.zeros(shape)
+        return Bands(low_all, high_all, empty, empty, empty, empty, empty, empty)
+    at_0 = lines[:, 0][strip_of] * x[:, None] + lines[:, 2][strip_of]
+    return Bands(
+        low_all, high_all, at_0, lines[:, 1][strip_of], full[strip_of], knee[strip_of], slope[strip_of], width[strip_of]
+    )
+
+
+def _band_marks(bands: Bands) -> list[Array]:
+    tilted = np.abs(bands.per_y) > 1e-12
+    knee = (bands.width - bands.at_0) / np.where(tilted, bands.per_y, 1.0)
+    there = tilted & (bands.low < FAR) & (bands.slope > 0)
+    return [bands.low, bands.high, np.where(there, knee, FAR)]
+
+
+def _interval(rows: Sequence[Row], x: Array) -> tuple[Array, Array]:
+    low, high = np.full(len(x), -FAR), np.full(len(x), FAR)
+    for a, b, c in rows:
+        room = c - a * x
+        if abs(b) < 1e-12:
+            high = np.where(room < -1e-9, -FAR, high)
+        elif b > 0:
+            high = np.minimum(high, room / b)
+        else:
+            low = np.maximum(low, room / b)
+    return low, high
+
+
+def _thickness(plan: Plan, mark: str) -> float:
+    return next(row.thickness_mm for row in plan.slab_types if row.mark == mark)
+
+
+def _strips(plan: Plan, slab_mm: float) -> list[Strip]:
+    """All strips of the plan, read from rule 2 afresh as half-planes."""
+    kinds = {row.mark: row for row in plan.edge_types}
+    ring = plan.outline or []
+    n = len(ring)
+    of_side: list[EdgeType | None] = [None] * n
+    strips: list[Strip] = []
+    for edge in plan.edges:
+        kind = kinds[edge.type]
+        if kind.kind != "thickened" or (kind.depth_mm or 0.0) <= slab_mm:
+            continue
+        for side in edge.sides or ():
+            of_side[side] = kind
+        if edge.along:
+            path = list(edge.along) if edge.grow == "left" else list(edge.along)[::-1]
+            strips += _along_strips(path, [kind] * (len(path) - 1), slab_mm)
+    if any(of_side):
+        for i in range(n):
+            three = [ring[i - 1], ring[i], ring[(i + 1) % n], ring[(i + 2) % n]]
+            strips += _strip_of(three, of_side[i - 1], of_side[i], of_side[(i + 1) % n], slab_mm)
+    return strips
+
+
+def _along_strips(path: list[XY], kinds: list[EdgeType | None], slab_mm: float) -> list[Strip]:
+    strips: list[Strip] = []
+    last = len(path) - 2
+    for i in range(last + 1):
+        spots = [path[i - 1] if i else path[i], path[i], path[i + 1], path[i + 2] if i < last else path[i + 1]]
+        before = kinds[i - 1] if i else None
+        strips += _strip_of(spots, before, kinds[i], kinds[i + 1] if i < last else None, slab_mm)
+    return strips
+
+
+def _unit(a: XY, b: XY) -> XY:
+    size = math.dist(a, b)
+    return ((b[0] - a[0]) / size, (b[1] - a[1]) / size)
+
+
+def _strip_of(
+    spots: list[XY], before: EdgeType | None, own: EdgeType | None, after: EdgeType | None, slab_mm: float
+) -> list[Strip]:
+    """The strip on spots[1]..spots[2]: its rectangle, and what it adds past its ends (spots[0], spots[3])."""
+    if own is None:
+        return []
+    p, q = spots[1], spots[2]
+    ux, uy = _unit(p, q)
+    line = (-uy, ux, uy * p[0] - ux * p[1])
+    near, far = (uy, -ux, uy * p[0] - ux * p[1]), _far_row(line, own, slab_mm)
+    past_p, past_q = (-ux, -uy, -(ux * p[0] + uy * p[1])), (ux, uy, ux * q[0] + uy * q[1])
+    reach = far[2] + line[2]
+    bound = (min(p[0], q[0]) - reach, max(p[0], q[0]) + reach)
+    strips = [Strip((near, far, past_p, past_q), line, own, *bound)]
+    for other, corner, beyond, away, sign in (
+        (before, p, past_p, spots[0], -1.0),
+        (after, q, past_q, spots[3], 1.0),
+    ):
+        if other is None:
+            continue
+        v = _unit(away, corner) if sign < 0 else _unit(corner, away)
+        turn = (v[0] * uy - v[1] * ux) if sign < 0 else (ux * v[1] - uy * v[0])
+        outside: Row = (-beyond[0], -beyond[1], -beyond[2])
+        if turn > 0:
+            inside_other = (v[1], -v[0], v[1] * corner[0] - v[0] * corner[1])
+            strips.append(Strip((near, far, outside, inside_other), line, own))
+        elif turn < -1e-9:
+            strips += _half_kite((near, outside), line, corner, v, (own, other), slab_mm)
+    return strips
+
+
+def _half_kite(
+    rows: tuple[Row, Row], line: Row, corner: XY, v: XY, kinds: tuple[EdgeType, EdgeType], slab_mm: float
+) -> list[Strip]:
+    """The half of the kite where the own line is the farther one; either type may be the deeper."""
+    a, b, c = line
+    other = (-v[1], v[0], v[1] * corner[0] - v[0] * corner[1])
+    farther = (other[0] - a, other[1] - b, c - other[2])
+    strips = []
+    for kind in dict.fromkeys(kinds):
+        far = _far_row(line, kind, slab_mm)
+        reach = (far[2] + line[2]) / max(1e-6, _cos2(line, v))
+        strips.append(Strip((*rows, farther, far), line, kind, corner[0] - reach, corner[0] + reach))
+    return strips
+
+
+def _cos2(line: Row, v: XY) -> float:
+    """Squared cosine of half the turn between a line and the direction v of its neighbour."""
+    return max(0.0, (1 + line[1] * v[0] - line[0] * v[1]) / 2)
+
+
+def _far_row(line: Row, kind: EdgeType, slab_mm: float) -> Row:
+    reach = (kind.bottom_width_mm or 0.0) + (kind.haunch_run_per_rise or 0.0) * ((kind.depth_mm or 0.0) - slab_mm)
+    return (line[0], line[1], reach - line[2])

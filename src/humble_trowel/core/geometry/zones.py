@@ -1,0 +1,149 @@
+"""Which slab lies where: the zones laid on the outline, each with a depth that is linear in x and y.
+
+A cell is one zone's share of the outline less openings. Its `depth` is a plane so that level undersides and
+drains can later be cells of several planes; today every slab is of constant thickness.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import NamedTuple
+
+import shapely
+from shapely.geometry import MultiPolygon, Polygon
+from shapely.geometry.base import BaseGeometry
+
+from humble_trowel.core.errors import PlanError
+from humble_trowel.core.geometry.polygon import SNAP_MM, XY, check_ring, signed_area_m2
+from humble_trowel.core.plan.document import Plan
+
+AREA_SLACK_M2 = 1e-4
+
+
+class Plane(NamedTuple):
+    """Depth in mm at (x, y): at_0 + per_x * x + per_y * y."""
+
+    at_0: float
+    per_x: float = 0.0
+    per_y: float = 0.0
+
+    def at(self, x: float, y: float) -> float:
+        return self.at_0 + self.per_x * x + self.per_y * y
+
+    def minus(self, other: Plane) -> Plane:
+        return Plane(self.at_0 - other.at_0, self.per_x - other.per_x, self.per_y - other.per_y)
+
+
+@dataclass(frozen=True)
+class Cell:
+    """A zone on the plan. `index` into plan.zones; `region` may have holes and several pieces."""
+
+    index: int
+    name: str
+    mark: str
+    thickness_mm: float
+    depth: Plane
+    region: BaseGeometry
+
+    @property
+    def area_m2(self) -> float:
+        return float(self.region.area) / 1e6
+
+
+def usable_region(plan: Plan) -> BaseGeometry:
+    """Outline less openings. The plan must have an outline."""
+    assert plan.outline is not None
+    whole: BaseGeometry = Polygon(plan.outline)
+    for ring in plan.openings:
+        whole = whole.difference(Polygon(ring))
+    return whole
+
+
+def snapped(ring: list[XY], anchors: list[list[XY]]) -> list[XY]:
+    """Corners of `ring` within 1 mm of a corner or side of an anchor ring are moved on to it."""
+    return [_snap_point(point, anchors) for point in ring]
+
+
+def _snap_point(point: XY, anchors: list[list[XY]]) -> XY:
+    for ring in anchors:
+        for x, y in ring:
+            if abs(x - point[0]) <= SNAP_MM and abs(y - point[1]) <= SNAP_MM:
+                return (x, y)
+    for ring in anchors:
+        for (ax, ay), (bx, by) in zip(ring, [*ring[1:], ring[0]], strict=True):
+            dx, dy = bx - ax, by - ay
+            t = ((point[0] - ax) * dx + (point[1] - ay) * dy) / (dx * dx + dy * dy)
+            foot = (ax + t * dx, ay + t * dy)
+            if 0 <= t <= 1 and (foot[0] - point[0]) ** 2 + (foot[1] - point[1]) ** 2 <= SNAP_MM**2:
+                return foot
+    return point
+
+
+def lay_zones(plan: Plan) -> list[Cell]:
+    """The cells of a plan with an outline, in the order of plan.zones.
+
+    Raises PlanError naming the key path for a zone that leaves the outline, overlaps another, names an unknown
+    slab type, and for area in no zone.
+    """
+    assert plan.outline is not None
+    types = {row.mark: row for row in plan.slab_types}
+    outline = Polygon(plan.outline)
+    usable = usable_region(plan)
+    rings = _zone_rings(plan, outline)
+    rest: BaseGeometry = outline
+    for ring in rings.values():
+        rest = rest.difference(Polygon(ring))
+    cells = []
+    for index, zone in enumerate(plan.zones):
+        kind = types.get(zone.slab)
+        if kind is None:
+            raise PlanError(f"Zone {zone.name} is of slab {zone.slab}, which is no slab type here.", f"zones[{index}].slab")
+        region = Polygon(rings[index]) if index in rings else rest
+        if plan.openings:
+            region = region.intersection(usable)
+        cells.append(
+            Cell(index, zone.name, zone.slab, kind.thickness_mm, Plane(kind.thickness_mm), _areas_only(region))
+        )
+    left = float(rest.area) / 1e6
+    if len(rings) == len(plan.zones) and left > max(AREA_SLACK_M2, outline.length * SNAP_MM / 1e6):
+        raise PlanError(_left_out_words(rest, left), "zones")
+    return cells
+
+
+def _left_out_words(rest: BaseGeometry, left_m2: float) -> str:
+    spot = rest.representative_point()
+    return f"{left_m2:.2f} m² of the outline lie in no zone, about {spot.x:.0f}, {spot.y:.0f} mm. Give them a slab."
+
+
+def _areas_only(region: BaseGeometry) -> BaseGeometry:
+    if region.geom_type in ("Polygon", "MultiPolygon"):
+        return region
+    return MultiPolygon([part for part in shapely.get_parts(region) if part.geom_type == "Polygon"])
+
+
+def _zone_rings(plan: Plan, outline: Polygon) -> dict[int, list[XY]]:
+    assert plan.outline is not None
+    rings: dict[int, list[XY]] = {}
+    roomy = outline.buffer(SNAP_MM, join_style="mitre") if any(zone.polygon for zone in plan.zones) else outline
+    rest_of = [index for index, zone in enumerate(plan.zones) if zone.polygon is None]
+    if len(rest_of) > 1:
+        raise PlanError("Two zones take the rest of the outline. Only one may.", f"zones[{rest_of[1]}].polygon")
+    for index, zone in enumerate(plan.zones):
+        if zone.polygon is None:
+            continue
+        path = f"zones[{index}].polygon"
+        check_ring(zone.polygon, path, f"Zone {zone.name}")
+        ring = snapped(zone.polygon, [list(plan.outline), *rings.values()])
+        if signed_area_m2(ring) < 0:
+            ring.reverse()
+        shape = Polygon(ring)
+        if not roomy.covers(shape):
+            outside = shape.difference(outline).area / 1e6
+            raise PlanError(f"Zone {zone.name} sticks out of the outline by {outside:.2f} m².", path)
+        for other, other_ring in rings.items():
+            shared = shape.intersection(Polygon(other_ring)).area
+            if shared > shape.length * SNAP_MM / 2:
+                names = f"{plan.zones[other].name} and {zone.name}"
+                raise PlanError(f"Zones {names} overlap by {shared / 1e6:.2f} m².", path)
+        rings[index] = ring
+    return rings

@@ -1,0 +1,313 @@
+"""The plan document: one slab, described once. Pydantic models of the job file, version 1.
+
+Lengths are mm; a file may give them as numbers (mm) or as text with units. Unknown keys are errors. Keys of
+later stages are kept unharmed. Geometry is checked elsewhere (reading.py): here only shape and size.
+"""
+
+from __future__ import annotations
+
+import math
+from datetime import datetime
+from typing import Annotated, Any, Literal, Self
+
+from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, ValidationInfo, field_validator, model_validator
+
+from humble_trowel.core.errors import LengthError
+from humble_trowel.core.plan.ways import WaysOverride
+from humble_trowel.core.units import Units, parse_length
+
+MAX_LENGTH_MM = 1_000_000.0
+MAX_CORNERS = 200
+
+
+def _units_of(info: ValidationInfo) -> Units:
+    context = info.context or {}
+    return "mm" if context.get("units") == "mm" else "ft-in"
+
+
+def _sane(value: float) -> float:
+    if abs(value) >= MAX_LENGTH_MM:
+        raise ValueError(f"{value / 1000:g} m is absurd for a slab. Sizes stay under 1 km.")
+    return value
+
+
+def _length(value: Any, info: ValidationInfo) -> float:
+    if not isinstance(value, str | int | float):
+        raise ValueError("must be a length: a number of mm, or text with a unit.")
+    try:
+        return _sane(parse_length(value, _units_of(info)))
+    except LengthError as error:
+        raise ValueError(error.words) from error
+
+
+def _position(value: Any, info: ValidationInfo) -> float:
+    """A coordinate: a length that may be negative."""
+    if isinstance(value, str) and value.strip().startswith(("-", "−")):
+        return -_length(value.strip()[1:], info)
+    if isinstance(value, int | float) and not isinstance(value, bool) and value < 0:
+        return -_length(-value, info)
+    return _length(value, info)
+
+
+def _above_zero(value: float) -> float:
+    if value <= 0:
+        raise ValueError("is 0. It must be more than nothing.")
+    return value
+
+
+def _finite(value: Any) -> Any:
+    if isinstance(value, float) and not math.isfinite(value):
+        raise ValueError("must be an ordinary number.")
+    if isinstance(value, bool):
+        raise ValueError("must be a number.")
+    return value
+
+
+Length = Annotated[float, BeforeValidator(_length)]
+Size = Annotated[float, BeforeValidator(lambda value, info: _above_zero(_length(value, info)))]
+Position = Annotated[float, BeforeValidator(_position)]
+Number = Annotated[float, BeforeValidator(_finite)]
+Point = tuple[Position, Position]
+Ring = Annotated[list[Point], Field(min_length=3, max_length=MAX_CORNERS)]
+Path = Annotated[list[Point], Field(min_length=2, max_length=MAX_CORNERS)]
+Mark = Annotated[str, Field(min_length=1, max_length=12)]
+Name = Annotated[str, Field(min_length=1, max_length=120)]
+Note = Annotated[str, Field(max_length=4000)]
+
+
+class Part(BaseModel):
+    """Base of every part of the document: unknown keys are errors, values are checked on change."""
+
+    model_config = ConfigDict(extra="forbid", validate_assignment=False, frozen=True)
+
+
+class Contact(Part):
+    name: Note = ""
+    phone: Note = ""
+
+
+class Site(Part):
+    address: Note = ""
+    directions: Note = ""
+    latitude: Number | None = Field(default=None, ge=-90, le=90)
+    longitude: Number | None = Field(default=None, ge=-180, le=180)
+    time_zone: Note | None = None
+    north_deg: Number = Field(default=0.0, ge=-360, le=360)
+    frost_depth_mm: Length | None = None
+    air_freezing_index_f_days: Number | None = None
+    climate_zone: Note | None = None
+    soil: Note | None = None
+    notes: Note = ""
+
+
+class Walk(Part):
+    """Typed call-outs as they stand. `start`: the corner or point they leave from, null for corner A at 0, 0."""
+
+    text: Note = ""
+    kind: Literal["outline", "zone", "opening"] = "outline"
+    start: Point | None = None
+
+
+class SlabType(Part):
+    mark: Mark
+    thickness_mm: Size
+
+
+class PlaneFall(Part):
+    kind: Literal["plane"]
+    toward_deg: Number
+    rate: Number = Field(ge=0, le=0.5)
+
+
+class DrainFall(Part):
+    kind: Literal["drain"]
+    at: Point
+    depth_mm: Length
+
+
+class Zone(Part):
+    name: Name
+    slab: Mark
+    polygon: Ring | None = None
+    drop_mm: Length = 0.0
+    fall: Annotated[PlaneFall | DrainFall, Field(discriminator="kind")] | None = None
+    underside: Literal["parallel", "level"] = "parallel"
+
+
+EdgeKind = Literal["thickened", "plain", "against-wall", "dowelled"]
+
+
+class EdgeType(Part):
+    mark: Mark
+    kind: EdgeKind
+    depth_mm: Length | None = None
+    bottom_width_mm: Length | None = None
+    haunch_run_per_rise: Number | None = Field(default=None, ge=0, le=20)
+
+    @model_validator(mode="after")
+    def _sizes_that_the_kind_uses(self) -> Self:
+        if self.kind == "thickened":
+            for key in ("depth_mm", "bottom_width_mm"):
+                if not getattr(self, key):
+                    raise ValueError(f"{key}: a thickened edge needs it, and more than nothing.")
+        return self
+
+
+class Edge(Part):
+    """Sides of one type, or a thickening along a line inside (`along` with `grow`)."""
+
+    type: Mark
+    sides: list[Annotated[int, Field(ge=0)]] | None = None
+    along: Path | None = None
+    grow: Literal["left", "right"] | None = None
+
+    @model_validator(mode="after")
+    def _one_of_both(self) -> Self:
+        if (self.sides is None) == (self.along is None):
+            raise ValueError("needs either sides or along, one of them.")
+        if (self.along is None) != (self.grow is None):
+            raise ValueError("grow (left or right) goes with along, and along needs it.")
+        return self
+
+
+class BeamType(Part):
+    mark: Mark
+    width_mm: Size
+    depth_mm: Size
+    haunch_run_per_rise: Number | None = Field(default=None, ge=0, le=20)
+
+
+class Beam(Part):
+    type: Mark
+    path: Path
+
+
+class PadType(Part):
+    mark: Mark
+    shape: Literal["rectangle", "round"]
+    width_mm: Length | None = None
+    length_mm: Length | None = None
+    diameter_mm: Length | None = None
+    depth_mm: Size
+
+
+class Pad(Part):
+    type: Mark
+    at: Point
+    turn_deg: Number = 0.0
+
+
+class Recess(Part):
+    name: Name
+    polygon: Ring
+    depth_mm: Size
+    keeps_thickness: bool = False
+
+
+class SidePad(Part):
+    name: Name
+    polygon: Ring
+    thickness_mm: Size
+    top_mm: Position = 0.0
+
+
+class LeaveOut(Part):
+    from_mm: Length
+    to_mm: Length
+
+
+class Kerb(Part):
+    path: Path
+    width_mm: Size
+    height_mm: Size
+    leave_outs: list[LeaveOut] = []
+
+
+class Mix(Part):
+    strength_mpa: Number | None = Field(default=None, gt=0, le=150)
+    slump_mm: Length | None = None
+    stone_mm: Length | None = None
+    air_percent: Number | None = Field(default=None, ge=0, le=15)
+    fibre: Note | bool | None = None
+    notes: Note = ""
+
+
+class OrderNotes(Part):
+    pour_at: str | None = None
+    spacing_min: Number | None = Field(default=None, gt=0, le=600)
+    method: Literal["chute", "pump", "barrows", "conveyor"] | None = None
+    ring: Contact | None = None
+    notes: Note = ""
+
+    @field_validator("pour_at")
+    @classmethod
+    def _a_time(cls, value: str | None) -> str | None:
+        if value is not None:
+            try:
+                datetime.fromisoformat(value)
+            except ValueError as error:
+                raise ValueError(f"{value} is not a date and time. Say it like 2027-06-17T06:30.") from error
+        return value
+
+
+LATER_STAGES = ("existing", "build_ups", "underslab", "steel", "embeds", "screed", "joints", "schedule")
+
+
+class Plan(Part):
+    """One job file. Names are fixed: extend them, never rename."""
+
+    format: Literal["humble-trowel-job"] = "humble-trowel-job"
+    version: Literal[1] = 1
+    name: Name
+    client: Note = ""
+    contact: Contact = Contact()
+    site: Site = Site()
+    units: Units
+    outline: Ring | None = None
+    walk: Walk | None = None
+    openings: Annotated[list[Ring], Field(max_length=100)] = []
+    slab_types: Annotated[list[SlabType], Field(max_length=100)] = []
+    zones: Annotated[list[Zone], Field(max_length=100)] = []
+    edge_types: Annotated[list[EdgeType], Field(max_length=100)] = []
+    edges: Annotated[list[Edge], Field(max_length=400)] = []
+    beam_types: list[BeamType] = []
+    beams: list[Beam] = []
+    pad_types: list[PadType] = []
+    pads: list[Pad] = []
+    recesses: list[Recess] = []
+    side_pads: list[SidePad] = []
+    kerbs: list[Kerb] = []
+    mix: Mix = Mix()
+    order: OrderNotes = OrderNotes()
+    ways: WaysOverride = WaysOverride()
+    existing: Any = None
+    build_ups: Any = None
+    underslab: Any = None
+    steel: Any = None
+    embeds: Any = None
+    screed: Any = None
+    joints: Any = None
+    schedule: Any = None
+
+    @field_validator("walk", mode="before")
+    @classmethod
+    def _walk_as_text(cls, value: Any) -> Any:
+        """A walk may be plain text or a list of call-outs."""
+        if isinstance(value, list) and all(isinstance(item, str) for item in value):
+            return {"text": "\n".join(value)}
+        return {"text": value} if isinstance(value, str) else value
+
+
+def corner_name(index: int) -> str:
+    """Corner letters A..Z, AA, AB ... for index 0, 1 ..."""
+    name = ""
+    index += 1
+    while index:
+        index, rest = divmod(index - 1, 26)
+        name = chr(65 + rest) + name
+    return name
+
+
+def side_name(index: int, corners: int) -> str:
+    """'A to B' for side 0 of an outline with `corners` corners."""
+    return f"{corner_name(index)} to {corner_name((index + 1) % corners)}"
