@@ -237,3 +237,25 @@ def format_area(m2: float, units: Units) -> str:
     if units == "ft-in":
         return f"{round_half_away(m2 / M2_PER_FT2):,} sq ft"
     return f"{round_half_away(m2 * 100) / 100:.2f} m²"
+
+
+MPA_PER_PSI = 0.00689475729
+_COUNTS = ("No", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten", "Eleven", "Twelve")
+
+
+def number_word(count: int) -> str:
+    """Small counts as a word."""
+    return _COUNTS[count] if 0 <= count < len(_COUNTS) else str(count)
+
+
+def parse_strength(text: str | float, units: Units) -> float:
+    """Read a strength ('4000 psi', '28 MPa'); bare numbers follow the job: psi or MPa. Returns MPa."""
+    if isinstance(text, int | float):
+        return float(text)
+    clean = text.strip().lower().replace(",", "")
+    match = re.fullmatch(r"(?P<n>\d+(?:\.\d+)?)\s*(?P<u>psi|mpa|n/mm2|n/mm²)?", clean)
+    if not match:
+        raise LengthError(f"Cannot read {text.strip() or 'nothing'} as a strength. Say it like 4000 psi or 28 MPa.")
+    unit = match["u"] or ("psi" if units == "ft-in" else "mpa")
+    value = float(match["n"])
+    return value * MPA_PER_PSI if unit == "psi" else value

@@ -12,6 +12,7 @@ import math
 import operator
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
+from functools import lru_cache
 
 from humble_trowel.core.sources import SOURCES
 
@@ -93,7 +94,12 @@ def work(
 
 def evaluate(formula: str, values: Mapping[str, float]) -> float:
     """Value of an arithmetic expression over named values. Raises ValueError on anything else."""
-    return _evaluate(ast.parse(formula, mode="eval").body, values)
+    return _evaluate(_parsed(formula), values)
+
+
+@lru_cache(maxsize=512)
+def _parsed(formula: str) -> ast.AST:
+    return ast.parse(formula, mode="eval").body
 
 
 def _evaluate(node: ast.AST, values: Mapping[str, float]) -> float:
@@ -112,7 +118,7 @@ def _evaluate(node: ast.AST, values: Mapping[str, float]) -> float:
 
 def show(formula: str, inputs: Mapping[str, Working]) -> str:
     """The formula with each symbol replaced by its input as shown, in trade signs (× ÷ √)."""
-    return _show(ast.parse(formula, mode="eval").body, inputs, 0)
+    return _show(_parsed(formula), inputs, 0)
 
 
 _RANK = {ast.Add: 1, ast.Sub: 1, ast.Mult: 2, ast.Div: 2, ast.Pow: 3}

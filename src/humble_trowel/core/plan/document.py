@@ -14,7 +14,7 @@ from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, ValidationIn
 
 from humble_trowel.core.errors import LengthError
 from humble_trowel.core.plan.ways import WaysOverride
-from humble_trowel.core.units import Units, parse_length
+from humble_trowel.core.units import Units, parse_length, parse_strength
 
 MAX_LENGTH_MM = 1_000_000.0
 MAX_CORNERS = 200
@@ -63,6 +63,27 @@ def _finite(value: Any) -> Any:
     return value
 
 
+def _strength(value: Any, info: ValidationInfo) -> float:
+    if not isinstance(value, str | int | float) or isinstance(value, bool):
+        raise ValueError("must be a strength: MPa, or text like 4000 psi.")
+    try:
+        return float(_finite(parse_strength(value, _units_of(info))))
+    except LengthError as error:
+        raise ValueError(error.words) from error
+
+
+def _small(value: Any, info: ValidationInfo) -> float:
+    """Slump or stone: a bare number typed in a ft-in job is inches."""
+    if not isinstance(value, str | int | float):
+        raise ValueError("must be a length: a number of mm, or text with a unit.")
+    try:
+        return _sane(parse_length(value, _units_of(info), bare="in"))
+    except LengthError as error:
+        raise ValueError(error.words) from error
+
+
+Strength = Annotated[float, BeforeValidator(_strength)]
+Small = Annotated[float, BeforeValidator(_small)]
 Length = Annotated[float, BeforeValidator(_length)]
 Size = Annotated[float, BeforeValidator(lambda value, info: _above_zero(_length(value, info)))]
 Position = Annotated[float, BeforeValidator(_position)]
@@ -224,9 +245,9 @@ class Kerb(Part):
 
 
 class Mix(Part):
-    strength_mpa: Number | None = Field(default=None, gt=0, le=150)
-    slump_mm: Length | None = None
-    stone_mm: Length | None = None
+    strength_mpa: Strength | None = Field(default=None, gt=0, le=150)
+    slump_mm: Small | None = None
+    stone_mm: Small | None = None
     air_percent: Number | None = Field(default=None, ge=0, le=15)
     fibre: Note | bool | None = None
     notes: Note = ""

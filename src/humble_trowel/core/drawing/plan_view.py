@@ -1,0 +1,96 @@
+"""The plan as primitives in mm: what is drawn on the sheet, with no pixel and no SVG in it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import shapely
+from shapely.geometry import Polygon
+from shapely.geometry.base import BaseGeometry
+
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.solid import Solid
+from humble_trowel.core.geometry.zones import Cell
+from humble_trowel.core.order.ledger import label_spot
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.units import say_length
+
+Rings = list[list[XY]]
+
+
+@dataclass(frozen=True)
+class ZoneDrawn:
+    """rings: exteriors and holes, even-odd. under: the second line of its label."""
+
+    index: int
+    name: str
+    under: str
+    mark: str
+    drop_mm: float
+    rings: Rings
+    at: XY
+
+
+@dataclass(frozen=True)
+class StripDrawn:
+    """A thickened strip as owned: face 'full' or 'haunch'. row: of edges."""
+
+    row: int
+    mark: str
+    face: str
+    rings: Rings
+
+
+@dataclass(frozen=True)
+class PlanView:
+    zones: list[ZoneDrawn]
+    strips: list[StripDrawn]
+    steps: Rings
+
+
+def plan_view(plan: Plan, solid: Solid) -> PlanView:
+    """Zones with labels, strips, and the lines along which the top steps."""
+    zones = []
+    for cell in solid.cells:
+        zone = plan.zones[cell.index]
+        drop = f"{say_length(zone.drop_mm, plan.units)} down, " if zone.drop_mm else ""
+        under = f"{drop}{say_length(cell.thickness_mm, plan.units)} {cell.mark}"
+        spot = label_spot(cell.region)
+        zones.append(ZoneDrawn(cell.index, cell.name, under, cell.mark, zone.drop_mm, _rings(cell.region), spot))
+    return PlanView(zones, _strips(plan, solid), _steps(plan, solid.cells))
+
+
+def _strips(plan: Plan, solid: Solid) -> list[StripDrawn]:
+    groups: dict[tuple[int, str], list[Polygon]] = {}
+    for piece in solid.pieces:
+        groups.setdefault((piece.part, piece.face), []).append(Polygon(piece.ring))
+    return [
+        StripDrawn(row, plan.edges[row].type, face, _rings(shapely.union_all(shapes, grid_size=0.01)))
+        for (row, face), shapes in sorted(groups.items())
+    ]
+
+
+def _rings(region: BaseGeometry) -> Rings:
+    rings: Rings = []
+    for part in shapely.get_parts(region):
+        if part.geom_type == "Polygon" and part.area > 1.0:
+            for ring in (part.exterior, *part.interiors):
+                rings.append([(round(x, 2), round(y, 2)) for x, y in shapely.get_coordinates(ring)[:-1].tolist()])
+    return rings
+
+
+def _steps(plan: Plan, cells: list[Cell]) -> Rings:
+    lines: Rings = []
+    for at, one in enumerate(cells):
+        for other in cells[at + 1 :]:
+            if plan.zones[one.index].drop_mm == plan.zones[other.index].drop_mm:
+                continue
+            shared = one.region.boundary.intersection(other.region.boundary)
+            if shared.length > 1:
+                merged = shapely.line_merge(shared) if shared.geom_type == "MultiLineString" else shared
+                lines += [
+                    [(x, y) for x, y in shapely.get_coordinates(part).tolist()]
+                    for part in shapely.get_parts(merged)
+                    if part.geom_type == "LineString"
+                ]
+    return lines

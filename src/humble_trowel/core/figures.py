@@ -1,0 +1,206 @@
+"""The one place that puts a whole answer together: plan and ways in, every figure with its working out."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from typing import Any
+
+from humble_trowel.core.drawing.plan_view import PlanView, plan_view
+from humble_trowel.core.edges.section import Section, sections
+from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.geometry.slices import count_by_slices
+from humble_trowel.core.geometry.solid import Solid, build_solid
+from humble_trowel.core.lines.outline import Outline, outline_figure
+from humble_trowel.core.lines.walk import walk
+from humble_trowel.core.order.call_in import CallLine, call_in
+from humble_trowel.core.order.ledger import LedgerPart, ledger, volume_unit
+from humble_trowel.core.order.quantity import Allowance, Ordered, Truck, allowances, order, order_findings
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.units import MM_PER_FT, format_volume, say_length
+from humble_trowel.core.working import Working, leaf, work
+
+DISAGREE = 0.005
+
+
+@dataclass(frozen=True)
+class Bar:
+    """Concrete per foot (ft-in) or half metre (mm) along x, from the slices. x_mm: its left end."""
+
+    x_mm: float
+    m3: float
+
+
+@dataclass(frozen=True)
+class Concrete:
+    """The ledger, counted two ways, and the order."""
+
+    net_m3: float
+    parts: list[LedgerPart]
+    second_way_m3: float
+    allowances: list[Allowance]
+    order_m3: float
+    order_yd3: float
+    net: Working
+    second_way: Working
+    net_text: str
+    second_way_text: str
+    need_text: str
+    agree: str
+    ordered: Ordered
+    slices: list[Bar]
+    slice_mm: float
+
+
+@dataclass(frozen=True)
+class Figure:
+    """Everything the screens show of a plan. outline and concrete are None while there is no outline."""
+
+    outline: Outline | None
+    concrete: Concrete | None
+    trucks: list[Truck]
+    findings: list[Finding]
+    call_in: list[CallLine]
+    drawing: PlanView | None
+    sections: list[Section]
+
+
+def figure(plan: Plan, ways: Ways, *, every_diagonal: bool = False) -> Figure:
+    """All figures of a checked plan under the crew's ways (a job's own ways laid over them)."""
+    ways = ways_for(ways, plan.ways)
+    doubts = _walk_findings(plan)
+    if plan.outline is None:
+        doubts.append(
+            finding("nothing-drawn", "outline", "Nothing on this sheet.", "Start at a corner you can find again and call the first side.")
+        )
+        return Figure(None, None, [], doubts, call_in(plan, None, ways), None, [])
+    solid = build_solid(plan)
+    concrete = _concrete(plan, solid, ways)
+    doubts += _plan_findings(plan, solid) + _later_findings(plan)
+    doubts += _ways_findings(plan, concrete) + order_findings(plan, concrete.ordered, ways)
+    return Figure(
+        outline=outline_figure(plan, ways.reading.nearest, every_diagonal),
+        concrete=concrete,
+        trucks=concrete.ordered.trucks,
+        findings=doubts,
+        call_in=call_in(plan, concrete.ordered, ways),
+        drawing=plan_view(plan, solid),
+        sections=sections(plan, solid.cells),
+    )
+
+
+def _concrete(plan: Plan, solid: Solid, ways: Ways) -> Concrete:
+    parts = ledger(plan, solid)
+    extras = allowances(plan, solid, ways)
+    ordered = order(plan, parts, extras, ways)
+    slices = count_by_slices(plan)
+    unit, per_unit = volume_unit(plan)
+    net_m3 = math.fsum(part.m3 for part in parts)
+    texts = {part.letter: part.working for part in parts}
+    net_text = format_volume(net_m3, plan.units)
+    net = work("As drawn", unit, " + ".join(texts), texts, source="greatest-depth", text=f"{net_text} {unit}")
+    second = slices.total_m3
+    second_text = format_volume(second, plan.units)
+    said = say_length(slices.width_mm, plan.units)
+    second_way = leaf(f"{len(slices.m3)} slices of {said}, added", second / per_unit, unit, f"{second_text} {unit}", "slices")
+    agree = "They agree." if net_text == second_text else f"They differ by {abs(second - net_m3) / net_m3:.2%}."
+    return Concrete(
+        net_m3, parts, second, extras, ordered.order_m3, ordered.order_yd3, net, second_way, net_text, second_text,
+        format_volume(ordered.need.value * per_unit, plan.units), agree, ordered, _bars(plan, slices), slices.width_mm,
+    )  # fmt: skip
+
+
+def _bars(plan: Plan, slices: Any) -> list[Bar]:
+    wide = MM_PER_FT if plan.units == "ft-in" else 500.0
+    start = min(x for x, _ in plan.outline or [(0.0, 0.0)])
+    bars: dict[int, float] = {}
+    for x, m3 in zip(slices.x_mm.tolist(), slices.m3.tolist(), strict=True):
+        at = int((x - start) // wide)
+        bars[at] = bars.get(at, 0.0) + m3
+    return [Bar(start + at * wide, m3) for at, m3 in sorted(bars.items())]
+
+
+def _walk_findings(plan: Plan) -> list[Finding]:
+    if plan.walk is None or not plan.walk.text.strip():
+        return []
+    walked = walk(plan.walk.text, plan.units)
+    words = walked.heard.problem or walked.verdict
+    return [finding("walk-open", "walk", f"A walk is kept as typed. {words}", "Finish it, mend it or drop it.")]
+
+
+def _plan_findings(plan: Plan, solid: Solid) -> list[Finding]:
+    rows: list[Finding] = []
+    for cell in solid.cells:
+        drop = plan.zones[cell.index].drop_mm
+        if drop >= cell.thickness_mm:
+            words = f"{cell.name} drops {say_length(drop, plan.units)}, and its slab is {say_length(cell.thickness_mm, plan.units)} thick: the step hangs free."
+            remedy = "Drop it less, or thicken along the step with a line inside."
+            rows.append(finding("step-hangs", f"zones[{cell.index}]", words, remedy))
+    thickest = max(cell.thickness_mm for cell in solid.cells)
+    thinnest = min(cell.thickness_mm for cell in solid.cells)
+    used = {edge.type for edge in plan.edges}
+    for index, kind in enumerate(plan.edge_types):
+        if kind.mark not in used:
+            rows.append(finding("edge-type-unused", f"edge_types[{index}]", f"{kind.mark} is used on no side.", "Give it a side, or take it out."))
+        elif kind.kind == "thickened" and (kind.depth_mm or 0) <= thickest:
+            which = "any slab" if (kind.depth_mm or 0) <= thinnest else "the thickest slab"
+            words = f"{kind.mark} is {say_length(kind.depth_mm or 0, plan.units)} deep, no deeper than {which} ({say_length(thickest, plan.units)})."
+            rows.append(finding("edge-adds-nothing", f"edge_types[{index}]", words, "Make it deeper, or the side plain."))
+    for row, lost in solid.clipped_m2.items():
+        if plan.edges[row].along is not None and lost > 0.001:
+            words = f"A line of {plan.edges[row].type} sticks out of the outline by {lost:.2f} m² and is cut off there."
+            rows.append(finding("part-clipped", f"edges[{row}].along", words, "Move the line, or leave it."))
+    return rows
+
+
+def _later_findings(plan: Plan) -> list[Finding]:
+    """Keys of later stages that would change the volume."""
+    said = [
+        (key, f"{len(getattr(plan, key))} in {name}")
+        for key, name in (
+            ("beams", "beams"), ("pads", "pads"), ("recesses", "recesses"), ("side_pads", "side pads"), ("kerbs", "kerbs"),
+        )
+        if getattr(plan, key)
+    ]  # fmt: skip
+    for index, zone in enumerate(plan.zones):
+        if zone.underside == "level" and zone.fall is not None:
+            said.append((f"zones[{index}].underside", f"the level underside of {zone.name}"))
+    return [
+        finding(
+            "not-counted-yet", key, f"The file has {what}; the volume here does not count that yet.",
+            "Add it by hand before you order.",
+        )
+        for key, what in said
+    ]  # fmt: skip
+
+
+def _ways_findings(plan: Plan, concrete: Concrete) -> list[Finding]:
+    apart = abs(concrete.second_way_m3 - concrete.net_m3) / concrete.net_m3 if concrete.net_m3 else 0.0
+    if apart <= DISAGREE:
+        return []
+    words = f"By parts {concrete.net_text}, by slices {concrete.second_way_text}: {apart:.1%} apart, over the allowed 0.5 %."
+    return [finding("ways-disagree", "concrete", words, "Trust neither. Check the outline and edges for something odd.", "slices")]
+
+
+def figure_json(result: Figure) -> dict[str, Any]:
+    """The fixed names of `figure --json`."""
+    o, c = result.outline, result.concrete
+    return {
+        "outline": None if o is None else {
+            "area_m2": o.area_m2, "perimeter_m": o.perimeter_m, "sides_mm": o.sides_mm,
+            "diagonals": [{"from": d["from"], "to": d["to"], "mm": d["mm"]} for d in o.diagonals],
+        },
+        "concrete": None if c is None else {
+            "net_m3": c.net_m3,
+            "parts": [{"part": p.part, "kind": p.kind, "mark": p.mark, "zone": p.zone, "m3": p.m3} for p in c.parts],
+            "second_way_m3": c.second_way_m3,
+            "allowances": [{"name": a.name, "m3": a.m3, "reason": a.reason} for a in c.allowances],
+            "order_m3": c.order_m3,
+            "order_yd3": c.order_yd3,
+        },
+        "trucks": [{"load_m3": t.load_m3, "load_yd3": t.load_yd3} for t in result.trucks],
+        "findings": [f.__dict__ for f in result.findings],
+    }  # fmt: skip
+
+

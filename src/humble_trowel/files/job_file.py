@@ -1,0 +1,66 @@
+"""Job files: reading with one plain error, writing without loss."""
+
+from __future__ import annotations
+
+import json
+from pathlib import Path
+from typing import Any
+
+from humble_trowel.core.errors import PlanError
+from humble_trowel.core.plan.document import LATER_STAGES, Plan
+from humble_trowel.core.plan.reading import read_plan
+
+MAX_BYTES = 2_000_000
+
+
+def parse_job(raw: bytes) -> Plan:
+    """A checked plan from the bytes of a job file. Raises PlanError."""
+    return read_plan(parse_json(raw))
+
+
+def parse_json(raw: bytes) -> Any:
+    """JSON of a job file: UTF-8, at most 2 MB, no NaN, no key twice. Raises PlanError."""
+    if len(raw) > MAX_BYTES:
+        raise PlanError(f"The file has {len(raw) / 1e6:.1f} MB; a job file has 2 MB at most.")
+    try:
+        text = raw.decode("utf-8-sig")
+    except UnicodeDecodeError:
+        raise PlanError("The file is not UTF-8 text, so it is no job file.") from None
+    if not text.strip():
+        raise PlanError("The file is empty.")
+    try:
+        return json.loads(text, parse_constant=_no_constant, object_pairs_hook=_no_twins)
+    except json.JSONDecodeError as error:
+        raise PlanError(f"The file is not JSON: line {error.lineno}, column {error.colno}: {error.msg}.") from None
+    except RecursionError:
+        raise PlanError("The file is nested too deep to be a job.") from None
+
+
+def _no_constant(name: str) -> float:
+    raise PlanError(f"{name} is not a number that can be used.")
+
+
+def _no_twins(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
+    result = dict(pairs)
+    if len(result) != len(pairs):
+        names = [key for key, _ in pairs]
+        twin = next(key for key in names if names.count(key) > 1)
+        raise PlanError("The key stands twice.", twin)
+    return result
+
+
+def read_job(path: Path) -> Plan:
+    """Read a job file from disk. Raises PlanError, OSError."""
+    with path.open("rb") as stream:
+        return parse_job(stream.read(MAX_BYTES + 1))
+
+
+def plan_data(plan: Plan) -> dict[str, Any]:
+    """The document as plain data; keys of later stages only where they are used."""
+    data = plan.model_dump(mode="json")
+    return {key: value for key, value in data.items() if key not in LATER_STAGES or value is not None}
+
+
+def write_job(plan: Plan) -> bytes:
+    """A job file, readable by people: indented, keys in the order of the model."""
+    return (json.dumps(plan_data(plan), ensure_ascii=False, allow_nan=False, indent=1) + "\n").encode()

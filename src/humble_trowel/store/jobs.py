@@ -1,0 +1,228 @@
+"""Jobs and their plan revisions. Every kept edit, undo, redo and go-back is a new revision; none is ever changed.
+
+A revision's `content` is the revision whose document it shows (itself for edits), `parent` the content that undo
+returns to, `redo` the contents that redo can return to, nearest first. A new edit clears `redo`.
+"""
+
+from __future__ import annotations
+
+import json
+import sqlite3
+import uuid
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from humble_trowel.store.db import atomic
+
+
+class NoSuchJob(Exception):
+    """No job with that id (or it was deleted)."""
+
+
+class Stale(Exception):
+    """A save against a revision that is no longer the head."""
+
+
+class NothingToDo(Exception):
+    """Nothing to undo or redo."""
+
+
+@dataclass(frozen=True)
+class Revision:
+    """One row. edits: what was sent. document: the whole plan after it."""
+
+    job_id: str
+    n: int
+    kind: str
+    author: str
+    at: str
+    summary: str
+    document: dict[str, Any]
+    content: int
+    parent: int | None
+    redo: tuple[int, ...]
+
+
+@dataclass(frozen=True)
+class Job:
+    id: str
+    made_at: str
+    archived_at: str | None
+    deleted_at: str | None
+    head: int
+
+
+_COLUMNS = "job_id, n, kind, author, at, summary, document, content, parent, redo"
+_JOB = "select id, made_at, archived_at, deleted_at, head from jobs where id = :id"
+
+
+def find(db: sqlite3.Connection, job_id: str, *, deleted: bool = False) -> Job:
+    """The job. Raises NoSuchJob; a deleted one is found only with `deleted`."""
+    row = db.execute(_JOB, {"id": job_id}).fetchone()
+    if row is None or (row["deleted_at"] and not deleted):
+        raise NoSuchJob(job_id)
+    return Job(**dict(row))
+
+
+_ALL = """
+select id, made_at, archived_at, deleted_at, head from jobs where deleted_at is null
+order by (select at from revisions where job_id = id and n = head) desc, made_at desc
+"""
+
+
+def every(db: sqlite3.Connection) -> list[Job]:
+    """All jobs that are not deleted, the last changed first."""
+    return [Job(**dict(row)) for row in db.execute(_ALL)]
+
+
+_REVISION = f"select {_COLUMNS} from revisions where job_id = :id and n = :n"
+
+
+def revision(db: sqlite3.Connection, job_id: str, n: int) -> Revision:
+    """One revision. Raises NoSuchJob when there is none."""
+    row = db.execute(_REVISION, {"id": job_id, "n": n}).fetchone()
+    if row is None:
+        raise NoSuchJob(f"{job_id} revision {n}")
+    return _revision(row)
+
+
+def _revision(row: sqlite3.Row) -> Revision:
+    values = dict(row)
+    values["document"] = json.loads(values["document"])
+    values["redo"] = tuple(json.loads(values["redo"]))
+    return Revision(**values)
+
+
+def head(db: sqlite3.Connection, job_id: str) -> Revision:
+    """The newest revision of a job."""
+    return revision(db, job_id, find(db, job_id).head)
+
+
+_HISTORY = "select n, kind, author, at, summary, content from revisions where job_id = :id order by n desc limit 500"
+
+
+def history(db: sqlite3.Connection, job_id: str) -> list[dict[str, Any]]:
+    """Newest first: n, kind, author, at, summary, content."""
+    find(db, job_id)
+    return [dict(row) for row in db.execute(_HISTORY, {"id": job_id})]
+
+
+def create(db: sqlite3.Connection, document: dict[str, Any], author: str, at: str, summary: str) -> Revision:
+    """A new job with its first revision."""
+    job_id = uuid.uuid4().hex[:12]
+    with atomic(db):
+        db.execute("insert into jobs (id, made_at, head) values (:id, :at, 0)", {"id": job_id, "at": at})
+        return _append(db, job_id, "edit", author, at, summary, document, None, None, (), None, ())
+
+
+_INSERT = f"""
+insert into revisions ({_COLUMNS}, edits, edit_id)
+values (:job_id, :n, :kind, :author, :at, :summary, :document, :content, :parent, :redo, :edits, :edit_id)
+"""
+_SET_HEAD = "update jobs set head = :n where id = :id"
+_LAST = "select coalesce(max(n), 0) from revisions where job_id = :id"
+
+
+def _append(
+    db: sqlite3.Connection,
+    job_id: str,
+    kind: str,
+    author: str,
+    at: str,
+    summary: str,
+    document: dict[str, Any],
+    content: int | None,
+    parent: int | None,
+    redo: tuple[int, ...],
+    edit_id: str | None,
+    edits: Sequence[dict[str, Any]],
+) -> Revision:
+    n = int(db.execute(_LAST, {"id": job_id}).fetchone()[0]) + 1
+    row = Revision(job_id, n, kind, author, at, summary, document, content or n, parent, redo)
+    values = {
+        **row.__dict__,
+        "document": json.dumps(document, allow_nan=False, separators=(",", ":")),
+        "redo": json.dumps(redo),
+        "edits": json.dumps(list(edits)),
+        "edit_id": edit_id,
+    }
+    db.execute(_INSERT, values)
+    db.execute(_SET_HEAD, {"n": n, "id": job_id})
+    return row
+
+
+_SEEN = f"select {_COLUMNS} from revisions where job_id = :id and edit_id = :edit_id"
+
+
+def seen(db: sqlite3.Connection, job_id: str, edit_id: str | None) -> Revision | None:
+    """The revision that an edit with this client-made id already made: a resend counts once."""
+    if edit_id is None:
+        return None
+    row = db.execute(_SEEN, {"id": job_id, "edit_id": edit_id}).fetchone()
+    return _revision(row) if row else None
+
+
+def save(
+    db: sqlite3.Connection,
+    job_id: str,
+    against: int,
+    document: dict[str, Any],
+    author: str,
+    at: str,
+    summary: str,
+    *,
+    kind: str = "edit",
+    edit_id: str | None = None,
+    edits: Sequence[dict[str, Any]] = (),
+) -> Revision:
+    """Keep an edit as revision head + 1. Raises Stale when `against` is not the head."""
+    with atomic(db):
+        before = seen(db, job_id, edit_id)
+        if before is not None:
+            return before
+        now = head(db, job_id)
+        if now.n != against:
+            raise Stale(job_id)
+        return _append(db, job_id, kind, author, at, summary, document, None, now.content, (), edit_id, edits)
+
+
+def undo(db: sqlite3.Connection, job_id: str, against: int, author: str, at: str) -> Revision:
+    """Show the content before the present one. Raises Stale, NothingToDo."""
+    with atomic(db):
+        now = _current(db, job_id, against)
+        here = revision(db, job_id, now.content)
+        if here.parent is None:
+            raise NothingToDo("Nothing to undo.")
+        back = revision(db, job_id, here.parent)
+        redo = (now.content, *now.redo)
+        summary = f"Undid: {here.summary}"
+        return _append(db, job_id, "undo", author, at, summary, back.document, back.content, back.parent, redo, None, ())
+
+
+def redo(db: sqlite3.Connection, job_id: str, against: int, author: str, at: str) -> Revision:
+    """Show again what the last undo took away. Raises Stale, NothingToDo."""
+    with atomic(db):
+        now = _current(db, job_id, against)
+        if not now.redo:
+            raise NothingToDo("Nothing to redo.")
+        again = revision(db, job_id, now.redo[0])
+        summary = f"Redid: {again.summary}"
+        rest = now.redo[1:]
+        return _append(db, job_id, "redo", author, at, summary, again.document, again.content, again.parent, rest, None, ())
+
+
+def _current(db: sqlite3.Connection, job_id: str, against: int) -> Revision:
+    now = head(db, job_id)
+    if now.n != against:
+        raise Stale(job_id)
+    return now
+
+
+def put_away(db: sqlite3.Connection, job_id: str, column: str, at: str | None) -> None:
+    """Archive or delete (a time), restore (None). column: archived_at or deleted_at."""
+    if column not in ("archived_at", "deleted_at"):
+        raise ValueError(column)
+    with atomic(db):
+        find(db, job_id, deleted=True)
+        db.execute(f"update jobs set {column} = :at where id = :id", {"at": at, "id": job_id})
