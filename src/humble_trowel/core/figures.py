@@ -18,7 +18,7 @@ from humble_trowel.core.order.ledger import LedgerPart, ledger, volume_unit
 from humble_trowel.core.order.quantity import Allowance, Ordered, Truck, allowances, order, order_findings
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways, ways_for
-from humble_trowel.core.units import MM_PER_FT, format_volume, say_length
+from humble_trowel.core.units import MM_PER_FT, format_volume, say_depth, say_length
 from humble_trowel.core.working import Working, leaf, work
 
 DISAGREE = 0.005
@@ -134,7 +134,7 @@ def _plan_findings(plan: Plan, solid: Solid) -> list[Finding]:
     for cell in solid.cells:
         drop = plan.zones[cell.index].drop_mm
         if drop >= cell.thickness_mm:
-            words = f"{cell.name} drops {say_length(drop, plan.units)}, and its slab is {say_length(cell.thickness_mm, plan.units)} thick: the step hangs free."
+            words = f"{cell.name} drops {say_depth(drop, plan.units)}, and its slab is {say_depth(cell.thickness_mm, plan.units)} thick: the step hangs free."
             remedy = "Drop it less, or thicken along the step with a line inside."
             rows.append(finding("step-hangs", f"zones[{cell.index}]", words, remedy))
     thickest = max(cell.thickness_mm for cell in solid.cells)
@@ -145,7 +145,7 @@ def _plan_findings(plan: Plan, solid: Solid) -> list[Finding]:
             rows.append(finding("edge-type-unused", f"edge_types[{index}]", f"{kind.mark} is used on no side.", "Give it a side, or take it out."))
         elif kind.kind == "thickened" and (kind.depth_mm or 0) <= thickest:
             which = "any slab" if (kind.depth_mm or 0) <= thinnest else "the thickest slab"
-            words = f"{kind.mark} is {say_length(kind.depth_mm or 0, plan.units)} deep, no deeper than {which} ({say_length(thickest, plan.units)})."
+            words = f"{kind.mark} is {say_depth(kind.depth_mm or 0, plan.units)} deep, no deeper than {which} ({say_depth(thickest, plan.units)})."
             rows.append(finding("edge-adds-nothing", f"edge_types[{index}]", words, "Make it deeper, or the side plain."))
     for row, lost in solid.clipped_m2.items():
         if plan.edges[row].along is not None and lost > 0.001:

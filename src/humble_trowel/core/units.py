@@ -174,6 +174,16 @@ def format_length(mm: float, units: Units, nearest: int = 16) -> str:
     return f"{sign}{inch_text or '0'}″"
 
 
+def say_depth(mm: float, units: Units, nearest: int = 16) -> str:
+    """A thickness, depth or width as the trade says it: inches only (18″) up to 6 ft, or mm with the unit."""
+    if units == "mm" or mm >= 6 * MM_PER_FT:
+        return say_length(mm, units, nearest)
+    inches, part = divmod(round_half_away(mm / MM_PER_IN * nearest), nearest)
+    cut = Fraction(part, nearest)
+    fraction = f"{cut.numerator}/{cut.denominator}" if part else ""
+    return (" ".join(bit for bit in (str(inches) if inches or not part else "", fraction) if bit)) + "″"
+
+
 def with_unit(text: str, units: Units) -> str:
     """Text of format_length with its unit, for sentences: 7480 mm, or feet and inches as they are."""
     return f"{text} mm" if units == "mm" else text

@@ -13,7 +13,7 @@ from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.order.ledger import label_spot
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.units import say_length
+from humble_trowel.core.units import say_depth
 
 Rings = list[list[XY]]
 
@@ -53,8 +53,8 @@ def plan_view(plan: Plan, solid: Solid) -> PlanView:
     zones = []
     for cell in solid.cells:
         zone = plan.zones[cell.index]
-        drop = f"{say_length(zone.drop_mm, plan.units)} down, " if zone.drop_mm else ""
-        under = f"{drop}{say_length(cell.thickness_mm, plan.units)} {cell.mark}"
+        drop = f"{say_depth(zone.drop_mm, plan.units)} down, " if zone.drop_mm else ""
+        under = f"{drop}{say_depth(cell.thickness_mm, plan.units)} {cell.mark}"
         spot = label_spot(cell.region)
         zones.append(ZoneDrawn(cell.index, cell.name, under, cell.mark, zone.drop_mm, _rings(cell.region), spot))
     return PlanView(zones, _strips(plan, solid), _steps(plan, solid.cells))

@@ -13,7 +13,7 @@ import shapely
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
-from humble_trowel.core.units import format_length, say_length
+from humble_trowel.core.units import say_depth
 
 
 @dataclass(frozen=True)
@@ -91,12 +91,12 @@ def _section(
         concrete: list[XY] = [(0, 0), (end, 0), (end, thick), (strip, thick), (width, depth), (0, depth)]
     else:
         concrete = [(0, 0), (end, 0), (end, thick), (0, thick)]
-    sizes = [Size("thickness", cell.mark, thick, say_length(thick, plan.units))]
+    sizes = [Size("thickness", cell.mark, thick, say_depth(thick, plan.units))]
     if kind is not None and kind.kind == "thickened":
         degrees = 90.0 if run == 0 else math.degrees(math.atan(1 / run))
         sizes += [
-            Size("depth", kind.mark, depth, say_length(depth, plan.units)),
-            Size("bottom_width", kind.mark, width, say_length(width, plan.units)),
+            Size("depth", kind.mark, depth, say_depth(depth, plan.units)),
+            Size("bottom_width", kind.mark, width, say_depth(width, plan.units)),
             Size("degrees", kind.mark, degrees, f"{degrees:.1f}".rstrip("0").rstrip(".") + "°"),
         ]
     reach = max(strip, 600.0)
@@ -114,7 +114,7 @@ def _words(plan: Plan, name: str, kind: str, mark: str | None, drop_mm: float) -
         "against-wall": f"{mark}, poured against a wall: no thickening",
         "dowelled": f"{mark}, dowelled to what is there: no thickening",
     }[kind]
-    drop = f", top {format_length(drop_mm, plan.units)} down" if drop_mm else ""
+    drop = f", top {say_depth(drop_mm, plan.units)} down" if drop_mm else ""
     return f"Cut across {name}: {what}{drop}."
 
 

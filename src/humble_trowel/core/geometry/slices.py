@@ -75,7 +75,8 @@ def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
     holes = [_crossings(ring, x) for ring in plan.openings]
     zones = [(_crossings(zone.polygon, x) if zone.polygon else None, _thickness(plan, zone.slab)) for zone in plan.zones]
     bands = _packed(strips, x)
-    marks = [outline, *holes, *[zone for zone, _ in zones if zone is not None], *_band_marks(bands)]
+    slabs = sorted({thickness for _, thickness in zones})[1:]
+    marks = [outline, *holes, *[zone for zone, _ in zones if zone is not None], *_band_marks(bands, slabs)]
     breaks = np.sort(np.concatenate(marks, axis=1), axis=1)
     gap = np.diff(breaks, axis=1)
     line, column = np.nonzero((gap > 1e-9) & (breaks[:, 1:] < FAR))
@@ -177,11 +178,16 @@ def _packed(strips: Sequence[Strip], x: Array) -> Bands:
     )
 
 
-def _band_marks(bands: Bands) -> list[Array]:
+def _band_marks(bands: Bands, slabs: Sequence[float]) -> list[Array]:
+    """Where bands begin and end, where haunches begin, and where they come up to each slab but the thinnest."""
     tilted = np.abs(bands.per_y) > 1e-12
-    knee = (bands.width - bands.at_0) / np.where(tilted, bands.per_y, 1.0)
+    rise = np.where(tilted, bands.per_y, 1.0)
     there = tilted & (bands.low < FAR) & (bands.slope > 0)
-    return [bands.low, bands.high, np.where(there, knee, FAR)]
+    marks = [bands.low, bands.high, np.where(there, (bands.width - bands.at_0) / rise, FAR)]
+    slope = np.where(there, bands.slope, 1.0)
+    for slab in slabs:
+        marks.append(np.where(there, ((bands.knee - slab) / slope - bands.at_0) / rise, FAR))
+    return marks
 
 
 def _interval(rows: Sequence[Row], x: Array) -> tuple[Array, Array]:

@@ -8,7 +8,7 @@ from datetime import datetime
 from humble_trowel.core.order.quantity import Ordered
 from humble_trowel.core.plan.document import Mix, Plan
 from humble_trowel.core.plan.ways import Ways
-from humble_trowel.core.units import MPA_PER_PSI, Units, number_word, round_half_away, say_length
+from humble_trowel.core.units import MPA_PER_PSI, Units, number_word, round_half_away, say_depth
 
 DAYS = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
 MONTHS = (
@@ -102,7 +102,7 @@ def mix_words(mix: Mix, units: Units) -> tuple[str, str]:
         missing.append("strength")
     for value, name in ((mix.stone_mm, "stone"), (mix.slump_mm, "slump")):
         if value:
-            bits.append(f"{say_length(value, units)} {name}")
+            bits.append(f"{say_depth(value, units)} {name}")
         else:
             missing.append(name)
     if mix.air_percent is None:

@@ -15,7 +15,7 @@ from humble_trowel.core.geometry.strips import Run, edge_runs
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.lines.outline import length_leaf
 from humble_trowel.core.plan.document import EdgeType, Plan
-from humble_trowel.core.units import M2_PER_FT2, M3_PER_YD3, MM_PER_FT, MM_PER_IN, format_length, format_volume
+from humble_trowel.core.units import M2_PER_FT2, M3_PER_YD3, MM_PER_FT, MM_PER_IN, format_volume, say_depth
 from humble_trowel.core.working import Working, leaf, work
 
 CLOSED_FORM_SLACK = 1e-6
@@ -58,7 +58,7 @@ def thin_leaf(name: str, mm: float, plan: Plan, set_at: str, source: str = "type
         return leaf(name, mm, "mm", f"{mm:.2f}".rstrip("0").rstrip(".") + " mm", source, set_at)
     inches = mm / MM_PER_IN
     whole = abs(inches * 16 - round(inches * 16)) < 1e-6
-    text = format_length(mm, "ft-in") if whole and inches < 12 else f"{inches:.3f}".rstrip("0").rstrip(".") + "″"
+    text = say_depth(mm, "ft-in") if whole else f"{inches:.3f}".rstrip("0").rstrip(".") + "″"
     return leaf(name, inches, "in", text, source, set_at)
 
 

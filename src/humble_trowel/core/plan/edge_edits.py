@@ -10,7 +10,7 @@ from humble_trowel.core.lines.walk import walk
 from humble_trowel.core.plan.carry import rows_of_sides, types_of_sides
 from humble_trowel.core.plan.document import Edge, EdgeKind, EdgeType, Plan, side_name
 from humble_trowel.core.plan.outline_edits import Edited, ring_needed, start_of
-from humble_trowel.core.units import parse_length, say_length
+from humble_trowel.core.units import parse_length, say_depth
 
 
 def read_cut(text: str, plan: Plan) -> dict[str, float]:
@@ -80,9 +80,9 @@ def _type_words(old: EdgeType | None, row: EdgeType, plan: Plan) -> str:
     wider = (row.bottom_width_mm or 0) - (old.bottom_width_mm or 0)
     words = []
     if abs(deeper) > 0.01:
-        words.append(f"{say_length(abs(deeper), plan.units)} {'deeper' if deeper > 0 else 'shallower'}")
+        words.append(f"{say_depth(abs(deeper), plan.units)} {'deeper' if deeper > 0 else 'shallower'}")
     if abs(wider) > 0.01:
-        words.append(f"{say_length(abs(wider), plan.units)} {'wider' if wider > 0 else 'narrower'}")
+        words.append(f"{say_depth(abs(wider), plan.units)} {'wider' if wider > 0 else 'narrower'}")
     if row.haunch_run_per_rise != old.haunch_run_per_rise:
         words.append("face changed")
     return f"{row.mark} {', '.join(words) or 'unchanged'}"

@@ -15,7 +15,7 @@ from humble_trowel.core.lines.walk import Walked, walk
 from humble_trowel.core.plan.carry import distance_to_side, new_corners, ring_of, types_of_sides
 from humble_trowel.core.plan.document import Edge, Plan, SlabType, Zone
 from humble_trowel.core.plan.outline_edits import Edited, ring_needed, start_of
-from humble_trowel.core.units import parse_length, say_length
+from humble_trowel.core.units import parse_length, say_depth
 
 
 def set_slab_type(plan: Plan, mark: str, thickness: str | float) -> Edited:
@@ -27,7 +27,7 @@ def set_slab_type(plan: Plan, mark: str, thickness: str | float) -> Edited:
     rows = [row if old.mark == mark else old for old in plan.slab_types]
     if row not in rows:
         rows.append(row)
-    return plan.model_copy(update={"slab_types": rows}), f"{mark} {say_length(size, plan.units)} thick"
+    return plan.model_copy(update={"slab_types": rows}), f"{mark} {say_depth(size, plan.units)} thick"
 
 
 def remove_slab_type(plan: Plan, mark: str) -> Edited:
@@ -59,7 +59,7 @@ def _change_words(old: Zone, new: Zone, plan: Plan) -> list[str]:
     if old.slab != new.slab:
         words.append(f"slab {new.slab}")
     if old.drop_mm != new.drop_mm:
-        words.append(f"drop {say_length(new.drop_mm, plan.units)}")
+        words.append(f"drop {say_depth(new.drop_mm, plan.units)}")
     if old.fall != new.fall or old.underside != new.underside:
         words.append("fall changed")
     return words

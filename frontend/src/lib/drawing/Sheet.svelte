@@ -1,0 +1,177 @@
+<script lang="ts">
+	/** The sheet: the plan, drawn to scale, with what the open lens lays over it. One tab stop; arrows move. */
+	import type { Snippet } from 'svelte';
+	import type { JobDesk } from '../state/job.svelte';
+	import { w } from '../words/words';
+	import { movedCorner } from './corner_drag';
+	import { sizeLine, snapped, snapStep } from './marks';
+	import Patterns from './Patterns.svelte';
+	import { cornerName, type Pick } from './pick.svelte';
+	import SheetAreas from './SheetAreas.svelte';
+	import SheetCorners from './SheetCorners.svelte';
+	import SheetFurniture from './SheetFurniture.svelte';
+	import SheetSizes from './SheetSizes.svelte';
+	import SizeBox from './SizeBox.svelte';
+	import { boundsOf, Viewport, type XY } from './viewport';
+	interface Props {
+		desk: JobDesk;
+		pick: Pick;
+		title: string;
+		editable?: boolean;
+		strips?: boolean;
+		labels?: boolean;
+		sizes?: boolean;
+		letters?: boolean;
+		ghost?: XY[];
+		over?: Snippet<[Viewport]>;
+		key?: Snippet;
+		foot?: Snippet;
+		footHeight?: number;
+	}
+	let { desk, pick, title, editable = false, strips = false, labels = true, sizes = true, letters = true, ghost = [], over, key, foot, footHeight = 0 }: Props = $props();
+	let width = $state(704);
+	let height = $state(620);
+	let drag = $state.raw<{ corner: number; ring: XY[]; view: Viewport } | null>(null);
+	const plan = $derived(desk.document);
+	const kept = $derived((desk.kept?.document.outline ?? []) as XY[]);
+	const ring = $derived(drag ? drag.ring : ((plan?.outline ?? []) as XY[]));
+	const margin = $derived(sizes ? { x: Math.min(78, width * 0.17), top: 66, bottom: 74 + footHeight } : { x: 40, top: 70, bottom: 50 + footHeight });
+	const points = $derived([...ring, ...ghost]);
+	const fitted = $derived(points.length > 1 ? Viewport.fit(boundsOf(points), width, height, margin) : new Viewport(0.05, 80, height - 120));
+	const view = $derived(drag?.view ?? fitted);
+	const spoken = $derived(
+		pick.corner !== null
+			? `Corner ${cornerName(pick.corner)}`
+			: pick.side !== null
+				? `${desk.figure?.outline?.sides[pick.side]?.name}, ${desk.figure?.outline?.sides[pick.side]?.call}`
+				: `${title}. ${ring.length} corners.`
+	);
+	const typedAt = $derived.by((): XY => {
+		const [a, b] = [ring[pick.side ?? 0], ring[((pick.side ?? 0) + 1) % (ring.length || 1)]];
+		if (!a || !b) return [120, 80];
+		const at = sizeLine(view.px(a), view.px(b), 34).middle;
+		return [Math.min(Math.max(at[0], 124), width - 124), Math.min(Math.max(at[1], 60), height - 70)];
+	});
+
+	function grab(corner: number, event: PointerEvent) {
+		pick.chooseCorner(corner);
+		pick.typing = false;
+		(event.currentTarget as Element).setPointerCapture(event.pointerId);
+		const target = event.currentTarget as SVGElement;
+		const frozen = fitted;
+		const frame = target.ownerSVGElement?.getBoundingClientRect();
+		const from = [...kept];
+		let last: XY | null = null;
+		const move = (now: PointerEvent) => {
+			if (!frame) return;
+			const raw = frozen.mm(now.clientX - frame.left, now.clientY - frame.top);
+			const step = snapStep(desk.units, frozen.scale, now.altKey);
+			const to: XY = [snapped(raw[0], step), snapped(raw[1], step)];
+			if (last && last[0] === to[0] && last[1] === to[1]) return;
+			last = to;
+			const square = pick.square && !now.shiftKey;
+			drag = { corner, ring: movedCorner(from, corner, to, square), view: frozen };
+			void desk.try([{ op: 'move_corner', corner, x_mm: to[0], y_mm: to[1], square }], 'sheet');
+		};
+		const end = async () => {
+			target.removeEventListener('pointermove', move);
+			target.removeEventListener('pointerup', end);
+			target.removeEventListener('pointercancel', end);
+			if (last) await desk.keepDraft('sheet');
+			if (desk.problem || desk.clash) desk.dropDraft();
+			drag = null;
+		};
+		target.addEventListener('pointermove', move);
+		target.addEventListener('pointerup', end);
+		target.addEventListener('pointercancel', end);
+	}
+
+	function nudge(dx: number, dy: number, event: KeyboardEvent) {
+		const steps = desk.units === 'mm' ? [1, 10, 100] : [25.4 / 16, 25.4, 304.8];
+		const step = steps[event.altKey ? 2 : event.shiftKey ? 1 : 0] ?? 1;
+		const corner = pick.corner;
+		const at = corner === null ? undefined : kept[corner];
+		if (corner === null || !at) return;
+		void desk.keep([{ op: 'move_corner', corner, x_mm: at[0] + dx * step, y_mm: at[1] + dy * step, square: pick.square }], 'sheet');
+	}
+	const ARROWS: Record<string, XY> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
+	function keys(event: KeyboardEvent) {
+		const arrow = ARROWS[event.key];
+		const n = ring.length;
+		if (arrow && pick.corner !== null && editable) nudge(arrow[0], arrow[1], event);
+		else if (arrow && n) pick.step(arrow[0] + arrow[1] > 0 ? 1 : -1, n);
+		else if (event.key === 'Enter' && pick.side !== null && editable) pick.typing = true;
+		else if (event.key === ' ' && n) pick.chooseCorner(pick.side ?? ((pick.corner ?? -1) + 1) % n);
+		else if (event.key === 'Delete' && pick.corner !== null && editable) void desk.keep([{ op: 'remove_corner', corner: pick.corner }], 'sheet');
+		else if (event.key === 'Escape') pick.none();
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<section class="sheet" aria-label="Sheet" bind:clientWidth={width} bind:clientHeight={height}>
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions (the drawing is one tab stop with its own keys) -->
+	<svg {width} {height} role="application" tabindex="0" aria-label={spoken} onkeydown={keys} data-moving={drag !== null}>
+		<Patterns />
+		{#if plan && desk.figure && ring.length}
+			<SheetAreas {view} {plan} figure={desk.figure} {ring} {strips} {labels} moving={drag !== null && !desk.draft} />
+			{#each ring as p, i}
+				{@const q = ring[(i + 1) % ring.length] ?? p}
+				<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+				<path d={view.path([[p, q]], false)} class="side" class:on={pick.side === i} data-side={i} onclick={() => pick.chooseSide(i)} />
+			{/each}
+			{@render over?.(view)}
+			{#if sizes}<SheetSizes {view} {ring} figure={desk.figure} {pick} {editable} />{/if}
+			{#if letters}<SheetCorners {view} {ring} {pick} {editable} {grab} />{/if}
+		{/if}
+		{#if ghost.length > 1}
+			<path d={view.path([ghost], false)} fill="none" stroke="var(--chalk)" stroke-width="3.4" stroke-dasharray="9 5" />
+			{#each ghost as p}
+				{@const [x, y] = view.px(p)}
+				<circle cx={x} cy={y} r="5" fill="var(--well)" stroke="var(--chalk)" stroke-width="2.6" />
+			{/each}
+		{/if}
+		{#if points.length > 1}
+			<SheetFurniture {view} units={desk.units} north={plan?.site.north_deg ?? 0} {width} height={height - footHeight} hint={editable ? w.lines.drag : ''} />
+		{/if}
+	</svg>
+	<div class="title"><h3>{title}</h3>{@render key?.()}</div>
+	{#if pick.typing && pick.side !== null && editable}<SizeBox {desk} {pick} x={typedAt[0]} y={typedAt[1]} />{/if}
+	{@render foot?.()}
+</section>
+
+<style>
+	.sheet {
+		background: var(--sheet);
+		position: relative;
+		overflow: hidden;
+		min-width: 0;
+		min-height: 0;
+	}
+	svg {
+		position: absolute;
+		inset: 0;
+		display: block;
+		touch-action: pan-y;
+	}
+	svg:focus-visible {
+		outline-offset: -4px;
+	}
+	.title {
+		position: absolute;
+		left: 20px;
+		top: 12px;
+		pointer-events: none;
+		max-width: calc(100% - 100px);
+	}
+	.side {
+		stroke: transparent;
+		stroke-width: 18;
+		fill: none;
+		cursor: pointer;
+	}
+	.side.on {
+		stroke: var(--chalk);
+		stroke-width: 5;
+	}
+</style>

@@ -1,0 +1,73 @@
+<script lang="ts">
+	/** What lies on the plan: slabs, strips, steps, openings, the form board round it, zone names. */
+	import type { Figure, Plan } from '../api/schema';
+	import SvgFrac from '../ui/SvgFrac.svelte';
+	import type { Viewport, XY } from './viewport';
+	interface Props {
+		view: Viewport;
+		plan: Plan;
+		figure: Figure;
+		ring: XY[];
+		strips: boolean;
+		labels: boolean;
+		moving: boolean;
+	}
+	let { view, plan, figure, ring, strips, labels, moving }: Props = $props();
+	const drawing = $derived(figure.drawing);
+</script>
+
+<path d={view.path([ring])} fill="none" stroke="var(--ink)" stroke-width="12.5" stroke-linejoin="miter" />
+<path d={view.path([ring])} fill="none" stroke="var(--board)" stroke-width="10" stroke-linejoin="miter" />
+<path d={view.path([ring, ...plan.openings])} fill="var(--slab)" fill-rule="evenodd" />
+<path d={view.path([ring, ...plan.openings])} fill="url(#conc)" fill-rule="evenodd" />
+{#if drawing && !moving}
+	{#if strips}
+		{#each drawing.strips as strip}
+			{#if strip.face === 'full'}
+				<path d={view.path(strip.rings)} fill="url(#deep)" fill-rule="evenodd" stroke="var(--ink2)" stroke-width="1.3" stroke-dasharray="6 4" />
+			{:else}
+				<path d={view.path(strip.rings)} fill="var(--water)" fill-opacity=".42" fill-rule="evenodd" stroke="var(--line)" stroke-width="1" stroke-dasharray="2 4" />
+			{/if}
+		{/each}
+	{/if}
+	{#if drawing.zones.length > 1}
+		{#each drawing.zones as zone}
+			<path d={view.path(zone.rings)} fill="none" stroke="var(--ink2)" stroke-width="1.2" />
+		{/each}
+	{/if}
+	{#each drawing.steps as step}
+		<path d={view.path([step], false)} fill="none" stroke="var(--ink)" stroke-width="5" />
+	{/each}
+{/if}
+{#each plan.openings as hole}
+	{@const p = hole.map((spot) => view.px(spot))}
+	<path d={view.path([hole])} fill="var(--sheet)" stroke="var(--ink)" stroke-width="2" />
+	{#if p.length === 4}<path d="M{p[0]}L{p[2]}M{p[1]}L{p[3]}" stroke="var(--line)" stroke-width="1" />{/if}
+{/each}
+<path d={view.path([ring])} fill="none" stroke="var(--ink)" stroke-width="2.6" />
+{#if labels && drawing && !moving}
+	{#each drawing.zones as zone}
+		{@const [x, y] = view.px(zone.at)}
+		<text {x} y={y - 4} text-anchor="middle" class="zone halo">{zone.name}</text>
+		<text {x} y={y + 14} text-anchor="middle" class="under halo"><SvgFrac text={zone.under} /></text>
+	{/each}
+{/if}
+
+<style>
+	.zone {
+		font-size: 15px;
+		font-weight: 640;
+		fill: var(--ink2);
+	}
+	.under {
+		font-size: 13.5px;
+		font-weight: 560;
+		fill: var(--ink2);
+	}
+	.halo {
+		paint-order: stroke;
+		stroke: var(--slab);
+		stroke-width: 5px;
+		stroke-linejoin: round;
+	}
+</style>

@@ -1,0 +1,72 @@
+<script lang="ts">
+	/** Typing over a side's size on the drawing; the presser chooses which end moves. */
+	import type { JobDesk } from '../state/job.svelte';
+	import { w } from '../words/words';
+	import { cornerName, type Pick } from './pick.svelte';
+	let { desk, pick, x, y }: { desk: JobDesk; pick: Pick; x: number; y: number } = $props();
+	const side = $derived(pick.side ?? 0);
+	const sides = $derived(desk.figure?.outline?.sides ?? []);
+	let typed = $state('');
+	let box: HTMLInputElement | undefined = $state();
+	$effect(() => {
+		typed = (sides[side]?.text ?? '').replace(' mm', '');
+		box?.focus();
+		box?.select();
+	});
+	const problem = $derived(desk.problemFor('size'));
+	async function keep(moves: 'start' | 'end', length = typed) {
+		if (await desk.keep([{ op: 'set_side', side, length, moves }], 'size')) pick.typing = false;
+	}
+</script>
+
+<div class="box" style:left="{x}px" style:top="{y}px">
+	<input
+		bind:this={box}
+		bind:value={typed}
+		class="well pen-in"
+		aria-label={sides[side]?.name}
+		onkeydown={(event) => {
+			event.stopPropagation();
+			if (event.key === 'Enter') void keep(event.shiftKey ? 'start' : 'end');
+			if (event.key === 'Escape') pick.typing = false;
+		}}
+	/>
+	<div class="row">
+		<button type="button" class="act quiet" onclick={() => void keep('start')}>{w.lines.moves(cornerName(side))}</button>
+		<button type="button" class="act quiet" onclick={() => void keep('end')}>{w.lines.moves(cornerName((side + 1) % sides.length))} ⏎</button>
+		<button type="button" class="act quiet" aria-label={w.shim.close} onclick={() => (pick.typing = false)}>×</button>
+	</div>
+	{#if problem}
+		<p class="wrong" role="alert">
+			{problem.detail}
+			{#each problem.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => void keep('end', choice.text)}>{choice.label}</button>{/each}
+		</p>
+	{/if}
+</div>
+
+<style>
+	.box {
+		position: absolute;
+		translate: -50% -50%;
+		width: 232px;
+		background: var(--sheet);
+		border: 2px solid var(--ink);
+		border-bottom-width: 5px;
+		padding: 6px;
+		z-index: 4;
+	}
+	.pen-in {
+		font-family: var(--font-pencil);
+		font-size: 20px;
+		border-width: 0;
+	}
+	.row {
+		display: flex;
+		gap: 4px;
+		margin-top: 4px;
+	}
+	.row .act {
+		padding: 0 7px;
+		flex: 1;
+	}
+</style>

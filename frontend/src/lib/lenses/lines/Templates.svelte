@@ -1,0 +1,65 @@
+<script lang="ts">
+	/** Rectangle, L and T by their sizes. */
+	import type { JobDesk } from '../../state/job.svelte';
+	import { w } from '../../words/words';
+	let { desk }: { desk: JobDesk } = $props();
+	type Shape = 'rectangle' | 'L' | 'T';
+	const shapes: Shape[] = ['rectangle', 'L', 'T'];
+	const drawn: Record<Shape, string> = {
+		rectangle: 'M4 8H60V36H4Z',
+		L: 'M4 20H60V38H4ZM4 4H24V21',
+		T: 'M4 4H60V18H42V38H22V18H4Z'
+	};
+	let shape = $state<Shape | null>(null);
+	let sizes = $state(['', '', '', '']);
+	const names = $derived(shape ? w.lines.sizes[shape] : []);
+	const problem = $derived(desk.problemFor('template'));
+	const wrongAt = $derived(Number(problem?.path.match(/sizes\[(\d)\]/)?.[1] ?? -1));
+	async function layOut() {
+		if (!shape) return;
+		if (await desk.keep([{ op: 'template', shape, sizes: sizes.slice(0, names.length) }], 'template')) shape = null;
+	}
+</script>
+
+<div class="templates">
+	<h3>{w.lines.template}</h3>
+	<div class="row">
+		{#each shapes as one}
+			<button type="button" class="act quiet shape" class:on={shape === one} aria-pressed={shape === one} onclick={() => (shape = shape === one ? null : one)}>
+				<svg width="64" height="42" aria-hidden="true"><path d={one === 'L' ? 'M4 38H60V20H24V4H4Z' : drawn[one]} fill="var(--slab)" stroke="currentColor" stroke-width="2.4" /></svg>
+				{w.lines.shapes[one]}
+			</button>
+		{/each}
+	</div>
+	{#if shape}
+		<div class="row">
+			{#each names as name, i}
+				<label class="label">{name}<input class="well" bind:value={sizes[i]} aria-invalid={wrongAt === i} onkeydown={(e) => e.key === 'Enter' && void layOut()} /></label>
+			{/each}
+		</div>
+		{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
+		<button type="button" class="act main" onclick={() => void layOut()}>{w.lines.layOut}</button>
+	{/if}
+</div>
+
+<style>
+	.templates {
+		margin-top: 12px;
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		margin: 6px 0;
+	}
+	.shape {
+		flex-direction: column;
+		padding: 6px 12px;
+	}
+	label {
+		width: 110px;
+	}
+	[aria-invalid='true'] {
+		border-color: var(--flag);
+	}
+</style>

@@ -1,0 +1,87 @@
+/** The call-out box: what is typed, what the program heard, and keeping it as typed. */
+import { answer, client } from '../../api/client';
+import type { HeardWalk } from '../../api/schema';
+import type { Edit, JobDesk } from '../../state/job.svelte';
+import type { XY } from '../../drawing/viewport';
+
+export type WalkKind = 'outline' | 'zone' | 'opening';
+
+export class WalkBox {
+	kind = $state<WalkKind>('outline');
+	text = $state('');
+	zoneName = $state('');
+	zoneDrop = $state('');
+	heard = $state.raw<HeardWalk | null>(null);
+	#latest = 0;
+	#saver: ReturnType<typeof setTimeout> | undefined;
+
+	constructor(readonly desk: JobDesk) {
+		const kept = desk.kept?.document.walk;
+		if (kept) {
+			this.text = kept.text;
+			this.kind = kept.kind;
+			void this.listen();
+		}
+	}
+
+	get ghost(): XY[] {
+		return this.heard && this.text.trim() ? (this.heard.walked.points as XY[]) : [];
+	}
+	get ready(): boolean {
+		const walked = this.heard?.walked;
+		if (!walked || walked.heard.problem || !this.text.trim()) return false;
+		if (this.kind === 'zone') return walked.closed || this.heard?.lands !== '';
+		return walked.closed;
+	}
+
+	type(text: string) {
+		this.text = text;
+		this.desk.clearProblem();
+		void this.listen();
+		clearTimeout(this.#saver);
+		this.#saver = setTimeout(() => void this.saveAsTyped(), 900);
+	}
+	async listen() {
+		const ask = ++this.#latest;
+		try {
+			const got = await answer<HeardWalk>(
+				client.POST('/api/jobs/{job_id}/walk', { params: { path: { job_id: this.desk.id } }, body: { text: this.text } })
+			);
+			if (ask === this.#latest) this.heard = got;
+		} catch {
+			/* the text stays; it is heard again with the next key */
+		}
+	}
+	/** Keep an unfinished walk as it stands. */
+	async saveAsTyped() {
+		const kept = this.desk.kept?.document.walk?.text ?? '';
+		if (this.text === kept || this.desk.busy) return;
+		await this.desk.keep([{ op: 'set_walk', kind: this.kind, text: this.text }], 'walk');
+	}
+	/** Take an offered text; keep it at once when it closes. */
+	async take(text: string) {
+		this.type(text);
+	}
+	async keep(): Promise<boolean> {
+		clearTimeout(this.#saver);
+		const done = await this.desk.keep([this.#edit()], 'walk');
+		if (done) this.#empty();
+		return done;
+	}
+	#edit(): Edit {
+		if (this.kind === 'outline') return { op: 'keep_outline', text: this.text };
+		if (this.kind === 'opening') return { op: 'add_opening', text: this.text };
+		return { op: 'walk_zone', text: this.text, name: this.zoneName, drop: this.zoneDrop || 0 };
+	}
+	async forget() {
+		clearTimeout(this.#saver);
+		this.#empty();
+		if (this.desk.kept?.document.walk) await this.desk.keep([{ op: 'set_walk', kind: this.kind, text: '' }], 'walk');
+	}
+	#empty() {
+		this.text = '';
+		this.zoneName = '';
+		this.zoneDrop = '';
+		this.heard = null;
+	}
+}

@@ -1,0 +1,130 @@
+<script lang="ts">
+	/** The call-in card: what to say, in the order in which a dispatcher asks; what is unsaid is marked and can be filled in. */
+	import type { CallLine } from '../../api/schema';
+	import type { JobDesk } from '../../state/job.svelte';
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	import CardFields from './CardFields.svelte';
+	let { desk, lines }: { desk: JobDesk; lines: CallLine[] } = $props();
+	let open = $state<string | null>(null);
+	let copied = $state(false);
+	const asText = $derived(
+		lines.map((line) => `${line.asks} ${line.says}${line.missing ? ` [${w.order.unsaid} ${line.missing}]` : ''}`).join('\n')
+	);
+	async function copy() {
+		try {
+			await navigator.clipboard.writeText(`${desk.document?.name}\n${asText}\n`);
+		} catch {
+			const area = document.createElement('textarea');
+			area.value = `${desk.document?.name}\n${asText}\n`;
+			document.body.append(area);
+			area.select();
+			document.execCommand('copy');
+			area.remove();
+		}
+		copied = true;
+		setTimeout(() => (copied = false), 2500);
+	}
+</script>
+
+<section class="card" aria-label={w.order.card}>
+	<header>
+		<div>
+			<h3>{w.order.card}</h3>
+			<p class="label">{w.order.cardHint}</p>
+		</div>
+		<div class="acts">
+			<button type="button" class="act quiet" onclick={() => void copy()}>{copied ? w.order.copied : w.order.copy}</button>
+			<button type="button" class="act quiet" onclick={() => print()}>{w.order.print}</button>
+		</div>
+	</header>
+	<ol>
+		{#each lines as line}
+			<li data-line={line.key} class:missing={line.missing}>
+				<p class="asks">{line.asks}</p>
+				{#if line.says}<p class="says"><Frac text={line.says} /></p>{/if}
+				{#if line.missing}
+					<p class="unsaid"><span aria-hidden="true">⚑</span> {w.order.unsaid} {line.missing}.</p>
+				{/if}
+				{#if line.set_at.startsWith('ways')}
+					{#if line.missing}<a class="fill" href="/ways">{w.order.fill}</a>{/if}
+				{:else if line.set_at !== 'lines' && line.key !== 'yards'}
+					<button type="button" class="fill" aria-expanded={open === line.key} onclick={() => (open = open === line.key ? null : line.key)}>{open === line.key ? w.shim.close : w.order.fill}</button>
+				{/if}
+				{#if open === line.key}<CardFields {desk} line={line.key} />{/if}
+			</li>
+		{/each}
+	</ol>
+</section>
+
+<style>
+	.card {
+		background: var(--well);
+		border: 2px solid var(--ink);
+		padding: 12px 16px;
+	}
+	header {
+		display: flex;
+		justify-content: space-between;
+		gap: 8px;
+	}
+	h3 {
+		font-size: 18px;
+	}
+	.acts {
+		display: flex;
+		gap: 4px;
+	}
+	li {
+		border-top: 1px solid var(--hair);
+		padding: 5px 0 6px;
+		position: relative;
+	}
+	.asks {
+		font-size: 13.5px;
+		color: var(--ink2);
+		font-weight: 560;
+	}
+	.says {
+		font-size: 19px;
+		line-height: 1.2;
+		font-weight: 680;
+		padding-right: 54px;
+	}
+	.unsaid {
+		color: var(--flag);
+		font-weight: 680;
+		font-size: 15px;
+		padding-right: 54px;
+	}
+	.fill {
+		position: absolute;
+		right: 0;
+		top: 5px;
+		min-height: 28px;
+		font-size: 14px;
+		font-weight: 640;
+		text-decoration: underline;
+	}
+	@media (max-width: 600px) {
+		.fill {
+			min-height: 44px;
+			font-size: 16px;
+		}
+		.says {
+			font-size: 21px;
+		}
+	}
+	@media print {
+		.acts,
+		.fill {
+			display: none;
+		}
+		.card {
+			border: 0;
+		}
+		.says {
+			font-size: 24pt;
+		}
+	}
+</style>

@@ -1,0 +1,73 @@
+<script lang="ts">
+	/** The fields behind one line of the call-in card. */
+	import type { JobDesk } from '../../state/job.svelte';
+	import Field from '../../ui/Field.svelte';
+	import { w } from '../../words/words';
+	let { desk, line }: { desk: JobDesk; line: string } = $props();
+	type Path = keyof typeof w.order.fields;
+	const paths: Record<string, Path[]> = {
+		when: ['order.pour_at'],
+		where: ['site.address', 'site.directions'],
+		mix: ['mix.strength_mpa', 'mix.stone_mm', 'mix.slump_mm', 'mix.air_percent'],
+		loads: ['order.spacing_min'],
+		unloaded: ['order.method'],
+		ring: ['order.ring.name', 'order.ring.phone']
+	};
+	const NUMBERS: Path[] = ['mix.air_percent', 'order.spacing_min'];
+	const plan = $derived(desk.document);
+	const inches = (mm: number | null | undefined) => (mm == null ? '' : desk.units === 'mm' ? `${mm} mm` : `${+(mm / 25.4).toFixed(4)}″`);
+	function value(path: Path): string {
+		if (!plan) return '';
+		const { mix, order, site } = plan;
+		const strength = mix.strength_mpa;
+		const all: Record<Path, string> = {
+			'site.address': site.address,
+			'site.directions': site.directions,
+			'mix.strength_mpa': strength == null ? '' : desk.units === 'mm' ? `${+strength.toFixed(1)} MPa` : `${Math.round(strength / 0.00689475729 / 10) * 10} psi`,
+			'mix.stone_mm': inches(mix.stone_mm),
+			'mix.slump_mm': inches(mix.slump_mm),
+			'mix.air_percent': mix.air_percent == null ? '' : String(mix.air_percent),
+			'order.spacing_min': order.spacing_min == null ? '' : String(order.spacing_min),
+			'order.method': order.method ?? '',
+			'order.pour_at': (order.pour_at ?? '').slice(0, 16),
+			'order.ring.name': order.ring?.name ?? '',
+			'order.ring.phone': order.ring?.phone ?? ''
+		};
+		return all[path];
+	}
+	function sent(path: Path, typed: string): string | number | null {
+		const text = typed.trim();
+		const texts: Path[] = ['site.address', 'site.directions', 'order.ring.name', 'order.ring.phone'];
+		if (!text) return texts.includes(path) ? '' : null;
+		return NUMBERS.includes(path) && Number.isFinite(Number(text)) ? Number(text) : text;
+	}
+	const keep = (path: Path, typed: string) => desk.keep([{ op: 'set_fields', values: { [path]: sent(path, typed) } }], `card-${path}`);
+</script>
+
+<div class="fields">
+	{#each paths[line] ?? [] as path}
+		{#if path === 'order.method'}
+			<div class="marks" role="group" aria-label={w.order.fields[path]}>
+				{#each ['chute', 'pump', 'barrows', 'conveyor'] as const as method}
+					<button type="button" class="act quiet" class:on={plan?.order.method === method} aria-pressed={plan?.order.method === method} onclick={() => void keep(path, method)}>{w.order.methods[method]}</button>
+				{/each}
+			</div>
+		{:else}
+			<Field label={w.order.fields[path]} value={value(path)} type={path === 'order.pour_at' ? 'datetime-local' : 'text'} problem={desk.problemFor(`card-${path}`)} keep={(typed) => keep(path, typed)} />
+		{/if}
+	{/each}
+</div>
+
+<style>
+	.fields {
+		display: grid;
+		gap: 6px;
+		padding: 4px 0 4px;
+		max-width: 420px;
+	}
+	.marks {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px;
+	}
+</style>

@@ -1,0 +1,50 @@
+<script lang="ts">
+	/** The trucks, drawn as drums filled to their loads. */
+	import type { Ordered } from '../../api/schema';
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	let { ordered, unit }: { ordered: Ordered; unit: string } = $props();
+	const most = $derived(Math.max(...ordered.trucks.map((truck) => truck.load_m3), 1));
+</script>
+
+<h3 class="head">{w.order.loads}</h3>
+<ol class="loads">
+	{#each ordered.trucks as truck, i}
+		<li>
+			<svg width="74" height="44" aria-hidden="true">
+				<clipPath id="drum{i}"><path d="M10 14L40 4L62 12V26L40 34L10 24Z" /></clipPath>
+				<g clip-path="url(#drum{i})"><rect width="74" height="44" fill="var(--well)" /><rect y={34 - 30 * (truck.load_m3 / most)} width="74" height="44" fill="var(--water)" /></g>
+				<path d="M10 14L40 4L62 12V26L40 34L10 24Z" fill="none" stroke="var(--ink)" stroke-width="2.2" />
+				<path d="M4 36H70" stroke="var(--ink)" stroke-width="2.4" /><circle cx="18" cy="38" r="5" fill="var(--ink)" /><circle cx="54" cy="38" r="5" fill="var(--ink)" />
+			</svg>
+			<b><Frac text={truck.text} /></b> {unit}
+		</li>
+	{/each}
+</ol>
+<p class="remark"><Frac text={ordered.last_load} /></p>
+
+<style>
+	.head {
+		margin-top: 8px;
+	}
+	.loads {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px 14px;
+	}
+	li {
+		text-align: center;
+		font-size: 15px;
+	}
+	li b {
+		font-size: 18px;
+	}
+	li svg {
+		display: block;
+	}
+	.remark {
+		font-weight: 640;
+		font-size: 14.5px;
+		margin-top: 2px;
+	}
+</style>

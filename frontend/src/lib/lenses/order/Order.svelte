@@ -1,0 +1,88 @@
+<script lang="ts">
+	/** Order: how much do I order? */
+	import type { Pick } from '../../drawing/pick.svelte';
+	import Sheet from '../../drawing/Sheet.svelte';
+	import Bench from '../../shell/Bench.svelte';
+	import type { JobDesk } from '../../state/job.svelte';
+	import { w } from '../../words/words';
+	import CallCard from './CallCard.svelte';
+	import Ledger from './Ledger.svelte';
+	import Loads from './Loads.svelte';
+	import OwnWays from './OwnWays.svelte';
+	import SliceBars from './SliceBars.svelte';
+	let { desk, pick }: { desk: JobDesk; pick: Pick } = $props();
+	const concrete = $derived(desk.figure?.concrete ?? null);
+	const unit = $derived(desk.units === 'mm' ? 'm³' : 'yd');
+	const doubts = $derived((desk.figure?.findings ?? []).filter((one) => one.severity !== 'note' && one.code !== 'last-load-short'));
+</script>
+
+<Sheet {desk} {pick} title={desk.units === 'mm' ? w.order.whereM : w.order.where} strips labels={false} sizes={false} letters={false} footHeight={168}>
+	{#snippet over(view)}
+		{#each concrete?.parts ?? [] as part}
+			{@const [x, y] = view.px(part.at)}
+			<g transform="translate({x} {y})" class="part" data-on-plan={part.letter}>
+				<circle r="13" /><text text-anchor="middle" y="5">{part.letter}</text>
+				{#if part.kind === 'slab'}<text text-anchor="middle" y="31" class="size">{part.text}</text>{/if}
+			</g>
+		{/each}
+	{/snippet}
+	{#snippet foot()}{#if concrete}<SliceBars {concrete} units={desk.units} {unit} />{/if}{/snippet}
+</Sheet>
+<Bench question={w.ask.order} jobId={desk.id}>
+	{#if concrete}
+		<div class="two">
+			<div class="count">
+				<Ledger {concrete} {unit} />
+				<Loads ordered={concrete.ordered} {unit} />
+				{#each doubts as doubt}<p class="wrong" data-finding={doubt.code}>{doubt.words} {doubt.remedy}</p>{/each}
+				<OwnWays {desk} />
+				<p class="caution">{w.order.caution}</p>
+			</div>
+			<CallCard {desk} lines={desk.figure?.call_in ?? []} />
+		</div>
+	{:else}<p>{w.order.needOutline}</p>{/if}
+</Bench>
+
+<style>
+	.two {
+		display: grid;
+		grid-template-columns: minmax(0, 1.25fr) minmax(280px, 1fr);
+		gap: 18px;
+		align-items: start;
+	}
+	.part circle {
+		fill: var(--well);
+		stroke: var(--ink);
+		stroke-width: 1.8;
+	}
+	.part text {
+		font-weight: 780;
+		font-size: 15px;
+		fill: var(--ink);
+	}
+	.part .size {
+		font-size: 14px;
+		font-weight: 640;
+		paint-order: stroke;
+		stroke: var(--slab);
+		stroke-width: 5px;
+	}
+	.caution {
+		margin-top: 10px;
+		font-size: 13.5px;
+		color: var(--ink2);
+	}
+	@media (max-width: 860px) {
+		.two {
+			grid-template-columns: 1fr;
+		}
+	}
+	@media print {
+		.two {
+			display: block;
+		}
+		.count {
+			display: none;
+		}
+	}
+</style>

@@ -1,0 +1,39 @@
+<script lang="ts">
+	/** The second way: the same slab in slices, drawn under the plan at the plan's own scale. */
+	import type { Concrete } from '../../api/schema';
+	import { w } from '../../words/words';
+	let { concrete, units, unit }: { concrete: Concrete; units: 'ft-in' | 'mm'; unit: string } = $props();
+	let width = $state(380);
+	const most = $derived(Math.max(...concrete.slices.map((bar) => bar.m3), 1e-9));
+	const step = $derived((width - 2) / concrete.slices.length);
+	const height = 86;
+	const thin = $derived(units === 'mm' ? `${concrete.slice_mm.toFixed(0)} mm` : '½″');
+</script>
+
+<div class="second" bind:clientWidth={width}>
+	<h3>{w.order.second}</h3>
+	<p class="label">{w.order.slices(thin, units === 'mm' ? w.order.halfMetre : w.order.foot)}</p>
+	<svg {width} {height} aria-hidden="true">
+		{#each concrete.slices as bar, i}
+			<rect x={1 + i * step} y={height - 3 - (bar.m3 / most) * (height - 8)} width={Math.max(step - 1, 1)} height={(bar.m3 / most) * (height - 8)} fill="var(--water)" stroke="var(--ink2)" stroke-width=".8" />
+		{/each}
+		<path d="M0 {height - 2}H{width}" stroke="var(--ink)" stroke-width="2.4" />
+	</svg>
+	<p class="says">{w.order.compare(concrete.second_way_text, concrete.net_text, unit)} {concrete.agree}</p>
+</div>
+
+<style>
+	.second {
+		position: absolute;
+		left: 20px;
+		right: 20px;
+		bottom: 10px;
+	}
+	svg {
+		display: block;
+		margin: 4px 0;
+	}
+	.says {
+		font-weight: 760;
+	}
+</style>

@@ -1,0 +1,47 @@
+<script lang="ts">
+	/** The bench: one question, its instrument, and the working slip at its foot. */
+	import type { Snippet } from 'svelte';
+	import Shim from './Shim.svelte';
+	let { question, jobId, children }: { question: string; jobId: string; children: Snippet } = $props();
+</script>
+
+<section class="bench" aria-label={question}>
+	<div class="pad">
+		<h2>{question}</h2>
+		{@render children()}
+	</div>
+	<Shim {jobId} />
+</section>
+
+<style>
+	.bench {
+		background: var(--bench);
+		border-left: 3px solid var(--ink);
+		overflow: auto;
+		display: flex;
+		flex-direction: column;
+		min-width: 0;
+	}
+	.pad {
+		padding: 14px 20px 16px;
+	}
+	@media (max-width: 1100px) {
+		.bench {
+			border-left: 0;
+			border-top: 3px solid var(--ink);
+			overflow: visible;
+		}
+	}
+	@media (max-width: 600px) {
+		.pad {
+			padding: 12px 14px;
+		}
+	}
+	@media print {
+		.bench {
+			border: 0;
+			background: #fff;
+			overflow: visible;
+		}
+	}
+</style>

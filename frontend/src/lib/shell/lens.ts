@@ -1,0 +1,45 @@
+/** The stages built so far. Number keys count all eleven stages from the first day. */
+import type { JobState } from '../api/schema';
+import { w } from '../words/words';
+
+export type LensId = 'lines' | 'edges' | 'order';
+export interface Knot {
+	id: LensId;
+	name: string;
+	key: string;
+	state: 'tight' | 'loop' | 'flagged';
+	says: string;
+}
+
+export function knots(job: JobState): Knot[] {
+	const { document: plan, figure } = job;
+	const stops = figure.findings.filter((doubt) => doubt.severity === 'stop');
+	const sides = plan.outline?.length ?? 0;
+	const named = figure.outline?.sides.filter((side) => side.edge).length ?? 0;
+	const unsaid = figure.call_in.filter((line) => line.missing).length;
+	const edgeStop = stops.some((doubt) => doubt.code === 'step-hangs');
+	const orderStop = stops.some((doubt) => doubt.code === 'not-counted-yet' || doubt.code === 'ways-disagree');
+	return [
+		{
+			id: 'lines',
+			name: w.lenses.lines,
+			key: '1',
+			state: sides && !plan.walk ? 'tight' : 'loop',
+			says: plan.walk ? 'walk open' : sides ? 'closes' : 'to walk'
+		},
+		{
+			id: 'edges',
+			name: w.lenses.edges,
+			key: '3',
+			state: edgeStop ? 'flagged' : sides > 0 && named === sides ? 'tight' : 'loop',
+			says: edgeStop ? 'step hangs' : sides ? `${named} of ${sides} named` : 'to do'
+		},
+		{
+			id: 'order',
+			name: w.lenses.order,
+			key: '8',
+			state: orderStop ? 'flagged' : sides > 0 && unsaid === 0 ? 'tight' : 'loop',
+			says: orderStop ? 'not all counted' : sides ? (unsaid ? `${unsaid} unsaid` : 'say it') : 'to do'
+		}
+	];
+}

@@ -1,0 +1,217 @@
+/** One open job: its kept state, what is being tried, and edits that wait for the server. */
+import { answer, ApiProblem, client, Offline } from '../api/client';
+import type { Drafted, JobState, Keep, Problem } from '../api/schema';
+import { session } from './session.svelte';
+
+export type Edit = Keep['edits'][number];
+interface Waiting {
+	edit_id: string;
+	edits: Edit[];
+}
+interface Clash {
+	head: JobState;
+	edits: Edit[];
+	words: string;
+}
+
+export class JobDesk {
+	kept = $state.raw<JobState | null>(null);
+	draft = $state.raw<Drafted | null>(null);
+	/** edits behind the draft, shown on the board with Keep and Drop */
+	trying = $state.raw<Edit[]>([]);
+	problem = $state.raw<Problem | null>(null);
+	/** which control the problem belongs beside */
+	problemAt = $state('');
+	waiting = $state.raw<Waiting[]>([]);
+	clash = $state.raw<Clash | null>(null);
+	missing = $state(false);
+	busy = $state(false);
+	#drafting = false;
+	#next: Edit[] | null = null;
+	#timer: ReturnType<typeof setTimeout> | undefined;
+
+	constructor(readonly id: string) {
+		this.waiting = this.#read();
+	}
+
+	get document() {
+		return this.draft?.document ?? this.kept?.document ?? null;
+	}
+	get figure() {
+		return this.draft?.figure ?? this.kept?.figure ?? null;
+	}
+	get units() {
+		return this.kept?.document.units ?? 'ft-in';
+	}
+
+	async load() {
+		try {
+			this.kept = await answer<JobState>(client.GET('/api/jobs/{job_id}', { params: { path: { job_id: this.id } } }));
+			if (this.waiting.length) void this.#send();
+		} catch (error) {
+			if (error instanceof ApiProblem && error.problem.status === 404) this.missing = true;
+			else if (error instanceof Offline) this.#later(() => this.load());
+		}
+	}
+
+	/** Keep edits. `at` names the control, for a problem to show beside it. Resolves true when the server has it. */
+	async keep(edits: Edit[], at = ''): Promise<boolean> {
+		if (!this.kept) return false;
+		this.#clear();
+		const job: Waiting = { edit_id: crypto.randomUUID(), edits };
+		return this.#post(job, at);
+	}
+
+	async #post(job: Waiting, at: string): Promise<boolean> {
+		if (!this.kept) return false;
+		this.busy = true;
+		try {
+			const body = { revision: this.kept.revision, edits: job.edits, edit_id: job.edit_id, author: session.who };
+			this.kept = await answer<JobState>(
+				client.POST('/api/jobs/{job_id}/edits', { params: { path: { job_id: this.id } }, body })
+			);
+			this.dropDraft();
+			return true;
+		} catch (error) {
+			this.#failed(error, job, at);
+			return false;
+		} finally {
+			this.busy = false;
+		}
+	}
+
+	#failed(error: unknown, job: Waiting, at: string) {
+		if (error instanceof Offline) {
+			if (!this.waiting.some((row) => row.edit_id === job.edit_id)) this.#hold([...this.waiting, job]);
+			this.#later(() => this.#send());
+		} else if (error instanceof ApiProblem) {
+			if (error.problem.code === 'stale' && error.problem.head) {
+				this.clash = { head: error.problem.head, edits: job.edits, words: error.problem.detail };
+			} else {
+				this.problem = error.problem;
+				this.problemAt = at;
+			}
+		} else throw error;
+	}
+
+	async #send() {
+		if (!this.kept) await this.load();
+		const first = this.waiting[0];
+		if (!first || !this.kept) return;
+		const done = await this.#post(first, 'waiting');
+		if (done || this.problem || this.clash) this.#hold(this.waiting.slice(1));
+		if (done && this.waiting.length) await this.#send();
+	}
+
+	#later(act: () => Promise<unknown>) {
+		clearTimeout(this.#timer);
+		this.#timer = setTimeout(() => void act(), 1500);
+	}
+	#hold(rows: Waiting[]) {
+		this.waiting = rows;
+		try {
+			localStorage.setItem(`waiting-${this.id}`, JSON.stringify(rows));
+		} catch {
+			/* kept in this page all the same */
+		}
+	}
+	#read(): Waiting[] {
+		try {
+			return JSON.parse(localStorage.getItem(`waiting-${this.id}`) ?? '[]') as Waiting[];
+		} catch {
+			return [];
+		}
+	}
+
+	/** Take the other's version and put the own edits on top of it. */
+	async reapply() {
+		const clash = this.clash;
+		if (!clash) return;
+		this.kept = clash.head;
+		this.clash = null;
+		await this.keep(clash.edits, 'clash');
+	}
+	takeTheirs() {
+		if (this.clash) this.kept = this.clash.head;
+		this.clash = null;
+		this.dropDraft();
+	}
+
+	/** Compute edits without keeping them; calls while one is under way keep only the newest. */
+	async try(edits: Edit[], at = '') {
+		this.trying = edits;
+		if (this.#drafting) {
+			this.#next = edits;
+			return;
+		}
+		if (!this.kept) return;
+		this.#drafting = true;
+		try {
+			const body = { revision: this.kept.revision, edits, every_diagonal: false };
+			const got = await answer<Drafted>(
+				client.POST('/api/jobs/{job_id}/figure', { params: { path: { job_id: this.id } }, body })
+			);
+			if (this.trying.length) this.draft = got;
+			this.problem = null;
+		} catch (error) {
+			if (error instanceof ApiProblem) {
+				this.problem = error.problem;
+				this.problemAt = at;
+			} else if (!(error instanceof Offline)) throw error;
+		} finally {
+			this.#drafting = false;
+		}
+		const next = this.#next;
+		this.#next = null;
+		if (next && this.trying.length) await this.try(next, at);
+	}
+	async keepDraft(at = ''): Promise<boolean> {
+		return this.trying.length ? this.keep(this.trying, at) : false;
+	}
+	dropDraft() {
+		this.draft = null;
+		this.trying = [];
+		this.#next = null;
+	}
+	#clear() {
+		this.problem = null;
+		this.problemAt = '';
+	}
+	clearProblem() {
+		this.#clear();
+	}
+	problemFor(at: string): Problem | null {
+		return this.problem && this.problemAt === at ? this.problem : null;
+	}
+
+	async everyDiagonal() {
+		if (!this.kept) return;
+		const body = { revision: this.kept.revision, edits: [], every_diagonal: true };
+		const got = await answer<Drafted>(client.POST('/api/jobs/{job_id}/figure', { params: { path: { job_id: this.id } }, body }));
+		this.kept = { ...this.kept, figure: got.figure };
+	}
+
+	undo = () => this.#step('/api/jobs/{job_id}/undo');
+	redo = () => this.#step('/api/jobs/{job_id}/redo');
+	async #step(path: '/api/jobs/{job_id}/undo' | '/api/jobs/{job_id}/redo') {
+		if (!this.kept) return;
+		this.#clear();
+		this.dropDraft();
+		const body = { revision: this.kept.revision, author: session.who };
+		try {
+			this.kept = await answer<JobState>(client.POST(path, { params: { path: { job_id: this.id } }, body }));
+		} catch (error) {
+			if (error instanceof ApiProblem && error.problem.head) this.takeHead(error.problem.head);
+			else if (error instanceof ApiProblem || error instanceof Offline) this.problemAt = 'board';
+			if (error instanceof ApiProblem) this.problem = error.problem;
+		}
+	}
+	async goBack(n: number) {
+		if (!this.kept) return;
+		const body = { revision: this.kept.revision, author: session.who, n };
+		this.kept = await answer<JobState>(client.POST('/api/jobs/{job_id}/go-back', { params: { path: { job_id: this.id } }, body }));
+	}
+	takeHead(head: JobState) {
+		this.kept = head;
+	}
+}

@@ -1,0 +1,34 @@
+<script lang="ts">
+	/** A worked number: press, or W when focused, and its working unfolds. */
+	import type { Working } from '../api/schema';
+	import { shim } from '../state/shim.svelte';
+	import Frac from './Frac.svelte';
+	let { working, text = working.text }: { working: Working; text?: string } = $props();
+	const open = $derived(shim.open?.name === working.name);
+</script>
+
+<button
+	type="button"
+	class="wk num"
+	aria-expanded={open}
+	data-working={working.name}
+	title={working.name}
+	onclick={() => shim.show(working)}
+	onkeydown={(event) => {
+		if (event.key === 'w' || event.key === 'W') {
+			event.stopPropagation();
+			shim.show(working);
+		}
+	}}><Frac {text} /></button
+>
+
+<style>
+	.num {
+		font: inherit;
+		color: inherit;
+		font-weight: inherit;
+	}
+	.num[aria-expanded='true'] {
+		background-color: var(--chalk-tint);
+	}
+</style>

@@ -1,0 +1,51 @@
+<script lang="ts">
+	/** The crew: names to pick from. */
+	import type { Ways } from '../api/schema';
+	import { w } from '../words/words';
+	import type { WaysDesk } from './ways.svelte';
+	let { desk, ways }: { desk: WaysDesk; ways: Ways } = $props();
+	let name = $state('');
+	let phone = $state('');
+	async function add() {
+		if (!name.trim()) return;
+		if (await desk.keep((x) => x.crew.push({ name: name.trim(), phone: phone.trim() }), 'crew')) name = phone = '';
+	}
+</script>
+
+<ul>
+	{#each ways.crew as person, i}
+		<li>
+			<span class="pen">{person.name}</span><span>{person.phone}</span>
+			<button type="button" class="act quiet" aria-label="{w.ways.remove} {person.name}" onclick={() => void desk.keep((x) => x.crew.splice(i, 1), 'crew')}>{w.ways.remove}</button>
+		</li>
+	{/each}
+</ul>
+<div class="add">
+	<label class="label">{w.ways.name}<input class="well" bind:value={name} onkeydown={(e) => e.key === 'Enter' && void add()} /></label>
+	<label class="label">{w.ways.phone}<input class="well" bind:value={phone} onkeydown={(e) => e.key === 'Enter' && void add()} /></label>
+	<button type="button" class="act quiet" onclick={() => void add()}>{w.ways.add}</button>
+</div>
+{#if desk.problem && desk.problemAt === 'crew'}<p class="wrong" role="alert">{desk.problem}</p>{/if}
+
+<style>
+	li {
+		display: grid;
+		grid-template-columns: 1fr 1fr auto;
+		align-items: center;
+		border-top: 1px solid var(--hair);
+		padding: 3px 0;
+	}
+	.pen {
+		justify-self: start;
+		font-size: 17px;
+	}
+	.add {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		align-items: end;
+	}
+	label {
+		width: 180px;
+	}
+</style>

@@ -1,0 +1,174 @@
+<script lang="ts">
+	/** The ways: allowances, the plant, reading, the crew; each with its reason. */
+	import type { Problem, Ways } from '../api/schema';
+	import Who from '../shell/Who.svelte';
+	import { session } from '../state/session.svelte';
+	import Field from '../ui/Field.svelte';
+	import { w } from '../words/words';
+	import CrewList from './CrewList.svelte';
+	import { WaysDesk } from './ways.svelte';
+	const desk = new WaysDesk();
+	const ways = $derived(session.ways);
+	const problem = (at: string): Problem | null =>
+		desk.problem && desk.problemAt === at
+			? { type: '', code: '', title: '', status: 422, detail: desk.problem, path: '', choices: [], head: null }
+			: null;
+	const inch = (mm: number) => `${+(mm / 25.4).toFixed(4)}″ (${+mm.toFixed(2)} mm)`;
+	const yd = (m3: number) => `${+(m3 / 0.764554857984).toFixed(3)} yd (${+m3.toFixed(3)} m³)`;
+	/** Text goes as typed: the program reads both unit systems. Numbers go as numbers. */
+	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
+	const number = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number));
+	type Change = (ways: Ways, typed: string) => unknown;
+	interface Row {
+		at: string;
+		label: string;
+		value: string;
+		set: Change;
+	}
+	const allowances = $derived<{ row: Row; why: Row }[]>(
+		!ways
+			? []
+			: [
+					{ row: { at: 'base', label: w.ways.base, value: inch(ways.allowances.base_low_mm), set: (x, t) => (x.allowances.base_low_mm = text(t)) }, why: { at: 'base-why', label: w.ways.why, value: ways.allowances.base_low_reason, set: (x, t) => (x.allowances.base_low_reason = t) } },
+					{ row: { at: 'trench', label: w.ways.trench, value: inch(ways.allowances.trench_wide_mm), set: (x, t) => (x.allowances.trench_wide_mm = text(t)) }, why: { at: 'trench-why', label: w.ways.why, value: ways.allowances.trench_wide_reason, set: (x, t) => (x.allowances.trench_wide_reason = t) } },
+					{ row: { at: 'left', label: w.ways.left, value: yd(ways.allowances.left_behind_m3), set: (x, t) => (x.allowances.left_behind_m3 = text(t)) }, why: { at: 'left-why', label: w.ways.why, value: ways.allowances.left_behind_reason, set: (x, t) => (x.allowances.left_behind_reason = t) } }
+				]
+	);
+	const plant = $derived<Row[]>(
+		!ways
+			? []
+			: [
+					{ at: 'plant-name', label: w.ways.plantName, value: ways.plant.name, set: (x, t) => (x.plant.name = t) },
+					{ at: 'plant-phone', label: w.ways.phone, value: ways.plant.phone, set: (x, t) => (x.plant.phone = t) },
+					{ at: 'account', label: w.ways.account, value: ways.plant.account, set: (x, t) => (x.plant.account = t) },
+					{ at: 'truck-yd', label: `${w.ways.truck}, yd`, value: String(ways.plant.truck_yd3), set: (x, t) => (x.plant.truck_yd3 = number(t)) },
+					{ at: 'truck-m', label: `${w.ways.truck}, m³`, value: String(ways.plant.truck_m3), set: (x, t) => (x.plant.truck_m3 = number(t)) },
+					{ at: 'short-yd', label: `${w.ways.short}, yd`, value: String(ways.plant.short_load_yd3), set: (x, t) => (x.plant.short_load_yd3 = number(t)) },
+					{ at: 'short-m', label: `${w.ways.short}, m³`, value: String(ways.plant.short_load_m3), set: (x, t) => (x.plant.short_load_m3 = number(t)) },
+					{ at: 'truck-why', label: w.ways.why, value: ways.plant.truck_reason, set: (x, t) => (x.plant.truck_reason = t) }
+				]
+	);
+	const keep = (row: Row) => (typed: string) => desk.keep((x) => row.set(x, typed), row.at);
+</script>
+
+<div class="app">
+	<header>
+		<a class="act quiet" href="/">‹ {w.yard.title}</a>
+		<div><h1>{w.ways.title}</h1><p class="label">{w.ways.lead}</p></div>
+		<Who />
+	</header>
+	{#if ways}
+		<main>
+			<section>
+				<h2>{w.ways.allowances}</h2>
+				{#each allowances as { row, why }}
+					<div class="pair">
+						<Field label={row.label} value={row.value} width="210px" problem={problem(row.at)} keep={keep(row)} />
+						<Field label={why.label} value={why.value} problem={problem(why.at)} keep={keep(why)} />
+					</div>
+				{/each}
+				<p class="school">{w.ways.schools.items}</p>
+				<p class="school">{w.ways.schools.flat}</p>
+				<h2>{w.ways.reading}</h2>
+				<p class="label">{w.ways.nearest}</p>
+				<div class="marks" role="group" aria-label={w.ways.nearest}>
+					{#each [16, 8, 4] as const as n}<button type="button" class="act quiet" class:on={ways.reading.nearest === n} aria-pressed={ways.reading.nearest === n} onclick={() => void desk.keep((x) => (x.reading.nearest = n), 'nearest')}>1/{n}″</button>{/each}
+				</div>
+				<p class="label">{w.ways.newUnits}</p>
+				<div class="marks" role="group" aria-label={w.ways.newUnits}>
+					{#each ['ft-in', 'mm'] as const as one}<button type="button" class="act quiet" class:on={ways.reading.new_job_units === one} aria-pressed={ways.reading.new_job_units === one} onclick={() => void desk.keep((x) => (x.reading.new_job_units = one), 'units')}>{one === 'mm' ? w.yard.mm : w.yard.ftin}</button>{/each}
+				</div>
+				<Field label={w.ways.why} value={ways.reading.reason} problem={problem('reading-why')} keep={(t) => desk.keep((x) => (x.reading.reason = t), 'reading-why')} />
+			</section>
+			<section>
+				<h2>{w.ways.plant}</h2>
+				<div class="grid">
+					{#each plant as row}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}
+				</div>
+				<p class="label">{w.ways.increment}</p>
+				<div class="marks" role="group" aria-label={w.ways.increment}>
+					{#each [0.25, 0.5] as const as n}<button type="button" class="act quiet" class:on={ways.plant.increment_yd3 === n} aria-pressed={ways.plant.increment_yd3 === n} onclick={() => void desk.keep((x) => (x.plant.increment_yd3 = n), 'step')}>{n === 0.25 ? '¼' : '½'} yd</button>{/each}
+					{#each [0.25, 0.5] as const as n}<button type="button" class="act quiet" class:on={ways.plant.increment_m3 === n} aria-pressed={ways.plant.increment_m3 === n} onclick={() => void desk.keep((x) => (x.plant.increment_m3 = n), 'step')}>{n} m³</button>{/each}
+				</div>
+				<Field label={w.ways.why} value={ways.plant.increment_reason} problem={problem('step-why')} keep={(t) => desk.keep((x) => (x.plant.increment_reason = t), 'step-why')} />
+				<div class="marks">
+					<button type="button" class="act quiet" class:on={ways.plant.confirmed} aria-pressed={ways.plant.confirmed} onclick={() => void desk.keep((x) => (x.plant.confirmed = !x.plant.confirmed), 'confirmed')}>{ways.plant.confirmed ? w.ways.confirmed : w.ways.notConfirmed}</button>
+				</div>
+				<h2>{w.ways.crew}</h2>
+				<Field label={w.ways.firm} value={ways.firm} problem={problem('firm')} keep={(t) => desk.keep((x) => (x.firm = t), 'firm')} />
+				<CrewList {desk} {ways} />
+			</section>
+		</main>
+	{/if}
+</div>
+
+<style>
+	.app {
+		min-height: 100dvh;
+		background: var(--bench);
+	}
+	header {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 10px 18px;
+		align-items: center;
+		padding: 12px 20px;
+		border-bottom: 3px solid var(--ink);
+		background: var(--ground);
+	}
+	header div {
+		flex: 1;
+		min-width: 240px;
+	}
+	h1 {
+		font-size: 27px;
+		font-weight: 840;
+		line-height: 1;
+	}
+	main {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 0;
+	}
+	section {
+		padding: 16px 20px 30px;
+		display: grid;
+		gap: 10px;
+		align-content: start;
+	}
+	section + section {
+		border-left: 3px solid var(--ink);
+	}
+	.pair {
+		display: flex;
+		gap: 16px;
+		border-top: 1px solid var(--hair);
+		padding-top: 6px;
+	}
+	.grid {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px 18px;
+	}
+	.marks {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px;
+	}
+	.school {
+		font-size: 14px;
+		color: var(--ink2);
+	}
+	@media (max-width: 860px) {
+		main {
+			grid-template-columns: 1fr;
+		}
+		section + section {
+			border-left: 0;
+			border-top: 3px solid var(--ink);
+		}
+		.pair {
+			flex-direction: column;
+		}
+	}
+</style>

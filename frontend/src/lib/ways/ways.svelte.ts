@@ -1,0 +1,33 @@
+/** Changing the crew's ways: each change is kept at once. */
+import { answer, ApiProblem, client, Offline } from '../api/client';
+import type { Ways, WaysState } from '../api/schema';
+import { session } from '../state/session.svelte';
+import { w } from '../words/words';
+
+export class WaysDesk {
+	problem = $state('');
+	problemAt = $state('');
+	said = $state('');
+
+	async keep(change: (ways: Ways) => unknown, at: string): Promise<boolean> {
+		if (!session.ways) return false;
+		const ways = structuredClone(session.ways);
+		change(ways);
+		this.problem = '';
+		try {
+			const got = await answer<WaysState>(client.PUT('/api/ways', { body: { version: session.waysVersion, ways, author: session.who } }));
+			session.ways = got.ways;
+			session.waysVersion = got.version;
+			this.said = w.ways.kept;
+			return true;
+		} catch (error) {
+			this.problemAt = at;
+			if (error instanceof ApiProblem) {
+				this.problem = error.problem.detail;
+				if (error.problem.code === 'stale') await session.loadWays();
+			} else if (error instanceof Offline) this.problem = w.notices.offline(1);
+			else throw error;
+			return false;
+		}
+	}
+}

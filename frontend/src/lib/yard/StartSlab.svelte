@@ -1,0 +1,50 @@
+<script lang="ts">
+	/** A new slab: its name, and how it is read. */
+	import { goto } from '$app/navigation';
+	import { session } from '../state/session.svelte';
+	import { w } from '../words/words';
+	import type { YardState } from './yard.svelte';
+	let { yard, close }: { yard: YardState; close: () => void } = $props();
+	let name = $state('');
+	let units = $state<'ft-in' | 'mm'>(session.ways?.reading.new_job_units ?? 'ft-in');
+	let box: HTMLInputElement | undefined = $state();
+	$effect(() => box?.focus());
+	async function start(event: SubmitEvent) {
+		event.preventDefault();
+		const id = await yard.start(name.trim() || 'Unnamed slab', units);
+		if (id) await goto(`/job/${id}/lines`);
+	}
+</script>
+
+<svelte:window onkeydown={(event) => event.key === 'Escape' && close()} />
+<form onsubmit={start}>
+	<label class="label">{w.yard.name}<input class="well" maxlength="120" bind:this={box} bind:value={name} /></label>
+	<fieldset>
+		<legend class="label">{w.yard.units}</legend>
+		{#each ['ft-in', 'mm'] as const as one}
+			<button type="button" class="act" class:on={units === one} aria-pressed={units === one} onclick={() => (units = one)}>{one === 'mm' ? w.yard.mm : w.yard.ftin}</button>
+		{/each}
+	</fieldset>
+	<button class="act main">{w.yard.go}</button>
+	<button type="button" class="act quiet" onclick={close}>{w.board.drop}</button>
+</form>
+
+<style>
+	form {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 10px 18px;
+		align-items: end;
+		padding: 16px 20px;
+		background: var(--bench);
+		border-bottom: 2px solid var(--ink);
+	}
+	label {
+		width: min(360px, 100%);
+	}
+	fieldset {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px;
+	}
+</style>

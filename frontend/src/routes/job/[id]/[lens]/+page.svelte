@@ -1,0 +1,116 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { untrack } from 'svelte';
+	import { Pick } from '#lib/drawing/pick.svelte.ts';
+	import Edges from '#lib/lenses/edges/Edges.svelte';
+	import Lines from '#lib/lenses/lines/Lines.svelte';
+	import Order from '#lib/lenses/order/Order.svelte';
+	import Board from '#lib/shell/Board.svelte';
+	import Keys from '#lib/shell/Keys.svelte';
+	import { jobKeys } from '#lib/shell/keys.ts';
+	import type { LensId } from '#lib/shell/lens.ts';
+	import Notices from '#lib/shell/Notices.svelte';
+	import StageString from '#lib/shell/StageString.svelte';
+	import { JobDesk } from '#lib/state/job.svelte.ts';
+	import { shim } from '#lib/state/shim.svelte.ts';
+	import { w } from '#lib/words/words.ts';
+
+	const id = $derived(page.params['id'] ?? '');
+	const lens = $derived((['lines', 'edges', 'order'].includes(page.params['lens'] ?? '') ? page.params['lens'] : 'lines') as LensId);
+	let desk = $state.raw<JobDesk | null>(null);
+	let pick = $state.raw(new Pick());
+	let help = $state(false);
+	$effect(() => {
+		const made = new JobDesk(id);
+		untrack(() => {
+			desk = made;
+			pick = new Pick();
+			void made.load();
+		});
+	});
+	$effect(() => {
+		void lens;
+		untrack(() => shim.close());
+	});
+	const toggleUnits = () => void desk?.keep([{ op: 'set_fields', values: { units: desk.units === 'mm' ? 'ft-in' : 'mm' } }], 'units');
+	const keys = (event: KeyboardEvent) => {
+		if (!desk) return;
+		jobKeys(event, { desk, pick, lens, go: (next) => void goto(`/job/${id}/${next}`), help: () => (help = true), units: toggleUnits });
+	};
+</script>
+
+<svelte:window onkeydown={keys} />
+<svelte:head><title>{desk?.kept ? `${desk.kept.document.name} · ${w.lenses[lens]}` : w.product}</title></svelte:head>
+
+{#if desk?.missing}
+	<main class="gone"><h2>{w.notices.gone}</h2><a class="act" href="/">{w.notices.toYard}</a></main>
+{:else if desk?.kept}
+	<div class="app">
+		<StageString job={desk.kept} {lens} />
+		<Notices {desk} />
+		<main class="main {lens}">
+			{#if lens === 'lines'}<Lines {desk} {pick} />{:else if lens === 'edges'}<Edges {desk} {pick} />{:else}<Order {desk} {pick} />{/if}
+		</main>
+		<Board {desk} help={() => (help = true)} {toggleUnits} />
+	</div>
+	<Keys bind:open={help} />
+{:else}
+	<main class="gone"><p>{w.notices.loading}</p></main>
+{/if}
+
+<style>
+	.app {
+		height: 100dvh;
+		display: flex;
+		flex-direction: column;
+		overflow: hidden;
+	}
+	.main {
+		flex: 1;
+		min-height: 0;
+		display: grid;
+		background: var(--bench);
+	}
+	.lines {
+		grid-template-columns: minmax(400px, 704fr) minmax(520px, 576fr);
+	}
+	.edges {
+		grid-template-columns: minmax(400px, 600fr) minmax(560px, 680fr);
+	}
+	.order {
+		grid-template-columns: minmax(400px, 440fr) minmax(640px, 840fr);
+	}
+	.gone {
+		padding: 60px 30px;
+		display: grid;
+		gap: 14px;
+		justify-items: start;
+	}
+	@media (max-width: 1100px) {
+		.main {
+			grid-template-columns: 1fr;
+			grid-template-rows: minmax(300px, 44vh) auto;
+			overflow: auto;
+		}
+	}
+	@media (max-width: 600px) {
+		.main {
+			grid-template-rows: 320px auto;
+		}
+		.order {
+			grid-template-rows: 460px auto;
+		}
+	}
+	@media print {
+		.app,
+		.main {
+			display: block;
+			height: auto;
+			overflow: visible;
+		}
+		.main :global(.sheet) {
+			display: none;
+		}
+	}
+</style>

@@ -1,0 +1,51 @@
+"""The application: routes, errors, the guard, and the built front end."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from fastapi import FastAPI
+from fastapi.responses import FileResponse, Response
+from starlette.exceptions import HTTPException
+from starlette.middleware.gzip import GZipMiddleware
+
+from humble_trowel.api import errors
+from humble_trowel.api.desk import Desk
+from humble_trowel.api.guard import Guard
+from humble_trowel.api.routes import jobs, ways
+from humble_trowel.api.schemas import Problem
+from humble_trowel.settings import Settings
+
+WEB = Path(__file__).resolve().parent.parent / "web"
+
+
+def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
+    """The whole application over a database that is already migrated."""
+    said = {code: {"model": Problem} for code in (404, 409, 413, 422, 503, 507)}
+    app = FastAPI(title="Humble Trowel", version="1", docs_url=None, redoc_url=None, responses={**said})
+    app.state.desk = Desk(settings)
+    errors.install(app)
+    app.include_router(jobs.router)
+    app.include_router(ways.router)
+    app.add_api_route("/{path:path}", _page(web), methods=["GET"], include_in_schema=False)
+    app.add_middleware(GZipMiddleware, minimum_size=1500, compresslevel=3)
+    app.add_middleware(Guard, settings=settings, index=web / "index.html")
+    return app
+
+
+def _page(web: Path):  # type: ignore[no-untyped-def]
+    root = web.resolve()
+
+    def page(path: str) -> Response:
+        """A built file, or the one page for every path of the application."""
+        if path.startswith("api/"):
+            raise HTTPException(404, "There is nothing at that address.")
+        target = (root / path).resolve()
+        if path and target.is_relative_to(root) and target.is_file():
+            cache = "public, max-age=31536000, immutable" if "/immutable/" in path else "no-cache"
+            return FileResponse(target, headers={"cache-control": cache})
+        if "." in path.rsplit("/", 1)[-1]:
+            raise HTTPException(404, "There is nothing at that address.")
+        return FileResponse(root / "index.html", headers={"cache-control": "no-cache"})
+
+    return page

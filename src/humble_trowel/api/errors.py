@@ -1,0 +1,96 @@
+"""The only place with HTTP codes: what goes wrong, as problem details (RFC 9457)."""
+
+from __future__ import annotations
+
+import sqlite3
+from typing import Any
+
+from fastapi import FastAPI, Request
+from fastapi.exceptions import RequestValidationError
+from fastapi.responses import JSONResponse
+from starlette.exceptions import HTTPException
+
+from humble_trowel.core.errors import BareNumber, CallError, TrowelError
+from humble_trowel.core.plan.reading import key_path
+from humble_trowel.store.jobs import NoSuchJob, NothingToDo, Stale
+
+
+class StaleJob(Exception):
+    """A stale save, with the newest state to show beside it."""
+
+    def __init__(self, head: dict[str, Any]) -> None:
+        super().__init__("stale")
+        self.head = head
+
+
+def problem(status: int, code: str, title: str, detail: str, **more: Any) -> JSONResponse:
+    """One problem as application/problem+json."""
+    body = {
+        "type": f"/problems/{code}", "code": code, "title": title, "status": status, "detail": detail,
+        "path": "", "choices": [], "head": None, **more,
+    }  # fmt: skip
+    return JSONResponse(body, status_code=status, media_type="application/problem+json")
+
+
+async def _trowel(_: Request, error: Exception) -> JSONResponse:
+    assert isinstance(error, TrowelError)
+    choices = getattr(error, "choices", ()) if isinstance(error, BareNumber | CallError) else ()
+    offers = [{"label": text, "text": text} for text in choices]
+    return problem(422, "cannot-use", "That cannot be used as it stands.", error.words, path=error.path, choices=offers)
+
+
+async def _no_job(_: Request, error: Exception) -> JSONResponse:
+    return problem(404, "no-such-job", "No such job.", "That job is not here. It may have been deleted.")
+
+
+async def _stale_job(_: Request, error: Exception) -> JSONResponse:
+    assert isinstance(error, StaleJob)
+    head = error.head
+    who = head["author"] or "Somebody"
+    detail = f"{who} changed this slab meanwhile: {head['summary']}."
+    return problem(409, "stale", "The slab has changed since.", detail, head=head)
+
+
+async def _stale_ways(_: Request, error: Exception) -> JSONResponse:
+    return problem(409, "stale", "The ways have changed since.", "Somebody changed the ways meanwhile. Load them again.")
+
+
+async def _nothing(_: Request, error: Exception) -> JSONResponse:
+    return problem(409, "nothing-to-do", "Nothing to do.", str(error))
+
+
+async def _database(_: Request, error: Exception) -> JSONResponse:
+    words = str(error)
+    if "full" in words:
+        return problem(507, "disk-full", "The disk is full.", "The disk is full. Nothing was lost: your edit is still on this screen. Free some space, then keep it again.")
+    if "locked" in words or "busy" in words:
+        return problem(503, "locked", "The data are locked.", "Another program holds the data. Your edit is still on this screen. Keep it again in a moment.")
+    return problem(500, "database", "The data cannot be reached.", "The data cannot be read or written. Your edit is still on this screen.")
+
+
+async def _request(_: Request, error: Exception) -> JSONResponse:
+    assert isinstance(error, RequestValidationError)
+    first = error.errors()[0]
+    loc = tuple(first.get("loc", ()))
+    if loc and loc[0] == "body":
+        loc = loc[1:]
+    words = str(first.get("msg", "")).removeprefix("Value error, ")
+    detail = "That is not JSON." if first.get("type") == "json_invalid" else f"{words[:1].upper()}{words[1:]}."
+    return problem(422, "cannot-use", "That cannot be used as it stands.", detail.replace("..", "."), path=key_path(loc))
+
+
+async def _http(_: Request, error: Exception) -> JSONResponse:
+    assert isinstance(error, HTTPException)
+    return problem(error.status_code, "http", str(error.detail), str(error.detail))
+
+
+def install(app: FastAPI) -> None:
+    """Teach the application every error above."""
+    app.add_exception_handler(TrowelError, _trowel)
+    app.add_exception_handler(NoSuchJob, _no_job)
+    app.add_exception_handler(StaleJob, _stale_job)
+    app.add_exception_handler(Stale, _stale_ways)
+    app.add_exception_handler(NothingToDo, _nothing)
+    app.add_exception_handler(sqlite3.Error, _database)
+    app.add_exception_handler(RequestValidationError, _request)
+    app.add_exception_handler(HTTPException, _http)

@@ -1,0 +1,35 @@
+"""The crew's ways, and a sign of life."""
+
+from __future__ import annotations
+
+from fastapi import APIRouter, Request
+
+from humble_trowel.api.routes.jobs import desk_of
+from humble_trowel.api.schemas import KeepWays, WaysState
+from humble_trowel.store import ways
+
+router = APIRouter(prefix="/api", tags=["ways"])
+
+
+@router.get("/ways")
+def read_ways(request: Request) -> WaysState:
+    """The newest ways; house defaults where nobody has set any."""
+    desk = desk_of(request)
+    with desk.open() as db:
+        version, crew = desk.ways(db)
+    return WaysState(version=version, ways=crew)
+
+
+@router.put("/ways")
+def keep_ways(request: Request, body: KeepWays) -> WaysState:
+    """Keep new ways. 409 when somebody else did meanwhile."""
+    desk = desk_of(request)
+    with desk.open() as db:
+        version = ways.save(db, body.version, body.ways.model_dump(mode="json"), body.author, desk.now())
+    return WaysState(version=version, ways=body.ways)
+
+
+@router.get("/health")
+def health() -> dict[str, str]:
+    """Whether the program is up."""
+    return {"humble_trowel": "up"}

@@ -1,0 +1,164 @@
+"""Bodies of requests and answers. The front end's types are generated from these."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any
+
+from pydantic import BaseModel, ConfigDict, Field
+
+from humble_trowel.core.figures import Figure
+from humble_trowel.core.lines.walk import Walked
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.edits import Edit
+from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.units import Units
+
+Author = Annotated[str, Field(max_length=60)]
+EditId = Annotated[str, Field(min_length=8, max_length=64)]
+Edits = Annotated[list[Edit], Field(min_length=1, max_length=50)]
+
+
+class Body(BaseModel):
+    model_config = ConfigDict(extra="forbid")
+
+
+class NewJob(Body):
+    name: Annotated[str, Field(min_length=1, max_length=120)]
+    units: Units
+    author: Author = ""
+
+
+class Keep(Body):
+    """Keep edits on top of `revision`. edit_id: made by the client; the same id sent twice counts once."""
+
+    revision: Annotated[int, Field(ge=1)]
+    edits: Edits
+    edit_id: EditId
+    author: Author = ""
+
+
+class Draft(Body):
+    """Compute edits without keeping them. revision: what the screen shows. every_diagonal: beyond 12 corners too."""
+
+    revision: Annotated[int, Field(ge=1)]
+    edits: Annotated[list[Edit], Field(max_length=50)] = []
+    every_diagonal: bool = False
+
+
+class Step(Body):
+    """Undo, redo, or go back (with n)."""
+
+    revision: Annotated[int, Field(ge=1)]
+    author: Author = ""
+    n: Annotated[int, Field(ge=1)] | None = None
+
+
+class Who(Body):
+    author: Author = ""
+
+
+class Call(Body):
+    text: Annotated[str, Field(max_length=4000)]
+
+
+class KeepWays(Body):
+    version: Annotated[int, Field(ge=0)]
+    ways: Ways
+    author: Author = ""
+
+
+class Before(BaseModel):
+    """The board's numbers before the last kept change."""
+
+    order: str | None
+    trucks: int | None
+    area: str | None
+    perimeter: str | None
+
+
+class JobState(BaseModel):
+    """A job as it stands at its newest revision."""
+
+    id: str
+    revision: int
+    author: str
+    at: str
+    summary: str
+    archived: bool
+    undo: str | None
+    redo: str | None
+    before: Before | None
+    document: Plan
+    figure: Figure
+
+
+class Drafted(BaseModel):
+    document: Plan
+    figure: Figure
+    summary: str
+
+
+class HeardWalk(BaseModel):
+    """A typed walk as heard. start: where it begins. lands: where its end meets the outline, in words."""
+
+    walked: Walked
+    start: tuple[float, float]
+    lands: str
+
+
+class YardJob(BaseModel):
+    id: str
+    name: str
+    units: Units
+    revision: int
+    archived: bool
+    at: str
+    author: str
+    summary: str
+    outline: list[tuple[float, float]] | None
+    openings: list[list[tuple[float, float]]]
+    area: str | None
+    order: str | None
+    order_unit: str
+    trucks: int
+    order_m3: float
+    stops: str
+
+
+class RevisionRow(BaseModel):
+    n: int
+    kind: str
+    author: str
+    at: str
+    summary: str
+
+
+class WaysState(BaseModel):
+    version: int
+    ways: Ways
+
+
+class Choice(BaseModel):
+    label: str
+    text: str
+
+
+class Problem(BaseModel):
+    """Problem details (RFC 9457). detail: plain words. path: the field. choices: texts to offer instead.
+
+    head: the newest state, when a save was stale.
+    """
+
+    type: str = "about:blank"
+    code: str
+    title: str
+    status: int
+    detail: str
+    path: str = ""
+    choices: list[Choice] = []
+    head: JobState | None = None
+
+
+def plain(model: BaseModel) -> Any:
+    """JSON-ready data of a model."""
+    return model.model_dump(mode="json")

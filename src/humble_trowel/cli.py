@@ -1,0 +1,206 @@
+"""Commands behind ./trowel, once the program is set up."""
+
+from __future__ import annotations
+
+import json
+import socket
+import sys
+from contextlib import closing
+from datetime import UTC, datetime
+from pathlib import Path
+from typing import Annotated
+
+import typer
+
+from humble_trowel.settings import Settings, default_data
+
+app = typer.Typer(add_completion=False, no_args_is_help=True, pretty_exceptions_enable=False)
+DataOption = Annotated[Path | None, typer.Option("--data", help="Folder of the data.")]
+
+
+def _stop(words: str, code: int = 2) -> None:
+    typer.echo(words, err=True)
+    raise typer.Exit(code)
+
+
+def _settings(data: Path | None, port: int, demo: bool) -> Settings:
+    folder = data or default_data(demo)
+    try:
+        folder.mkdir(parents=True, exist_ok=True)
+    except OSError as error:
+        _stop(f"Cannot make the data folder {folder}: {error.strerror}.")
+    return Settings(folder, port)
+
+
+def _prepare(settings: Settings, demo: bool) -> None:
+    import sqlite3
+
+    from humble_trowel.demo.load import load_demo
+    from humble_trowel.store.db import connect
+    from humble_trowel.store.migrate import NewerDatabase, migrate
+
+    try:
+        with closing(connect(settings.database)) as db:
+            migrate(db)
+            if demo and db.execute("select count(*) from jobs").fetchone()[0] == 0:
+                load_demo(db, datetime.now(UTC).isoformat(timespec="seconds"))
+    except NewerDatabase as error:
+        _stop(f"{settings.database}: {error}")
+    except sqlite3.Error as error:
+        _stop(f"{settings.database}: the data cannot be opened ({error}).")
+
+
+def _serve(settings: Settings) -> None:
+    import uvicorn
+
+    from humble_trowel.api.app import WEB, make_app
+
+    if not (WEB / "index.html").exists():
+        _stop("The front end is not built. Start with ./trowel, which builds it.")
+    with closing(socket.socket(socket.AF_INET, socket.SOCK_STREAM)) as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind(("127.0.0.1", settings.port))
+        except OSError:
+            _stop(f"Port {settings.port} is taken. Give another: ./trowel demo --port {settings.port + 1}")
+    typer.echo(f"Humble Trowel is at http://127.0.0.1:{settings.port}   (Ctrl-C stops it)")
+    config = uvicorn.Config(make_app(settings), host="127.0.0.1", port=settings.port, log_level="warning", access_log=False)
+    uvicorn.Server(config).run()
+
+
+@app.command()
+def demo(
+    port: int = 8710, fresh: Annotated[bool, typer.Option("--fresh", help="Reset the demo data.")] = False, data: DataOption = None
+) -> None:
+    """Serve with demo data of its own."""
+    settings = _settings(data, port, True)
+    if fresh:
+        for path in settings.data.glob(settings.database.name + "*"):
+            path.unlink()
+    _prepare(settings, True)
+    _serve(settings)
+
+
+@app.command()
+def serve(port: int = 8710, data: DataOption = None) -> None:
+    """Serve with your own data."""
+    settings = _settings(data, port, False)
+    _prepare(settings, False)
+    _serve(settings)
+
+
+@app.command()
+def backup(file: Path, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False) -> None:
+    """Save a copy of the data in FILE, also while the program runs."""
+    import sqlite3
+
+    from humble_trowel.store.db import backup as copy
+
+    settings = _settings(data, 0, demo)
+    if not settings.database.exists():
+        _stop(f"There are no data in {settings.data}.")
+    try:
+        copy(settings.database, file)
+    except FileExistsError:
+        _stop(f"{file} is there already. Name a new file.")
+    except (OSError, sqlite3.Error) as error:
+        _stop(f"Cannot write {file}: {error}.")
+    typer.echo(f"Saved in {file}")
+
+
+@app.command()
+def figure(job: Path, as_json: Annotated[bool, typer.Option("--json")] = False) -> None:
+    """The figures of a job FILE, without a server."""
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.core.figures import figure as work_out
+    from humble_trowel.core.figures import figure_json
+    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.files.job_file import read_job
+
+    try:
+        result = work_out(read_job(job), Ways())
+    except TrowelError as error:
+        _stop(f"{job}: {error}")
+    except OSError as error:
+        _stop(f"{job}: {error.strerror or error}.")
+    if as_json:
+        typer.echo(json.dumps(figure_json(result), indent=1, allow_nan=False))
+        return
+    from humble_trowel.files.figure_text import as_text
+
+    typer.echo(as_text(result), nl=False)
+
+
+@app.command("export")
+def take_out(job: str, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False) -> None:
+    """Write JOB (its id, or its name) as a job file on standard output."""
+    from humble_trowel.core.plan.reading import read_plan
+    from humble_trowel.files.job_file import write_job
+    from humble_trowel.store import jobs
+    from humble_trowel.store.db import connect
+
+    settings = _settings(data, 0, demo)
+    if not settings.database.exists():
+        _stop(f"There are no data in {settings.data}.")
+    with closing(connect(settings.database, readonly=True)) as db:
+        rows = [jobs.head(db, row.id) for row in jobs.every(db)]
+    found = [row for row in rows if row.job_id == job] or [row for row in rows if row.document["name"].lower() == job.lower()]
+    if len(found) != 1:
+        names = "; ".join(f"{row.job_id} {row.document['name']}" for row in rows) or "none"
+        _stop(f"{job}: {'two jobs have that name' if found else 'no such job'}. Jobs here: {names}")
+    sys.stdout.buffer.write(write_job(read_plan(found[0].document)))
+
+
+@app.command("import")
+def bring_in(file: Path, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False) -> None:
+    """Bring a job FILE into the data; prints the new job's id."""
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.files.job_file import plan_data, read_job
+    from humble_trowel.store import jobs
+    from humble_trowel.store.db import connect
+
+    settings = _settings(data, 0, demo)
+    try:
+        plan = read_job(file)
+    except TrowelError as error:
+        _stop(f"{file}: {error}")
+    except OSError as error:
+        _stop(f"{file}: {error.strerror or error}.")
+    _prepare(settings, False)
+    with closing(connect(settings.database)) as db:
+        now = datetime.now(UTC).isoformat(timespec="seconds")
+        row = jobs.create(db, plan_data(plan), "", now, "Brought in from a file")
+    typer.echo(row.job_id)
+
+
+@app.command()
+def openapi(target: Path) -> None:
+    """Write the interface description from which the front end's types are made."""
+    from humble_trowel.api.app import make_app
+
+    text = json.dumps(make_app(Settings(Path("."))).openapi(), indent=1, ensure_ascii=False) + "\n"
+    target.write_text(text, "utf-8")
+
+
+@app.command()
+def schema(target: Path) -> None:
+    """Write the JSON schema of the job file."""
+    from humble_trowel.core.plan.document import Plan
+
+    target.write_text(json.dumps(Plan.model_json_schema(), indent=1, ensure_ascii=False) + "\n", "utf-8")
+
+
+@app.command()
+def bench(as_json: Annotated[bool, typer.Option("--json")] = False) -> None:
+    """Measure speed against the goals."""
+    from humble_trowel.bench import run
+
+    raise typer.Exit(run(as_json))
+
+
+def main() -> None:
+    app()
+
+
+if __name__ == "__main__":
+    main()

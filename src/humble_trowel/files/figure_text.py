@@ -1,0 +1,26 @@
+"""A figure as plain text for a terminal."""
+
+from __future__ import annotations
+
+from humble_trowel.core.figures import Figure
+
+
+def as_text(result: Figure) -> str:
+    """Outline, ledger, order, trucks and findings, one line each."""
+    rows: list[str] = []
+    o, c = result.outline, result.concrete
+    if o is None or c is None:
+        rows.append("Nothing on this sheet.")
+    else:
+        rows += [f"Area       {o.area_text}", f"Perimeter  {o.perimeter_text}"]
+        rows += [f"Side       {side.name:8} {side.text}" for side in o.sides]
+        rows += [f"Diagonal   {row['name']:8} {row['text']}" for row in o.diagonals]
+        unit = c.ordered.unit
+        rows += [f"{part.letter:>2} {part.part:32} {part.text:>8} {unit}   {part.working.shown}" for part in c.parts]
+        rows.append(f"   {'As drawn':32} {c.net_text:>8} {unit}   second way {c.second_way_text}: {c.agree}")
+        rows += [f" + {row.name:32} {row.text:>8} {unit}   {row.how}  ({row.reason})" for row in c.allowances]
+        rows.append(f"   {'Likely need':32} {c.need_text:>8} {unit}")
+        rows.append(f"   {'ORDER':32} {c.ordered.text:>8} {unit}   {c.ordered.order.note}")
+        rows.append(f"Trucks     {', '.join(truck.text for truck in result.trucks)}. {c.ordered.last_load}")
+    rows += [f"{doubt.severity.upper():6} {doubt.code}: {doubt.words} {doubt.remedy}" for doubt in result.findings]
+    return "\n".join(rows) + "\n"

@@ -1,0 +1,43 @@
+"""What a running program is told from outside: where the data live, which origins may talk to it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+from pathlib import Path
+
+import platformdirs
+
+DATABASE = "trowel.sqlite3"
+MAX_BODY_BYTES = 2_000_000
+
+
+@dataclass(frozen=True)
+class Settings:
+    """data: folder of the database. port: where it is served. origins: extra allowed ones, none today.
+
+    max_pages, busy_ms: for acting out a full disk and a locked database.
+    """
+
+    data: Path
+    port: int = 8710
+    origins: tuple[str, ...] = field(default=())
+    max_pages: int | None = None
+    busy_ms: int = 4000
+
+    @property
+    def database(self) -> Path:
+        return self.data / DATABASE
+
+    @property
+    def hosts(self) -> frozenset[str]:
+        names = ("127.0.0.1", "localhost", "[::1]")
+        return frozenset(f"{name}:{self.port}" for name in names) | frozenset(o.split("//")[-1] for o in self.origins)
+
+    @property
+    def allowed_origins(self) -> frozenset[str]:
+        return frozenset(f"http://{host}" for host in self.hosts) | frozenset(self.origins)
+
+
+def default_data(demo: bool) -> Path:
+    """The platform's folder for this program's data; the demo has its own beside it."""
+    return Path(platformdirs.user_data_dir("humble-trowel", appauthor=False)) / ("demo" if demo else "own")
