@@ -184,7 +184,23 @@ def save(
         now = head(db, job_id)
         if now.n != against:
             raise Stale(job_id)
-        return _append(db, job_id, kind, author, at, summary, document, None, now.content, (), edit_id, edits)
+        parent = _before_typing(db, now, edits)
+        return _append(db, job_id, kind, author, at, summary, document, None, parent, (), edit_id, edits)
+
+
+_EDITS = "select edits, parent from revisions where job_id = :id and n = :n"
+
+
+def _before_typing(db: sqlite3.Connection, now: Revision, edits: Sequence[dict[str, Any]]) -> int | None:
+    """What undo returns to: the present content; for a walk that is still being typed, what was there before it."""
+    row = db.execute(_EDITS, {"id": now.job_id, "n": now.content}).fetchone()
+    if _only_typing(edits) and row["parent"] is not None and _only_typing(json.loads(row["edits"])):
+        return int(row["parent"])
+    return now.content
+
+
+def _only_typing(edits: Sequence[dict[str, Any]]) -> bool:
+    return bool(edits) and all(edit.get("op") == "set_walk" for edit in edits)
 
 
 def undo(db: sqlite3.Connection, job_id: str, against: int, author: str, at: str) -> Revision:

@@ -35,7 +35,7 @@
 	const plan = $derived(desk.document);
 	const kept = $derived((desk.kept?.document.outline ?? []) as XY[]);
 	const ring = $derived(drag ? drag.ring : ((plan?.outline ?? []) as XY[]));
-	const margin = $derived(sizes ? { x: Math.min(78, width * 0.17), top: 66, bottom: 74 + footHeight } : { x: 40, top: 70, bottom: 50 + footHeight });
+	const margin = $derived(sizes ? { x: Math.min(78, width * 0.17), top: width < 480 ? 88 : 66, bottom: 74 + footHeight } : { x: 40, top: 70, bottom: 50 + footHeight });
 	const points = $derived([...ring, ...ghost]);
 	const fitted = $derived(points.length > 1 ? Viewport.fit(boundsOf(points), width, height, margin) : new Viewport(0.05, 80, height - 120));
 	const view = $derived(drag?.view ?? fitted);
@@ -121,7 +121,7 @@
 				<path d={view.path([[p, q]], false)} class="side" class:on={pick.side === i} data-side={i} onclick={() => pick.chooseSide(i)} />
 			{/each}
 			{@render over?.(view)}
-			{#if sizes}<SheetSizes {view} {ring} figure={desk.figure} {pick} {editable} />{/if}
+			{#if sizes}<SheetSizes {view} {ring} figure={desk.figure} {pick} {editable} roomy={width > 480} />{/if}
 			{#if letters}<SheetCorners {view} {ring} {pick} {editable} {grab} />{/if}
 		{/if}
 		{#if ghost.length > 1}

@@ -2,7 +2,7 @@
 	/** What lies on the plan: slabs, strips, steps, openings, the form board round it, zone names. */
 	import type { Figure, Plan } from '../api/schema';
 	import SvgFrac from '../ui/SvgFrac.svelte';
-	import type { Viewport, XY } from './viewport';
+	import { boundsOf, type Viewport, type XY } from './viewport';
 	interface Props {
 		view: Viewport;
 		plan: Plan;
@@ -14,6 +14,10 @@
 	}
 	let { view, plan, figure, ring, strips, labels, moving }: Props = $props();
 	const drawing = $derived(figure.drawing);
+	const wide = (zone: { rings: number[][][] }) => {
+		const box = boundsOf(zone.rings.flat());
+		return (box.x1 - box.x0) * view.scale;
+	};
 </script>
 
 <path d={view.path([ring])} fill="none" stroke="var(--ink)" stroke-width="12.5" stroke-linejoin="miter" />
@@ -48,8 +52,13 @@
 {#if labels && drawing && !moving}
 	{#each drawing.zones as zone}
 		{@const [x, y] = view.px(zone.at)}
-		<text {x} y={y - 4} text-anchor="middle" class="zone halo">{zone.name}</text>
-		<text {x} y={y + 14} text-anchor="middle" class="under halo"><SvgFrac text={zone.under} /></text>
+		{@const room = wide(zone)}
+		{#each room > zone.name.length * 7.4 ? ['halo', ''] : [] as halo}
+			<text {x} y={y - 4} text-anchor="middle" class="zone {halo}">{zone.name}</text>
+			{#each room > 96 ? zone.under.split(', ') : [] as line, i}
+				<text {x} y={y + 13 + i * 16} text-anchor="middle" class="under {halo}"><SvgFrac text={line} /></text>
+			{/each}
+		{/each}
 	{/each}
 {/if}
 

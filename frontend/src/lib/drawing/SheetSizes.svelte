@@ -5,27 +5,31 @@
 	import { sizeLine } from './marks';
 	import type { Pick } from './pick.svelte';
 	import type { Viewport, XY } from './viewport';
-	let { view, ring, figure, pick, editable }: { view: Viewport; ring: XY[]; figure: Figure; pick: Pick; editable: boolean } = $props();
+	let { view, ring, figure, pick, editable, roomy }: { view: Viewport; ring: XY[]; figure: Figure; pick: Pick; editable: boolean; roomy: boolean } = $props();
 	const rows = $derived(
 		ring.map((p, i) => {
 			const q = ring[(i + 1) % ring.length] ?? p;
-			return { i, line: sizeLine(view.px(p), view.px(q), 34), text: figure.outline?.sides[i]?.text.replace(' mm', '') ?? '' };
+			const [a, b] = [view.px(p), view.px(q)];
+			const short = Math.hypot(a[0] - b[0], a[1] - b[1]) < 62;
+			return { i, short, line: sizeLine(a, b, short ? -17 : 34), text: figure.outline?.sides[i]?.text.replace(' mm', '') ?? '' };
 		})
 	);
 	const width = (text: string) => Math.max(18, text.length * 7.6 + 6);
 </script>
 
-{#each rows as { i, line, text } (i)}
-	{@const shown = line.length > 22 || pick.side === i}
+{#each rows as { i, short, line, text } (i)}
+	{@const shown = (short ? line.length > 30 && roomy : line.length > 22) || pick.side === i}
 	{#if shown}
 		{@const w = width(text)}
 		{@const tight = w + 22 > line.length}
 		<g class="size" class:on={pick.side === i}>
-			<path d={line.witness} stroke="var(--line)" stroke-width=".9" />
-			<path d="M{line.a}L{line.b}" stroke="currentColor" stroke-width="1.2" />
-			<path d={line.feet} fill="none" stroke="currentColor" stroke-width="1.4" />
+			{#if !short}
+				<path d={line.witness} stroke="var(--line)" stroke-width=".9" />
+				<path d="M{line.a}L{line.b}" stroke="currentColor" stroke-width="1.2" />
+				<path d={line.feet} fill="none" stroke="currentColor" stroke-width="1.4" />
+			{/if}
 			<g transform="translate({line.middle}) rotate({tight || Math.abs(line.angle) > 60 ? 0 : line.angle})">
-				<rect x={-w / 2} y="-10" width={w} height="20" fill="var(--sheet)" />
+				<rect x={-w / 2} y="-10" width={w} height="20" fill={short ? 'var(--slab)' : 'var(--sheet)'} rx={short ? 3 : 0} />
 				<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the sheet itself takes the keys) -->
 				<text
 					text-anchor="middle"

@@ -33,7 +33,7 @@
 	/>
 	<div class="row">
 		<button type="button" class="act quiet" onclick={() => void keep('start')}>{w.lines.moves(cornerName(side))}</button>
-		<button type="button" class="act quiet" onclick={() => void keep('end')}>{w.lines.moves(cornerName((side + 1) % sides.length))} ⏎</button>
+		<button type="button" class="act quiet" onclick={() => void keep('end')}>{w.lines.moves(cornerName((side + 1) % sides.length))}</button>
 		<button type="button" class="act quiet" aria-label={w.shim.close} onclick={() => (pick.typing = false)}>×</button>
 	</div>
 	{#if problem}
@@ -48,7 +48,7 @@
 	.box {
 		position: absolute;
 		translate: -50% -50%;
-		width: 232px;
+		width: 250px;
 		background: var(--sheet);
 		border: 2px solid var(--ink);
 		border-bottom-width: 5px;

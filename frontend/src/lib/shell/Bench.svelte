@@ -24,6 +24,7 @@
 	}
 	.pad {
 		padding: 14px 20px 16px;
+		flex: none;
 	}
 	@media (max-width: 1100px) {
 		.bench {

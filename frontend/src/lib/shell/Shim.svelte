@@ -49,12 +49,13 @@
 		background: var(--shim);
 		color: var(--board-ink);
 		padding: 12px 22px 12px 26px;
+		flex: none;
 		position: sticky;
 		bottom: 0;
 		margin-top: auto;
 		clip-path: polygon(0 0, 100% 7px, 100% calc(100% - 5px), 0 100%);
 		font-size: 15px;
-		max-height: 46%;
+		max-height: 300px;
 		overflow: auto;
 		z-index: 3;
 	}

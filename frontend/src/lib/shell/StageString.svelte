@@ -7,7 +7,7 @@
 	let { job, lens }: { job: JobState; lens: LensId } = $props();
 	const rows = $derived(knots(job));
 	let width = $state(900);
-	const x = (index: number) => 70 + index * Math.min(190, (width - 170) / 3);
+	const x = (index: number) => (width < 420 ? 48 + (index * (width - 96)) / 2 : 70 + index * Math.min(190, (width - 170) / 3));
 	const firstOpen = $derived(rows.findIndex((row) => row.state !== 'tight'));
 	const straight = $derived(firstOpen < 0 ? rows.length - 1 : firstOpen - 1);
 </script>
@@ -20,10 +20,10 @@
 	</div>
 	<nav class="line" aria-label="Stages" bind:clientWidth={width}>
 		<svg {width} height="92" aria-hidden="true">
-			{#each [12, width - 14] as stake}
+			{#each width < 420 ? [12] : [12, width - 14] as stake}
 				<path d="M{stake - 6} 38h12v34l-6 13l-6-13z" fill="var(--board)" stroke="var(--ink)" stroke-width="2" />
 			{/each}
-			{#each rows as row, i}
+			{#each rows.keys() as i}
 				{@const from = i === 0 ? 14 : x(i - 1)}
 				{#if i <= straight}
 					<path d="M{from} 63H{x(i)}" stroke="var(--chalk)" stroke-width="3.4" />
@@ -31,7 +31,7 @@
 					<path d="M{from} 63Q{(from + x(i)) / 2} 82 {x(i)} 63" fill="none" stroke="var(--ink2)" stroke-width="2" stroke-dasharray="7 3" />
 				{/if}
 			{/each}
-			<path d="M{x(rows.length - 1)} 63Q{(x(rows.length - 1) + width) / 2} 84 {width - 18} 63" fill="none" stroke="var(--ink2)" stroke-width="2" stroke-dasharray="7 3" />
+			{#if width >= 420}<path d="M{x(rows.length - 1)} 63Q{(x(rows.length - 1) + width) / 2} 84 {width - 18} 63" fill="none" stroke="var(--ink2)" stroke-width="2" stroke-dasharray="7 3" />{/if}
 			{#each rows as row, i}
 				{#if row.id === lens}
 					<path d="M{x(i)} 66v10m-3-2h6v3h4v4l-7 10l-7-10v-4h4z" fill="var(--ink)" stroke="var(--ink)" />

@@ -31,8 +31,8 @@ export function knots(job: JobState): Knot[] {
 			id: 'edges',
 			name: w.lenses.edges,
 			key: '3',
-			state: edgeStop ? 'flagged' : sides > 0 && named === sides ? 'tight' : 'loop',
-			says: edgeStop ? 'step hangs' : sides ? `${named} of ${sides} named` : 'to do'
+			state: edgeStop ? 'flagged' : named > 0 ? 'tight' : 'loop',
+			says: edgeStop ? 'step hangs' : !sides ? 'to do' : named ? `${named} of ${sides} sides` : 'all plain'
 		},
 		{
 			id: 'order',

@@ -69,6 +69,7 @@ export const w = {
 			opening: 'Begin with from A 4′ e & 5′ n, then round and back.'
 		},
 		modes: { outline: 'Outline', zone: 'Zone', opening: 'Opening' },
+		walkOn: { zone: 'Walk on until it meets a side, or comes back to where it began.', opening: 'Walk on until it comes back to where it began.' },
 		heard: 'Heard',
 		keep: 'Keep the outline',
 		keepZone: 'Keep the zone',

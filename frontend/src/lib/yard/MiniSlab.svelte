@@ -10,7 +10,7 @@
 	});
 </script>
 
-<svg {width} {height} aria-hidden="true">
+<svg viewBox="0 0 {width} {height}" aria-hidden="true">
 	{#if view && job.outline}
 		<path d={view.path([job.outline])} fill="none" stroke="var(--ink)" stroke-width="6.5" />
 		<path d={view.path([job.outline])} fill="none" stroke="var(--board)" stroke-width="4.6" />
@@ -19,3 +19,9 @@
 		<path d="M{width / 2 - 32} {height / 2 - 22}h64v44h-64z" fill="none" stroke="var(--chalk)" stroke-width="2" stroke-dasharray="6 5" />
 	{/if}
 </svg>
+
+<style>
+	svg {
+		width: 100%;
+	}
+</style>

@@ -49,7 +49,7 @@
 <style>
 	.row {
 		display: grid;
-		grid-template-columns: 180px minmax(200px, 1.3fr) 150px minmax(170px, 1.1fr) minmax(150px, 1fr) auto;
+		grid-template-columns: 180px minmax(200px, 1.3fr) 150px minmax(170px, 1.1fr) minmax(150px, 1fr) 66px;
 		gap: 0 18px;
 		align-items: center;
 		border-bottom: 1.5px solid var(--line);

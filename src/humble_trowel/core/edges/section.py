@@ -12,8 +12,11 @@ import shapely
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.plan.document import Plan, corner_name, side_name
+from humble_trowel.core.plan.document import Plan, side_name
 from humble_trowel.core.units import say_depth
+
+
+CUT_AT = 0.32  # of the way along a side, clear of the size in its middle
 
 
 @dataclass(frozen=True)
@@ -76,7 +79,7 @@ def _section(
 ) -> Section:
     size = math.dist(a, b)
     nx, ny = -(b[1] - a[1]) / size, (b[0] - a[0]) / size
-    mx, my = (a[0] + b[0]) / 2, (a[1] + b[1]) / 2
+    mx, my = a[0] + CUT_AT * (b[0] - a[0]), a[1] + CUT_AT * (b[1] - a[1])
     spot = shapely.Point(mx + 5 * nx, my + 5 * ny)
     cell = min(cells, key=lambda one: one.region.distance(spot))
     zone = plan.zones[cell.index]
@@ -116,10 +119,3 @@ def _words(plan: Plan, name: str, kind: str, mark: str | None, drop_mm: float) -
     }[kind]
     drop = f", top {say_depth(drop_mm, plan.units)} down" if drop_mm else ""
     return f"Cut across {name}: {what}{drop}."
-
-
-def longest_side(plan: Plan) -> str:
-    """Name of the longest side, for a first cut."""
-    ring = plan.outline or []
-    far = max(range(len(ring)), key=lambda i: math.dist(ring[i], ring[(i + 1) % len(ring)]))
-    return corner_name(far)

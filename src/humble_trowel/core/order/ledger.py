@@ -117,7 +117,7 @@ def _edge_row(plan: Plan, solid: Solid, row: int, mark: str, runs: Sequence[Run]
     longest = max(runs, key=lambda run: math.dist(run.start, run.end))
     how = working.shown.replace(" ÷ 27", "").replace(" ÷ 324", "")
     if len(how) > 40:
-        how = f"{len(working.inputs) // 2} bits, area × depth"
+        how = f"{len(working.inputs) // 2} areas × their depths"
     return LedgerPart(
         name, "edge", mark, None, m3, "", _beside(longest, (kind.bottom_width_mm or 0) / 2),
         format_volume(m3, plan.units), how, working,

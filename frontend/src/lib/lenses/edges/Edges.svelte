@@ -65,6 +65,7 @@
 		align-items: center;
 		font-size: 13.5px;
 		font-weight: 560;
+		white-space: nowrap;
 	}
 	.keys span {
 		display: inline-block;

@@ -6,11 +6,11 @@
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	let { section, press }: { section: Section; press: (key: string) => void } = $props();
 	let width = $state(640);
-	const height = 318;
+	const height = $derived(width < 480 ? 270 : 318);
 	const end = $derived(Math.max(...section.ring.map((p) => p[0] ?? 0)));
 	const deep = $derived(section.depth_mm);
-	const scale = $derived(Math.min((width - 250) / end, (height - 118) / Math.max(deep, 300)));
-	const left = $derived(Math.min(190, width * 0.27));
+	const scale = $derived(Math.min((width - (width < 480 ? 176 : 250)) / end, (height - 118) / Math.max(deep, 300)));
+	const left = $derived(width < 480 ? 88 : Math.min(190, width * 0.27));
 	const top = 58;
 	const px = (p: readonly number[]): XY => [left + (p[0] ?? 0) * scale, top + (p[1] ?? 0) * scale];
 	const ring = $derived('M' + section.ring.map((p) => px(p).map((v) => v.toFixed(1)).join(' ')).join('L'));
@@ -84,7 +84,7 @@
 		{#if thick}
 			{@render tag('depth', left - 66, top + (bottom - top) / 2 + 6, 'middle')}
 			{@render tag('bottom_width', left + w / 2, bottom + 40, 'middle')}
-			{@render tag('degrees', left + w + 44, bottom - 12, 'middle')}
+			{@render tag('degrees', left + w + 62, bottom - 4, 'middle')}
 		{/if}
 		<text x={right + 2} y={top - 22} text-anchor="end" class="zone">{section.zone}</text>
 	</svg>

@@ -15,7 +15,7 @@
 	{#if hasOutline}
 		<div class="kinds" role="group" aria-label={w.lines.call}>
 			{#each kinds as kind}
-				<button type="button" class="act quiet" class:on={box.kind === kind} aria-pressed={box.kind === kind} onclick={() => (box.kind = kind)}>{w.lines.modes[kind]}</button>
+				<button type="button" class="act quiet" class:on={box.kind === kind} aria-pressed={box.kind === kind} onclick={() => box.choose(kind)}>{w.lines.modes[kind]}</button>
 			{/each}
 		</div>
 	{/if}
@@ -50,9 +50,10 @@
 		{:else if walked}
 			{#if said}<p>{w.lines.heard}: <Frac text={said} />. {box.heard?.lands}</p>{/if}
 			{#if walked.heard.problem}<p class="wrong"><Frac text={walked.heard.problem} /></p>{/if}
-			{#if box.kind !== 'zone' || !box.heard?.lands}<p class="verdict" class:closed={walked.closed}><Frac text={walked.verdict} /></p>{/if}
+			{#if box.kind === 'outline' || walked.closed}<p class="verdict" class:closed={walked.closed}><Frac text={walked.verdict} /></p>
+			{:else if said && !box.heard?.lands}<p>{w.lines.walkOn[box.kind]}</p>{/if}
 			<div class="offers">
-				{#each [...(walked.heard.choices ?? []), ...(box.kind === 'zone' ? [] : walked.fixes)] as choice}
+				{#each [...(walked.heard.choices ?? []), ...(box.kind === 'zone' || (box.kind === 'opening' && walked.heard.origin === '') ? [] : walked.fixes)] as choice}
 					<button type="button" class="act quiet" onclick={() => void box.take(choice.text)}><Frac text={choice.label} /></button>
 				{/each}
 				<button type="button" class="act quiet" onclick={() => void box.forget()}>{w.lines.forget}</button>

@@ -37,7 +37,7 @@
 		{#if plan.openings.length}
 			<h3 class="head">{w.lines.openings}</h3>
 			<div class="tools">
-				{#each plan.openings as _, i}
+				{#each plan.openings.keys() as i}
 					<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_opening', index: i }], 'sheet')}>{w.lines.fill} {i + 1}</button>
 				{/each}
 			</div>

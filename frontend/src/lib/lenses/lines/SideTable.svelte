@@ -24,7 +24,7 @@
 				<td class="r"><Frac text={side.stands} /></td>
 			</tr>
 		{/each}
-		<tr class="sum"><td colspan="3">{w.lines.back}</td><td class="r"><b class="zero">0</b></td></tr>
+		<tr class="sum"><td colspan="2">{w.lines.back}</td><td class="tape"></td><td class="r"><b class="zero">0</b></td></tr>
 	</tbody>
 </table>
 

@@ -21,7 +21,16 @@ export class WalkBox {
 			this.text = kept.text;
 			this.kind = kept.kind;
 			void this.listen();
-		}
+		} else if (desk.kept?.document.outline) this.kind = 'zone';
+	}
+
+	/** Change what is walked. The outline begins as it stands, so that one call can be changed. */
+	choose(kind: WalkKind) {
+		this.kind = kind;
+		const calls = this.desk.kept?.figure.outline?.sides.map((side) => side.call).join('  ') ?? '';
+		if (kind === 'outline' && !this.text.trim() && calls) this.text = calls;
+		else if (kind !== 'outline' && this.text === calls) this.text = '';
+		void this.listen();
 	}
 
 	get ghost(): XY[] {

@@ -16,14 +16,14 @@
 				<td class="r"><Num working={part.working} text={part.text} /></td>
 			</tr>
 		{/each}
-		<tr class="sum"><td></td><td colspan="2">{w.order.drawn}</td><td class="r"><Num working={concrete.net} text={concrete.net_text} /></td></tr>
+		<tr class="sum"><td></td><td>{w.order.drawn}</td><td class="how"></td><td class="r"><Num working={concrete.net} text={concrete.net_text} /></td></tr>
 		{#each concrete.allowances as row}
 			<tr class="plus">
 				<td class="letter">+</td><td>{row.name}<span class="why">{row.reason}</span></td><td class="how"><Frac text={row.how} /></td>
 				<td class="r"><Num working={row.working} text={row.text} /></td>
 			</tr>
 		{/each}
-		<tr class="sum"><td></td><td colspan="2">{w.order.need}</td><td class="r"><Num working={concrete.ordered.need} text={concrete.need_text} /></td></tr>
+		<tr class="sum"><td></td><td>{w.order.need}</td><td class="how"></td><td class="r"><Num working={concrete.ordered.need} text={concrete.need_text} /></td></tr>
 	</tbody>
 </table>
 <p class="order"><span>{w.board.order}</span> <Num working={concrete.ordered.order} text={concrete.ordered.text} /> {unit}</p>

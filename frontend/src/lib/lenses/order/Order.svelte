@@ -16,7 +16,7 @@
 	const doubts = $derived((desk.figure?.findings ?? []).filter((one) => one.severity !== 'note' && one.code !== 'last-load-short'));
 </script>
 
-<Sheet {desk} {pick} title={desk.units === 'mm' ? w.order.whereM : w.order.where} strips labels={false} sizes={false} letters={false} footHeight={168}>
+<Sheet {desk} {pick} title={desk.units === 'mm' ? w.order.whereM : w.order.where} strips labels={false} sizes={false} letters={false} footHeight={182}>
 	{#snippet over(view)}
 		{#each concrete?.parts ?? [] as part}
 			{@const [x, y] = view.px(part.at)}

@@ -96,7 +96,7 @@
 	}
 	@media (max-width: 600px) {
 		.main {
-			grid-template-rows: 320px auto;
+			grid-template-rows: 344px auto;
 		}
 		.order {
 			grid-template-rows: 460px auto;

@@ -1,0 +1,28 @@
+"""Net volume against reference cases that two or three independent methods agree on (cases/volume.json)."""
+
+import json
+from pathlib import Path
+
+import pytest
+
+from humble_trowel.core.figures import figure
+from humble_trowel.core.plan.reading import read_plan
+from humble_trowel.core.plan.ways import Ways
+
+CASES = json.loads((Path(__file__).parent / "cases" / "volume.json").read_text())["cases"]
+
+
+@pytest.mark.parametrize("case", CASES, ids=[case["name"] for case in CASES])
+def test_net_volume_agrees(case):
+    plan = read_plan(case["input"])
+    concrete = figure(plan, Ways()).concrete
+    assert concrete is not None
+    expect = case["expect"]
+    assert concrete.net_m3 == pytest.approx(expect["net_m3"], rel=1e-6)
+    assert concrete.second_way_m3 == pytest.approx(expect["net_m3"], rel=5e-4)
+    slabs = sum(part.m3 for part in concrete.parts if part.kind == "slab")
+    edges = sum(part.m3 for part in concrete.parts if part.kind == "edge")
+    assert slabs == pytest.approx(expect["parts"]["slabs"], abs=1e-5)
+    assert edges == pytest.approx(expect["parts"]["edges_beyond_slabs"], abs=1e-5)
+    assert sum(part.m3 for part in concrete.parts) == pytest.approx(concrete.net_m3, rel=1e-12)
+    assert figure(plan, Ways()).outline.area_m2 == pytest.approx(expect["plan_area_m2"], rel=1e-6)
