@@ -6,10 +6,12 @@ import math
 from dataclasses import dataclass
 from typing import Any
 
+import numpy as np
+
 from humble_trowel.core.drawing.plan_view import PlanView, plan_view
 from humble_trowel.core.edges.section import Section, sections
 from humble_trowel.core.findings import Finding, finding
-from humble_trowel.core.geometry.slices import count_by_slices
+from humble_trowel.core.geometry.slices import Slices, count_by_slices
 from humble_trowel.core.geometry.solid import Solid, build_solid
 from humble_trowel.core.lines.outline import Outline, outline_figure
 from humble_trowel.core.lines.walk import walk
@@ -85,7 +87,7 @@ def figure(plan: Plan, ways: Ways, *, every_diagonal: bool = False) -> Figure:
         trucks=concrete.ordered.trucks,
         findings=doubts,
         call_in=call_in(plan, concrete.ordered, ways),
-        drawing=plan_view(plan, solid),
+        drawing=plan_view(plan, solid, concrete.parts),
         sections=sections(plan, solid.cells),
     )
 
@@ -111,14 +113,11 @@ def _concrete(plan: Plan, solid: Solid, ways: Ways) -> Concrete:
     )  # fmt: skip
 
 
-def _bars(plan: Plan, slices: Any) -> list[Bar]:
+def _bars(plan: Plan, slices: Slices) -> list[Bar]:
     wide = MM_PER_FT if plan.units == "ft-in" else 500.0
     start = min(x for x, _ in plan.outline or [(0.0, 0.0)])
-    bars: dict[int, float] = {}
-    for x, m3 in zip(slices.x_mm.tolist(), slices.m3.tolist(), strict=True):
-        at = int((x - start) // wide)
-        bars[at] = bars.get(at, 0.0) + m3
-    return [Bar(start + at * wide, m3) for at, m3 in sorted(bars.items())]
+    bars = np.bincount(((slices.x_mm - start) // wide).astype(int), weights=slices.m3)
+    return [Bar(start + at * wide, m3) for at, m3 in enumerate(bars.tolist())]
 
 
 def _walk_findings(plan: Plan) -> list[Finding]:

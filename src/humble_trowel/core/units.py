@@ -10,6 +10,7 @@ from __future__ import annotations
 import math
 import re
 from fractions import Fraction
+from functools import lru_cache
 from typing import Literal
 
 from humble_trowel.core.errors import BareNumber, LengthError
@@ -160,10 +161,7 @@ def format_length(mm: float, units: Units, nearest: int = 16) -> str:
     feet, rest = divmod(steps, 12 * nearest)
     inches, part = divmod(rest, nearest)
     sign = sign if steps else ""
-    fraction = ""
-    if part:
-        cut = Fraction(part, nearest)
-        fraction = f"{cut.numerator}/{cut.denominator}"
+    fraction = _fraction_text(part, nearest)
     inch_text = " ".join(bit for bit in ((str(inches) if inches else ""), fraction) if bit)
     if feet and inch_text:
         if not inches:
@@ -174,13 +172,18 @@ def format_length(mm: float, units: Units, nearest: int = 16) -> str:
     return f"{sign}{inch_text or '0'}″"
 
 
+@lru_cache(maxsize=64)
+def _fraction_text(part: int, whole: int) -> str:
+    cut = Fraction(part, whole)
+    return f"{cut.numerator}/{cut.denominator}" if part else ""
+
+
 def say_depth(mm: float, units: Units, nearest: int = 16) -> str:
     """A thickness, depth or width as the trade says it: inches only (18″) up to 6 ft, or mm with the unit."""
     if units == "mm" or mm >= 6 * MM_PER_FT:
         return say_length(mm, units, nearest)
     inches, part = divmod(round_half_away(mm / MM_PER_IN * nearest), nearest)
-    cut = Fraction(part, nearest)
-    fraction = f"{cut.numerator}/{cut.denominator}" if part else ""
+    fraction = _fraction_text(part, nearest)
     return (" ".join(bit for bit in (str(inches) if inches or not part else "", fraction) if bit)) + "″"
 
 

@@ -9,21 +9,15 @@ from __future__ import annotations
 
 import ast
 import math
-import operator
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from functools import lru_cache
+from types import CodeType
 
 from humble_trowel.core.sources import SOURCES
 
-_OPERATORS: dict[type[ast.AST], Callable[[float, float], float]] = {
-    ast.Add: operator.add,
-    ast.Sub: operator.sub,
-    ast.Mult: operator.mul,
-    ast.Div: operator.truediv,
-    ast.Pow: operator.pow,
-}
-_CALLS: dict[str, Callable[..., float]] = {"sqrt": math.sqrt, "max": max, "min": min, "ceil": math.ceil, "hypot": math.hypot}
+_CALLS: dict[str, Callable[..., float]] = {"sqrt": math.sqrt, "max": max, "min": min, "ceil": math.ceil}
+_NAMES = {"__builtins__": {}, **_CALLS}
 
 
 @dataclass(frozen=True)
@@ -94,54 +88,43 @@ def work(
 
 def evaluate(formula: str, values: Mapping[str, float]) -> float:
     """Value of an arithmetic expression over named values. Raises ValueError on anything else."""
-    return _evaluate(_parsed(formula), values)
-
-
-@lru_cache(maxsize=512)
-def _parsed(formula: str) -> ast.AST:
-    return ast.parse(formula, mode="eval").body
-
-
-def _evaluate(node: ast.AST, values: Mapping[str, float]) -> float:
-    if isinstance(node, ast.BinOp) and type(node.op) in _OPERATORS:
-        return _OPERATORS[type(node.op)](_evaluate(node.left, values), _evaluate(node.right, values))
-    if isinstance(node, ast.UnaryOp) and isinstance(node.op, ast.USub):
-        return -_evaluate(node.operand, values)
-    if isinstance(node, ast.Constant) and isinstance(node.value, int | float):
-        return float(node.value)
-    if isinstance(node, ast.Name):
-        return values[node.id]
-    if isinstance(node, ast.Call) and isinstance(node.func, ast.Name) and node.func.id in _CALLS:
-        return float(_CALLS[node.func.id](*(_evaluate(arg, values) for arg in node.args)))
-    raise ValueError(f"not an arithmetic expression: {ast.dump(node)}")
+    return float(eval(_compiled(formula)[0], _NAMES, dict(values)))  # only arithmetic passes _template
 
 
 def show(formula: str, inputs: Mapping[str, Working]) -> str:
     """The formula with each symbol replaced by its input as shown, in trade signs (× ÷ √)."""
-    return _show(_parsed(formula), inputs, 0)
+    return _compiled(formula)[1].format(**{symbol: item.text for symbol, item in inputs.items()})
+
+
+@lru_cache(maxsize=1024)
+def _compiled(formula: str) -> tuple[CodeType, str]:
+    """(code, template with {symbol} in it) of a formula that holds arithmetic and nothing else."""
+    tree = ast.parse(formula, mode="eval")
+    template = _template(tree.body, 0)
+    return compile(tree, "<formula>", "eval"), template
 
 
 _RANK = {ast.Add: 1, ast.Sub: 1, ast.Mult: 2, ast.Div: 2, ast.Pow: 3}
 _SIGN = {ast.Add: " + ", ast.Sub: " − ", ast.Mult: " × ", ast.Div: " ÷ "}
 
 
-def _show(node: ast.AST, inputs: Mapping[str, Working], rank: int) -> str:
-    if isinstance(node, ast.BinOp):
+def _template(node: ast.AST, rank: int) -> str:
+    if isinstance(node, ast.BinOp) and type(node.op) in _RANK:
         own = _RANK[type(node.op)]
-        left = _show(node.left, inputs, own)
+        left = _template(node.left, own)
         if isinstance(node.op, ast.Pow):
             text = f"{left}²"
         else:
             right_rank = own + 1 if isinstance(node.op, ast.Sub | ast.Div) else own
-            text = f"{left}{_SIGN[type(node.op)]}{_show(node.right, inputs, right_rank)}"
+            text = f"{left}{_SIGN[type(node.op)]}{_template(node.right, right_rank)}"
         return f"({text})" if own < rank else text
-    if isinstance(node, ast.UnaryOp):
-        return f"−{_show(node.operand, inputs, 3)}"
-    if isinstance(node, ast.Constant):
+    if isinstance(node, ast.UnaryOp) and isinstance(node.op, ast.USub):
+        return f"−{_template(node.operand, 3)}"
+    if isinstance(node, ast.Constant) and isinstance(node.value, int | float):
         return f"{node.value:g}"
     if isinstance(node, ast.Name):
-        return inputs[node.id].text
-    if isinstance(node, ast.Call) and isinstance(node.func, ast.Name):
-        args = ", ".join(_show(arg, inputs, 0) for arg in node.args)
+        return "{" + node.id + "}"
+    if isinstance(node, ast.Call) and isinstance(node.func, ast.Name) and node.func.id in _CALLS:
+        args = ", ".join(_template(arg, 0) for arg in node.args)
         return {"sqrt": f"√({args})", "ceil": f"up to whole({args})"}.get(node.func.id, f"{node.func.id}({args})")
-    raise ValueError("not an arithmetic expression")
+    raise ValueError(f"not an arithmetic expression: {ast.dump(node)}")

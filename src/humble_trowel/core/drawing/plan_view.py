@@ -11,7 +11,7 @@ from shapely.geometry.base import BaseGeometry
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.order.ledger import label_spot
+from humble_trowel.core.order.ledger import LedgerPart
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.units import say_depth
 
@@ -48,15 +48,14 @@ class PlanView:
     steps: Rings
 
 
-def plan_view(plan: Plan, solid: Solid) -> PlanView:
-    """Zones with labels, strips, and the lines along which the top steps."""
+def plan_view(plan: Plan, solid: Solid, parts: list[LedgerPart]) -> PlanView:
+    """Zones with labels (where the ledger has its letters), strips, and the lines along which the top steps."""
     zones = []
-    for cell in solid.cells:
+    for cell, part in zip(solid.cells, parts, strict=False):
         zone = plan.zones[cell.index]
         drop = f"{say_depth(zone.drop_mm, plan.units)} down, " if zone.drop_mm else ""
         under = f"{drop}{say_depth(cell.thickness_mm, plan.units)} {cell.mark}"
-        spot = label_spot(cell.region)
-        zones.append(ZoneDrawn(cell.index, cell.name, under, cell.mark, zone.drop_mm, _rings(cell.region), spot))
+        zones.append(ZoneDrawn(cell.index, cell.name, under, cell.mark, zone.drop_mm, _rings(cell.region), part.at))
     return PlanView(zones, _strips(plan, solid), _steps(plan, solid.cells))
 
 
@@ -65,9 +64,14 @@ def _strips(plan: Plan, solid: Solid) -> list[StripDrawn]:
     for piece in solid.pieces:
         groups.setdefault((piece.part, piece.face), []).append(Polygon(piece.ring))
     return [
-        StripDrawn(row, plan.edges[row].type, face, _rings(shapely.union_all(shapes, grid_size=0.01)))
+        StripDrawn(row, plan.edges[row].type, face, _rings(_merged(shapes)))
         for (row, face), shapes in sorted(groups.items())
     ]
+
+
+def _merged(shapes: list[Polygon]) -> BaseGeometry:
+    """Touching pieces as one shape, for drawing only: corners on a 0.01 mm grid, so that no seam shows."""
+    return shapes[0] if len(shapes) == 1 else shapely.union_all(shapes, grid_size=0.01)
 
 
 def _rings(region: BaseGeometry) -> Rings:

@@ -23,6 +23,17 @@ def area_mm2(ring: Sequence[XY]) -> float:
     return total / 2
 
 
+def is_convex(ring: Sequence[XY]) -> bool:
+    """Whether an anticlockwise ring turns left or straight on at every corner (to 1e-9 of its sides' product)."""
+    (ax, ay), (bx, by) = ring[-2], ring[-1]
+    for cx, cy in ring:
+        ux, uy, vx, vy = bx - ax, by - ay, cx - bx, cy - by
+        if ux * vy - uy * vx < -1e-9 * (abs(ux) + abs(uy)) * (abs(vx) + abs(vy)):
+            return False
+        ax, ay, bx, by = bx, by, cx, cy
+    return True
+
+
 def moments(ring: Sequence[XY]) -> tuple[float, float, float]:
     """(area, x of the centroid, y of the centroid)."""
     x0, y0 = ring[0]

@@ -87,14 +87,22 @@ def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
 
 def _crossings(ring: Sequence[XY], x: Array) -> Array:
     """y of every crossing of line x with the ring, ascending, padded with FAR: (slices, most crossings)."""
-    a = np.asarray(ring, dtype=float)
-    b = np.roll(a, -1, axis=0)
-    ax, bx = a[:, 0], b[:, 0]
-    hit = (ax[None, :] <= x[:, None]) != (bx[None, :] <= x[:, None])
-    run = np.where(ax == bx, 1.0, bx - ax)
-    y = a[:, 1] + (x[:, None] - ax) * ((b[:, 1] - a[:, 1]) / run)
-    most = int(hit.sum(axis=1).max(initial=0))
-    return np.sort(np.where(hit, y, FAR), axis=1)[:, : max(most, 2)]
+    counts = np.zeros(len(x), dtype=np.intp)
+    met: list[tuple[slice, Index, Array]] = []
+    for (ax, ay), (bx, by) in zip(ring, [*ring[1:], ring[0]], strict=True):
+        if ax == bx:
+            continue
+        first, last = np.searchsorted(x, (min(ax, bx), max(ax, bx)))
+        lines = slice(int(first), int(last))
+        met.append((lines, counts[lines].copy(), ay + (x[lines] - ax) * ((by - ay) / (bx - ax))))
+        counts[lines] += 1
+    most = max(2, int(counts.max(initial=0)))
+    table = np.full((len(x), most), FAR)
+    every = np.arange(len(x))
+    for lines, column, y in met:
+        table[every[lines], column] = y
+    table.sort(axis=1)
+    return table
 
 
 def _inside(line: Index, y: Array, crossings: Array) -> NDArray[np.bool_]:
@@ -152,8 +160,7 @@ def _packed(strips: Sequence[Strip], x: Array) -> Bands:
     counts = np.zeros(len(x), dtype=int)
     met: list[tuple[Index, Index, int, Array, Array]] = []
     for at, strip in enumerate(strips):
-        first, last = np.searchsorted(x, (strip.x_low, strip.x_high))
-        low, high = _interval(strip.rows, x[first:last])
+        first, low, high = _interval(strip, x)
         there = np.flatnonzero(high - low > 1e-9)
         line = there + first
         met.append((line, counts[line], at, low[there], high[there]))
@@ -190,17 +197,27 @@ def _band_marks(bands: Bands, slabs: Sequence[float]) -> list[Array]:
     return marks
 
 
-def _interval(rows: Sequence[Row], x: Array) -> tuple[Array, Array]:
-    low, high = np.full(len(x), -FAR), np.full(len(x), FAR)
-    for a, b, c in rows:
-        room = c - a * x
-        if abs(b) < 1e-12:
-            high = np.where(room < -1e-9, -FAR, high)
-        elif b > 0:
-            high = np.minimum(high, room / b)
+def _interval(strip: Strip, x: Array) -> tuple[int, Array, Array]:
+    """(first line, low, high): the interval of a convex strip on each line from the first on that may meet it."""
+    x_low, x_high = strip.x_low, strip.x_high
+    tilted = []
+    for a, b, c in strip.rows:
+        if abs(b) > 1e-12:
+            tilted.append((a, b, c))
+        elif a > 0:
+            x_high = min(x_high, c / a)
         else:
-            low = np.maximum(low, room / b)
-    return low, high
+            x_low = max(x_low, c / a)
+    first, last = np.searchsorted(x, (x_low, max(x_low, x_high)))
+    lines = x[first:last]
+    low, high = np.full(len(lines), -FAR), np.full(len(lines), FAR)
+    for a, b, c in tilted:
+        edge = (c - a * lines) / b
+        if b > 0:
+            np.minimum(high, edge, out=high)
+        else:
+            np.maximum(low, edge, out=low)
+    return int(first), low, high
 
 
 def _thickness(plan: Plan, mark: str) -> float:

@@ -16,7 +16,7 @@ import shapely
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
-from humble_trowel.core.geometry.convex import Ring, area_mm2, cut, moments, parted
+from humble_trowel.core.geometry.convex import Ring, area_mm2, cut, is_convex, moments, parted
 from humble_trowel.core.geometry.strips import Facet, edge_runs, strip_facets
 from humble_trowel.core.geometry.zones import Cell, Plane, lay_zones, usable_region
 from humble_trowel.core.plan.document import Plan
@@ -198,10 +198,10 @@ def _clip(groups: Sequence[Sequence[BaseGeometry]], region: BaseGeometry) -> lis
     shapely.prepare(roomy)
     whole = shapely.covers(roomy, flat)
     apart = ~shapely.intersects(roomy, flat)
-    done = [
-        shape if inside else (None if outside else region.intersection(shape))
-        for shape, inside, outside in zip(flat, whole, apart, strict=True)
-    ]
+    done = flat.copy()
+    done[apart] = None
+    cut_off = ~whole & ~apart
+    done[cut_off] = shapely.intersection(region, flat[cut_off])
     result: list[list[BaseGeometry]] = []
     at = 0
     for group in groups:
@@ -217,8 +217,9 @@ def _convex_rings(shape: BaseGeometry) -> list[Ring]:
     for part in shapely.get_parts(shape):
         if part.geom_type != "Polygon" or part.area <= 0:
             continue
-        if not part.interiors and part.convex_hull.area - part.area <= 1e-9 * part.area:
-            rings.append(_ring(part))
+        ring = _ring(part)
+        if not part.interiors and is_convex(ring):
+            rings.append(ring)
         else:
             rings.extend(_ring(piece) for piece in shapely.get_parts(shapely.constrained_delaunay_triangles(part)))
     return [ring for ring in rings if area_mm2(ring) > 0]
