@@ -64,13 +64,17 @@ def _serve(settings: Settings) -> None:
         except OSError:
             _stop(f"Port {settings.port} is taken. Give another: ./trowel demo --port {settings.port + 1}")
     typer.echo(f"Humble Trowel is at http://127.0.0.1:{settings.port}   (Ctrl-C stops it)")
-    config = uvicorn.Config(make_app(settings), host="127.0.0.1", port=settings.port, log_level="warning", access_log=False)
+    config = uvicorn.Config(
+        make_app(settings), host="127.0.0.1", port=settings.port, log_level="warning", access_log=False
+    )
     uvicorn.Server(config).run()
 
 
 @app.command()
 def demo(
-    port: int = 8710, fresh: Annotated[bool, typer.Option("--fresh", help="Reset the demo data.")] = False, data: DataOption = None
+    port: int = 8710,
+    fresh: Annotated[bool, typer.Option("--fresh", help="Reset the demo data.")] = False,
+    data: DataOption = None,
 ) -> None:
     """Serve with demo data of its own."""
     settings = _settings(data, port, True)
@@ -144,7 +148,9 @@ def take_out(job: str, data: DataOption = None, demo: Annotated[bool, typer.Opti
         _stop(f"There are no data in {settings.data}.")
     with closing(connect(settings.database, readonly=True)) as db:
         rows = [jobs.head(db, row.id) for row in jobs.every(db)]
-    found = [row for row in rows if row.job_id == job] or [row for row in rows if row.document["name"].lower() == job.lower()]
+    found = [row for row in rows if row.job_id == job] or [
+        row for row in rows if row.document["name"].lower() == job.lower()
+    ]
     if len(found) != 1:
         names = "; ".join(f"{row.job_id} {row.document['name']}" for row in rows) or "none"
         _stop(f"{job}: {'two jobs have that name' if found else 'no such job'}. Jobs here: {names}")

@@ -7,10 +7,10 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from shapely.geometry import Point, Polygon
+from tests.plans import plan
 
 from humble_trowel.core.geometry.slices import count_by_slices
 from humble_trowel.core.geometry.solid import build_solid
-from tests.plans import plan
 
 KINDS = [
     {"mark": "E1", "kind": "thickened", "depth_mm": 450, "bottom_width_mm": 300, "haunch_run_per_rise": 1},
@@ -68,7 +68,8 @@ def star_plans(draw):
     radii = draw(st.lists(st.integers(1500, 5200), min_size=n, max_size=n))
     turn = draw(st.floats(0, 6))
     ring = [
-        (r * math.cos(turn + 2 * math.pi * i / n), r * math.sin(turn + 2 * math.pi * i / n)) for i, r in enumerate(radii)
+        (r * math.cos(turn + 2 * math.pi * i / n), r * math.sin(turn + 2 * math.pi * i / n))
+        for i, r in enumerate(radii)
     ]
     picks = draw(st.lists(st.sampled_from([0, 1, 2, 3, None]), min_size=n, max_size=n))
     return ring, picks, draw(st.integers(0, 10**6))
@@ -80,9 +81,7 @@ def test_depth_at_a_point_is_the_rule_and_both_ways_agree(drawn):
     ring, picks, seed = drawn
     shape = Polygon(ring)
     edges = [{"sides": [i], "type": KINDS[k]["mark"]} for i, k in enumerate(picks) if k is not None]
-    job = plan(
-        outline=ring, slab_types=[{"mark": "S1", "thickness_mm": SLAB}], edge_types=KINDS, edges=edges
-    )
+    job = plan(outline=ring, slab_types=[{"mark": "S1", "thickness_mm": SLAB}], edge_types=KINDS, edges=edges)
     solid = build_solid(job)
     kinds = [KINDS[k] if k is not None and k < 3 else None for k in picks]
     dice = random.Random(seed)
@@ -130,7 +129,12 @@ def test_along_lines_openings_and_zones_agree_both_ways():
         slab_types=[{"mark": "S1", "thickness_mm": 100}, {"mark": "S2", "thickness_mm": 180}],
         zones=[
             {"name": "a", "slab": "S1", "polygon": None},
-            {"name": "b", "slab": "S2", "polygon": [[5000, 0], [9000, 0], [9000, 6000], [5000, 6000]], "drop_mm": 50},
+            {
+                "name": "b",
+                "slab": "S2",
+                "polygon": [[5000, 0], [9000, 0], [9000, 6000], [5000, 6000]],
+                "drop_mm": 50,
+            },
         ],
         edge_types=KINDS,
         edges=[

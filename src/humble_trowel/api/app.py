@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from pathlib import Path
+from typing import Any
 
 from fastapi import FastAPI
 from fastapi.responses import FileResponse, Response
@@ -21,8 +22,8 @@ WEB = Path(__file__).resolve().parent.parent / "web"
 
 def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     """The whole application over a database that is already migrated."""
-    said = {code: {"model": Problem} for code in (404, 409, 413, 422, 503, 507)}
-    app = FastAPI(title="Humble Trowel", version="1", docs_url=None, redoc_url=None, responses={**said})
+    said: dict[int | str, dict[str, Any]] = {code: {"model": Problem} for code in (404, 409, 413, 422, 503, 507)}
+    app = FastAPI(title="Humble Trowel", version="1", docs_url=None, redoc_url=None, responses=said)
     app.state.desk = Desk(settings)
     errors.install(app)
     app.include_router(jobs.router)

@@ -120,7 +120,11 @@ class Desk:
         stop = next((doubt.words for doubt in result.findings if doubt.severity == "stop"), "")
         unsaid = [line.key for line in result.call_in if line.missing]
         if not stop:
-            stop = "No outline yet." if plan.outline is None else (f"{len(unsaid)} lines of the call unsaid." if unsaid else "Ready to call in.")
+            stop = (
+                "No outline yet."
+                if plan.outline is None
+                else (f"{len(unsaid)} lines of the call unsaid." if unsaid else "Ready to call in.")
+            )
         return YardJob(
             id=job.id, name=plan.name, units=plan.units, revision=row.n, archived=job.archived_at is not None, at=row.at,
             author=row.author, summary=row.summary, outline=plan.outline, openings=plan.openings,

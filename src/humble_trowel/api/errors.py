@@ -52,7 +52,9 @@ async def _stale_job(_: Request, error: Exception) -> JSONResponse:
 
 
 async def _stale_ways(_: Request, error: Exception) -> JSONResponse:
-    return problem(409, "stale", "The ways have changed since.", "Somebody changed the ways meanwhile. Load them again.")
+    return problem(
+        409, "stale", "The ways have changed since.", "Somebody changed the ways meanwhile. Load them again."
+    )
 
 
 async def _nothing(_: Request, error: Exception) -> JSONResponse:
@@ -62,10 +64,25 @@ async def _nothing(_: Request, error: Exception) -> JSONResponse:
 async def _database(_: Request, error: Exception) -> JSONResponse:
     words = str(error)
     if "full" in words:
-        return problem(507, "disk-full", "The disk is full.", "The disk is full. Nothing was lost: your edit is still on this screen. Free some space, then keep it again.")
+        return problem(
+            507,
+            "disk-full",
+            "The disk is full.",
+            "The disk is full. Nothing was lost: your edit is still on this screen. Free some space, then keep it again.",
+        )
     if "locked" in words or "busy" in words:
-        return problem(503, "locked", "The data are locked.", "Another program holds the data. Your edit is still on this screen. Keep it again in a moment.")
-    return problem(500, "database", "The data cannot be reached.", "The data cannot be read or written. Your edit is still on this screen.")
+        return problem(
+            503,
+            "locked",
+            "The data are locked.",
+            "Another program holds the data. Your edit is still on this screen. Keep it again in a moment.",
+        )
+    return problem(
+        500,
+        "database",
+        "The data cannot be reached.",
+        "The data cannot be read or written. Your edit is still on this screen.",
+    )
 
 
 async def _request(_: Request, error: Exception) -> JSONResponse:
@@ -76,7 +93,9 @@ async def _request(_: Request, error: Exception) -> JSONResponse:
         loc = loc[1:]
     words = str(first.get("msg", "")).removeprefix("Value error, ")
     detail = "That is not JSON." if first.get("type") == "json_invalid" else f"{words[:1].upper()}{words[1:]}."
-    return problem(422, "cannot-use", "That cannot be used as it stands.", detail.replace("..", "."), path=key_path(loc))
+    return problem(
+        422, "cannot-use", "That cannot be used as it stands.", detail.replace("..", "."), path=key_path(loc)
+    )
 
 
 async def _http(_: Request, error: Exception) -> JSONResponse:

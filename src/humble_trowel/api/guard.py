@@ -49,7 +49,7 @@ class Guard:
         if scope["type"] != "http":
             await self.app(scope, receive, send)
             return
-        headers = {key: value for key, value in scope["headers"]}
+        headers = dict(scope["headers"])
         refused = self._refused(headers)
         if refused:
             await _answer(send, *refused)
@@ -98,7 +98,10 @@ async def _answer(send: Send, status: int, code: str, detail: str) -> None:
     start: Message = {
         "type": "http.response.start",
         "status": status,
-        "headers": [(b"content-type", b"application/problem+json"), (b"content-length", str(len(body)).encode())],
+        "headers": [
+            (b"content-type", b"application/problem+json"),
+            (b"content-length", str(len(body)).encode()),
+        ],
     }
     await send(start)
     await send({"type": "http.response.body", "body": body})

@@ -74,7 +74,12 @@ def figure(plan: Plan, ways: Ways, *, every_diagonal: bool = False) -> Figure:
     doubts = _walk_findings(plan)
     if plan.outline is None:
         doubts.append(
-            finding("nothing-drawn", "outline", "Nothing on this sheet.", "Start at a corner you can find again and call the first side.")
+            finding(
+                "nothing-drawn",
+                "outline",
+                "Nothing on this sheet.",
+                "Start at a corner you can find again and call the first side.",
+            )
         )
         return Figure(None, None, [], doubts, call_in(plan, None, ways), None, [])
     solid = build_solid(plan)
@@ -105,7 +110,13 @@ def _concrete(plan: Plan, solid: Solid, ways: Ways) -> Concrete:
     second = slices.total_m3
     second_text = format_volume(second, plan.units)
     said = say_length(slices.width_mm, plan.units)
-    second_way = leaf(f"{len(slices.m3)} slices of {said}, added", second / per_unit, unit, f"{second_text} {unit}", "slices")
+    second_way = leaf(
+        f"{len(slices.m3)} slices of {said}, added",
+        second / per_unit,
+        unit,
+        f"{second_text} {unit}",
+        "slices",
+    )
     agree = "They agree." if net_text == second_text else f"They differ by {abs(second - net_m3) / net_m3:.2%}."
     return Concrete(
         net_m3, parts, second, extras, ordered.order_m3, ordered.order_yd3, net, second_way, net_text, second_text,
@@ -141,11 +152,20 @@ def _plan_findings(plan: Plan, solid: Solid) -> list[Finding]:
     used = {edge.type for edge in plan.edges}
     for index, kind in enumerate(plan.edge_types):
         if kind.mark not in used:
-            rows.append(finding("edge-type-unused", f"edge_types[{index}]", f"{kind.mark} is used on no side.", "Give it a side, or take it out."))
+            rows.append(
+                finding(
+                    "edge-type-unused",
+                    f"edge_types[{index}]",
+                    f"{kind.mark} is used on no side.",
+                    "Give it a side, or take it out.",
+                )
+            )
         elif kind.kind == "thickened" and (kind.depth_mm or 0) <= thickest:
             which = "any slab" if (kind.depth_mm or 0) <= thinnest else "the thickest slab"
             words = f"{kind.mark} is {say_depth(kind.depth_mm or 0, plan.units)} deep, no deeper than {which} ({say_depth(thickest, plan.units)})."
-            rows.append(finding("edge-adds-nothing", f"edge_types[{index}]", words, "Make it deeper, or the side plain."))
+            rows.append(
+                finding("edge-adds-nothing", f"edge_types[{index}]", words, "Make it deeper, or the side plain.")
+            )
     for row, lost in solid.clipped_m2.items():
         if plan.edges[row].along is not None and lost > 0.001:
             words = f"A line of {plan.edges[row].type} sticks out of the outline by {lost:.2f} m² and is cut off there."
@@ -179,7 +199,15 @@ def _ways_findings(plan: Plan, concrete: Concrete) -> list[Finding]:
     if apart <= DISAGREE:
         return []
     words = f"By parts {concrete.net_text}, by slices {concrete.second_way_text}: {apart:.1%} apart, over the allowed 0.5 %."
-    return [finding("ways-disagree", "concrete", words, "Trust neither. Check the outline and edges for something odd.", "slices")]
+    return [
+        finding(
+            "ways-disagree",
+            "concrete",
+            words,
+            "Trust neither. Check the outline and edges for something odd.",
+            "slices",
+        )
+    ]
 
 
 def figure_json(result: Figure) -> dict[str, Any]:
@@ -201,5 +229,3 @@ def figure_json(result: Figure) -> dict[str, Any]:
         "trucks": [{"load_m3": t.load_m3, "load_yd3": t.load_yd3} for t in result.trucks],
         "findings": [f.__dict__ for f in result.findings],
     }  # fmt: skip
-
-

@@ -110,7 +110,7 @@ def _read(clean: str, said: str, units: Units, bare: str) -> Fraction:
             gap = re.compile(r"\s*(?:-|and)?\s*").match(clean, at)
             assert gap is not None
             if gap.end() == at or not tokens or gap.end() == len(clean):
-                raise LengthError(f"Cannot read {said} as a length. Say it like 24' 6 1/2\", 6.5\" or 7480 mm.")
+                raise LengthError(f'Cannot read {said} as a length. Say it like 24\' 6 1/2", 6.5" or 7480 mm.')
             at = gap.end()
             continue
         tokens.append((_number(match["n"]), _UNIT_WORDS.get(match["u"] or "", "")))
@@ -137,7 +137,7 @@ def _combine(tokens: list[tuple[Fraction, str]], said: str, units: Units, bare: 
         raise BareNumber(f"{shown} what?", (f"{shown}'", f'{shown}"'))
     if kinds == ["m", ""] or kinds == ["m", "mm"] or kinds == ["m", "cm"]:
         return tokens[0][0] * 1000 + tokens[1][0] * _MM[kinds[1] or "mm"]
-    raise LengthError(f"Cannot read {said} as a length. Say it like 24' 6 1/2\", 6.5\" or 7480 mm.")
+    raise LengthError(f'Cannot read {said} as a length. Say it like 24\' 6 1/2", 6.5" or 7480 mm.')
 
 
 def round_half_away(value: float) -> int:
@@ -253,7 +253,21 @@ def format_area(m2: float, units: Units) -> str:
 
 
 MPA_PER_PSI = 0.00689475729
-_COUNTS = ("No", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten", "Eleven", "Twelve")
+_COUNTS = (
+    "No",
+    "One",
+    "Two",
+    "Three",
+    "Four",
+    "Five",
+    "Six",
+    "Seven",
+    "Eight",
+    "Nine",
+    "Ten",
+    "Eleven",
+    "Twelve",
+)
 
 
 def number_word(count: int) -> str:

@@ -213,7 +213,9 @@ def undo(db: sqlite3.Connection, job_id: str, against: int, author: str, at: str
         back = revision(db, job_id, here.parent)
         redo = (now.content, *now.redo)
         summary = f"Undid: {here.summary}"
-        return _append(db, job_id, "undo", author, at, summary, back.document, back.content, back.parent, redo, None, ())
+        return _append(
+            db, job_id, "undo", author, at, summary, back.document, back.content, back.parent, redo, None, ()
+        )
 
 
 def redo(db: sqlite3.Connection, job_id: str, against: int, author: str, at: str) -> Revision:
@@ -225,7 +227,20 @@ def redo(db: sqlite3.Connection, job_id: str, against: int, author: str, at: str
         again = revision(db, job_id, now.redo[0])
         summary = f"Redid: {again.summary}"
         rest = now.redo[1:]
-        return _append(db, job_id, "redo", author, at, summary, again.document, again.content, again.parent, rest, None, ())
+        return _append(
+            db,
+            job_id,
+            "redo",
+            author,
+            at,
+            summary,
+            again.document,
+            again.content,
+            again.parent,
+            rest,
+            None,
+            (),
+        )
 
 
 def _current(db: sqlite3.Connection, job_id: str, against: int) -> Revision:

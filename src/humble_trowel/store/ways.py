@@ -27,6 +27,11 @@ def save(db: sqlite3.Connection, against: int, document: dict[str, Any], author:
         version, _ = newest(db)
         if version != against:
             raise Stale("ways")
-        values = {"n": version + 1, "author": author, "at": at, "document": json.dumps(document, allow_nan=False)}
+        values = {
+            "n": version + 1,
+            "author": author,
+            "at": at,
+            "document": json.dumps(document, allow_nan=False),
+        }
         db.execute(_INSERT, values)
         return version + 1

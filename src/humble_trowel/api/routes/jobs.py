@@ -11,7 +11,18 @@ from pydantic import BaseModel
 from humble_trowel.api.desk import Desk, document_of
 from humble_trowel.api.errors import StaleJob
 from humble_trowel.api.schemas import (
-    Draft, Drafted, HeardWalk, JobState, Keep, NewJob, RevisionRow, Step, Who, YardJob, Call, plain,
+    Call,
+    Draft,
+    Drafted,
+    HeardWalk,
+    JobState,
+    Keep,
+    NewJob,
+    RevisionRow,
+    Step,
+    Who,
+    YardJob,
+    plain,
 )  # fmt: skip
 from humble_trowel.core.errors import CallError
 from humble_trowel.core.figures import figure
@@ -179,7 +190,10 @@ def _step(request: Request, job_id: str, body: Step, kind: str) -> Response:
 def history(request: Request, job_id: JobId) -> list[RevisionRow]:
     """All revisions, newest first."""
     with desk_of(request).open() as db:
-        return [RevisionRow.model_validate({k: v for k, v in row.items() if k != "content"}) for row in jobs.history(db, job_id)]
+        return [
+            RevisionRow.model_validate({k: v for k, v in row.items() if k != "content"})
+            for row in jobs.history(db, job_id)
+        ]
 
 
 @router.post("/{job_id}/copy", status_code=201, response_model=JobState)

@@ -15,7 +15,6 @@ from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan, side_name
 from humble_trowel.core.units import say_depth
 
-
 CUT_AT = 0.32  # of the way along a side, clear of the size in its middle
 
 

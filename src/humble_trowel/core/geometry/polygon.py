@@ -74,9 +74,4 @@ def turned(ring: Sequence[XY]) -> list[XY]:
 
 def diagonal_pairs(corners: int) -> list[tuple[int, int]]:
     """All pairs of corners that are not neighbours, from the lower to the higher."""
-    return [
-        (i, j)
-        for i in range(corners)
-        for j in range(i + 2, corners)
-        if not (i == 0 and j == corners - 1)
-    ]
+    return [(i, j) for i in range(corners) for j in range(i + 2, corners) if not (i == 0 and j == corners - 1)]

@@ -62,18 +62,20 @@ def count_by_slices(plan: Plan) -> Slices:
     nominal = HALF_INCH_MM if plan.units == "ft-in" else CENTIMETRE_MM
     count = max(1, round((max(xs) - min(xs)) / nominal))
     width = (max(xs) - min(xs)) / count
-    x = min(xs) + (np.arange(count) + 0.5) * width
+    x: Array = np.asarray(min(xs) + (np.arange(count) + 0.5) * width, dtype=np.float64)
     slab = min((row.thickness_mm for row in plan.slab_types), default=0.0)
     strips = _strips(plan, slab)
     areas = np.concatenate([_slice_areas(plan, strips, part) for part in np.array_split(x, max(1, count // 4000))])
-    return Slices(x, width, areas * width / 1e9)
+    return Slices(x, width, np.asarray(areas * (width / 1e9), dtype=np.float64))
 
 
 def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
     """Cross-section area in mm2 on each line x."""
     outline = _crossings(plan.outline or [], x)
     holes = [_crossings(ring, x) for ring in plan.openings]
-    zones = [(_crossings(zone.polygon, x) if zone.polygon else None, _thickness(plan, zone.slab)) for zone in plan.zones]
+    zones = [
+        (_crossings(zone.polygon, x) if zone.polygon else None, _thickness(plan, zone.slab)) for zone in plan.zones
+    ]
     bands = _packed(strips, x)
     slabs = sorted({thickness for _, thickness in zones})[1:]
     marks = [outline, *holes, *[zone for zone, _ in zones if zone is not None], *_band_marks(bands, slabs)]
@@ -82,7 +84,7 @@ def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
     line, column = np.nonzero((gap > 1e-9) & (breaks[:, 1:] < FAR))
     low, gap = breaks[line, column], gap[line, column]
     depth = _mean_depth(line, low, gap, outline, holes, zones, bands)
-    return np.bincount(line, weights=depth * gap, minlength=len(x))
+    return np.asarray(np.bincount(line, weights=depth * gap, minlength=len(x)), dtype=np.float64)
 
 
 def _crossings(ring: Sequence[XY], x: Array) -> Array:
@@ -181,7 +183,14 @@ def _packed(strips: Sequence[Strip], x: Array) -> Bands:
         return Bands(low_all, high_all, empty, empty, empty, empty, empty, empty)
     at_0 = lines[:, 0][strip_of] * x[:, None] + lines[:, 2][strip_of]
     return Bands(
-        low_all, high_all, at_0, lines[:, 1][strip_of], full[strip_of], knee[strip_of], slope[strip_of], width[strip_of]
+        low_all,
+        high_all,
+        at_0,
+        lines[:, 1][strip_of],
+        full[strip_of],
+        knee[strip_of],
+        slope[strip_of],
+        width[strip_of],
     )
 
 
@@ -251,7 +260,12 @@ def _along_strips(path: list[XY], kinds: list[EdgeType | None], slab_mm: float) 
     strips: list[Strip] = []
     last = len(path) - 2
     for i in range(last + 1):
-        spots = [path[i - 1] if i else path[i], path[i], path[i + 1], path[i + 2] if i < last else path[i + 1]]
+        spots = [
+            path[i - 1] if i else path[i],
+            path[i],
+            path[i + 1],
+            path[i + 2] if i < last else path[i + 1],
+        ]
         before = kinds[i - 1] if i else None
         strips += _strip_of(spots, before, kinds[i], kinds[i + 1] if i < last else None, slab_mm)
     return strips

@@ -172,11 +172,23 @@ def _faces(
     def band(s0: float, s1: float) -> Polygon:
         if kite_at is None:
             lo, hi = ends
-            return Polygon([spot(-lo * s0, s0), spot(length + hi * s0, s0), spot(length + hi * s1, s1), spot(-lo * s1, s1)])
+            return Polygon(
+                [
+                    spot(-lo * s0, s0),
+                    spot(length + hi * s0, s0),
+                    spot(length + hi * s1, s1),
+                    spot(-lo * s1, s1),
+                ]
+            )
         at_end, other = kite_at
         k = reach_per_mm(other.angle_rad)
         base, sign = (length, 1.0) if at_end else (0.0, -1.0)
-        ring = [spot(base, s0), spot(base + sign * k * s0, s0), spot(base + sign * k * s1, s1), spot(base, s1)]
+        ring = [
+            spot(base, s0),
+            spot(base + sign * k * s0, s0),
+            spot(base + sign * k * s1, s1),
+            spot(base, s1),
+        ]
         return Polygon(ring if s0 else ring[1:])
 
     if depth <= slab_mm:

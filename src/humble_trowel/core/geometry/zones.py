@@ -97,7 +97,10 @@ def lay_zones(plan: Plan) -> list[Cell]:
     for index, zone in enumerate(plan.zones):
         kind = types.get(zone.slab)
         if kind is None:
-            raise PlanError(f"Zone {zone.name} is of slab {zone.slab}, which is no slab type here.", f"zones[{index}].slab")
+            raise PlanError(
+                f"Zone {zone.name} is of slab {zone.slab}, which is no slab type here.",
+                f"zones[{index}].slab",
+            )
         region = Polygon(rings[index]) if index in rings else rest
         if plan.openings:
             region = region.intersection(usable)

@@ -11,6 +11,7 @@ from __future__ import annotations
 
 import math
 import re
+from collections.abc import Iterator
 from dataclasses import dataclass, field
 
 from humble_trowel.core.errors import BareNumber, CallError, LengthError
@@ -64,6 +65,9 @@ class Heard:
     choices: list[Choice] = field(default_factory=list)
 
 
+Move = tuple[float, list[str], float]  # length in mm, direction names, degrees between two of them
+
+
 @dataclass(frozen=True)
 class _Bit:
     kind: str
@@ -77,8 +81,8 @@ def hear(text: str, units: Units) -> Heard:
     origin, rest, offset = split_origin(text)
     legs: list[Leg] = []
     try:
-        for leg in _legs(rest, units):
-            legs.append(leg(legs[-1] if legs else None))
+        for moves in _calls(rest, units):
+            legs.append(_joined(moves, legs[-1] if legs else None, units))
     except _Bare as error:
         at, end = error.start + offset, error.end + offset
         choices = [Choice(c, text[:at] + c + text[end:]) for c in error.choices]
@@ -131,13 +135,13 @@ def _word_kind(word: str, said: str) -> str:
     raise CallError(f"Cannot read '{said}'. Call a side like 24' 6 1/2 w, or 12' 45 n of e.")
 
 
-def _legs(text: str, units: Units):  # type: ignore[no-untyped-def]
-    """Functions from the leg before to the next leg, one per call, in order."""
+def _calls(text: str, units: Units) -> Iterator[list[Move]]:
+    """The moves of each call, in order; a call of two moves joined by & is one slanting side."""
     bits = [bit for bit in _bits(text) if bit.kind not in ("stop", "deg")]
     at = 0
     prefix = bool(bits) and bits[0].kind == "dir"
     while at < len(bits):
-        moves = []
+        moves: list[Move] = []
         while True:
             move, at = _one(bits, at, prefix, units)
             moves.append(move)
@@ -145,13 +149,14 @@ def _legs(text: str, units: Units):  # type: ignore[no-untyped-def]
                 at += 1
                 continue
             break
-        yield lambda before, moves=tuple(moves): _joined(moves, before, units)
+        yield moves
 
 
-def _one(bits: list[_Bit], at: int, prefix: bool, units: Units):  # type: ignore[no-untyped-def]
-    """One length with one direction, in the order of the line: (function, next index)."""
+def _one(bits: list[_Bit], at: int, prefix: bool, units: Units) -> tuple[Move, int]:
+    """One length with one direction, in the order of the line, and the next index."""
     direction: list[_Bit] = []
-    size: _Bit | None = None
+    if at >= len(bits):
+        raise CallError("And what? Say the second part of the slanting side, like 5' e & 3' n.")
 
     def take_direction(at: int) -> int:
         direction.append(bits[at])
@@ -178,7 +183,7 @@ def _one(bits: list[_Bit], at: int, prefix: bool, units: Units):  # type: ignore
     return _move(size, direction, units), at
 
 
-def _move(size: _Bit, direction: list[_Bit], units: Units):  # type: ignore[no-untyped-def]
+def _move(size: _Bit, direction: list[_Bit], units: Units) -> Move:
     text, degrees = size.text, 0.0
     if len(direction) == 2:
         match = re.match(r"^(?P<l>.*\S)\s+(?P<d>\d+(?:\.\d+)?)\s*$", text.strip())
@@ -215,7 +220,7 @@ def _heading(names: list[str], degrees: float, before: Leg | None) -> XY:
     return (base[0] * c + toward[0] * s, base[1] * c + toward[1] * s)
 
 
-def _joined(moves, before: Leg | None, units: Units) -> Leg:  # type: ignore[no-untyped-def]
+def _joined(moves: list[Move], before: Leg | None, units: Units) -> Leg:
     dx = dy = 0.0
     said, calls = [], []
     for length, names, degrees in moves:

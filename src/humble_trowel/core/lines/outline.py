@@ -97,7 +97,12 @@ def _diagonals(ring: Sequence[XY], units: Units, nearest: int) -> list[Diagonal]
         }
         unit = "mm" if units == "mm" else "ft"
         working = work(
-            name, unit, "sqrt(across**2 + up**2)", inputs, text=text, words="Square corner rule, on the outline as drawn."
+            name,
+            unit,
+            "sqrt(across**2 + up**2)",
+            inputs,
+            text=text,
+            words="Square corner rule, on the outline as drawn.",
         )
         rows.append({"from": i, "to": j, "mm": mm, "name": name, "text": text, "working": working})
     return rows

@@ -58,7 +58,13 @@ def _who(plan: Plan, ways: Ways) -> CallLine:
     missing = " and ".join(
         bit for bit in ("" if ways.firm else "the firm's name", "" if ways.plant.account else "the account") if bit
     )
-    return CallLine("account", "Who is it, and what job?", f"This is {firm}{account}. The job is {plan.name}.", missing, "ways")
+    return CallLine(
+        "account",
+        "Who is it, and what job?",
+        f"This is {firm}{account}. The job is {plan.name}.",
+        missing,
+        "ways",
+    )
 
 
 def _when(plan: Plan) -> CallLine:
@@ -72,9 +78,20 @@ def _when(plan: Plan) -> CallLine:
 def _where(plan: Plan) -> CallLine:
     says = " ".join(bit.strip().rstrip(".") + "." for bit in (plan.site.address, plan.site.directions) if bit.strip())
     missing = " and ".join(
-        bit for bit in ("" if plan.site.address else "the address", "" if plan.site.directions else "how to get in") if bit
+        bit
+        for bit in (
+            "" if plan.site.address else "the address",
+            "" if plan.site.directions else "how to get in",
+        )
+        if bit
     )
-    return CallLine("where", "Where, and how do we get in?", says, missing, "site.directions" if plan.site.address else "site.address")
+    return CallLine(
+        "where",
+        "Where, and how do we get in?",
+        says,
+        missing,
+        "site.directions" if plan.site.address else "site.address",
+    )
 
 
 def _yards(plan: Plan, ordered: Ordered | None) -> CallLine:
@@ -141,7 +158,13 @@ def _ring(plan: Plan, ways: Ways) -> CallLine:
     if ring is None or not (ring.name or ring.phone):
         return CallLine("ring", "Who do we ring?", "", "a name and a number on site", "order.ring.name")
     missing = " and ".join(bit for bit in ("" if ring.name else "a name", "" if ring.phone else "a number") if bit)
-    return CallLine("ring", "Who do we ring?", f"Ring {' on '.join(b for b in (ring.name, ring.phone) if b)}.", missing, "order.ring.phone")
+    return CallLine(
+        "ring",
+        "Who do we ring?",
+        f"Ring {' on '.join(b for b in (ring.name, ring.phone) if b)}.",
+        missing,
+        "order.ring.phone",
+    )
 
 
 def card_text(plan: Plan, lines: list[CallLine]) -> str:

@@ -7,6 +7,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import shapely
+from shapely.geometry import MultiPolygon, Polygon
+from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.convex import area_mm2
 from humble_trowel.core.geometry.polygon import XY
@@ -82,10 +84,11 @@ def _lettered(part: LedgerPart, index: int) -> LedgerPart:
     return LedgerPart(**{**part.__dict__, "letter": letter})
 
 
-def label_spot(region: shapely.Geometry) -> XY:
+def label_spot(region: BaseGeometry) -> XY:
     """A point well inside a region, for its label."""
     if region.is_empty:
         return (0.0, 0.0)
+    assert isinstance(region, Polygon | MultiPolygon)
     circle = shapely.maximum_inscribed_circle(region, tolerance=150.0)
     x, y = shapely.get_coordinates(circle)[0]
     return (float(x), float(y))
@@ -153,9 +156,7 @@ def middle_mm(runs: Sequence[Run], offset_mm: float) -> tuple[float, float]:
     return length, turns
 
 
-def _closed_form(
-    plan: Plan, solid: Solid, kind: EdgeType, runs: Sequence[Run], m3: float, name: str
-) -> Working | None:
+def _closed_form(plan: Plan, solid: Solid, kind: EdgeType, runs: Sequence[Run], m3: float, name: str) -> Working | None:
     """Length along the middle times section, where that is what the solid comes to; None where it is not."""
     slab_mm = solid.cells[0].thickness_mm
     area, offset = section_m2(kind, slab_mm)
@@ -175,7 +176,13 @@ def _closed_form(
         section_inputs["run"] = leaf("Haunch run per rise", run, "", f"{run:.3f}".rstrip("0").rstrip("."), "typed", at)
         wide = "(wide + run * (deep - slab) / 2)"
     per, area_unit = ("1000000", "m²") if plan.units == "mm" else ("144", "sq ft")
-    section = work(f"{kind.mark} section below the slab", area_unit, f"{wide} * (deep - slab) / {per}", section_inputs, digits=4)
+    section = work(
+        f"{kind.mark} section below the slab",
+        area_unit,
+        f"{wide} * (deep - slab) / {per}",
+        section_inputs,
+        digits=4,
+    )
     sides = length_leaf(f"{kind.mark} sides, at the face", length, plan.units, "lines", "geometry")
     middle = sides
     if turns:
@@ -187,8 +194,20 @@ def _closed_form(
             "sides - turns * inside",
             {
                 "sides": sides,
-                "turns": leaf("Corners, 2 cot of half the angle each, added", turns, "", f"{turns:.4f}".rstrip("0").rstrip("."), "geometry"),
-                "inside": leaf("Middle of the section, from the face", offset * scale, offset_unit, f"{offset * scale:.4f} {offset_unit}", "geometry"),
+                "turns": leaf(
+                    "Corners, 2 cot of half the angle each, added",
+                    turns,
+                    "",
+                    f"{turns:.4f}".rstrip("0").rstrip("."),
+                    "geometry",
+                ),
+                "inside": leaf(
+                    "Middle of the section, from the face",
+                    offset * scale,
+                    offset_unit,
+                    f"{offset * scale:.4f} {offset_unit}",
+                    "geometry",
+                ),
             },
             digits=3,
         )
@@ -215,7 +234,9 @@ def _table(plan: Plan, solid: Solid, row: int, name: str, m3: float) -> Working:
             continue
         where = f"{solid.cells[zone].name}, {'full depth' if face == 'full' else 'haunch'}"
         inputs[f"a{index}"] = area_leaf(f"{where}: area", area, plan, "edges")
-        inputs[f"d{index}"] = thin_leaf(f"{where}: mean depth below the slab", volume / area * 1000, plan, "edges", "geometry")
+        inputs[f"d{index}"] = thin_leaf(
+            f"{where}: mean depth below the slab", volume / area * 1000, plan, "edges", "geometry"
+        )
         terms.append(area_times_depth(plan, f"a{index}", f"d{index}"))
         counted += volume
     if abs(counted - m3) > 1e-7:
@@ -223,5 +244,10 @@ def _table(plan: Plan, solid: Solid, row: int, name: str, m3: float) -> Working:
                                 f"{(m3 - counted) / per_unit:.4f} {unit}", "greatest-depth")  # fmt: skip
         terms.append("shared")
     return work(
-        name, unit, " + ".join(terms) or "0", inputs, source="strip", text=f"{format_volume(m3, plan.units)} {unit}"
+        name,
+        unit,
+        " + ".join(terms) or "0",
+        inputs,
+        source="strip",
+        text=f"{format_volume(m3, plan.units)} {unit}",
     )

@@ -105,13 +105,14 @@ def _trench_wide(plan: Plan, solid: Solid, ways: Ways) -> Allowance | None:
     inputs: dict[str, Working] = {"wide": wide}
     terms = []
     for index, ((mark, below), length) in enumerate(lengths.items()):
-        run = length / 1000 if plan.units == "mm" else length
         inputs[f"run{index}"] = (
-            leaf(f"{mark} length", run, "m", f"{run:.3f} m", "geometry", "lines")
+            leaf(f"{mark} length", length / 1000, "m", f"{length / 1000:.3f} m", "geometry", "lines")
             if plan.units == "mm"
             else length_leaf(f"{mark} length", length, plan.units, "lines", "geometry")
         )
-        inputs[f"below{index}"] = thin_leaf(f"{mark} depth below the slab", below, plan, f"edges/type/{mark}", "geometry")
+        inputs[f"below{index}"] = thin_leaf(
+            f"{mark} depth below the slab", below, plan, f"edges/type/{mark}", "geometry"
+        )
         terms.append(f"run{index} * wide * below{index} / {per if plan.units == 'ft-in' else '1000000'}")
     working = work("Trench wider than drawn", unit, " + ".join(terms), inputs, source="ways")
     return _row(plan, "trench_wide_mm", "Trench wider than drawn", ways.allowances.trench_wide_reason, working, ways)
@@ -213,7 +214,15 @@ def order_findings(plan: Plan, ordered: Ordered, ways: Ways) -> list[Finding]:
     """Doubts about trucks and loads."""
     rows: list[Finding] = []
     if ordered.trucks and "short load" in ordered.last_load:
-        rows.append(finding("last-load-short", "trucks", ordered.last_load, "Ask the plant, or even the loads out.", "plant"))
+        rows.append(
+            finding(
+                "last-load-short",
+                "trucks",
+                ordered.last_load,
+                "Ask the plant, or even the loads out.",
+                "plant",
+            )
+        )
     if ordered.trucks and not ways.plant.confirmed:
         size = number_text(ways.plant.truck_m3 if plan.units == "mm" else ways.plant.truck_yd3, 2)
         unit = "m³" if plan.units == "mm" else "yd"

@@ -7,14 +7,16 @@ from collections.abc import Sequence
 from typing import Any
 
 from shapely.geometry import LineString, Polygon
+from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.polygon import SNAP_MM, XY, signed_area_m2, turned
 from humble_trowel.core.plan.document import Edge, Plan, Zone
 
 
-def ring_of(polygon: Polygon, start: XY | None = None) -> list[XY]:
+def ring_of(polygon: BaseGeometry, start: XY | None = None) -> list[XY]:
     """An exterior as an anticlockwise list, begun at the corner nearest to `start` where given."""
+    assert isinstance(polygon, Polygon)
     ring = [(float(x), float(y)) for x, y in polygon.exterior.coords[:-1]]
     if signed_area_m2(ring) < 0:
         ring.reverse()
@@ -36,7 +38,9 @@ def same_corners(plan: Plan, ring: Sequence[XY]) -> Plan:
 
     changes["zones"] = _zones_on(
         [
-            zone if zone.polygon is None else zone.model_copy(update={"polygon": [moved(spot) for spot in zone.polygon]})
+            zone
+            if zone.polygon is None
+            else zone.model_copy(update={"polygon": [moved(spot) for spot in zone.polygon]})
             for zone in plan.zones
         ],
         list(ring),
@@ -101,7 +105,7 @@ def _zones_on(zones: Sequence[Zone], ring: list[XY]) -> list[Zone]:
         if parts:
             kept.append(zone.model_copy(update={"polygon": ring_of(max(parts, key=lambda part: part.area))}))
     if kept and all(zone.polygon is not None for zone in kept):
-        rest = shape
+        rest: BaseGeometry = shape
         for zone in kept:
             rest = rest.difference(Polygon(zone.polygon))
         if rest.area > shape.length * SNAP_MM:

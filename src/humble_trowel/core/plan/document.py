@@ -10,7 +10,15 @@ import math
 from datetime import datetime
 from typing import Annotated, Any, Literal, Self
 
-from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, ValidationInfo, field_validator, model_validator
+from pydantic import (
+    BaseModel,
+    BeforeValidator,
+    ConfigDict,
+    Field,
+    ValidationInfo,
+    field_validator,
+    model_validator,
+)
 
 from humble_trowel.core.errors import LengthError
 from humble_trowel.core.plan.ways import WaysOverride
@@ -121,16 +129,24 @@ class Site(Part):
     notes: Note = ""
 
 
+WalkKind = Literal["outline", "zone", "opening"]
+
+
 class Walk(Part):
     """Typed call-outs as they stand. `start`: the corner or point they leave from, null for corner A at 0, 0."""
 
     text: Note = ""
-    kind: Literal["outline", "zone", "opening"] = "outline"
+    kind: WalkKind = "outline"
     start: Point | None = None
 
 
-class SlabType(Part):
+class Marked(Part):
+    """A type that plans name by its mark."""
+
     mark: Mark
+
+
+class SlabType(Marked):
     thickness_mm: Size
 
 
@@ -158,8 +174,7 @@ class Zone(Part):
 EdgeKind = Literal["thickened", "plain", "against-wall", "dowelled"]
 
 
-class EdgeType(Part):
-    mark: Mark
+class EdgeType(Marked):
     kind: EdgeKind
     depth_mm: Length | None = None
     bottom_width_mm: Length | None = None
@@ -191,8 +206,7 @@ class Edge(Part):
         return self
 
 
-class BeamType(Part):
-    mark: Mark
+class BeamType(Marked):
     width_mm: Size
     depth_mm: Size
     haunch_run_per_rise: Number | None = Field(default=None, ge=0, le=20)
@@ -203,8 +217,7 @@ class Beam(Part):
     path: Path
 
 
-class PadType(Part):
-    mark: Mark
+class PadType(Marked):
     shape: Literal["rectangle", "round"]
     width_mm: Length | None = None
     length_mm: Length | None = None

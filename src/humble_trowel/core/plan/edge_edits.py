@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 import re
+from typing import Any
 
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.lines.walk import walk
@@ -35,7 +36,9 @@ def read_cut(text: str, plan: Plan) -> dict[str, float]:
 def run_per_rise(degrees: float) -> float:
     """Haunch run per rise of an inner face at `degrees` from level, 5 to 90."""
     if not 5 <= degrees <= 90:
-        raise EditError(f"{degrees:g}° is no inner face. From level it leans 5 to 90 degrees; 90 is vertical.", "degrees")
+        raise EditError(
+            f"{degrees:g}° is no inner face. From level it leans 5 to 90 degrees; 90 is vertical.", "degrees"
+        )
     return 0.0 if degrees == 90 else round(1 / math.tan(math.radians(degrees)), 9)
 
 
@@ -50,7 +53,7 @@ def set_edge_type(
 ) -> Edited:
     """Change an edge type or add one with a new mark. `text` may call the whole cut."""
     old = next((row for row in plan.edge_types if row.mark == mark), None)
-    values = old.model_dump() if old else {"mark": mark, "kind": "thickened"}
+    values: dict[str, Any] = old.model_dump() if old else {"mark": mark, "kind": "thickened"}
     values["kind"] = kind or values["kind"]
     if text.strip():
         values |= read_cut(text, plan)

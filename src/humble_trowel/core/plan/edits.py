@@ -210,13 +210,11 @@ def _apply(plan: Plan, edit: Edit) -> outline_edits.Edited:
         case WalkZone():
             return z.walk_zone(plan, edit.text, edit.name, edit.slab, edit.drop)
         case SetZone():
-            return z.set_zone(plan, edit.index, dict(edit.changes))
+            return z.set_zone(plan, edit.index, {str(key): value for key, value in edit.changes.items()})
         case RemoveZone():
             return z.remove_zone(plan, edit.index)
         case SetEdgeType():
-            return e.set_edge_type(
-                plan, edit.mark, edit.kind, edit.depth, edit.bottom_width, edit.degrees, edit.text
-            )
+            return e.set_edge_type(plan, edit.mark, edit.kind, edit.depth, edit.bottom_width, edit.degrees, edit.text)
         case RemoveEdgeType():
             return e.remove_edge_type(plan, edit.mark)
         case SetSideType():

@@ -10,7 +10,7 @@ from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.geometry.polygon import XY, check_ring
 from humble_trowel.core.lines.walk import origin_point, walk
 from humble_trowel.core.plan.carry import new_corners, rows_of_sides, same_corners, types_of_sides
-from humble_trowel.core.plan.document import Plan, Walk, corner_name, side_name
+from humble_trowel.core.plan.document import Plan, Walk, WalkKind, corner_name, side_name
 from humble_trowel.core.units import parse_length, say_length
 
 Edited = tuple[Plan, str]
@@ -30,9 +30,9 @@ def _corner(plan: Plan, index: int) -> list[XY]:
     return ring
 
 
-def set_walk(plan: Plan, kind: str, text: str) -> Edited:
+def set_walk(plan: Plan, kind: WalkKind, text: str) -> Edited:
     """Keep a walk as typed, finished or not; empty text forgets it."""
-    walk_kept = Walk(text=text, kind=kind) if text.strip() else None  # type: ignore[arg-type]
+    walk_kept = Walk(text=text, kind=kind) if text.strip() else None
     return plan.model_copy(update={"walk": walk_kept}), "Walk kept as typed" if walk_kept else "Walk dropped"
 
 
@@ -93,7 +93,10 @@ def set_side(plan: Plan, side: int, length: str | float, moves: str) -> Edited:
     for corner in _going_along(ring, side, moves):
         ring[corner] = (ring[corner][0] + sign * dx, ring[corner][1] + sign * dy)
     edited = same_corners(plan, ring)
-    return edited, f"{side_name(side, n)} now {say_length(size, plan.units)}, was {say_length(was, plan.units)}"
+    return (
+        edited,
+        f"{side_name(side, n)} now {say_length(size, plan.units)}, was {say_length(was, plan.units)}",
+    )
 
 
 def _going_along(ring: list[XY], side: int, moves: str) -> list[int]:
@@ -166,7 +169,10 @@ def _template_ring(shape: str, mm: list[float], plan: Plan) -> list[XY]:
         if size <= 0:
             raise EditError("A size of nothing makes no slab.", f"sizes[{index}]")
         if size >= 1e6:
-            raise EditError(f"{say_length(size, plan.units)} is absurd for a slab. Sizes stay under 1 km.", f"sizes[{index}]")
+            raise EditError(
+                f"{say_length(size, plan.units)} is absurd for a slab. Sizes stay under 1 km.",
+                f"sizes[{index}]",
+            )
     if shape == "rectangle":
         w, d = mm
         return [(0, 0), (w, 0), (w, d), (0, d)]
@@ -198,4 +204,6 @@ def remove_opening(plan: Plan, index: int) -> Edited:
     """Fill an opening."""
     if index >= len(plan.openings):
         raise EditError(f"There is no opening {index + 1}.")
-    return plan.model_copy(update={"openings": [r for i, r in enumerate(plan.openings) if i != index]}), "Opening filled"
+    return plan.model_copy(
+        update={"openings": [r for i, r in enumerate(plan.openings) if i != index]}
+    ), "Opening filled"

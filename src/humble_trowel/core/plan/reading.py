@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Sequence
 from typing import Any
 
 from pydantic import ValidationError
@@ -10,7 +11,7 @@ from pydantic import ValidationError
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.polygon import check_ring, signed_area_m2, turned
 from humble_trowel.core.geometry.zones import lay_zones
-from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.document import Marked, Plan
 
 FORMAT = "humble-trowel-job"
 VERSION = 1
@@ -27,7 +28,8 @@ def read_plan(data: Any) -> Plan:
         raise PlanError(f"version is {version!r}; it must be {VERSION}.", "version")
     if version > VERSION:
         raise PlanError(
-            f"The file is version {version}; this program reads up to {VERSION}. Use a newer program.", "version"
+            f"The file is version {version}; this program reads up to {VERSION}. Use a newer program.",
+            "version",
         )
     plan = validate(data)
     check_plan(plan)
@@ -51,7 +53,9 @@ def anticlockwise(plan: Plan) -> Plan:
         return plan
     n = len(plan.outline)
     edges = [
-        edge if edge.sides is None else edge.model_copy(update={"sides": [n - 1 - side for side in edge.sides if side < n]})
+        edge
+        if edge.sides is None
+        else edge.model_copy(update={"sides": [n - 1 - side for side in edge.sides if side < n]})
         for edge in plan.edges
     ]
     return plan.model_copy(update={"outline": turned(plan.outline), "edges": edges})
@@ -74,14 +78,18 @@ def check_plan(plan: Plan) -> None:
 
 
 def _check_marks(plan: Plan) -> None:
-    for key, rows in (
+    types: tuple[tuple[str, Sequence[Marked]], ...] = (
         ("slab_types", plan.slab_types), ("edge_types", plan.edge_types),
         ("beam_types", plan.beam_types), ("pad_types", plan.pad_types),
-    ):  # fmt: skip
+    )  # fmt: skip
+    for key, rows in types:
         seen: set[str] = set()
         for index, row in enumerate(rows):
             if row.mark in seen:
-                raise PlanError(f"The mark {row.mark} stands twice. Each type needs a mark of its own.", f"{key}[{index}].mark")
+                raise PlanError(
+                    f"The mark {row.mark} stands twice. Each type needs a mark of its own.",
+                    f"{key}[{index}].mark",
+                )
             seen.add(row.mark)
     for key, used, known in (
         ("zones", [zone.slab for zone in plan.zones], {row.mark for row in plan.slab_types}),

@@ -9,7 +9,7 @@ from __future__ import annotations
 import math
 from typing import Annotated, Any, Literal
 
-from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, ValidationInfo
+from pydantic import AfterValidator, BaseModel, BeforeValidator, ConfigDict, Field, ValidationInfo
 
 from humble_trowel.core.errors import LengthError
 from humble_trowel.core.units import M3_PER_YD3, Units, parse_length, parse_volume
@@ -52,6 +52,13 @@ def _truck(value: Any, info: ValidationInfo) -> float:
     return size
 
 
+def _increment(value: float) -> float:
+    if value not in (0.25, 0.5):
+        raise ValueError("must be a quarter or a half: 0.25 or 0.5.")
+    return value
+
+
+Increment = Annotated[float, AfterValidator(_increment)]
 SmallLength = Annotated[float, BeforeValidator(_small_length)]
 Volume = Annotated[float, BeforeValidator(_volume)]
 TruckVolume = Annotated[float, BeforeValidator(_truck)]
@@ -80,8 +87,8 @@ class Plant(WaysPart):
     name: Text = ""
     phone: Text = ""
     account: Text = ""
-    increment_yd3: Literal[0.25, 0.5] = 0.5
-    increment_m3: Literal[0.25, 0.5] = 0.5
+    increment_yd3: Increment = 0.5
+    increment_m3: Increment = 0.5
     increment_reason: Reason = "The plant batches in halves."
     truck_yd3: Annotated[float, Field(ge=1, le=40)] = 9.0
     truck_m3: Annotated[float, Field(ge=0.5, le=30)] = 7.0
@@ -120,8 +127,8 @@ class WaysOverride(WaysPart):
     base_low_mm: SmallLength | None = None
     trench_wide_mm: SmallLength | None = None
     left_behind_m3: Volume | None = None
-    increment_yd3: Literal[0.25, 0.5] | None = None
-    increment_m3: Literal[0.25, 0.5] | None = None
+    increment_yd3: Increment | None = None
+    increment_m3: Increment | None = None
     truck_yd3: Annotated[float, Field(ge=1, le=40)] | None = None
     truck_m3: Annotated[float, Field(ge=0.5, le=30)] | None = None
     short_load_yd3: Annotated[float, Field(ge=0, le=40)] | None = None

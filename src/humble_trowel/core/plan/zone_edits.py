@@ -35,7 +35,9 @@ def remove_slab_type(plan: Plan, mark: str) -> Edited:
     used = [zone.name for zone in plan.zones if zone.slab == mark]
     if used:
         raise EditError(f"{mark} is the slab of {', '.join(used)}. Give that another slab first.")
-    return plan.model_copy(update={"slab_types": [row for row in plan.slab_types if row.mark != mark]}), f"{mark} taken out"
+    return plan.model_copy(
+        update={"slab_types": [row for row in plan.slab_types if row.mark != mark]}
+    ), f"{mark} taken out"
 
 
 def set_zone(plan: Plan, index: int, changes: dict[str, Any]) -> Edited:
@@ -78,7 +80,7 @@ def remove_zone(plan: Plan, index: int) -> Edited:
         gone = Polygon(zone.polygon)
         best = max(range(len(others)), key=lambda at: gone.intersection(Polygon(others[at].polygon)).length)
         merged = gone.union(Polygon(others[best].polygon))
-        polygon = ring_of(merged) if merged.geom_type == "Polygon" and not merged.interiors else None
+        polygon = ring_of(merged) if isinstance(merged, Polygon) and not merged.interiors else None
         others[best] = others[best].model_copy(update={"polygon": polygon})
     return plan.model_copy(update={"zones": others}), f"{zone.name} taken out"
 
@@ -155,7 +157,7 @@ def _add_ground(plan: Plan, outline: Polygon, points: list[XY], zone: Zone) -> E
     polygon = ring_of(added)
     edited = new_corners(plan, ring)
     rest_taken = all(row.polygon is not None for row in plan.zones)
-    zones = [row for row in plan.zones] if rest_taken else plan.zones
+    zones = list(plan.zones) if rest_taken else plan.zones
     kept = _behind(plan, added)
     return (
         edited.model_copy(
@@ -205,7 +207,9 @@ def _border_path(border: LineString, a: float, b: float) -> list[XY]:
     span = (b - a) % total
     corners = [(float(x), float(y)) for x, y in border.coords[:-1]]
     between = sorted(
-        ((border.project(Point(c)) - a) % total, c) for c in corners if 1e-6 < (border.project(Point(c)) - a) % total < span - 1e-6
+        ((border.project(Point(c)) - a) % total, c)
+        for c in corners
+        if 1e-6 < (border.project(Point(c)) - a) % total < span - 1e-6
     )
     first, last = border.interpolate(a), border.interpolate(b)
     return [(first.x, first.y), *[c for _, c in between], (last.x, last.y)]
@@ -227,9 +231,9 @@ def _split(plan: Plan, line: LineString, zone: Zone) -> Edited:
     """Part a zone along a line inside; what lies left of the walk becomes the new zone."""
     cells = lay_zones(plan.model_copy(update={"openings": []}))
     crossed = max(cells, key=lambda cell: cell.region.intersection(line).length)
-    spots = list(line.coords)
+    spots: list[XY] = [(float(x), float(y)) for x, y in line.coords]
     longer = LineString([_beyond(spots[1], spots[0]), *spots[1:-1], _beyond(spots[-2], spots[-1])])
-    parts = [part for part in split(crossed.region, longer).geoms if part.area > 1e3]
+    parts = [part for part in split(crossed.region, longer).geoms if isinstance(part, Polygon) and part.area > 1e3]
     if len(parts) < 2:
         raise CallError(f"The line does not part {crossed.name}. Walk on until it reaches the far side.", path="text")
     left = [part for part in parts if _is_left(part, spots)]
@@ -268,7 +272,7 @@ def _carve(plan: Plan, ring: list[XY], zone: Zone) -> Edited:
         if row.polygon is None or Polygon(row.polygon).intersection(shape).area < 1e3:
             continue
         left = Polygon(row.polygon).difference(shape)
-        if left.geom_type != "Polygon" or left.interiors:
+        if not isinstance(left, Polygon) or left.interiors:
             raise CallError(f"That would leave {row.name} in two pieces or with a hole.", path="text")
         zones[at] = row.model_copy(update={"polygon": ring_of(left)})
     zones.append(zone.model_copy(update={"polygon": ring_of(shape)}))
