@@ -28,9 +28,11 @@
 	{#if strips}
 		{#each drawing.strips as strip}
 			{#if strip.face === 'full'}
-				<path d={view.path(strip.rings)} fill="url(#deep)" fill-rule="evenodd" stroke="var(--ink2)" stroke-width="1.3" stroke-dasharray="6 4" />
+				<path d={view.path(strip.rings)} fill="url(#deep)" stroke="url(#deep)" stroke-width=".8" />
+				<path d={view.path(strip.borders, false)} fill="none" stroke="var(--ink2)" stroke-width="1.3" stroke-dasharray="6 4" />
 			{:else}
-				<path d={view.path(strip.rings)} fill="var(--water)" fill-opacity=".42" fill-rule="evenodd" stroke="var(--line)" stroke-width="1" stroke-dasharray="2 4" />
+				<path d={view.path(strip.rings)} class="haunch" />
+				<path d={view.path(strip.borders, false)} fill="none" stroke="var(--line)" stroke-width="1.2" stroke-dasharray="2 4" />
 			{/if}
 		{/each}
 	{/if}
@@ -63,6 +65,11 @@
 {/if}
 
 <style>
+	.haunch {
+		fill: color-mix(in srgb, var(--water) 42%, var(--slab));
+		stroke: color-mix(in srgb, var(--water) 42%, var(--slab));
+		stroke-width: 0.8;
+	}
 	.zone {
 		font-size: 15px;
 		font-weight: 640;

@@ -2,20 +2,21 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 import shapely
-from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.solid import Solid
+from humble_trowel.core.geometry.solid import Piece, Solid
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.order.ledger import LedgerPart
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.units import say_depth
 
 Rings = list[list[XY]]
+BORDER_MM = 0.05
 
 
 @dataclass(frozen=True)
@@ -33,12 +34,16 @@ class ZoneDrawn:
 
 @dataclass(frozen=True)
 class StripDrawn:
-    """A thickened strip as owned: face 'full' or 'haunch'. row: of edges."""
+    """A thickened strip as owned: face 'full' or 'haunch'. row: of edges. rings: touching convex pieces.
+
+    borders: the lines where the bottom ends (full) or the haunch comes up to the slab.
+    """
 
     row: int
     mark: str
     face: str
     rings: Rings
+    borders: Rings
 
 
 @dataclass(frozen=True)
@@ -60,18 +65,34 @@ def plan_view(plan: Plan, solid: Solid, parts: list[LedgerPart]) -> PlanView:
 
 
 def _strips(plan: Plan, solid: Solid) -> list[StripDrawn]:
-    groups: dict[tuple[int, str], list[Polygon]] = {}
+    groups: dict[tuple[int, str], list[Piece]] = {}
     for piece in solid.pieces:
-        groups.setdefault((piece.part, piece.face), []).append(Polygon(piece.ring))
+        groups.setdefault((piece.part, piece.face), []).append(piece)
     return [
-        StripDrawn(row, plan.edges[row].type, face, _rings(_merged(shapes)))
-        for (row, face), shapes in sorted(groups.items())
+        StripDrawn(
+            row,
+            plan.edges[row].type,
+            face,
+            [_rounded(piece.ring) for piece in pieces],
+            [line for piece in pieces for line in _borders(piece)],
+        )
+        for (row, face), pieces in sorted(groups.items())
     ]
 
 
-def _merged(shapes: list[Polygon]) -> BaseGeometry:
-    """Touching pieces as one shape, for drawing only: corners on a 0.01 mm grid, so that no seam shows."""
-    return shapes[0] if len(shapes) == 1 else shapely.union_all(shapes, grid_size=0.01)
+def _borders(piece: Piece) -> Rings:
+    """Sides of a piece that lie on the inner border of its facet, or where it is no deeper than the slab."""
+    on_border = [abs(piece.inner.at(x, y)) < BORDER_MM for x, y in piece.ring]
+    on_slab = [piece.excess.at(x, y) < BORDER_MM for x, y in piece.ring]
+    lines: Rings = []
+    for at, spot in enumerate(piece.ring):
+        if (on_border[at - 1] and on_border[at]) or (on_slab[at - 1] and on_slab[at]):
+            lines.append(_rounded([piece.ring[at - 1], spot]))
+    return lines
+
+
+def _rounded(ring: Sequence[XY]) -> list[XY]:
+    return [(round(x, 2), round(y, 2)) for x, y in ring]
 
 
 def _rings(region: BaseGeometry) -> Rings:
@@ -79,7 +100,7 @@ def _rings(region: BaseGeometry) -> Rings:
     for part in shapely.get_parts(region):
         if part.geom_type == "Polygon" and part.area > 1.0:
             for ring in (part.exterior, *part.interiors):
-                rings.append([(round(x, 2), round(y, 2)) for x, y in shapely.get_coordinates(ring)[:-1].tolist()])
+                rings.append(_rounded(shapely.get_coordinates(ring)[:-1].tolist()))
     return rings
 
 

@@ -11,6 +11,7 @@ from collections.abc import Sequence
 XY = tuple[float, float]
 Ring = list[XY]
 SLIVER_MM2 = 1e-3
+TWIN_MM = 1e-6
 
 
 def area_mm2(ring: Sequence[XY]) -> float:
@@ -70,7 +71,16 @@ def cut(ring: Sequence[XY], values: Sequence[float]) -> tuple[Ring, Ring]:
 
 
 def _solid(ring: Ring) -> Ring:
-    return ring if len(ring) > 2 and area_mm2(ring) > SLIVER_MM2 else []
+    """The ring without twin corners (a side of no length has no direction to cut along), [] for a sliver."""
+    if len(ring) < 3:
+        return []
+    last = ring[-1]
+    clean: Ring = []
+    for spot in ring:
+        if abs(spot[0] - last[0]) > TWIN_MM or abs(spot[1] - last[1]) > TWIN_MM:
+            clean.append(spot)
+            last = spot
+    return clean if len(clean) > 2 and area_mm2(clean) > SLIVER_MM2 else []
 
 
 def parted(ring: Ring, other: Ring) -> tuple[Ring, list[Ring]]:
@@ -81,7 +91,13 @@ def parted(ring: Ring, other: Ring) -> tuple[Ring, list[Ring]]:
     for bx, by in other:
         dx, dy = bx - ax, by - ay
         size = abs(dx) + abs(dy)
-        values = [_side(dx, dy, x - ax, y - ay, size) for x, y in inside]
+        if size <= TWIN_MM:
+            continue
+        slack = 1e-7 * size
+        values = []
+        for x, y in inside:
+            value = dx * (y - ay) - dy * (x - ax)
+            values.append(0.0 if -slack <= value <= slack else value)
         ax, ay = bx, by
         if min(values) >= 0:
             continue
@@ -93,9 +109,3 @@ def parted(ring: Ring, other: Ring) -> tuple[Ring, list[Ring]]:
         if not inside:
             return [], [ring]
     return inside, outside
-
-
-def _side(dx: float, dy: float, x: float, y: float, size: float) -> float:
-    """Distance-like measure to the left of a line; within 1e-7 mm counts as on it."""
-    value = dx * y - dy * x
-    return 0.0 if abs(value) <= 1e-7 * size else value

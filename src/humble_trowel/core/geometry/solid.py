@@ -9,7 +9,7 @@ its facets add to those already laid, so increments in laying order add up to th
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 import shapely
@@ -18,7 +18,7 @@ from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.convex import Ring, area_mm2, cut, is_convex, moments, parted
 from humble_trowel.core.geometry.strips import Facet, edge_runs, strip_facets
-from humble_trowel.core.geometry.zones import Cell, Plane, lay_zones, usable_region
+from humble_trowel.core.geometry.zones import GRID_MM, Cell, Plane, lay_zones, usable_region
 from humble_trowel.core.plan.document import Plan
 
 EVEN_MM = 1e-9
@@ -27,13 +27,17 @@ CLOSE_MM = 0.01
 
 @dataclass(frozen=True)
 class Piece:
-    """A convex share of the plan owned by one part. excess: mm below the slab's underside, linear."""
+    """A convex share of the plan owned by one part. excess: mm below the slab's underside, linear.
+
+    inner: distance from the inner border of the facet it comes from.
+    """
 
     part: int
     face: str
     zone: int
     ring: Ring
     excess: Plane
+    inner: Plane
 
     @property
     def m3(self) -> float:
@@ -140,7 +144,7 @@ class Laying:
                     for ring in _convex_rings(shape):
                         deeper, _ = _split(ring, excess)
                         if deeper:
-                            shares[at].append(Piece(facet.part, facet.face, cell.index, deeper, excess))
+                            shares[at].append(Piece(facet.part, facet.face, cell.index, deeper, excess, facet.inner))
         return shares
 
     def _settle(self, piece: Piece, earlier: Sequence[int]) -> list[Piece]:
@@ -161,7 +165,7 @@ class Laying:
                 free = still
         for ring in free:
             self.added_m3[piece.part] += ring_volume_m3(ring, piece.excess)
-        return [Piece(piece.part, piece.face, piece.zone, ring, piece.excess) for ring in [*kept, *free]]
+        return [replace(piece, ring=ring) for ring in [*kept, *free]]
 
     def _take(self, piece: Piece, old: Piece, shared: Ring, group: list[Piece]) -> list[Ring]:
         """Where `piece` is deeper over `shared`, the ground changes hands; the gain is booked to its part."""
@@ -174,8 +178,8 @@ class Laying:
             if owned.zone == old.zone and owned.excess is old.excess:
                 held, rest = parted(owned.ring, won)
                 if held:
-                    group[at] = Piece(owned.part, owned.face, owned.zone, [], owned.excess)
-                    group.extend(Piece(owned.part, owned.face, owned.zone, ring, owned.excess) for ring in rest)
+                    group[at] = replace(owned, ring=[])
+                    group.extend(replace(owned, ring=ring) for ring in rest)
         group[:] = [owned for owned in group if owned.ring]
         return [won]
 
@@ -190,7 +194,11 @@ def _overlapping(shapes: Sequence[Polygon]) -> list[tuple[int, int]]:
 
 
 def _clip(groups: Sequence[Sequence[BaseGeometry]], region: BaseGeometry) -> list[list[BaseGeometry]]:
-    """Every group's shapes clipped to a region. What lies inside within 0.01 mm stays whole."""
+    """Every group's shapes clipped to a region. What lies inside within 0.01 mm stays whole.
+
+    The overlay is done on a grid (see GRID_MM): without one the library has been seen to return nothing where two
+    borders run together to the last bit.
+    """
     flat = np.array([shape for group in groups for shape in group], dtype=object)
     if not len(flat):
         return [[] for _ in groups]
@@ -201,7 +209,7 @@ def _clip(groups: Sequence[Sequence[BaseGeometry]], region: BaseGeometry) -> lis
     done = flat.copy()
     done[apart] = None
     cut_off = ~whole & ~apart
-    done[cut_off] = shapely.intersection(region, flat[cut_off])
+    done[cut_off] = shapely.intersection(region, flat[cut_off], grid_size=GRID_MM)
     result: list[list[BaseGeometry]] = []
     at = 0
     for group in groups:
@@ -214,7 +222,8 @@ def _clip(groups: Sequence[Sequence[BaseGeometry]], region: BaseGeometry) -> lis
 def _convex_rings(shape: BaseGeometry) -> list[Ring]:
     """A shape as convex anticlockwise rings: itself if convex, else triangles."""
     rings: list[Ring] = []
-    for part in shapely.get_parts(shape):
+    parts = [shape] if isinstance(shape, Polygon) else [p for p in shapely.get_parts(shape) if isinstance(p, Polygon)]
+    for part in parts:
         if part.geom_type != "Polygon" or part.area <= 0:
             continue
         ring = _ring(part)

@@ -22,12 +22,16 @@ STRAIGHT_RAD = 1e-9
 
 @dataclass(frozen=True)
 class Facet:
-    """part: index into the list of parts. face: 'full' or 'haunch'. depth: mm below the slab top."""
+    """part: index into the list of parts. face: 'full' or 'haunch'. depth: mm below the slab top.
+
+    inner: how far a point lies from the facet's inner border (its knee or its foot), for drawing.
+    """
 
     part: int
     face: str
     shape: Polygon
     depth: Plane
+    inner: Plane
 
 
 @dataclass(frozen=True)
@@ -145,7 +149,7 @@ def _reach(run: Run, other: Neighbour | None, slab_mm: float) -> float:
     if other is None:
         return 0.0
     if other.kind == run.kind and other.angle_rad < math.pi - STRAIGHT_RAD:
-        needed = 2 * strip_width_mm(run.kind, slab_mm) / math.sin(other.angle_rad)
+        needed = 4 * strip_width_mm(run.kind, slab_mm) / math.sin(other.angle_rad)
         if min(math.dist(run.start, run.end), other.length_mm) >= needed:
             return -1.0 / math.tan(other.angle_rad / 2)
     return reach_per_mm(other.angle_rad)
@@ -193,14 +197,16 @@ def _faces(
 
     if depth <= slab_mm:
         return
-    yield Facet(part, "full", band(0.0, width), Plane(depth))
+    foot = nx * x0 + ny * y0
+    yield Facet(part, "full", band(0.0, width), Plane(depth), Plane(-foot - width, nx, ny))
     haunch = kind.haunch_run_per_rise or 0.0
     if haunch > 0:
-        foot = nx * x0 + ny * y0
         slope = -1.0 / haunch
+        reach = width + haunch * (depth - slab_mm)
         yield Facet(
             part,
             "haunch",
-            band(width, width + haunch * (depth - slab_mm)),
+            band(width, reach),
             Plane(depth - (foot + width) * slope, nx * slope, ny * slope),
+            Plane(-foot - reach, nx, ny),
         )

@@ -18,6 +18,7 @@ from humble_trowel.core.geometry.polygon import SNAP_MM, XY, check_ring, signed_
 from humble_trowel.core.plan.document import Plan
 
 AREA_SLACK_M2 = 1e-4
+GRID_MM = 1e-4  # overlays are snapped to this: robust, and 1e-9 of any volume
 
 
 class Plane(NamedTuple):
@@ -55,7 +56,7 @@ def usable_region(plan: Plan) -> BaseGeometry:
     assert plan.outline is not None
     whole: BaseGeometry = Polygon(plan.outline)
     for ring in plan.openings:
-        whole = whole.difference(Polygon(ring))
+        whole = whole.difference(Polygon(ring), grid_size=GRID_MM)
     return whole
 
 
@@ -92,7 +93,7 @@ def lay_zones(plan: Plan) -> list[Cell]:
     rings = _zone_rings(plan, outline)
     rest: BaseGeometry = outline
     for ring in rings.values():
-        rest = rest.difference(Polygon(ring))
+        rest = rest.difference(Polygon(ring), grid_size=GRID_MM)
     cells = []
     for index, zone in enumerate(plan.zones):
         kind = types.get(zone.slab)
@@ -103,7 +104,7 @@ def lay_zones(plan: Plan) -> list[Cell]:
             )
         region = Polygon(rings[index]) if index in rings else rest
         if plan.openings:
-            region = region.intersection(usable)
+            region = region.intersection(usable, grid_size=GRID_MM)
         cells.append(
             Cell(index, zone.name, zone.slab, kind.thickness_mm, Plane(kind.thickness_mm), _areas_only(region))
         )
