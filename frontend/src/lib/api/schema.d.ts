@@ -432,7 +432,7 @@ export interface components {
             base_low_mm: number;
             /**
              * Base Low Reason
-             * @default A base set by hand lies a little low over the whole area.
+             * @default A base set by hand lies a little low all over.
              */
             base_low_reason: string;
             /**
@@ -1210,15 +1210,13 @@ export interface components {
             /**
              * Increment Yd3
              * @default 0.5
-             * @enum {number}
              */
-            increment_yd3: 0.25 | 0.5;
+            increment_yd3: number;
             /**
              * Increment M3
              * @default 0.5
-             * @enum {number}
              */
-            increment_m3: 0.25 | 0.5;
+            increment_m3: number;
             /**
              * Increment Reason
              * @default The plant batches in halves.
@@ -1690,7 +1688,9 @@ export interface components {
         };
         /**
          * StripDrawn
-         * @description A thickened strip as owned: face 'full' or 'haunch'. row: of edges.
+         * @description A thickened strip as owned: face 'full' or 'haunch'. row: of edges. rings: touching convex pieces.
+         *
+         *     borders: the lines where the bottom ends (full) or the haunch comes up to the slab.
          */
         StripDrawn: {
             /** Row */
@@ -1701,6 +1701,11 @@ export interface components {
             face: string;
             /** Rings */
             rings: [
+                number,
+                number
+            ][][];
+            /** Borders */
+            borders: [
                 number,
                 number
             ][][];
@@ -1816,7 +1821,7 @@ export interface components {
             /**
              * @default {
              *       "base_low_mm": 6.35,
-             *       "base_low_reason": "A base set by hand lies a little low over the whole area.",
+             *       "base_low_reason": "A base set by hand lies a little low all over.",
              *       "trench_wide_mm": 12.7,
              *       "trench_wide_reason": "Trench sides break out wider than drawn.",
              *       "left_behind_m3": 0.191138714496,
@@ -1862,9 +1867,9 @@ export interface components {
             /** Left Behind M3 */
             left_behind_m3?: number | null;
             /** Increment Yd3 */
-            increment_yd3?: (0.25 | 0.5) | null;
+            increment_yd3?: number | null;
             /** Increment M3 */
-            increment_m3?: (0.25 | 0.5) | null;
+            increment_m3?: number | null;
             /** Truck Yd3 */
             truck_yd3?: number | null;
             /** Truck M3 */

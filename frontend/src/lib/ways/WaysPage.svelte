@@ -83,7 +83,7 @@
 			<section>
 				<h2>{w.ways.plant}</h2>
 				<div class="grid">
-					{#each plant as row}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}
+					{#each plant as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}
 				</div>
 				<p class="label">{w.ways.increment}</p>
 				<div class="marks" role="group" aria-label={w.ways.increment}>
@@ -144,6 +144,12 @@
 		gap: 16px;
 		border-top: 1px solid var(--hair);
 		padding-top: 6px;
+	}
+	.pair > :global(:first-child) {
+		flex: none;
+	}
+	.grid > :global(:last-child) {
+		grid-column: 1 / -1;
 	}
 	.grid {
 		display: grid;

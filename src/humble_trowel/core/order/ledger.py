@@ -18,7 +18,7 @@ from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.lines.outline import length_leaf
 from humble_trowel.core.plan.document import EdgeType, Plan
 from humble_trowel.core.units import M2_PER_FT2, M3_PER_YD3, MM_PER_FT, MM_PER_IN, format_volume, say_depth
-from humble_trowel.core.working import Working, leaf, work
+from humble_trowel.core.working import Working, leaf, number_text, work
 
 CLOSED_FORM_SLACK = 1e-6
 
@@ -158,64 +158,48 @@ def middle_mm(runs: Sequence[Run], offset_mm: float) -> tuple[float, float]:
 
 def _closed_form(plan: Plan, solid: Solid, kind: EdgeType, runs: Sequence[Run], m3: float, name: str) -> Working | None:
     """Length along the middle times section, where that is what the solid comes to; None where it is not."""
-    slab_mm = solid.cells[0].thickness_mm
-    area, offset = section_m2(kind, slab_mm)
+    slab = solid.cells[0]
+    area, offset = section_m2(kind, slab.thickness_mm)
     length, turns = middle_mm(runs, offset)
     if m3 <= 0 or abs((length - turns * offset) * area / 1000 - m3) > CLOSED_FORM_SLACK * m3:
         return None
     unit, _ = volume_unit(plan)
+    inputs = {
+        "middle": _middle_working(plan, kind.mark, length, turns, offset),
+        "section": _section_working(plan, kind, slab),
+    }
+    formula = "middle * section / 1000" if plan.units == "mm" else "middle * section / 27"
+    return work(name, unit, formula, inputs, source="strip", text=f"{format_volume(m3, plan.units)} {unit}")
+
+
+def _section_working(plan: Plan, kind: EdgeType, slab: Cell) -> Working:
     at = f"edges/type/{kind.mark}"
-    section_inputs = {
+    inputs = {
         "wide": thin_leaf(f"{kind.mark} bottom width", kind.bottom_width_mm or 0, plan, at),
         "deep": thin_leaf(f"{kind.mark} depth", kind.depth_mm or 0, plan, at),
-        "slab": thin_leaf("Slab thickness", slab_mm, plan, f"edges/slab/{solid.cells[0].mark}"),
+        "slab": thin_leaf("Slab thickness", slab.thickness_mm, plan, f"edges/slab/{slab.mark}"),
     }
-    run = kind.haunch_run_per_rise or 0.0
-    wide = "wide"
+    run, wide = kind.haunch_run_per_rise or 0.0, "wide"
     if run:
-        section_inputs["run"] = leaf("Haunch run per rise", run, "", f"{run:.3f}".rstrip("0").rstrip("."), "typed", at)
+        inputs["run"] = leaf("Haunch run per rise", run, "", number_text(run, 3), "typed", at)
         wide = "(wide + run * (deep - slab) / 2)"
-    per, area_unit = ("1000000", "m²") if plan.units == "mm" else ("144", "sq ft")
-    section = work(
-        f"{kind.mark} section below the slab",
-        area_unit,
-        f"{wide} * (deep - slab) / {per}",
-        section_inputs,
-        digits=4,
-    )
-    sides = length_leaf(f"{kind.mark} sides, at the face", length, plan.units, "lines", "geometry")
-    middle = sides
-    if turns:
-        scale = 1.0 if plan.units == "mm" else 1 / MM_PER_FT
-        offset_unit = "mm" if plan.units == "mm" else "ft"
-        middle = work(
-            f"{kind.mark} length along the middle",
-            offset_unit,
-            "sides - turns * inside",
-            {
-                "sides": sides,
-                "turns": leaf(
-                    "Corners, 2 cot of half the angle each, added",
-                    turns,
-                    "",
-                    f"{turns:.4f}".rstrip("0").rstrip("."),
-                    "geometry",
-                ),
-                "inside": leaf(
-                    "Middle of the section, from the face",
-                    offset * scale,
-                    offset_unit,
-                    f"{offset * scale:.4f} {offset_unit}",
-                    "geometry",
-                ),
-            },
-            digits=3,
-        )
-    formula = "middle * section / 1000" if plan.units == "mm" else "middle * section / 27"
-    return work(
-        name, unit, formula, {"middle": middle, "section": section}, source="strip",
-        text=f"{format_volume(m3, plan.units)} {unit}",
-    )  # fmt: skip
+    per, unit = ("1000000", "m²") if plan.units == "mm" else ("144", "sq ft")
+    name = f"{kind.mark} section below the slab"
+    return work(name, unit, f"{wide} * (deep - slab) / {per}", inputs, digits=4)
+
+
+def _middle_working(plan: Plan, mark: str, length_mm: float, turns: float, offset_mm: float) -> Working:
+    sides = length_leaf(f"{mark} sides, at the face", length_mm, plan.units, "lines", "geometry")
+    if not turns:
+        return sides
+    unit, scale = ("mm", 1.0) if plan.units == "mm" else ("ft", 1 / MM_PER_FT)
+    corners, middle = "Corners, 2 cot of half the angle each, added", "Middle of the section, from the face"
+    inputs = {
+        "sides": sides,
+        "turns": leaf(corners, turns, "", number_text(turns, 4), "geometry"),
+        "inside": leaf(middle, offset_mm * scale, unit, f"{offset_mm * scale:.4f} {unit}", "geometry"),
+    }
+    return work(f"{mark} length along the middle", unit, "sides - turns * inside", inputs, digits=3)
 
 
 def _table(plan: Plan, solid: Solid, row: int, name: str, m3: float) -> Working:

@@ -74,7 +74,7 @@ class Allowances(WaysPart):
     """Each with its reason; 0 switches one off."""
 
     base_low_mm: SmallLength = 6.35
-    base_low_reason: Reason = "A base set by hand lies a little low over the whole area."
+    base_low_reason: Reason = "A base set by hand lies a little low all over."
     trench_wide_mm: SmallLength = 12.7
     trench_wide_reason: Reason = "Trench sides break out wider than drawn."
     left_behind_m3: Volume = 0.25 * M3_PER_YD3

@@ -27,6 +27,7 @@
 			autocapitalize="off"
 			spellcheck="false"
 			value={box.text}
+			class:long={box.text.length > 27}
 			oninput={(event) => box.type(event.currentTarget.value)}
 			onkeydown={(event) => {
 				if (event.key === 'Enter') void (box.ready ? box.keep() : box.saveAsTyped());
@@ -96,6 +97,9 @@
 		color: var(--pencil);
 		background: transparent;
 		outline: none;
+	}
+	.in input.long {
+		font-size: 17px;
 	}
 	.in .act {
 		border: 0;

@@ -1,0 +1,60 @@
+"""Stopped servers, clashes and bad files: said plainly, nothing lost."""
+
+import json
+
+from playwright.sync_api import expect
+from tests.plans import job
+
+
+def open_shelter(page):
+    page.get_by_role("link", name="Cole Street bus shelter", exact=True).click()
+    expect(page.locator("#call-out")).to_be_visible()
+
+
+def type_size(page, text):
+    page.locator("[data-size='0']").click()
+    page.get_by_label("A to B", exact=True).fill(text)
+    page.get_by_role("button", name="B moves").click()
+
+
+def test_a_killed_server_loses_nothing_and_what_was_typed_is_sent_when_it_is_back(page, server):
+    open_shelter(page)
+    type_size(page, "16'")
+    expect(page.locator("[data-reading='area'] .v")).to_contain_text("112 sq ft")
+    server.kill()
+    type_size(page, "18'")
+    expect(page.get_by_text("No answer from the program. One edit is kept on this screen")).to_be_visible()
+    expect(page.get_by_label("A to B", exact=True)).to_have_value("18'")
+    page.locator("#call-out").fill("from B 2' n, 3' e")
+    server.start()
+    expect(page.locator("[data-reading='area'] .v")).to_contain_text("126 sq ft")
+    expect(page.get_by_text("No answer from the program")).to_have_count(0)
+    expect(page.locator("#call-out")).to_have_value("from B 2' n, 3' e")
+    page.wait_for_timeout(1500)
+    page.reload()
+    expect(page.locator("[data-reading='area'] .v")).to_contain_text("126 sq ft")
+    expect(page.locator("#call-out")).to_have_value("from B 2' n, 3' e")
+
+
+def test_two_tabs_the_second_is_told_and_can_put_its_change_on_top(page, server):
+    open_shelter(page)
+    other = page.context.new_page()
+    other.goto(page.url)
+    type_size(other, "16'")
+    expect(other.locator("[data-reading='area'] .v")).to_contain_text("112 sq ft")
+    page.locator("[data-size='1']").click()
+    page.get_by_label("B to C", exact=True).fill("8'")
+    page.get_by_role("button", name="C moves").click()
+    expect(page.get_by_text("changed this slab meanwhile")).to_be_visible()
+    page.get_by_role("button", name="Put mine on top").click()
+    expect(page.locator("[data-reading='area'] .v")).to_contain_text("128 sq ft")
+
+
+def test_bad_files_are_refused_beside_the_button_and_good_ones_open(page, tmp_path):
+    bad, good = tmp_path / "bad.json", tmp_path / "good.json"
+    bad.write_text(json.dumps(job(zones=[{"name": "z", "slab": "S9"}])))
+    good.write_text(json.dumps(job(name="<b>From outside</b>")))
+    page.get_by_label("Bring in a file").set_input_files(bad)
+    expect(page.get_by_role("alert")).to_contain_text("zones[0].slab: The mark S9 is not known.")
+    page.get_by_label("Bring in a file").set_input_files(good)
+    expect(page.locator("p.name")).to_have_text("<b>From outside</b>")

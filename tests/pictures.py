@@ -1,0 +1,82 @@
+"""Retakes docs/screenshots from the demo data: one picture a view, each to be opened and judged."""
+
+import json
+import shutil
+import sys
+import tempfile
+import urllib.request
+from pathlib import Path
+
+from playwright.sync_api import Page, sync_playwright
+
+from humble_trowel.bench import CHROMIUM_ARGS, served
+
+TARGET = Path(__file__).resolve().parent.parent / "docs" / "screenshots"
+LAPTOP, PHONE = (1280, 800), (390, 844)
+
+
+def typing(page: Page) -> None:
+    page.locator("#call-out").fill("from G 6' w, 5' n 10' w 5' s")
+    page.get_by_label("Zone name").fill("Drying porch")
+    page.wait_for_timeout(300)
+
+
+def working(page: Page) -> None:
+    page.locator("[data-part='f'] .num").click()
+
+
+def walking(page: Page) -> None:
+    page.locator("#call-out").fill("36' e 18' n 25' w 10' n 12' w 28' s")
+    page.wait_for_timeout(300)
+
+
+VIEWS = [
+    ("1-yard", "/", LAPTOP, None),
+    ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),
+    ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
+    ("4-order", "/job/{tansy}/order", LAPTOP, working),
+    ("5-order-metric", "/job/{ferrier}/order", LAPTOP, None),
+    ("6-ways", "/ways", LAPTOP, None),
+    ("7-new-slab", "/job/{new}/lines", LAPTOP, walking),
+    ("8-dim", "/job/{tansy}/edges?dim", LAPTOP, lambda page: page.keyboard.press("d")),
+    ("9-phone-lines", "/job/{tansy}/lines", PHONE, None),
+    ("10-phone-edges", "/job/{tansy}/edges", PHONE, None),
+    ("11-phone-order", "/job/{tansy}/order", PHONE, None),
+]
+
+
+def new_job(base: str) -> str:
+    body = json.dumps({"name": "Larch Bend kiln studio", "units": "ft-in"}).encode()
+    ask = urllib.request.Request(f"{base}/api/jobs", body, {"content-type": "application/json"})
+    return str(json.load(urllib.request.urlopen(ask))["id"])
+
+
+def main(wanted: list[str]) -> None:
+    TARGET.mkdir(parents=True, exist_ok=True)
+    folder = Path(tempfile.mkdtemp(prefix="trowel-pictures-"))
+    with served(folder) as (base, _, _), sync_playwright() as tool:
+        rows = json.load(urllib.request.urlopen(f"{base}/api/jobs"))
+        ids = {row["name"].split("'")[0].split()[0].lower(): row["id"] for row in rows} | {"new": ""}
+        browser = tool.chromium.launch(executable_path=shutil.which("chromium"), args=list(CHROMIUM_ARGS))
+        for name, path, (width, height), act in VIEWS:
+            if wanted and name not in wanted:
+                continue
+            if "{new}" in path:
+                ids["new"] = new_job(base)
+            page = browser.new_page(viewport={"width": width, "height": height})
+            page.add_init_script("localStorage.setItem('who', 'Wren')")
+            page.goto(base + path.format(**ids))
+            page.wait_for_timeout(600)
+            page.evaluate("document.fonts.ready")
+            if act:
+                act(page)
+            page.wait_for_timeout(400)
+            page.screenshot(path=TARGET / f"{name}.png")
+            page.close()
+            print(f"docs/screenshots/{name}.png")
+        browser.close()
+    shutil.rmtree(folder, ignore_errors=True)
+
+
+if __name__ == "__main__":
+    main(sys.argv[1:])
