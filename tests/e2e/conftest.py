@@ -8,9 +8,11 @@ import time
 import urllib.request
 
 import pytest
-from playwright.sync_api import sync_playwright
+from playwright.sync_api import expect, sync_playwright
 
 from humble_trowel.bench import CHROMIUM_ARGS
+
+expect.set_options(timeout=20_000)
 
 
 class Server:

@@ -121,7 +121,7 @@ def _template(node: ast.AST, rank: int) -> str:
     if isinstance(node, ast.UnaryOp) and isinstance(node.op, ast.USub):
         return f"−{_template(node.operand, 3)}"
     if isinstance(node, ast.Constant) and isinstance(node.value, int | float):
-        return f"{node.value:g}"
+        return f"{node.value:.10g}"
     if isinstance(node, ast.Name):
         return "{" + node.id + "}"
     if isinstance(node, ast.Call) and isinstance(node.func, ast.Name) and node.func.id in _CALLS:

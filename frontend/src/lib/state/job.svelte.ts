@@ -59,6 +59,11 @@ export class JobDesk {
 		if (!this.kept) return false;
 		this.#clear();
 		const job: Waiting = { edit_id: crypto.randomUUID(), edits };
+		if (this.waiting.length) {
+			this.#hold([...this.waiting, job]);
+			this.#later(() => this.#send());
+			return false;
+		}
 		return this.#post(job, at);
 	}
 

@@ -115,6 +115,9 @@ export const w = {
 		step: 'step in the top',
 		none: 'Plain all round. Give a side an edge type.',
 		out: 'Take out',
+		part: 'Part or carve a zone',
+		partHint: 'from A 20′ e, 18′ n',
+		partName: 'its name',
 		line: 'Thicken along a line inside',
 		lineHint: 'from B 3′ n, 12′ n',
 		grow: { left: 'grows left', right: 'grows right' },
@@ -205,6 +208,7 @@ export const w = {
 		toYard: 'To the yard',
 		loading: 'Fetching the slab.'
 	},
+	history: { title: 'Every change', back: 'Go back to this', now: 'now' },
 	keysTitle: 'Keys',
 	keysOff: 'Single letters are on',
 	keysOn: 'Single letters are off',

@@ -56,17 +56,20 @@ def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
     """Cross-section area in mm2 on each line x."""
     outline = _crossings(plan.outline or [], x)
     holes = [_crossings(ring, x) for ring in plan.openings]
+    rest = next((_thickness(plan, zone.slab) for zone in plan.zones if zone.polygon is None), 0.0)
     zones = [
-        (_crossings(zone.polygon, x) if zone.polygon else None, _thickness(plan, zone.slab)) for zone in plan.zones
+        (_crossings(zone.polygon, x), _thickness(plan, zone.slab))
+        for zone in plan.zones
+        if zone.polygon and _thickness(plan, zone.slab) != rest
     ]
     bands = _packed(strips, x)
-    slabs = sorted({thickness for _, thickness in zones})[1:]
-    marks = [outline, *holes, *[zone for zone, _ in zones if zone is not None], *_band_marks(bands, slabs)]
+    slabs = sorted({rest, *(thickness for _, thickness in zones)} - {0.0})[1:]
+    marks = [outline, *holes, *[zone for zone, _ in zones], *_band_marks(bands, slabs)]
     breaks = np.sort(np.concatenate(marks, axis=1), axis=1)
     gap = np.diff(breaks, axis=1)
     line, column = np.nonzero((gap > 1e-9) & (breaks[:, 1:] < FAR))
     low, gap = breaks[line, column], gap[line, column]
-    depth = _mean_depth(line, low, gap, outline, holes, zones, bands)
+    depth = _mean_depth(line, low, gap, outline, holes, (rest, zones), bands)
     return np.asarray(np.bincount(line, weights=depth * gap, minlength=len(x)), dtype=np.float64)
 
 
@@ -103,7 +106,7 @@ def _mean_depth(
     gap: Array,
     outline: Array,
     holes: Sequence[Array],
-    zones: Sequence[tuple[Array | None, float]],
+    slabs: tuple[float, Sequence[tuple[Array, float]]],
     bands: Bands,
 ) -> Array:
     """Mean depth on each interval low..low + gap of its line, by two Gauss points. No rule starts or ends inside."""
@@ -111,10 +114,10 @@ def _mean_depth(
     concrete = _inside(line, middle, outline)
     for hole in holes:
         concrete &= ~_inside(line, middle, hole)
-    slab = np.full(low.shape, next((thickness for zone, thickness in zones if zone is None), 0.0))
+    rest, zones = slabs
+    slab = np.full(low.shape, rest)
     for zone, thickness in zones:
-        if zone is not None:
-            slab[_inside(line, middle, zone)] = thickness
+        slab[_inside(line, middle, zone)] = thickness
     depths = [slab, slab.copy()]
     for column in range(bands.low.shape[1]):
         there = np.flatnonzero((middle > bands.low[line, column]) & (middle < bands.high[line, column]))

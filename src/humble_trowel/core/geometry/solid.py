@@ -135,17 +135,37 @@ class Laying:
             lost = (facet.shape.area - sum(shape.area for shape in kept)) / 1e6
             if lost > 1e-6:
                 self.clipped_m2[facet.part] = self.clipped_m2.get(facet.part, 0.0) + lost
+        rings = [[ring for shape in shapes for ring in _convex_rings(shape)] for shapes in inside]
         shares: list[list[Piece]] = [[] for _ in facets]
-        for cell in self.cells:
-            parts = inside if len(self.cells) == 1 else _clip(inside, cell.region)
-            for at, (facet, shapes) in enumerate(zip(facets, parts, strict=True)):
+        for cell, parts in zip(self.cells, self._by_cell(rings), strict=True):
+            for at, (facet, own) in enumerate(zip(facets, parts, strict=True)):
                 excess = facet.depth.minus(cell.depth)
-                for shape in shapes:
-                    for ring in _convex_rings(shape):
-                        deeper, _ = _split(ring, excess)
-                        if deeper:
-                            shares[at].append(Piece(facet.part, facet.face, cell.index, deeper, excess, facet.inner))
+                for ring in own:
+                    deeper, _ = _split(ring, excess)
+                    if deeper:
+                        shares[at].append(Piece(facet.part, facet.face, cell.index, deeper, excess, facet.inner))
         return shares
+
+    def _by_cell(self, rings: list[list[Ring]]) -> list[list[list[Ring]]]:
+        """For every cell, what each facet's rings have in it: convex cells take theirs, the last one the rest."""
+        if len(self.cells) == 1:
+            return [rings]
+        convex = {at: ring for at, cell in enumerate(self.cells) if (ring := _convex_ring(cell.region))}
+        others = [at for at in range(len(self.cells)) if at not in convex]
+        if len(others) > 1:
+            shapes = [[Polygon(ring) for ring in own] for own in rings]
+            clipped = [_clip(shapes, cell.region) for cell in self.cells]
+            return [[[r for s in own for r in _convex_rings(s)] for own in parts] for parts in clipped]
+        result: list[list[list[Ring]]] = [[[] for _ in rings] for _ in self.cells]
+        for at, own in enumerate(rings):
+            left = own
+            for cell, ring in convex.items():
+                parts = [parted(one, ring) for one in left]
+                result[cell][at] = [inside for inside, _ in parts if inside]
+                left = [piece for _, outside in parts for piece in outside]
+            if others:
+                result[others[0]][at] = left
+        return result
 
     def _settle(self, piece: Piece, earlier: Sequence[int]) -> list[Piece]:
         """Give the piece what nobody owns yet and what it owns deeper than its present owner."""
@@ -224,14 +244,20 @@ def _convex_rings(shape: BaseGeometry) -> list[Ring]:
     rings: list[Ring] = []
     parts = [shape] if isinstance(shape, Polygon) else [p for p in shapely.get_parts(shape) if isinstance(p, Polygon)]
     for part in parts:
-        if part.geom_type != "Polygon" or part.area <= 0:
-            continue
         ring = _ring(part)
         if not part.interiors and is_convex(ring):
             rings.append(ring)
         else:
             rings.extend(_ring(piece) for piece in shapely.get_parts(shapely.constrained_delaunay_triangles(part)))
     return [ring for ring in rings if area_mm2(ring) > 0]
+
+
+def _convex_ring(region: BaseGeometry) -> Ring | None:
+    """The ring of a region that is one convex polygon, else None."""
+    if not isinstance(region, Polygon) or region.interiors:
+        return None
+    ring = _ring(region)
+    return ring if is_convex(ring) else None
 
 
 def _ring(polygon: Polygon) -> Ring:

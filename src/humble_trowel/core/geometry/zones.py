@@ -84,8 +84,18 @@ def lay_zones(plan: Plan) -> list[Cell]:
     """The cells of a plan with an outline, in the order of plan.zones.
 
     Raises PlanError naming the key path for a zone that leaves the outline, overlaps another, names an unknown
-    slab type, and for area in no zone.
+    slab type, and for area in no zone. A plan does not change, so the cells stay with it.
     """
+    made_from = (plan.outline, plan.openings, plan.zones, plan.slab_types)
+    if plan._laid is not None and all(old is new for old, new in zip(plan._laid[0], made_from, strict=True)):
+        laid: list[Cell] = plan._laid[1]
+        return laid
+    cells = _lay(plan)
+    plan._laid = (made_from, cells)
+    return cells
+
+
+def _lay(plan: Plan) -> list[Cell]:
     assert plan.outline is not None
     types = {row.mark: row for row in plan.slab_types}
     outline = Polygon(plan.outline)

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import re
 from collections.abc import Sequence
 from dataclasses import dataclass
 
@@ -118,13 +119,18 @@ def _edge_row(plan: Plan, solid: Solid, row: int, mark: str, runs: Sequence[Run]
     name = f"{mark} along a line" if along else f"{mark} edge below the slab"
     working = _closed_form(plan, solid, kind, runs, m3, name) or _table(plan, solid, row, name, m3)
     longest = max(runs, key=lambda run: math.dist(run.start, run.end))
-    how = working.shown.replace(" ÷ 27", "").replace(" ÷ 324", "")
+    how = short_sum(working)
     if len(how) > 40:
         how = f"{len(working.inputs) // 2} areas × their depths"
     return LedgerPart(
         name, "edge", mark, None, m3, "", _beside(longest, (kind.bottom_width_mm or 0) / 2),
         format_volume(m3, plan.units), how, working,
     )  # fmt: skip
+
+
+def short_sum(working: Working) -> str:
+    """The shown sum without its constants of conversion, for a list; the whole sum stands in the working."""
+    return re.sub(r" ÷ (1000000|1000|3888|324|27)\b", "", working.shown)
 
 
 def _beside(run: Run, s: float) -> XY:

@@ -10,7 +10,7 @@ from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.strips import edge_runs
 from humble_trowel.core.lines.outline import length_leaf
-from humble_trowel.core.order.ledger import LedgerPart, area_leaf, area_times_depth, thin_leaf, volume_unit
+from humble_trowel.core.order.ledger import LedgerPart, area_leaf, area_times_depth, short_sum, thin_leaf, volume_unit
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import SLACK_M3, Ways
 from humble_trowel.core.units import M3_PER_YD3, format_ordered, format_volume
@@ -71,7 +71,7 @@ def allowances(plan: Plan, solid: Solid, ways: Ways) -> list[Allowance]:
 def _row(plan: Plan, key: str, name: str, reason: str, working: Working, ways: Ways) -> Allowance:
     _, per_unit = volume_unit(plan)
     m3 = working.value * per_unit
-    how = working.shown.replace(" ÷ 324", "").replace(" ÷ 3888", "").replace(" ÷ 1000000", "").replace(" ÷ 1000", "")
+    how = short_sum(working)
     return Allowance(
         name, m3, plan.ways.reason or reason if _source(plan, key, ways) == "job-way" else reason, key,
         _source(plan, key, ways), format_volume(m3, plan.units), how, working,

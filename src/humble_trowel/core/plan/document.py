@@ -15,6 +15,7 @@ from pydantic import (
     BeforeValidator,
     ConfigDict,
     Field,
+    PrivateAttr,
     ValidationInfo,
     field_validator,
     model_validator,
@@ -289,6 +290,8 @@ LATER_STAGES = ("existing", "build_ups", "underslab", "steel", "embeds", "screed
 
 class Plan(Part):
     """One job file. Names are fixed: extend them, never rename."""
+
+    _laid: Any = PrivateAttr(default=None)  # the zones as laid last (geometry/zones.py), for these very fields
 
     format: Literal["humble-trowel-job"] = "humble-trowel-job"
     version: Literal[1] = 1

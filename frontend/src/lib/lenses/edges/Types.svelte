@@ -9,6 +9,8 @@
 	let edgeText = $state('');
 	let slabText = $state('');
 	let lineText = $state('');
+	let partText = $state('');
+	let partName = $state('');
 	let grow = $state<'left' | 'right'>('left');
 	const next = (letter: string, marks: string[]) => `${letter}${[1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].find((n) => !marks.includes(`${letter}${n}`)) ?? 99}`;
 	async function newEdge() {
@@ -18,6 +20,9 @@
 	async function newSlab() {
 		const mark = next('S', (plan?.slab_types ?? []).map((t) => t.mark));
 		if (await desk.keep([{ op: 'set_slab_type', mark, thickness: slabText }], 'new-slab')) slabText = '';
+	}
+	async function newPart() {
+		if (await desk.keep([{ op: 'walk_zone', text: partText, name: partName, drop: 0 }], 'new-part')) partText = partName = '';
 	}
 	async function newLine() {
 		const type = plan?.edge_types.find((t) => t.kind === 'thickened')?.mark ?? '';
@@ -41,6 +46,14 @@
 			{#if plan.zones.length > 1}<button type="button" class="act quiet" aria-label="{w.edges.out} {zone.name}" onclick={() => void desk.keep([{ op: 'remove_zone', index: i }], 'zone')}>{w.edges.out}</button>{/if}
 		</div>
 	{/each}
+	{#if plan.outline}
+		<div class="row">
+			<label class="label call-label">{w.edges.part}<input class="well call" placeholder={w.edges.partHint} bind:value={partText} onkeydown={(e) => e.key === 'Enter' && void newPart()} /></label>
+			<label class="label add">{w.edges.partName}<input class="well" bind:value={partName} onkeydown={(e) => e.key === 'Enter' && void newPart()} /></label>
+			<button type="button" class="act quiet" aria-label={w.edges.part} onclick={() => void newPart()}>+</button>
+		</div>
+		{#if desk.problemFor('new-part')}<p class="wrong" role="alert">{desk.problemFor('new-part')?.detail}</p>{/if}
+	{/if}
 	<h3 class="head">{w.edges.slabs}</h3>
 	<div class="row">
 		{#each plan.slab_types as slab}
@@ -90,6 +103,9 @@
 	.marks {
 		display: flex;
 		gap: 4px;
+	}
+	.call-label {
+		width: 240px;
 	}
 	.add {
 		width: 130px;

@@ -7,6 +7,7 @@
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	import CallBox from './CallBox.svelte';
+	import History from './History.svelte';
 	import SideTable from './SideTable.svelte';
 	import Templates from './Templates.svelte';
 	import { WalkBox } from './walk.svelte';
@@ -57,6 +58,7 @@
 		{/if}
 	{/if}
 	<Templates {desk} />
+	<History {desk} />
 </Bench>
 
 <style>

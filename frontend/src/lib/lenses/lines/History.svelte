@@ -1,0 +1,57 @@
+<script lang="ts">
+	/** Every change of this slab, newest first; any may be gone back to, which is a change of its own. */
+	import { answer, client } from '../../api/client';
+	import type { RevisionRow } from '../../api/schema';
+	import type { JobDesk } from '../../state/job.svelte';
+	import { w } from '../../words/words';
+	let { desk }: { desk: JobDesk } = $props();
+	let open = $state(false);
+	let rows = $state.raw<RevisionRow[]>([]);
+	$effect(() => {
+		const revision = desk.kept?.revision;
+		if (!open || !revision) return;
+		answer<RevisionRow[]>(client.GET('/api/jobs/{job_id}/revisions', { params: { path: { job_id: desk.id } } }))
+			.then((got) => (rows = got))
+			.catch(() => undefined);
+	});
+	const when = (at: string) => new Date(at).toLocaleString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', hour: 'numeric', minute: '2-digit' });
+</script>
+
+<details bind:open>
+	<summary>{w.history.title}</summary>
+	<ol>
+		{#each rows as row (row.n)}
+			<li>
+				<span class="n">{row.n}</span>
+				<span>{row.summary}<span class="label"> {row.author ? `${row.author}, ` : ''}{when(row.at)}</span></span>
+				{#if row.n === desk.kept?.revision}<b>{w.history.now}</b>{:else}
+					<button type="button" class="act quiet" onclick={() => void desk.goBack(row.n)}>{w.history.back}</button>
+				{/if}
+			</li>
+		{/each}
+	</ol>
+</details>
+
+<style>
+	details {
+		margin-top: 12px;
+		border-top: 1px solid var(--hair);
+	}
+	summary {
+		font-weight: 760;
+		min-height: 40px;
+		padding-top: 8px;
+		cursor: pointer;
+	}
+	li {
+		display: grid;
+		grid-template-columns: 30px 1fr auto;
+		gap: 8px;
+		align-items: center;
+		border-top: 1px solid var(--hair);
+		padding: 3px 0;
+	}
+	.n {
+		color: var(--ink2);
+	}
+</style>
