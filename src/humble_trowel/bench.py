@@ -20,6 +20,8 @@ from importlib import resources
 from pathlib import Path
 from typing import Any, Literal
 
+from humble_trowel.settings import calm_memory
+
 CHROMIUM_ARGS = (
     "--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
     "--disable-component-update", "--disable-sync",
@@ -93,6 +95,8 @@ def core_rows() -> list[Row]:
     bay = parse_job((folder / "boat-bay.json").read_bytes())
     sixty = read_plan(sixty_corners())
     ways = Ways()
+    figure(demo, ways)
+    calm_memory()  # as the server does at its start
     return [
         timed("figure of the demo job (honey house, 4 zones)", lambda: figure(demo, ways), 200, 10, "p95"),
         timed("figure of the second demo job (boat bay)", lambda: figure(bay, ways), 200, 10, "p95"),

@@ -12,7 +12,7 @@ from typing import Annotated
 
 import typer
 
-from humble_trowel.settings import Settings, default_data
+from humble_trowel.settings import Settings, calm_memory, default_data
 
 app = typer.Typer(add_completion=False, no_args_is_help=True, pretty_exceptions_enable=False)
 DataOption = Annotated[Path | None, typer.Option("--data", help="Folder of the data.")]
@@ -67,6 +67,7 @@ def _serve(settings: Settings) -> None:
     config = uvicorn.Config(
         make_app(settings), host="127.0.0.1", port=settings.port, log_level="warning", access_log=False
     )
+    calm_memory()
     uvicorn.Server(config).run()
 
 

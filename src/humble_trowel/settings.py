@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import gc
 from dataclasses import dataclass, field
 from pathlib import Path
 
@@ -36,6 +37,17 @@ class Settings:
     @property
     def allowed_origins(self) -> frozenset[str]:
         return frozenset(f"http://{host}" for host in self.hosts) | frozenset(self.origins)
+
+
+def calm_memory() -> None:
+    """Keep the collector from walking the loaded packages again and again: they stay for good.
+
+    A figure makes some ten thousand short-lived objects without cycles; walking everything once per figure cost up
+    to 10 ms at the 95th percentile.
+    """
+    gc.collect()
+    gc.freeze()
+    gc.set_threshold(50_000, 20, 50)
 
 
 def default_data(demo: bool) -> Path:

@@ -14,6 +14,21 @@ SLIVER_MM2 = 1e-3
 TWIN_MM = 1e-6
 
 
+Box = tuple[float, float, float, float]
+
+
+def box_of(ring: Sequence[XY]) -> Box:
+    """(least x, least y, greatest x, greatest y)."""
+    xs = [spot[0] for spot in ring]
+    ys = [spot[1] for spot in ring]
+    return min(xs), min(ys), max(xs), max(ys)
+
+
+def apart(one: Box, other: Box) -> bool:
+    """Whether two boxes have no inside in common."""
+    return one[2] <= other[0] or other[2] <= one[0] or one[3] <= other[1] or other[3] <= one[1]
+
+
 def area_mm2(ring: Sequence[XY]) -> float:
     """Shoelace area, positive when anticlockwise, taken about the first corner."""
     x0, y0 = ring[0]

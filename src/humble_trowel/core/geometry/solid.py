@@ -9,14 +9,14 @@ its facets add to those already laid, so increments in laying order add up to th
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field
 
 import numpy as np
 import shapely
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
-from humble_trowel.core.geometry.convex import Ring, area_mm2, cut, is_convex, moments, parted
+from humble_trowel.core.geometry.convex import Box, Ring, apart, area_mm2, box_of, cut, is_convex, moments, parted
 from humble_trowel.core.geometry.strips import Facet, edge_runs, strip_facets
 from humble_trowel.core.geometry.zones import GRID_MM, Cell, Plane, lay_zones, usable_region
 from humble_trowel.core.plan.document import Plan
@@ -38,6 +38,11 @@ class Piece:
     ring: Ring
     excess: Plane
     inner: Plane
+    box: Box
+
+    def on(self, ring: Ring) -> Piece:
+        """The same on another ring."""
+        return Piece(self.part, self.face, self.zone, ring, self.excess, self.inner, box_of(ring))
 
     @property
     def m3(self) -> float:
@@ -143,7 +148,8 @@ class Laying:
                 for ring in own:
                     deeper, _ = _split(ring, excess)
                     if deeper:
-                        shares[at].append(Piece(facet.part, facet.face, cell.index, deeper, excess, facet.inner))
+                        box = box_of(deeper)
+                        shares[at].append(Piece(facet.part, facet.face, cell.index, deeper, excess, facet.inner, box))
         return shares
 
     def _by_cell(self, rings: list[list[Ring]]) -> list[list[list[Ring]]]:
@@ -174,7 +180,7 @@ class Laying:
         for origin in earlier:
             group = self._by_origin[origin]
             for old in list(group):
-                if old.zone != piece.zone or not free:
+                if old.zone != piece.zone or not free or apart(old.box, piece.box):
                     continue
                 still: list[Ring] = []
                 for ring in free:
@@ -185,7 +191,7 @@ class Laying:
                 free = still
         for ring in free:
             self.added_m3[piece.part] += ring_volume_m3(ring, piece.excess)
-        return [replace(piece, ring=ring) for ring in [*kept, *free]]
+        return [piece.on(ring) for ring in [*kept, *free]]
 
     def _take(self, piece: Piece, old: Piece, shared: Ring, group: list[Piece]) -> list[Ring]:
         """Where `piece` is deeper over `shared`, the ground changes hands; the gain is booked to its part."""
@@ -194,13 +200,15 @@ class Laying:
         if not won:
             return []
         self.added_m3[piece.part] += ring_volume_m3(won, gain)
-        for at, owned in enumerate(list(group)):
-            if owned.zone == old.zone and owned.excess is old.excess:
-                held, rest = parted(owned.ring, won)
-                if held:
-                    group[at] = replace(owned, ring=[])
-                    group.extend(replace(owned, ring=ring) for ring in rest)
-        group[:] = [owned for owned in group if owned.ring]
+        box = box_of(won)
+        left: list[Piece] = []
+        for owned in group:
+            if owned.zone != old.zone or apart(owned.box, box):
+                left.append(owned)
+                continue
+            held, rest = parted(owned.ring, won)
+            left.extend([owned] if not held else [owned.on(ring) for ring in rest])
+        group[:] = left
         return [won]
 
 
