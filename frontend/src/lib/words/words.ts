@@ -149,6 +149,7 @@ export const w = {
 		copied: 'Copied',
 		print: 'Print',
 		fill: 'Fill in',
+		change: 'Change',
 		fields: {
 			'site.address': 'Address',
 			'site.directions': 'How to get in',

@@ -49,7 +49,7 @@
 				{#if line.set_at.startsWith('ways')}
 					{#if line.missing}<a class="fill" href="/ways">{w.order.fill}</a>{/if}
 				{:else if line.set_at !== 'lines' && line.key !== 'yards'}
-					<button type="button" class="fill" aria-expanded={open === line.key} onclick={() => (open = open === line.key ? null : line.key)}>{open === line.key ? w.shim.close : w.order.fill}</button>
+					<button type="button" class="fill" aria-expanded={open === line.key} onclick={() => (open = open === line.key ? null : line.key)}>{open === line.key ? w.shim.close : line.missing ? w.order.fill : w.order.change}</button>
 				{/if}
 				{#if open === line.key}<CardFields {desk} line={line.key} />{/if}
 			</li>

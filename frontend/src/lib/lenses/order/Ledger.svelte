@@ -86,7 +86,8 @@
 			display: none;
 		}
 		td {
-			padding: 7px 6px 7px 0;
+			padding: 4px 6px 4px 0;
+			vertical-align: middle;
 		}
 	}
 </style>
