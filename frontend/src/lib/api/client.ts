@@ -10,7 +10,11 @@ export class ApiProblem extends Error {
 /** The server could not be reached; nothing was kept. */
 export class Offline extends Error {}
 
-export const client = createClient<paths>({ baseUrl: '', credentials: 'same-origin' });
+export const client = createClient<paths>({
+	baseUrl: globalThis.location?.origin ?? 'http://here',
+	credentials: 'same-origin',
+	fetch: (ask) => globalThis.fetch(ask)
+});
 
 type Answer = { data?: unknown; error?: unknown; response: Response };
 

@@ -114,7 +114,7 @@ def _steps(plan: Plan, cells: list[Cell]) -> Rings:
             if shared.length > 1:
                 merged = shapely.line_merge(shared) if shared.geom_type == "MultiLineString" else shared
                 lines += [
-                    [(x, y) for x, y in shapely.get_coordinates(part).tolist()]
+                    _rounded(shapely.get_coordinates(shapely.simplify(part, 0.1)).tolist())
                     for part in shapely.get_parts(merged)
                     if part.geom_type == "LineString"
                 ]

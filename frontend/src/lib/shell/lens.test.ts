@@ -1,0 +1,24 @@
+import { expect, test } from 'vitest';
+import type { JobState } from '../api/schema';
+import { knots } from './lens';
+
+const job = (outline: unknown, more: object = {}, findings: string[] = [], unsaid = 0) =>
+	({
+		document: { outline, walk: null, ...more },
+		figure: {
+			outline: outline ? { sides: [{ edge: 'E1' }, { edge: null }] } : null,
+			findings: findings.map((code) => ({ code, severity: 'stop' })),
+			call_in: Array.from({ length: unsaid }, () => ({ missing: 'x' }))
+		}
+	}) as unknown as JobState;
+
+test('the knots say in two words how each stage stands', () => {
+	expect(knots(job(null)).map((knot) => [knot.state, knot.says])).toEqual([['loop', 'to walk'], ['loop', 'to do'], ['loop', 'to do']]);
+	expect(knots(job([[0, 0], [1, 0]])).map((knot) => knot.state)).toEqual(['tight', 'tight', 'tight']);
+	expect(knots(job([[0, 0], [1, 0]], { walk: { text: '1' } }, [], 3)).map((knot) => knot.says)).toEqual(['walk open', '1 of 2 sides', '3 unsaid']);
+});
+
+test('a stop ties a flag to its stage', () => {
+	const rows = knots(job([[0, 0], [1, 0]], {}, ['step-hangs', 'not-counted-yet']));
+	expect(rows.map((knot) => knot.state)).toEqual(['tight', 'flagged', 'flagged']);
+});

@@ -1,0 +1,113 @@
+/** The open job when the server answers, clashes, is slow, or is gone. */
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { JobState } from '../api/schema';
+import { JobDesk } from './job.svelte';
+
+const head = (revision: number, summary = 'Started'): JobState =>
+	({ id: 'j', revision, summary, author: 'Juno', document: { units: 'ft-in' }, figure: { findings: [] } }) as unknown as JobState;
+const answer = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+const problem = (status: number, code: string, more: object = {}) =>
+	answer({ type: '', code, title: '', status, detail: `said ${code}`, path: '', choices: [], head: null, ...more }, status);
+
+let replies: (Response | Error | Promise<Response>)[] = [];
+let sent: { url: string; body: Record<string, unknown> }[] = [];
+const kept = new Map<string, string>();
+
+beforeEach(() => {
+	vi.useFakeTimers();
+	replies = [];
+	sent = [];
+	kept.clear();
+	vi.stubGlobal('localStorage', { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => kept.set(k, v) });
+	vi.stubGlobal('fetch', async (ask: Request) => {
+		const text = ask.method === 'GET' ? '' : await ask.clone().text();
+		sent.push({ url: new URL(ask.url).pathname, body: text ? JSON.parse(text) : {} });
+		const reply = replies.shift();
+		if (!reply || reply instanceof Error) throw reply ?? new TypeError('no reply left');
+		return reply;
+	});
+});
+afterEach(() => {
+	vi.unstubAllGlobals();
+	vi.useRealTimers();
+});
+
+const SIDE = { op: 'set_side' as const, side: 0, length: "16'", moves: 'end' as const };
+async function opened(): Promise<JobDesk> {
+	replies.push(answer(head(1)));
+	const desk = new JobDesk('j');
+	await desk.load();
+	return desk;
+}
+
+test('an edit is kept against the revision on the screen, with an id of its own', async () => {
+	const desk = await opened();
+	replies.push(answer(head(2, 'A to B now 16′')));
+	expect(await desk.keep([SIDE], 'size')).toBe(true);
+	expect(sent[1]?.body).toMatchObject({ revision: 1, edits: [SIDE] });
+	expect(String(sent[1]?.body['edit_id']).length).toBeGreaterThan(8);
+	expect(desk.kept?.revision).toBe(2);
+});
+
+test('a problem stands beside the control it came from and nowhere else', async () => {
+	const desk = await opened();
+	replies.push(problem(422, 'cannot-use'));
+	expect(await desk.keep([SIDE], 'size')).toBe(false);
+	expect(desk.problemFor('size')?.detail).toBe('said cannot-use');
+	expect(desk.problemFor('cut')).toBeNull();
+	expect(desk.kept?.revision).toBe(1);
+});
+
+test('while the server is gone edits wait in order, survive a reload, and go out once with the same id', async () => {
+	const desk = await opened();
+	replies.push(new TypeError('gone'));
+	await desk.keep([SIDE], 'size');
+	await desk.keep([{ ...SIDE, side: 1 }], 'size');
+	expect(desk.waiting.length).toBe(2);
+	expect(sent.length).toBe(2);
+	const again = new JobDesk('j');
+	expect(again.waiting.map((row) => row.edits)).toEqual([[SIDE], [{ ...SIDE, side: 1 }]]);
+	const ids = desk.waiting.map((row) => row.edit_id);
+	replies.push(answer(head(2)), answer(head(3)));
+	await vi.advanceTimersByTimeAsync(4000);
+	expect(sent.slice(2).map((row) => row.body['edit_id'])).toEqual(ids);
+	expect(desk.waiting).toEqual([]);
+	expect(desk.kept?.revision).toBe(3);
+});
+
+test('a clash shows the other and puts the own edits on top, or takes theirs', async () => {
+	const desk = await opened();
+	replies.push(problem(409, 'stale', { head: head(5, 'Juno was here') }));
+	expect(await desk.keep([SIDE], 'size')).toBe(false);
+	expect(desk.clash?.head.revision).toBe(5);
+	replies.push(answer(head(6)));
+	await desk.reapply();
+	expect(sent.at(-1)?.body).toMatchObject({ revision: 5, edits: [SIDE] });
+	expect(desk.kept?.revision).toBe(6);
+	replies.push(problem(409, 'stale', { head: head(9) }));
+	await desk.keep([SIDE], 'size');
+	desk.takeTheirs();
+	expect([desk.kept?.revision, desk.clash]).toEqual([9, null]);
+});
+
+test('while one draft is under way only the newest waits, and a dropped one does not come back', async () => {
+	const desk = await opened();
+	let free: (value: Response) => void = () => undefined;
+	replies.push(new Promise<Response>((done) => (free = done)), answer({ document: { n: 3 }, figure: {}, summary: '' }));
+	const first = desk.try([{ ...SIDE, length: '1' }]);
+	void desk.try([{ ...SIDE, length: '2' }]);
+	void desk.try([{ ...SIDE, length: '3' }]);
+	free(answer({ document: { n: 1 }, figure: {}, summary: '' }));
+	await first;
+	expect(sent.slice(1).map((row) => (row.body['edits'] as { length: string }[])[0]?.length)).toEqual(['1', '3']);
+	expect(desk.draft?.document).toEqual({ n: 3 });
+	desk.dropDraft();
+	expect([desk.draft, desk.trying]).toEqual([null, []]);
+});
+
+test('a job that is gone says so', async () => {
+	replies.push(problem(404, 'no-such-job'));
+	const desk = new JobDesk('j');
+	await desk.load();
+	expect(desk.missing).toBe(true);
+});
