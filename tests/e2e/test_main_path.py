@@ -129,11 +129,14 @@ def test_the_card_says_what_is_unsaid_and_is_filled_in_place(page):
 
 
 def test_keyboard_alone_lays_out_and_moves_a_corner(page):
+    expect(page.get_by_role("button", name="Start a slab")).to_be_visible()
     page.keyboard.press("n")
+    expect(page.get_by_label("What is it called?")).to_be_focused()
     page.keyboard.type("Keys only")
     page.keyboard.press("Enter")
     expect(page.locator("#call-out")).to_be_visible()
     page.keyboard.press("/")
+    expect(page.locator("#call-out")).to_be_focused()
     page.keyboard.type("20' e 10' n 20' w 10' s")
     expect(page.get_by_text("Back on A. It closes.")).to_be_visible()
     page.keyboard.press("Enter")

@@ -11,7 +11,7 @@ export class ApiProblem extends Error {
 export class Offline extends Error {}
 
 export const client = createClient<paths>({
-	baseUrl: globalThis.location?.origin ?? 'http://here',
+	baseUrl: globalThis.location?.origin ?? 'http://127.0.0.1',
 	credentials: 'same-origin',
 	fetch: (ask) => globalThis.fetch(ask)
 });
