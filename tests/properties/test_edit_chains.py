@@ -52,7 +52,7 @@ def test_chains_of_edits(chain):
     again = parse_job(write_job(plan))
     assert plan_data(again) == json.loads(json.dumps(plan_data(plan)))
     solid = build_solid(again)
-    assert count_by_slices(again).total_m3 == pytest.approx(solid.net_m3, rel=5e-3)
+    assert count_by_slices(again).total_m3 == pytest.approx(solid.net_m3, rel=1e-3)
     ground = sum(cell.area_m2 for cell in lay_zones(again))
     assert ground == pytest.approx(sum(cell.area_m2 for cell in solid.cells))
     assert all(piece.m3 >= -1e-9 for piece in solid.pieces)

@@ -92,7 +92,7 @@ def test_depth_at_a_point_is_the_rule_and_both_ways_agree(drawn):
             near = [brute_depth(ring, kinds, x + dx, y + dy) for dx in (-0.02, 0, 0.02) for dy in (-0.02, 0, 0.02)]
             got = solid.depth_at(x, y)
             assert min(near) - 1e-6 <= got <= max(near) + 1e-6
-    assert count_by_slices(job).total_m3 == pytest.approx(solid.net_m3, rel=5e-3)
+    assert count_by_slices(job).total_m3 == pytest.approx(solid.net_m3, rel=1e-3)
     assert sum(piece.m3 for piece in solid.pieces) == pytest.approx(sum(solid.added_m3.values()), abs=1e-7)
 
 

@@ -100,7 +100,8 @@ async def _request(_: Request, error: Exception) -> JSONResponse:
 
 async def _http(_: Request, error: Exception) -> JSONResponse:
     assert isinstance(error, HTTPException)
-    return problem(error.status_code, "http", str(error.detail), str(error.detail))
+    detail = f"{str(error.detail).rstrip('.')}."
+    return problem(error.status_code, "http", detail, detail)
 
 
 def install(app: FastAPI) -> None:

@@ -78,6 +78,8 @@ export const w = {
 		again: 'Walk it again',
 		diagonals: 'Diagonals',
 		allDiagonals: 'Work out all diagonals',
+		more: (n: number) => `${n} more`,
+		fewer: 'Fewer',
 		openings: 'Openings',
 		fill: 'Fill',
 		template: 'Start from a shape',

@@ -181,7 +181,7 @@ def _packed(strips: Sequence[Strip], x: Array) -> Bands:
 
 
 def _band_marks(bands: Bands, slabs: Sequence[float]) -> list[Array]:
-    """Where bands begin and end, where haunches begin, and where they come up to each slab but the thinnest."""
+    """Where bands begin and end, where haunches begin, come up to each slab but the thinnest, or cross another."""
     tilted = np.abs(bands.per_y) > 1e-12
     rise = np.where(tilted, bands.per_y, 1.0)
     there = tilted & (bands.low < FAR) & (bands.slope > 0)
@@ -189,6 +189,30 @@ def _band_marks(bands: Bands, slabs: Sequence[float]) -> list[Array]:
     slope = np.where(there, bands.slope, 1.0)
     for slab in slabs:
         marks.append(np.where(there, ((bands.knee - slab) / slope - bands.at_0) / rise, FAR))
+    return [*marks, *_crossing_marks(bands)]
+
+
+def _crossing_marks(bands: Bands) -> list[Array]:
+    """Where one haunch is as deep as another, or as the full depth of another."""
+    marks: list[Array] = []
+    at_0, per_y = bands.knee - bands.slope * bands.at_0, -bands.slope * bands.per_y
+    for one in range(bands.low.shape[1]):
+        for other in range(bands.low.shape[1]):
+            if one == other:
+                continue
+            lines = [(at_0[:, other], per_y[:, other])] if one > other else []
+            if (bands.full[:, one] > bands.full[:, other]).any():
+                lines.append((bands.full[:, other], np.zeros(len(at_0))))
+            low = np.maximum(bands.low[:, one], bands.low[:, other])
+            high = np.minimum(bands.high[:, one], bands.high[:, other])
+            if not (high > low).any():
+                continue
+            for depth, rise in lines:
+                closing = per_y[:, one] - rise
+                y = (depth - at_0[:, one]) / np.where(np.abs(closing) > 1e-12, closing, np.inf)
+                there = (y > low) & (y < high) & (np.abs(closing) > 1e-12)
+                if there.any():
+                    marks.append(np.where(there, y, FAR)[:, None])
     return marks
 
 

@@ -15,7 +15,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass, field
 
 from humble_trowel.core.errors import BareNumber, CallError, LengthError
-from humble_trowel.core.units import Units, parse_length, say_length
+from humble_trowel.core.units import Units, format_length, parse_length, say_length
 
 XY = tuple[float, float]
 R = math.sqrt(0.5)
@@ -251,9 +251,8 @@ def _tidy(value: float) -> float:
 
 def call_of(dx_mm: float, dy_mm: float, units: Units) -> str:
     """The call that walks (dx, dy): '36′ e', or '5′ e & 3′ n' for a slanting side."""
-    bits = []
-    if abs(dx_mm) > 0.05:
-        bits.append(f"{say_length(abs(dx_mm), units)} {'e' if dx_mm > 0 else 'w'}")
-    if abs(dy_mm) > 0.05:
-        bits.append(f"{say_length(abs(dy_mm), units)} {'n' if dy_mm > 0 else 's'}")
+    parts = ((dx_mm, "e" if dx_mm > 0 else "w"), (dy_mm, "n" if dy_mm > 0 else "s"))
+    bits = [
+        f"{say_length(abs(mm), units)} {letter}" for mm, letter in parts if format_length(mm, units) not in ("0", "0″")
+    ]
     return " & ".join(bits) or "0"

@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from typing import Any
 
 from pydantic import ValidationError
+from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.polygon import check_ring, signed_area_m2, turned
@@ -119,11 +120,11 @@ def _check_edges(plan: Plan) -> None:
         for a, b in zip(edge.along or (), (edge.along or ())[1:], strict=False):
             if abs(a[0] - b[0]) < 1 and abs(a[1] - b[1]) < 1:
                 raise PlanError("Two points of the line are one spot.", f"edges[{row}].along")
+        if edge.along and not LineString(edge.along).is_simple:
+            raise PlanError("The line crosses itself or runs back on itself.", f"edges[{row}].along")
 
 
 def _check_wholly_outside(plan: Plan) -> None:
-    from shapely.geometry import LineString, Polygon
-
     if plan.outline is None:
         return
     outline = Polygon(plan.outline)

@@ -51,6 +51,9 @@
 		border-top: 1px solid var(--hair);
 		padding: 3px 0;
 	}
+	li .label {
+		display: block;
+	}
 	.n {
 		color: var(--ink2);
 	}

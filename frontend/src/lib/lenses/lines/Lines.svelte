@@ -51,7 +51,7 @@
 				{/each}
 			</ul>
 			{#if outline.diagonals.length > 9}
-				<button type="button" class="act quiet" onclick={() => (all = !all)}>{all ? '−' : '+'} {outline.diagonals.length - 9}</button>
+				<button type="button" class="act quiet" onclick={() => (all = !all)}>{all ? w.lines.fewer : w.lines.more(outline.diagonals.length - 9)}</button>
 			{/if}
 		{:else if outline.sides.length > 3}
 			<button type="button" class="act quiet" onclick={() => void desk.everyDiagonal()}>{w.lines.allDiagonals}</button>

@@ -90,7 +90,7 @@
 	@media (max-width: 1100px) {
 		.main {
 			grid-template-columns: 1fr;
-			grid-template-rows: minmax(300px, 44vh) auto;
+			grid-template-rows: max(300px, 44vh) auto;
 			overflow: auto;
 		}
 	}
