@@ -23,7 +23,7 @@
 	});
 	const m3 = $derived(live.reduce((sum, job) => sum + job.order_m3, 0));
 	const metric = $derived(session.ways?.reading.new_job_units === 'mm');
-	const total = $derived(metric ? `${m3.toFixed(1)} m³` : `${(Math.round((m3 / 0.764554857984) * 4) / 4).toString()} yd`);
+	const total = $derived(metric ? `${m3.toFixed(1)} m³` : `${(m3 / 0.764554857984).toFixed(1)} yd`);
 	const trucks = $derived(live.reduce((sum, job) => sum + job.trucks, 0));
 	async function bring() {
 		const file = files?.files?.[0];
