@@ -8,7 +8,6 @@ from typing import Any
 from fastapi import FastAPI
 from fastapi.responses import FileResponse, Response
 from starlette.exceptions import HTTPException
-from starlette.middleware.gzip import GZipMiddleware
 
 from humble_trowel.api import errors
 from humble_trowel.api.desk import Desk
@@ -29,7 +28,6 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     app.include_router(jobs.router)
     app.include_router(ways.router)
     app.add_api_route("/{path:path}", _page(web), methods=["GET"], include_in_schema=False)
-    app.add_middleware(GZipMiddleware, minimum_size=1500, compresslevel=3)
     app.add_middleware(Guard, settings=settings, index=web / "index.html")
     return app
 

@@ -38,11 +38,14 @@ class Keep(Body):
 
 
 class Draft(Body):
-    """Compute edits without keeping them. revision: what the screen shows. every_diagonal: beyond 12 corners too."""
+    """Compute edits without keeping them. revision: what the screen shows. every_diagonal: beyond 12 corners too.
+    quick: without the second way of counting, while something is dragged.
+    """
 
     revision: Annotated[int, Field(ge=1)]
     edits: Annotated[list[Edit], Field(max_length=50)] = []
     every_diagonal: bool = False
+    quick: bool = False
 
 
 class Step(Body):

@@ -24,6 +24,7 @@ from humble_trowel.core.units import MM_PER_FT, format_volume, say_depth, say_le
 from humble_trowel.core.working import Working, leaf, work
 
 DISAGREE = 0.005
+AGREE = 0.0005
 
 
 @dataclass(frozen=True)
@@ -36,16 +37,16 @@ class Bar:
 
 @dataclass(frozen=True)
 class Concrete:
-    """The ledger, counted two ways, and the order."""
+    """The ledger, counted two ways, and the order. The second way is None in a quick figure."""
 
     net_m3: float
     parts: list[LedgerPart]
-    second_way_m3: float
+    second_way_m3: float | None
     allowances: list[Allowance]
     order_m3: float
     order_yd3: float
     net: Working
-    second_way: Working
+    second_way: Working | None
     net_text: str
     second_way_text: str
     need_text: str
@@ -68,8 +69,11 @@ class Figure:
     sections: list[Section]
 
 
-def figure(plan: Plan, ways: Ways, *, every_diagonal: bool = False) -> Figure:
-    """All figures of a checked plan under the crew's ways (a job's own ways laid over them)."""
+def figure(plan: Plan, ways: Ways, *, every_diagonal: bool = False, quick: bool = False) -> Figure:
+    """All figures of a checked plan under the crew's ways (a job's own ways laid over them).
+
+    quick: without the second way of counting, for a plan that is being dragged.
+    """
     ways = ways_for(ways, plan.ways)
     doubts = _walk_findings(plan)
     if plan.outline is None:
@@ -83,7 +87,7 @@ def figure(plan: Plan, ways: Ways, *, every_diagonal: bool = False) -> Figure:
         )
         return Figure(None, None, [], doubts, call_in(plan, None, ways), None, [])
     solid = build_solid(plan)
-    concrete = _concrete(plan, solid, ways)
+    concrete = _concrete(plan, solid, ways, quick)
     doubts += _plan_findings(plan, solid) + _later_findings(plan)
     doubts += _ways_findings(plan, concrete) + order_findings(plan, concrete.ordered, ways)
     return Figure(
@@ -97,31 +101,44 @@ def figure(plan: Plan, ways: Ways, *, every_diagonal: bool = False) -> Figure:
     )
 
 
-def _concrete(plan: Plan, solid: Solid, ways: Ways) -> Concrete:
+def _concrete(plan: Plan, solid: Solid, ways: Ways, quick: bool = False) -> Concrete:
     parts = ledger(plan, solid)
     extras = allowances(plan, solid, ways)
     ordered = order(plan, parts, extras, ways)
-    slices = count_by_slices(plan)
     unit, per_unit = volume_unit(plan)
     net_m3 = math.fsum(part.m3 for part in parts)
     texts = {part.letter: part.working for part in parts}
     net_text = format_volume(net_m3, plan.units)
-    net = work("As drawn", unit, " + ".join(texts), texts, source="greatest-depth", text=f"{net_text} {unit}")
-    second = slices.total_m3
-    second_text = format_volume(second, plan.units)
-    said = say_length(slices.width_mm, plan.units)
-    second_way = leaf(
-        f"{len(slices.m3)} slices of {said}, added",
-        second / per_unit,
-        unit,
-        f"{second_text} {unit}",
-        "slices",
-    )
-    agree = "They agree." if net_text == second_text else f"They differ by {abs(second - net_m3) / net_m3:.2%}."
+    slices = None if quick else count_by_slices(plan)
     return Concrete(
-        net_m3, parts, second, extras, ordered.order_m3, ordered.order_yd3, net, second_way, net_text, second_text,
-        format_volume(ordered.need.value * per_unit, plan.units), agree, ordered, _bars(plan, slices), slices.width_mm,
-    )  # fmt: skip
+        net_m3=net_m3,
+        parts=parts,
+        second_way_m3=slices.total_m3 if slices else None,
+        allowances=extras,
+        order_m3=ordered.order_m3,
+        order_yd3=ordered.order_yd3,
+        net=work("As drawn", unit, " + ".join(texts), texts, source="greatest-depth", text=f"{net_text} {unit}"),
+        second_way=_second_way(plan, slices) if slices else None,
+        net_text=net_text,
+        second_way_text=format_volume(slices.total_m3, plan.units) if slices else "",
+        need_text=format_volume(ordered.need.value * per_unit, plan.units),
+        agree=_agreement(slices.total_m3, net_m3) if slices else "Counted when kept.",
+        ordered=ordered,
+        slices=_bars(plan, slices) if slices else [],
+        slice_mm=slices.width_mm if slices else 0.0,
+    )
+
+
+def _second_way(plan: Plan, slices: Slices) -> Working:
+    unit, per_unit = volume_unit(plan)
+    total = slices.total_m3
+    name = f"{len(slices.m3)} slices of {say_length(slices.width_mm, plan.units)}, added"
+    return leaf(name, total / per_unit, unit, f"{format_volume(total, plan.units)} {unit}", "slices")
+
+
+def _agreement(second_m3: float, net_m3: float) -> str:
+    apart = abs(second_m3 - net_m3) / net_m3 if net_m3 else 0.0
+    return "They agree." if apart <= AGREE else f"They differ by {apart:.2%}."
 
 
 def _bars(plan: Plan, slices: Slices) -> list[Bar]:
@@ -195,7 +212,9 @@ def _later_findings(plan: Plan) -> list[Finding]:
 
 
 def _ways_findings(plan: Plan, concrete: Concrete) -> list[Finding]:
-    apart = abs(concrete.second_way_m3 - concrete.net_m3) / concrete.net_m3 if concrete.net_m3 else 0.0
+    if concrete.second_way_m3 is None or not concrete.net_m3:
+        return []
+    apart = abs(concrete.second_way_m3 - concrete.net_m3) / concrete.net_m3
     if apart <= DISAGREE:
         return []
     words = f"By parts {concrete.net_text}, by slices {concrete.second_way_text}: {apart:.1%} apart, over the allowed 0.5 %."

@@ -152,7 +152,7 @@ export class JobDesk {
 		if (!this.kept) return;
 		this.#drafting = true;
 		try {
-			const body = { revision: this.kept.revision, edits, every_diagonal: false };
+			const body = { revision: this.kept.revision, edits, every_diagonal: false, quick: true };
 			const got = await answer<Drafted>(
 				client.POST('/api/jobs/{job_id}/figure', { params: { path: { job_id: this.id } }, body })
 			);
@@ -191,7 +191,7 @@ export class JobDesk {
 
 	async everyDiagonal() {
 		if (!this.kept) return;
-		const body = { revision: this.kept.revision, edits: [], every_diagonal: true };
+		const body = { revision: this.kept.revision, edits: [], every_diagonal: true, quick: false };
 		const got = await answer<Drafted>(client.POST('/api/jobs/{job_id}/figure', { params: { path: { job_id: this.id } }, body }));
 		this.kept = { ...this.kept, figure: got.figure };
 	}

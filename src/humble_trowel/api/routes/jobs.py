@@ -118,7 +118,7 @@ def draft(request: Request, job_id: JobId, body: Draft) -> Response:
         plan = desk.plan(jobs.revision(db, job_id, body.revision))
         _, crew = desk.ways(db)
     plan, summary = apply(plan, body.edits) if body.edits else (plan, "")
-    result = figure(plan, crew, every_diagonal=body.every_diagonal)
+    result = figure(plan, crew, every_diagonal=body.every_diagonal, quick=body.quick)
     return fast(Drafted.model_construct(document=plan, figure=result, summary=summary))
 
 
