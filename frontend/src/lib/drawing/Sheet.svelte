@@ -126,13 +126,14 @@
 		{/if}
 		{#if ghost.length > 1}
 			<path d={view.path([ghost], false)} fill="none" stroke="var(--chalk)" stroke-width="3.4" stroke-dasharray="9 5" />
-			{#each ghost as p}
+			{#each ghost as p, i}
 				{@const [x, y] = view.px(p)}
 				<circle cx={x} cy={y} r="5" fill="var(--well)" stroke="var(--chalk)" stroke-width="2.6" />
+				{#if !ring.length}<text x={x + 10} y={y - 9} class="called">{i && i === ghost.length - 1 ? '' : cornerName(i)}</text>{/if}
 			{/each}
 		{/if}
 		{#if points.length > 1}
-			<SheetFurniture {view} units={desk.units} north={plan?.site.north_deg ?? 0} {width} height={height - footHeight} hint={editable ? w.lines.drag : ''} />
+			<SheetFurniture {view} units={desk.units} north={plan?.site.north_deg ?? 0} {width} height={height - footHeight} hint={editable && ring.length ? w.lines.drag : ''} />
 		{/if}
 	</svg>
 	<div class="title"><h3>{title}</h3>{@render key?.()}</div>
@@ -163,6 +164,11 @@
 		top: 12px;
 		pointer-events: none;
 		max-width: calc(100% - 100px);
+	}
+	.called {
+		font-size: 16px;
+		font-weight: 780;
+		fill: var(--chalk);
 	}
 	.side {
 		stroke: transparent;

@@ -86,6 +86,7 @@ export const w = {
 		shapes: { rectangle: 'Rectangle', L: 'L', T: 'T' },
 		sizes: { rectangle: ['Across', 'Up'], L: ['Across', 'Up', 'Leg across', 'Leg up'], T: ['Bar across', 'Bar up', 'Stem across', 'Stem up'] },
 		layOut: 'Lay it out',
+		called: 'As called so far',
 		empty: 'Nothing on this sheet.',
 		emptyHow: 'Start at a corner you can find again and call the first side.',
 		outlineTitle: 'Outline, walked from A',

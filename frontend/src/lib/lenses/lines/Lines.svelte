@@ -19,8 +19,8 @@
 	let all = $state(false);
 </script>
 
-<Sheet {desk} {pick} editable title={outline ? w.lines.outlineTitle : w.lines.empty} ghost={box.ghost} strips>
-	{#snippet key()}{#if !outline}<p class="label">{w.lines.emptyHow}</p>{/if}{/snippet}
+<Sheet {desk} {pick} editable title={outline ? w.lines.outlineTitle : box.ghost.length > 1 ? w.lines.called : w.lines.empty} ghost={box.ghost} strips>
+	{#snippet key()}{#if !outline && box.ghost.length < 2}<p class="label">{w.lines.emptyHow}</p>{/if}{/snippet}
 </Sheet>
 <Bench question={w.ask.lines} jobId={desk.id}>
 	{#if outline}<SideTable {outline} {pick} />{/if}
