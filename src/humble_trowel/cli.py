@@ -8,7 +8,7 @@ import sys
 from contextlib import closing
 from datetime import UTC, datetime
 from pathlib import Path
-from typing import Annotated
+from typing import Annotated, Any, NoReturn
 
 import typer
 
@@ -18,7 +18,7 @@ app = typer.Typer(add_completion=False, no_args_is_help=True, pretty_exceptions_
 DataOption = Annotated[Path | None, typer.Option("--data", help="Folder of the data.")]
 
 
-def _stop(words: str, code: int = 2) -> None:
+def _stop(words: str, code: int = 2) -> NoReturn:
     typer.echo(words, err=True)
     raise typer.Exit(code)
 
@@ -134,6 +134,55 @@ def figure(job: Path, as_json: Annotated[bool, typer.Option("--json")] = False) 
     from humble_trowel.files.figure_text import as_text
 
     typer.echo(as_text(result), nl=False)
+
+
+def _json_file(path: Path) -> Any:
+    try:
+        return json.loads(path.read_text("utf-8"))
+    except OSError as error:
+        _stop(f"{path}: {error.strerror or error}.")
+    except (ValueError, RecursionError):
+        _stop(f"{path}: that is not JSON.")
+
+
+@app.command()
+def square(job: Path, taped: Path, as_json: Annotated[bool, typer.Option("--json")] = False) -> None:
+    """Which corner to move: a job FILE and a file of TAPED measures, without a server."""
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.core.lines.square_job import read_taped, square_plan
+    from humble_trowel.core.lines.squaring import squared_json
+    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.files.job_file import read_job
+    from humble_trowel.files.lines_text import squared_text
+
+    said = _json_file(taped)
+    try:
+        plan = read_job(job)
+        answer = square_plan(plan, read_taped(said, plan.units), Ways())
+    except TrowelError as error:
+        _stop(f"{taped}: {error}")
+    except OSError as error:
+        _stop(f"{job}: {error.strerror or error}.")
+    typer.echo(json.dumps(squared_json(answer), indent=1, allow_nan=False) if as_json else squared_text(answer))
+
+
+@app.command()
+def cut(file: Path, as_json: Annotated[bool, typer.Option("--json")] = False, seconds: float = 8.0) -> None:
+    """The cheapest way to cut a list of pieces from stock: a CUT file, without a server."""
+    from time import perf_counter
+
+    from humble_trowel.core.cutting.cut import cut as work_out
+    from humble_trowel.core.cutting.cut import cut_json
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.files.cut_file import read_cut
+    from humble_trowel.files.lines_text import cut_text
+
+    try:
+        stock, pieces, kerf_mm = read_cut(_json_file(file))
+        plan = work_out(stock, pieces, kerf_mm, clock=perf_counter, limit_s=min(max(seconds, 0.1), 600.0))
+    except TrowelError as error:
+        _stop(f"{file}: {error}")
+    typer.echo(json.dumps(cut_json(plan), indent=1, allow_nan=False) if as_json else cut_text(plan))
 
 
 @app.command("export")

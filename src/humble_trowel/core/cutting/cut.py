@@ -1,0 +1,138 @@
+"""Cut a list from stock at the least price: pattern columns, subset sums and first fit side by side, the best kept."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from humble_trowel.core.cutting.columns import Columns, better, every_pattern, generate, whole_plan
+from humble_trowel.core.cutting.fill import Pattern, by_hand_rules, cost
+from humble_trowel.core.cutting.stock import Bar, CutTask, Piece, Stock, make_task
+from humble_trowel.core.errors import InputError
+
+Clock = Callable[[], float]
+ROUNDS = 12
+ALL_PATTERNS = 6000
+
+
+@dataclass(frozen=True)
+class CutPlan:
+    """bars: the longest pieces first. cost, bound: in cents; bound is proven, no plan costs less."""
+
+    bars: list[Bar]
+    cost_cents: int
+    bound_cents: int
+    waste_mm: float
+
+    @property
+    def proven(self) -> bool:
+        return self.cost_cents <= self.bound_cents
+
+
+def cut(
+    stock: Sequence[Stock],
+    pieces: Sequence[Piece],
+    kerf_mm: float = 0.0,
+    *,
+    clock: Clock | None = None,
+    limit_s: float = 8.0,
+    seed: int = 1,
+) -> CutPlan:
+    """The cheapest plan found within limit_s of `clock` (without a clock: after a fixed amount of work).
+
+    Equal prices mean fewest bars. Raises InputError with a path for what cannot be cut.
+    """
+    task = make_task(stock, pieces, kerf_mm)
+    began = clock() if clock else 0.0
+
+    def spent(share: float) -> Callable[[], bool]:
+        return lambda: clock is not None and clock() - began > share * limit_s
+
+    columns = Columns()
+    best = by_hand_rules(task, _plain_bound(task), seed, 12, spent(0.1))
+    for pattern in best or _singles(task):
+        columns.add(pattern)
+    generate(task, columns, spent(0.5))
+    bound = max(columns.bound, _plain_bound(task))
+    best = _search(task, columns, best, bound, seed, spent, limit_s, clock, began)
+    if best is None:
+        raise InputError("The stock that is there does not make these pieces. Add stock, or a longer length.", "stock")
+    return _told(task, best, bound)
+
+
+def _search(
+    task: CutTask,
+    columns: Columns,
+    best: list[Pattern] | None,
+    bound: int,
+    seed: int,
+    spent: Callable[[float], Callable[[], bool]],
+    limit_s: float,
+    clock: Clock | None,
+    began: float,
+) -> list[Pattern] | None:
+    """Whole plans over the columns and shaken fillings in turn, until the bound is met or the time is up."""
+    whole = every_pattern(task, ALL_PATTERNS)
+    if whole is not None and not (best is not None and cost(task, best)[0] <= bound):
+        best = better(task, best, whole_plan(task, whole, best, limit_s * 0.6))
+    for turn in range(ROUNDS if clock is None else 40 * ROUNDS):
+        if best is not None and cost(task, best)[0] <= bound:
+            break
+        left = limit_s - (clock() - began) if clock else limit_s
+        best = better(task, best, whole_plan(task, columns.patterns, best, min(left * 0.4, 1.0 + turn / 2)))
+        if (best is not None and cost(task, best)[0] <= bound) or spent(0.97)():
+            break
+        plan = by_hand_rules(task, bound, seed + 1 + turn, 60, spent(min(0.97, 0.3 + 0.1 * turn)))
+        for pattern in plan or []:
+            columns.add(pattern)
+        best = better(task, best, plan)
+        if spent(0.97)():
+            break
+    return best
+
+
+def _plain_bound(task: CutTask) -> int:
+    """All pieces end to end at the best price per length there is."""
+    total = sum(size * count for size, count in zip(task.sizes, task.demand, strict=True))
+    rows = sorted(range(len(task.room)), key=lambda j: task.price[j] / task.room[j])
+    price = 0.0
+    for j in rows:
+        supply = task.supply[j]
+        share = total if supply is None else min(total, supply * task.room[j])
+        price += share / task.room[j] * task.price[j]
+        total -= share
+    return int(price - 1e-6) + 1 if price > 1e-6 else 0
+
+
+def _singles(task: CutTask) -> list[Pattern]:
+    """One piece on a bar, for every piece: a start for the columns where no rule found a plan."""
+    rows: list[Pattern] = []
+    for kind, size in enumerate(task.sizes):
+        counts = tuple(int(i == kind) for i in range(len(task.sizes)))
+        rows += [(j, counts) for j, room in enumerate(task.room) if room >= size]
+    return rows
+
+
+def _told(task: CutTask, plan: Sequence[Pattern], bound: int) -> CutPlan:
+    bars = []
+    for stock, counts in plan:
+        made = tuple(task.pieces[kind].length_mm for kind, count in enumerate(counts) for _ in range(count))
+        bars.append(Bar(stock, task.stock[stock].length_mm, tuple(round(size, 4) for size in made)))
+    bars.sort(key=lambda bar: (bar.stock, tuple(-size for size in bar.pieces_mm)))
+    cents = sum(task.stock[bar.stock].price_cents for bar in bars)
+    alike = len({row.price_cents for row in task.stock}) == 1
+    low = bound * task.stock[0].price_cents if alike else bound
+    waste = sum(bar.stock_mm - sum(bar.pieces_mm) for bar in bars)
+    return CutPlan(bars, cents, low, waste)
+
+
+def cut_json(plan: CutPlan) -> dict[str, Any]:
+    """The fixed names of `cut --json`."""
+    return {
+        "bars": [{"stock_mm": bar.stock_mm, "pieces_mm": list(bar.pieces_mm)} for bar in plan.bars],
+        "cost_cents": plan.cost_cents,
+        "bound_cents": plan.bound_cents,
+        "waste_mm": plan.waste_mm,
+        "proven": plan.proven,
+    }

@@ -1,0 +1,33 @@
+"""Squaring with a job's outline and the crew's ways: reading a round of measures and solving it."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from pydantic import ValidationError
+
+from humble_trowel.core.errors import InputError
+from humble_trowel.core.lines.squaring import Squared, square
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.reading import plan_error
+from humble_trowel.core.plan.records import Taped
+from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.units import Units
+
+
+def read_taped(data: Any, units: Units) -> Taped:
+    """A round from JSON data; lengths may be text with units. Raises InputError naming the field."""
+    try:
+        return Taped.model_validate(data, context={"units": units})
+    except ValidationError as error:
+        found = plan_error(error)
+        raise InputError(found.words, found.path) from None
+
+
+def square_plan(plan: Plan, taped: Taped, ways: Ways) -> Squared:
+    """Which corner of this plan's frame moves where. Raises InputError."""
+    if plan.outline is None:
+        raise InputError("There is no outline yet. Call the first side.", "outline")
+    tape = ways_for(ways, plan.ways).tape
+    tolerance = tape.tolerance_mm if tape.tolerance_mm is not None else (3.0 if plan.units == "mm" else 3.175)
+    return square(plan.outline, taped, plan.units, sigma_mm=tape.sigma_mm, tolerance_mm=tolerance)
