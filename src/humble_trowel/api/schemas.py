@@ -9,7 +9,7 @@ from pydantic import BaseModel, ConfigDict, Field
 from humble_trowel.core.figures import Figure
 from humble_trowel.core.lines.walk import Walked
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.edits import Edit
+from humble_trowel.core.plan.edit_kinds import Edit
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import Units
 

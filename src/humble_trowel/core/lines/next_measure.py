@@ -34,7 +34,9 @@ def _candidates(design: Array, taken: Sequence[Measure]) -> list[Measure]:
     pairs = [(a, b) for a, b in combinations(range(n), 2) if frozenset((a, b)) not in have]
     sides = [pair for pair in pairs if (pair[1] - pair[0]) in (1, n - 1)]
     others = [pair for pair in pairs if pair not in sides]
-    rows: list[Measure] = [*(Tape.model_construct(kind="tape", start=a, to=b, mm=0.0) for a, b in (others + sides)[:400])]
+    rows: list[Measure] = [
+        *(Tape.model_construct(kind="tape", start=a, to=b, mm=0.0) for a, b in (others + sides)[:400])
+    ]
     for side in range(min(n, 20)):
         middle = float(np.hypot(*(design[(side + 1) % n] - design[side]))) / 2
         mark = SideMark(side=side, at_mm=round(middle))

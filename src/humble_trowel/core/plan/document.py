@@ -6,103 +6,35 @@ later stages are kept unharmed. Geometry is checked elsewhere (reading.py): here
 
 from __future__ import annotations
 
-import math
 from datetime import datetime
 from typing import Annotated, Any, Literal, Self
 
 from pydantic import (
     BaseModel,
-    BeforeValidator,
     ConfigDict,
     Field,
     PrivateAttr,
-    ValidationInfo,
     field_validator,
     model_validator,
 )
 
-from humble_trowel.core.errors import LengthError
+from humble_trowel.core.plan.values import (
+    MAX_CORNERS,
+    Length,
+    Mark,
+    Name,
+    Note,
+    Number,
+    Path,
+    Point,
+    Position,
+    Ring,
+    Size,
+    Small,
+    Strength,
+)
 from humble_trowel.core.plan.ways import WaysOverride
-from humble_trowel.core.units import Units, parse_length, parse_strength
-
-MAX_LENGTH_MM = 1_000_000.0
-MAX_CORNERS = 200
-
-
-def _units_of(info: ValidationInfo) -> Units:
-    context = info.context or {}
-    return "mm" if context.get("units") == "mm" else "ft-in"
-
-
-def _sane(value: float) -> float:
-    if abs(value) >= MAX_LENGTH_MM:
-        raise ValueError(f"{value / 1000:g} m is absurd for a slab. Sizes stay under 1 km.")
-    return value
-
-
-def _length(value: Any, info: ValidationInfo) -> float:
-    if not isinstance(value, str | int | float):
-        raise ValueError("must be a length: a number of mm, or text with a unit.")
-    try:
-        return _sane(parse_length(value, _units_of(info)))
-    except LengthError as error:
-        raise ValueError(error.words) from error
-
-
-def _position(value: Any, info: ValidationInfo) -> float:
-    """A coordinate: a length that may be negative."""
-    if isinstance(value, str) and value.strip().startswith(("-", "−")):
-        return -_length(value.strip()[1:], info)
-    if isinstance(value, int | float) and not isinstance(value, bool) and value < 0:
-        return -_length(-value, info)
-    return _length(value, info)
-
-
-def _above_zero(value: float) -> float:
-    if value <= 0:
-        raise ValueError("is 0. It must be more than nothing.")
-    return value
-
-
-def _finite(value: Any) -> Any:
-    if isinstance(value, float) and not math.isfinite(value):
-        raise ValueError("must be an ordinary number.")
-    if isinstance(value, bool):
-        raise ValueError("must be a number.")
-    return value
-
-
-def _strength(value: Any, info: ValidationInfo) -> float:
-    if not isinstance(value, str | int | float) or isinstance(value, bool):
-        raise ValueError("must be a strength: MPa, or text like 4000 psi.")
-    try:
-        return float(_finite(parse_strength(value, _units_of(info))))
-    except LengthError as error:
-        raise ValueError(error.words) from error
-
-
-def _small(value: Any, info: ValidationInfo) -> float:
-    """Slump or stone: a bare number typed in a ft-in job is inches."""
-    if not isinstance(value, str | int | float):
-        raise ValueError("must be a length: a number of mm, or text with a unit.")
-    try:
-        return _sane(parse_length(value, _units_of(info), bare="in"))
-    except LengthError as error:
-        raise ValueError(error.words) from error
-
-
-Strength = Annotated[float, BeforeValidator(_strength)]
-Small = Annotated[float, BeforeValidator(_small)]
-Length = Annotated[float, BeforeValidator(_length)]
-Size = Annotated[float, BeforeValidator(lambda value, info: _above_zero(_length(value, info)))]
-Position = Annotated[float, BeforeValidator(_position)]
-Number = Annotated[float, BeforeValidator(_finite)]
-Point = tuple[Position, Position]
-Ring = Annotated[list[Point], Field(min_length=3, max_length=MAX_CORNERS)]
-Path = Annotated[list[Point], Field(min_length=2, max_length=MAX_CORNERS)]
-Mark = Annotated[str, Field(min_length=1, max_length=12)]
-Name = Annotated[str, Field(min_length=1, max_length=120)]
-Note = Annotated[str, Field(max_length=4000)]
+from humble_trowel.core.units import Units
 
 
 class Part(BaseModel):
@@ -285,7 +217,50 @@ class OrderNotes(Part):
         return value
 
 
-LATER_STAGES = ("existing", "build_ups", "underslab", "steel", "embeds", "screed", "joints", "schedule")
+class Existing(Part):
+    """What stands beside the work. level_mm: its floor or top; 0 is the finished top of the main slab."""
+
+    name: Name
+    what: Literal["slab", "wall", "walk", "kerb", "other"] = "slab"
+    polygon: Ring
+    level_mm: Position = 0.0
+
+
+class LotLine(Part):
+    """A line to set out from that is no side: a lot line, a kerb, a string between two pins."""
+
+    name: Name = "Lot line"
+    start: Point
+    end: Point
+
+
+class SetOut(Part):
+    """hold_side: the side that everything is set out from (side 0 where null), unless a lot line is given."""
+
+    hold_side: Annotated[int, Field(ge=0, lt=MAX_CORNERS)] | None = None
+    lot_line: LotLine | None = None
+    base_margin_mm: Length | None = None
+
+
+class GroundLevel(Part):
+    """Ground outside a side, `at_mm` from its first corner. level_mm: 0 is the finished top of the main slab."""
+
+    at_mm: Length
+    level_mm: Position
+
+
+class FormRow(Part):
+    """How some sides are formed. boards: marks from the top down, null for the kit's choice. left_out: for the truck."""
+
+    sides: Annotated[list[Annotated[int, Field(ge=0)]], Field(min_length=1, max_length=MAX_CORNERS)]
+    ground: Annotated[list[GroundLevel], Field(max_length=20)] = []
+    build: Literal["boards", "panel", "foam-faced", "none"] = "boards"
+    boards: Annotated[list[Mark], Field(min_length=1, max_length=3)] | None = None
+    backfilled: bool = False
+    left_out: bool = False
+
+
+LATER_STAGES = ("build_ups", "underslab", "steel", "embeds", "screed", "joints", "schedule")
 
 
 class Plan(Part):
@@ -317,7 +292,9 @@ class Plan(Part):
     mix: Mix = Mix()
     order: OrderNotes = OrderNotes()
     ways: WaysOverride = WaysOverride()
-    existing: Any = None
+    existing: Annotated[list[Existing], Field(max_length=60)] = []
+    set_out: SetOut = SetOut()
+    forms: Annotated[list[FormRow], Field(max_length=200)] = []
     build_ups: Any = None
     underslab: Any = None
     steel: Any = None
@@ -325,6 +302,11 @@ class Plan(Part):
     screed: Any = None
     joints: Any = None
     schedule: Any = None
+
+    @field_validator("existing", mode="before")
+    @classmethod
+    def _nothing_there(cls, value: Any) -> Any:
+        return [] if value is None else value
 
     @field_validator("walk", mode="before")
     @classmethod

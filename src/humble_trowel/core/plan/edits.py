@@ -6,165 +6,47 @@ An edit is Plan -> Plan. `apply` checks the result, so that no edit can leave a 
 from __future__ import annotations
 
 from collections.abc import Sequence
-from typing import Annotated, Any, Literal
+from typing import Any
 
-from pydantic import BaseModel, ConfigDict, Field, ValidationError
+from pydantic import ValidationError
 
 from humble_trowel.core.errors import EditError
-from humble_trowel.core.plan import edge_edits, outline_edits, zone_edits
-from humble_trowel.core.plan.document import EdgeKind, Plan
+from humble_trowel.core.plan import edge_edits, lines_edits, outline_edits, zone_edits
+from humble_trowel.core.plan.carry_forms import follow_outline
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.edit_kinds import (
+    AcceptLaid,
+    AddAlong,
+    AddCorner,
+    AddExisting,
+    AddOpening,
+    Edit,
+    FormSides,
+    Hold,
+    KeepOutline,
+    MoveCorner,
+    RemoveAlong,
+    RemoveCorner,
+    RemoveEdgeType,
+    RemoveExisting,
+    RemoveOpening,
+    RemoveSlabType,
+    RemoveZone,
+    ReplacePlan,
+    RoundCorner,
+    SetEdgeType,
+    SetExisting,
+    SetFields,
+    SetSide,
+    SetSideType,
+    SetSlabType,
+    SetWalk,
+    SetZone,
+    TakeOutline,
+    Template,
+    WalkZone,
+)
 from humble_trowel.core.plan.reading import anticlockwise, check_plan, plan_error, validate
-
-Said = Annotated[str, Field(max_length=200)] | float
-Calls = Annotated[str, Field(max_length=4000)]
-Index = Annotated[int, Field(ge=0, le=400)]
-Coordinate = Annotated[float, Field(gt=-1e6, lt=1e6, allow_inf_nan=False)]
-Mark = Annotated[str, Field(min_length=1, max_length=12)]
-
-
-class _Edit(BaseModel):
-    model_config = ConfigDict(extra="forbid", frozen=True)
-
-
-class SetWalk(_Edit):
-    op: Literal["set_walk"]
-    kind: Literal["outline", "zone", "opening"] = "outline"
-    text: Calls
-
-
-class KeepOutline(_Edit):
-    op: Literal["keep_outline"]
-    text: Calls
-
-
-class Template(_Edit):
-    op: Literal["template"]
-    shape: Literal["rectangle", "L", "T"]
-    sizes: Annotated[list[Said], Field(min_length=2, max_length=4)]
-
-
-class MoveCorner(_Edit):
-    op: Literal["move_corner"]
-    corner: Index
-    x_mm: Coordinate
-    y_mm: Coordinate
-    square: bool = True
-
-
-class SetSide(_Edit):
-    op: Literal["set_side"]
-    side: Index
-    length: Said
-    moves: Literal["start", "end"] = "end"
-
-
-class AddCorner(_Edit):
-    op: Literal["add_corner"]
-    side: Index
-    at_mm: float | None = None
-
-
-class RemoveCorner(_Edit):
-    op: Literal["remove_corner"]
-    corner: Index
-
-
-class AddOpening(_Edit):
-    op: Literal["add_opening"]
-    text: Calls
-
-
-class RemoveOpening(_Edit):
-    op: Literal["remove_opening"]
-    index: Index
-
-
-class SetSlabType(_Edit):
-    op: Literal["set_slab_type"]
-    mark: Mark
-    thickness: Said
-
-
-class RemoveSlabType(_Edit):
-    op: Literal["remove_slab_type"]
-    mark: Mark
-
-
-class WalkZone(_Edit):
-    op: Literal["walk_zone"]
-    text: Calls
-    name: Annotated[str, Field(max_length=120)] = ""
-    slab: Mark | None = None
-    drop: Said = 0.0
-
-
-class SetZone(_Edit):
-    """changes: any of name, slab, drop_mm (may be text), fall, underside."""
-
-    op: Literal["set_zone"]
-    index: Index
-    changes: dict[Literal["name", "slab", "drop_mm", "fall", "underside"], Any]
-
-
-class RemoveZone(_Edit):
-    op: Literal["remove_zone"]
-    index: Index
-
-
-class SetEdgeType(_Edit):
-    op: Literal["set_edge_type"]
-    mark: Mark
-    kind: EdgeKind | None = None
-    depth: Said | None = None
-    bottom_width: Said | None = None
-    degrees: float | None = None
-    text: Annotated[str, Field(max_length=200)] = ""
-
-
-class RemoveEdgeType(_Edit):
-    op: Literal["remove_edge_type"]
-    mark: Mark
-
-
-class SetSideType(_Edit):
-    op: Literal["set_side_type"]
-    sides: Annotated[list[Index], Field(min_length=1, max_length=200)]
-    type: Mark | None
-
-
-class AddAlong(_Edit):
-    op: Literal["add_along"]
-    text: Calls
-    grow: Literal["left", "right"]
-    type: Mark
-
-
-class RemoveAlong(_Edit):
-    op: Literal["remove_along"]
-    row: Index
-
-
-class SetFields(_Edit):
-    """values: by key path, under name, client, units, contact, site, mix, order, ways ('site.directions')."""
-
-    op: Literal["set_fields"]
-    values: Annotated[dict[str, Any], Field(min_length=1, max_length=40)]
-
-
-class ReplacePlan(_Edit):
-    """The whole document, as when an older revision is fetched back."""
-
-    op: Literal["replace_plan"]
-    document: dict[str, Any]
-    summary: Annotated[str, Field(max_length=200)] = "Plan replaced"
-
-
-Edit = Annotated[
-    SetWalk | KeepOutline | Template | MoveCorner | SetSide | AddCorner | RemoveCorner | AddOpening | RemoveOpening
-    | SetSlabType | RemoveSlabType | WalkZone | SetZone | RemoveZone | SetEdgeType | RemoveEdgeType | SetSideType
-    | AddAlong | RemoveAlong | SetFields | ReplacePlan,
-    Field(discriminator="op"),
-]  # fmt: skip
 
 _FIELD_ROOTS = ("name", "client", "units", "contact", "site", "mix", "order", "ways")
 
@@ -174,7 +56,10 @@ def apply(plan: Plan, edits: Sequence[Edit]) -> tuple[Plan, str]:
     summary = "Nothing changed"
     for edit in edits:
         try:
+            before = plan
             plan, summary = _apply(plan, edit)
+            if not isinstance(edit, ReplacePlan):
+                plan = follow_outline(before, plan)
         except ValidationError as error:
             raise plan_error(error) from None
     plan = anticlockwise(validate(plan.model_dump()))
@@ -183,7 +68,7 @@ def apply(plan: Plan, edits: Sequence[Edit]) -> tuple[Plan, str]:
 
 
 def _apply(plan: Plan, edit: Edit) -> outline_edits.Edited:
-    o, z, e = outline_edits, zone_edits, edge_edits
+    o, z, e, f = outline_edits, zone_edits, edge_edits, lines_edits
     match edit:
         case SetWalk():
             return o.set_walk(plan, edit.kind, edit.text)
@@ -223,6 +108,22 @@ def _apply(plan: Plan, edit: Edit) -> outline_edits.Edited:
             return e.add_along(plan, edit.text, edit.grow, edit.type)
         case RemoveAlong():
             return e.remove_along(plan, edit.row)
+        case AddExisting():
+            return f.add_existing(plan, edit.name, edit.what, edit.text, edit.ring, edit.level)
+        case SetExisting():
+            return f.set_existing(plan, edit.index, {str(key): value for key, value in edit.changes.items()})
+        case RemoveExisting():
+            return f.remove_existing(plan, edit.index)
+        case Hold():
+            return f.hold(plan, edit.side, edit.lot_line, edit.margin)
+        case FormSides():
+            return f.form_sides(plan, list(edit.sides), {str(key): value for key, value in edit.changes.items()})
+        case RoundCorner():
+            return f.round_corner(plan, edit.corner, edit.radius)
+        case TakeOutline():
+            return f.take_outline(_with_a_slab(plan), edit.ring, edit.existing, edit.source)
+        case AcceptLaid():
+            return f.accept_laid(plan, edit.ring)
         case SetFields():
             return _set_fields(plan, edit.values)
         case ReplacePlan():

@@ -2,17 +2,19 @@
 
 from __future__ import annotations
 
+import math
 import re
 from collections.abc import Sequence
+from itertools import pairwise
 from typing import Any
 
 from pydantic import ValidationError
 from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.errors import PlanError
-from humble_trowel.core.geometry.polygon import check_ring, signed_area_m2, turned
+from humble_trowel.core.geometry.polygon import XY, check_ring, signed_area_m2, turned
 from humble_trowel.core.geometry.zones import lay_zones
-from humble_trowel.core.plan.document import Marked, Plan
+from humble_trowel.core.plan.document import FormRow, GroundLevel, Marked, Plan
 
 FORMAT = "humble-trowel-job"
 VERSION = 1
@@ -59,7 +61,26 @@ def anticlockwise(plan: Plan) -> Plan:
         else edge.model_copy(update={"sides": [n - 1 - side for side in edge.sides if side < n]})
         for edge in plan.edges
     ]
-    return plan.model_copy(update={"outline": turned(plan.outline), "edges": edges})
+    forms = [
+        row.model_copy(
+            update={
+                "sides": [n - 1 - side for side in row.sides if side < n],
+                "ground": _turned_ground(plan.outline, row),
+            }
+        )
+        for row in plan.forms
+    ]
+    held = plan.set_out.hold_side
+    set_out = plan.set_out.model_copy(update={"hold_side": None if held is None or held >= n else n - 1 - held})
+    return plan.model_copy(update={"outline": turned(plan.outline), "edges": edges, "forms": forms, "set_out": set_out})
+
+
+def _turned_ground(ring: Sequence[XY], row: FormRow) -> list[GroundLevel]:
+    """Ground levels measured from the side's other end."""
+    if not row.ground or not row.sides or row.sides[0] >= len(ring):
+        return row.ground
+    size = math.dist(ring[row.sides[0]], ring[(row.sides[0] + 1) % len(ring)])
+    return [GroundLevel(at_mm=max(0.0, size - spot.at_mm), level_mm=spot.level_mm) for spot in reversed(row.ground)]
 
 
 def check_plan(plan: Plan) -> None:
@@ -76,6 +97,31 @@ def check_plan(plan: Plan) -> None:
             raise PlanError("The openings leave nothing of the slab.", "openings")
     _check_edges(plan)
     _check_wholly_outside(plan)
+    _check_forms(plan)
+
+
+def _check_forms(plan: Plan) -> None:
+    n = len(plan.outline) if plan.outline else 0
+    seen: dict[int, int] = {}
+    for index, row in enumerate(plan.forms):
+        for at, side in enumerate(row.sides):
+            path = f"forms[{index}].sides[{at}]"
+            if side >= n:
+                raise PlanError(f"Side {side} does not exist: the outline has {n} sides.", path)
+            if side in seen:
+                raise PlanError(f"Side {side} stands in two rows of forms, {seen[side]} and {index}.", path)
+            seen[side] = index
+        stations = [spot.at_mm for spot in row.ground]
+        if any(b <= a for a, b in pairwise(stations)):
+            raise PlanError("Ground levels run along the side, each farther than the last.", f"forms[{index}].ground")
+    held = plan.set_out.hold_side
+    if held is not None and n and held >= n:
+        raise PlanError(f"Side {held} does not exist: the outline has {n} sides.", "set_out.hold_side")
+    line = plan.set_out.lot_line
+    if line is not None and math.dist(line.start, line.end) < 1:
+        raise PlanError("Both ends of the lot line are one spot.", "set_out.lot_line.end")
+    for index, thing in enumerate(plan.existing):
+        check_ring(thing.polygon, f"existing[{index}].polygon", thing.name)
 
 
 def _check_marks(plan: Plan) -> None:

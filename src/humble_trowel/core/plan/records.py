@@ -9,7 +9,8 @@ from typing import Annotated, Any, Literal
 
 from pydantic import ConfigDict, Discriminator, Field, Tag
 
-from humble_trowel.core.plan.document import Length, Note, Part, Position, Size
+from humble_trowel.core.plan.document import Part
+from humble_trowel.core.plan.values import Length, Note, Position, Size
 
 Index = Annotated[int, Field(ge=0, lt=200)]
 

@@ -6,50 +6,15 @@ left in drum and chute; the order goes up to the plant's increment after a slack
 
 from __future__ import annotations
 
-import math
-from typing import Annotated, Any, Literal
+from typing import Annotated, Literal
 
-from pydantic import AfterValidator, BaseModel, BeforeValidator, ConfigDict, Field, ValidationInfo
+from pydantic import AfterValidator, BaseModel, ConfigDict, Field
 
-from humble_trowel.core.errors import LengthError
-from humble_trowel.core.units import M3_PER_YD3, Units, parse_length, parse_volume
+from humble_trowel.core.plan.form_ways import CornerWay, FormWays, SetOutWays, StackWay, Tape
+from humble_trowel.core.plan.way_values import Reason, SmallLength, Text, Volume
+from humble_trowel.core.units import M3_PER_YD3, Units
 
 SLACK_M3 = 0.005 * M3_PER_YD3
-
-
-def _context_units(info: ValidationInfo) -> Units:
-    return "mm" if (info.context or {}).get("units") == "mm" else "ft-in"
-
-
-def _small_length(value: Any, info: ValidationInfo) -> float:
-    if not isinstance(value, str | int | float):
-        raise ValueError("must be a length: a number of mm, or text with a unit.")
-    try:
-        size = parse_length(value, _context_units(info), bare="in")
-    except LengthError as error:
-        raise ValueError(error.words) from error
-    if size > 1000:
-        raise ValueError("is over 1 m. An allowance is a matter of fractions of an inch.")
-    return size
-
-
-def _volume(value: Any, info: ValidationInfo) -> float:
-    if not isinstance(value, str | int | float):
-        raise ValueError("must be a volume: a number of m³, or text with a unit.")
-    try:
-        size = parse_volume(value, _context_units(info))
-    except LengthError as error:
-        raise ValueError(error.words) from error
-    if not math.isfinite(size) or size > 1000:
-        raise ValueError("is more than any plant carries.")
-    return size
-
-
-def _truck(value: Any, info: ValidationInfo) -> float:
-    size = _volume(value, info)
-    if not 0.5 <= size <= 30:
-        raise ValueError("is no truck: sizes run from 0.5 to 30 m³ (0.65 to 39 yd³).")
-    return size
 
 
 def _increment(value: float) -> float:
@@ -59,11 +24,6 @@ def _increment(value: float) -> float:
 
 
 Increment = Annotated[float, AfterValidator(_increment)]
-SmallLength = Annotated[float, BeforeValidator(_small_length)]
-Volume = Annotated[float, BeforeValidator(_volume)]
-TruckVolume = Annotated[float, BeforeValidator(_truck)]
-Reason = Annotated[str, Field(max_length=400)]
-Text = Annotated[str, Field(max_length=200)]
 
 
 class WaysPart(BaseModel):
@@ -119,6 +79,9 @@ class Ways(WaysPart):
     allowances: Allowances = Allowances()
     plant: Plant = Plant()
     reading: Reading = Reading()
+    tape: Tape = Tape()
+    set_out: SetOutWays = SetOutWays()
+    forms: FormWays = FormWays()
 
 
 class WaysOverride(WaysPart):
@@ -133,17 +96,22 @@ class WaysOverride(WaysPart):
     truck_m3: Annotated[float, Field(ge=0.5, le=30)] | None = None
     short_load_yd3: Annotated[float, Field(ge=0, le=40)] | None = None
     short_load_m3: Annotated[float, Field(ge=0, le=30)] | None = None
+    tolerance_mm: SmallLength | None = None
+    profile_mm: SmallLength | None = None
+    corner: CornerWay | None = None
+    stack: StackWay | None = None
     reason: Reason = ""
 
 
 def ways_for(ways: Ways, override: WaysOverride) -> Ways:
     """The crew's ways with one job's differences laid over them."""
     given = {key: value for key, value in override.model_dump().items() if value is not None and key != "reason"}
-    allowances = {key: value for key, value in given.items() if key in Allowances.model_fields}
-    plant = {key: value for key, value in given.items() if key in Plant.model_fields}
+    parts = ("allowances", "plant", "tape", "set_out", "forms")
     return ways.model_copy(
         update={
-            "allowances": ways.allowances.model_copy(update=allowances),
-            "plant": ways.plant.model_copy(update=plant),
+            name: (part := getattr(ways, name)).model_copy(
+                update={key: value for key, value in given.items() if key in type(part).model_fields}
+            )
+            for name in parts
         }
     )

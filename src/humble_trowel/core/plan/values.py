@@ -1,0 +1,90 @@
+"""Kinds of values in a job file: lengths, sizes, positions and strengths as a person may write them, all into mm and MPa."""
+
+from __future__ import annotations
+
+import math
+from typing import Annotated, Any
+
+from pydantic import BeforeValidator, Field, ValidationInfo
+
+from humble_trowel.core.errors import LengthError
+from humble_trowel.core.units import Units, parse_length, parse_strength
+
+MAX_LENGTH_MM = 1_000_000.0
+MAX_CORNERS = 200
+
+
+def _units_of(info: ValidationInfo) -> Units:
+    context = info.context or {}
+    return "mm" if context.get("units") == "mm" else "ft-in"
+
+
+def _sane(value: float) -> float:
+    if abs(value) >= MAX_LENGTH_MM:
+        raise ValueError(f"{value / 1000:g} m is absurd for a slab. Sizes stay under 1 km.")
+    return value
+
+
+def _length(value: Any, info: ValidationInfo) -> float:
+    if not isinstance(value, str | int | float):
+        raise ValueError("must be a length: a number of mm, or text with a unit.")
+    try:
+        return _sane(parse_length(value, _units_of(info)))
+    except LengthError as error:
+        raise ValueError(error.words) from error
+
+
+def _position(value: Any, info: ValidationInfo) -> float:
+    """A coordinate: a length that may be negative."""
+    if isinstance(value, str) and value.strip().startswith(("-", "−")):
+        return -_length(value.strip()[1:], info)
+    if isinstance(value, int | float) and not isinstance(value, bool) and value < 0:
+        return -_length(-value, info)
+    return _length(value, info)
+
+
+def _above_zero(value: float) -> float:
+    if value <= 0:
+        raise ValueError("is 0. It must be more than nothing.")
+    return value
+
+
+def _finite(value: Any) -> Any:
+    if isinstance(value, float) and not math.isfinite(value):
+        raise ValueError("must be an ordinary number.")
+    if isinstance(value, bool):
+        raise ValueError("must be a number.")
+    return value
+
+
+def _strength(value: Any, info: ValidationInfo) -> float:
+    if not isinstance(value, str | int | float) or isinstance(value, bool):
+        raise ValueError("must be a strength: MPa, or text like 4000 psi.")
+    try:
+        return float(_finite(parse_strength(value, _units_of(info))))
+    except LengthError as error:
+        raise ValueError(error.words) from error
+
+
+def _small(value: Any, info: ValidationInfo) -> float:
+    """Slump or stone: a bare number typed in a ft-in job is inches."""
+    if not isinstance(value, str | int | float):
+        raise ValueError("must be a length: a number of mm, or text with a unit.")
+    try:
+        return _sane(parse_length(value, _units_of(info), bare="in"))
+    except LengthError as error:
+        raise ValueError(error.words) from error
+
+
+Strength = Annotated[float, BeforeValidator(_strength)]
+Small = Annotated[float, BeforeValidator(_small)]
+Length = Annotated[float, BeforeValidator(_length)]
+Size = Annotated[float, BeforeValidator(lambda value, info: _above_zero(_length(value, info)))]
+Position = Annotated[float, BeforeValidator(_position)]
+Number = Annotated[float, BeforeValidator(_finite)]
+Point = tuple[Position, Position]
+Ring = Annotated[list[Point], Field(min_length=3, max_length=MAX_CORNERS)]
+Path = Annotated[list[Point], Field(min_length=2, max_length=MAX_CORNERS)]
+Mark = Annotated[str, Field(min_length=1, max_length=12)]
+Name = Annotated[str, Field(min_length=1, max_length=120)]
+Note = Annotated[str, Field(max_length=4000)]
