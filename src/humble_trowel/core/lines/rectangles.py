@@ -73,9 +73,7 @@ def _along(ring: Sequence[XY], angle: float) -> list[Rectangle]:
 
 def _lines(ring: Sequence[XY], axis: int) -> list[float]:
     """Positions of the sides square to an axis, sorted, alike ones once."""
-    values = sorted(
-        a[axis] for i, a in enumerate(ring) if abs(a[axis] - ring[(i + 1) % len(ring)][axis]) < SAME_MM
-    )
+    values = sorted(a[axis] for i, a in enumerate(ring) if abs(a[axis] - ring[(i + 1) % len(ring)][axis]) < SAME_MM)
     kept: list[float] = []
     for value in values:
         if not kept or value - kept[-1] > SAME_MM:
@@ -89,8 +87,8 @@ def _inside(ring: Sequence[XY], xs: list[float], ys: list[float]) -> np.ndarray[
     shapely.prepare(shape)
     cells = np.zeros((len(xs) - 1, len(ys) - 1), dtype=bool)
     for i in range(len(xs) - 1):
-        boxes = shapely.box(xs[i], np.array(ys[:-1]), xs[i + 1], np.array(ys[1:]))
-        cells[i] = shapely.covers(shape, boxes)
+        for j in range(len(ys) - 1):
+            cells[i, j] = shape.covers(shapely.box(xs[i], ys[j], xs[i + 1], ys[j + 1]))
     return cells
 
 

@@ -174,7 +174,8 @@ def swings(ring: Sequence[XY], base: Baseline, units: Units) -> list[Swing]:
             continue
         pair = known[:2]
         if _meet_deg(pair[0][2], pair[1][2], spot) < FLAT_DEG:
-            pair = list(max(combinations(known, 2), key=lambda two: _meet_deg(two[0][2], two[1][2], spot)))
+            two = max(combinations(known, 2), key=lambda two: _meet_deg(two[0][2], two[1][2], spot))
+            pair = [two[0], two[1]]
         a, b = pair
         meet = _meet_deg(a[2], b[2], spot)
         to_a, to_b = math.dist(a[2], spot), math.dist(b[2], spot)
@@ -216,7 +217,9 @@ def _square(ring: Sequence[XY], found: Rectangle, units: Units) -> Square:
     ends = [spot_of(ring, spot, units) for spot in c]
     names: list[ENDS] = [{"from": ends[a][0], "to": ends[b][0]} for a, b in ((0, 2), (1, 3))]
     measures = [
-        {"from": ends[a][1], "to": ends[b][1]} for a, b in ((0, 2), (1, 3)) if ends[a][1] is not None and ends[b][1] is not None
+        {"from": ends[a][1], "to": ends[b][1]}
+        for a, b in ((0, 2), (1, 3))
+        if ends[a][1] is not None and ends[b][1] is not None
     ]
     return Square(
         list(c), say_length(sizes[0], units), say_length(sizes[1], units), found.diagonal_mm,

@@ -107,7 +107,9 @@ def _nail(
     out = _clear_of(outline, corner, (ux, uy), profile_mm)
     on, board_needed = "profile board", True
     for row, shape in standing:
-        hit = LineString([corner, (corner[0] + ux * (out + 1), corner[1] + uy * (out + 1))]).intersection(shape.buffer(1.0))
+        hit = LineString([corner, (corner[0] + ux * (out + 1), corner[1] + uy * (out + 1))]).intersection(
+            shape.buffer(1.0)
+        )
         if not hit.is_empty and row.what in ("wall", "slab", "kerb"):
             out = max(0.0, Point(corner).distance(hit))
             on, board_needed = row.name, False

@@ -1,0 +1,161 @@
+"""How high each side's form stands: from the slab's top at the edge down to the ground outside, station by station."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+
+from shapely.geometry import LineString, Point, Polygon
+from shapely.geometry.base import BaseGeometry
+
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.zones import Cell
+from humble_trowel.core.plan.document import FormRow, Plan, PlaneFall
+
+INSIDE_MM = 2.0
+TOUCH_MM = 12.0
+LEAST_MM = 20.0
+
+
+@dataclass(frozen=True)
+class Station:
+    """A point along a side: the form's top and the ground there, 0 = finished top of the main slab."""
+
+    at_mm: float
+    top_mm: float
+    ground_mm: float
+
+    @property
+    def height_mm(self) -> float:
+        return max(0.0, self.top_mm - self.ground_mm)
+
+
+@dataclass(frozen=True)
+class Reach:
+    """A part of a side, from one distance to another, and what stands against it ('' where a form is needed)."""
+
+    from_mm: float
+    to_mm: float
+    against: str
+
+    @property
+    def length_mm(self) -> float:
+        return self.to_mm - self.from_mm
+
+
+def reaches(plan: Plan, side: int) -> list[Reach]:
+    """The side cut where something existing touches it."""
+    ring = list(plan.outline or [])
+    a, b = ring[side], ring[(side + 1) % len(ring)]
+    size = math.dist(a, b)
+    line = LineString([a, b])
+    taken: list[tuple[float, float, str]] = []
+    for thing in plan.existing:
+        if thing.what == "walk":
+            continue
+        touching = line.intersection(Polygon(thing.polygon).buffer(TOUCH_MM, join_style="mitre"))
+        if touching.length > 5 * TOUCH_MM:
+            ends = [math.dist(a, spot) for spot in _spots(touching)]
+            taken.append((max(0.0, min(ends) + TOUCH_MM if min(ends) > TOUCH_MM else 0.0),
+                          min(size, max(ends) - TOUCH_MM if max(ends) < size - TOUCH_MM else size), thing.name))  # fmt: skip
+    return _cut_up(size, sorted(taken))
+
+
+def _spots(shape: BaseGeometry) -> list[XY]:
+    parts = getattr(shape, "geoms", [shape])
+    return [(x, y) for part in parts for x, y in getattr(part, "coords", [])]
+
+
+def _cut_up(size: float, taken: Sequence[tuple[float, float, str]]) -> list[Reach]:
+    rows: list[Reach] = []
+    at = 0.0
+    for start, end, name in taken:
+        if start > at + LEAST_MM:
+            rows.append(Reach(at, start, ""))
+        if end > at:
+            rows.append(Reach(max(at, start), end, name))
+            at = max(at, end)
+    if size > at + LEAST_MM or not rows:
+        rows.append(Reach(at, size, ""))
+    return rows
+
+
+def top_at(plan: Plan, cell: Cell, spot: XY) -> float:
+    """Top of a zone at a plan point, mm over the finished top of the main slab. A drain's rim stays at its drop."""
+    zone = plan.zones[cell.index]
+    top = -zone.drop_mm
+    fall = zone.fall
+    if isinstance(fall, PlaneFall):
+        way = math.radians(fall.toward_deg)
+        ux, uy = math.sin(way), math.cos(way)
+        run = [x * ux + y * uy for x, y in _rim(cell)]
+        top -= fall.rate * (spot[0] * ux + spot[1] * uy - min(run))
+    return top
+
+
+def _rim(cell: Cell) -> list[XY]:
+    parts = getattr(cell.region, "geoms", [cell.region])
+    return [spot for part in parts for spot in part.exterior.coords]
+
+
+def stations(plan: Plan, cells: Sequence[Cell], side: int, row: FormRow | None, deep_mm: float) -> list[Station]:
+    """Stations along a side at its ends, at every zone border and at every ground level typed.
+
+    deep_mm: depth of concrete at the edge, the height where no ground level is given (the whole edge is formed).
+    """
+    ring = list(plan.outline or [])
+    a, b = ring[side], ring[(side + 1) % len(ring)]
+    size = math.dist(a, b)
+    ground = list(row.ground) if row else []
+    marks = {0.0, size, *(spot.at_mm for spot in ground if 0 < spot.at_mm < size)}
+    borders = _borders(a, b, cells)
+    rows: list[Station] = []
+    cuts = sorted(marks | set(borders))
+    for begin, end in pairwise(cuts):
+        if end - begin < 1:
+            continue
+        cell = _cell_at(_inside(a, b, (begin + end) / 2), cells)
+        for at in (begin, end):
+            spot = (a[0] + (b[0] - a[0]) * at / size, a[1] + (b[1] - a[1]) * at / size)
+            top = top_at(plan, cell, spot)
+            level = _ground_at(ground, at) if ground else top - max(deep_mm, cell.thickness_mm)
+            if not rows or rows[-1].at_mm != at or abs(rows[-1].height_mm - (top - level)) > 0.01:
+                rows.append(Station(at, top, level))
+    return rows
+
+
+def _inside(a: XY, b: XY, at: float) -> XY:
+    size = math.dist(a, b)
+    ux, uy = (b[0] - a[0]) / size, (b[1] - a[1]) / size
+    return (a[0] + ux * at - uy * INSIDE_MM, a[1] + uy * at + ux * INSIDE_MM)
+
+
+def _cell_at(spot: XY, cells: Sequence[Cell]) -> Cell:
+    point = Point(spot)
+    return min(cells, key=lambda cell: cell.region.distance(point))
+
+
+def _borders(a: XY, b: XY, cells: Sequence[Cell]) -> list[float]:
+    """Where the zone along a side changes, as distances from its start."""
+    line = LineString([_inside(a, b, 0.0), _inside(a, b, math.dist(a, b))])
+    found: set[float] = set()
+    for cell in cells:
+        for part in getattr(shared := line.intersection(cell.region), "geoms", [shared]):
+            for spot in getattr(part, "coords", []):
+                at = math.dist(line.coords[0], spot)
+                if 5 < at < line.length - 5:
+                    found.add(round(at, 1))
+    return sorted(found)
+
+
+def _ground_at(ground: Sequence[object], at: float) -> float:
+    """Straight between the levels typed, level beyond the first and the last."""
+    spots = [(row.at_mm, row.level_mm) for row in ground]  # type: ignore[attr-defined]
+    if at <= spots[0][0]:
+        return float(spots[0][1])
+    for (x1, y1), (x2, y2) in pairwise(spots):
+        if at <= x2:
+            return float(y1 + (y2 - y1) * (at - x1) / (x2 - x1))
+    return float(spots[-1][1])

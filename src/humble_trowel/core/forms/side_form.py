@@ -1,0 +1,240 @@
+"""The form of each side: height, boards in courses, stakes, kickers, lean."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+
+from humble_trowel.core.forms.exposed import Reach, Station, reaches, stations
+from humble_trowel.core.forms.heights import SLACK_MM, Stack, choose
+from humble_trowel.core.forms.runs import corner_extra_mm
+from humble_trowel.core.forms.span import Span, board_span, top_push_n_per_m
+from humble_trowel.core.geometry.rounds import Arc
+from humble_trowel.core.geometry.zones import Cell
+from humble_trowel.core.plan.document import FormRow, Plan, side_name
+from humble_trowel.core.plan.form_ways import FormBoard, FormWays
+
+TALL_MM = 24 * 25.4
+INCH = 25.4
+
+
+@dataclass(frozen=True)
+class Course:
+    """One board high along a part of a side. from_mm, to_mm along it; run_mm: board needed; top_mm: under the form's top."""
+
+    board: str
+    from_mm: float
+    to_mm: float
+    run_mm: float
+    top_mm: float
+    span: Span
+
+
+@dataclass(frozen=True)
+class SideForm:
+    """formed: False where something stands or the user says so (why). height_mm: greatest; least_mm: least.
+
+    over_mm: form above what is needed (negative: gap to pack). push_n_per_m: at the form's top. lean_mm: kicked in.
+    kicker_every: stakes from kicker to kicker, 0 for none. kicker_load_n: on each.
+    """
+
+    side: int
+    name: str
+    formed: bool
+    why: str
+    height_mm: float
+    least_mm: float
+    ground_known: bool
+    build: str
+    boards: list[str]
+    over_mm: float
+    courses: list[Course]
+    length_mm: float
+    stake_spacing_mm: float
+    stakes: int
+    push_n_per_m: float
+    kickers: int
+    kicker_every: int
+    kicker_load_n: float
+    lean_mm: float
+    backfilled: bool
+    left_out: bool
+    stations: list[Station]
+    stake_at_mm: list[float]
+    governs: str
+    panels: int
+    foam_m2: float
+    fits: bool
+
+
+def side_form(
+    plan: Plan, cells: Sequence[Cell], side: int, ways: FormWays, edge_mm: float, arc: Arc | None
+) -> SideForm:
+    """How one side is formed. edge_mm: depth of concrete at its edge."""
+    ring = list(plan.outline or [])
+    row = next((row for row in plan.forms if side in row.sides), None)
+    parts = reaches(plan, side)
+    open_parts = [part for part in parts if not part.against]
+    spots = stations(plan, cells, side, row, edge_mm)
+    name = side_name(side, len(ring))
+    kinds = {edge.type: edge for edge in plan.edges}
+    mark = next((edge.type for edge in plan.edges if side in (edge.sides or ())), None)
+    kind = next((k.kind for k in plan.edge_types if k.mark == mark), "plain") if mark in kinds else "plain"
+    against = ", ".join(dict.fromkeys(part.against for part in parts if part.against))
+    if row is not None and row.build == "none":
+        return _bare(side, name, "No form, by your word.", spots, row)
+    if not open_parts or (kind in ("against-wall", "dowelled") and not against):
+        return _bare(side, name, f"Against {against}." if against else "Against what stands there.", spots, row)
+    return _formed(plan, side, name, row or FormRow(sides=[side]), open_parts, against, spots, ways, arc)
+
+
+def _bare(side: int, name: str, why: str, spots: list[Station], row: FormRow | None) -> SideForm:
+    high = max((spot.height_mm for spot in spots), default=0.0)
+    return SideForm(
+        side, name, False, why, high, min((s.height_mm for s in spots), default=0.0), bool(row and row.ground), "none",
+        [], 0.0, [], 0.0, 0.0, 0, 0.0, 0, 0, 0.0, 0.0, False, False, spots, [], "", 0, 0.0, True,
+    )  # fmt: skip
+
+
+def _formed(
+    plan: Plan,
+    side: int,
+    name: str,
+    row: FormRow,
+    parts: list[Reach],
+    against: str,
+    spots: list[Station],
+    ways: FormWays,
+    arc: Arc | None,
+) -> SideForm:
+    high = max(spot.height_mm for spot in spots)
+    stack = _stack(high, row, ways, arc is not None)
+    panel = row.build == "panel" or (stack is None and arc is None)
+    kit = {board.mark: board for board in ways.boards}
+    length = sum(part.length_mm for part in parts)
+    courses = [] if panel or stack is None else _courses(plan, side, parts, spots, stack, kit, ways)
+    spacing, governs = _spacing(courses, ways, high if panel or stack is None else 0.0)
+    push = top_push_n_per_m(high)
+    spacing, every, load = _kickers(spacing, push, ways, row.backfilled)
+    stakes_at = [at for part in parts for at in _evenly(part, spacing)]
+    foam = length * high / 1e6 if row.build == "foam-faced" else 0.0
+    return SideForm(
+        side=side, name=name, formed=True, why=f"Partly against {against}." if against else "", height_mm=high,
+        least_mm=min(spot.height_mm for spot in spots), ground_known=bool(row.ground),
+        build="panel" if panel else row.build, boards=list(stack.boards) if stack and not panel else [],
+        over_mm=stack.over_mm if stack and not panel else ways.panel_deep_mm - high, courses=courses, length_mm=length,
+        stake_spacing_mm=spacing, stakes=len(stakes_at), push_n_per_m=push,
+        kickers=math.ceil(len(stakes_at) / every) if every else 0, kicker_every=every, kicker_load_n=load,
+        lean_mm=ways.lean_mm if high > ways.lean_over_mm and not row.backfilled else 0.0, backfilled=row.backfilled,
+        left_out=row.left_out, stations=spots, stake_at_mm=stakes_at, governs=governs,
+        panels=math.ceil(length / ways.panel_length_mm) if panel else 0, foam_m2=foam,
+        fits=stack is not None or (panel and high <= ways.panel_deep_mm),
+    )  # fmt: skip
+
+
+def _stack(high: float, row: FormRow, ways: FormWays, bends: bool) -> Stack | None:
+    kit = [(board.mark, board.deep_mm) for board in ways.boards if board.bends == bends]
+    if row.boards:
+        depth = {board.mark: board.deep_mm for board in ways.boards}
+        if all(mark in depth for mark in row.boards):
+            deep = sum(depth[mark] for mark in row.boards)
+            return Stack(tuple(row.boards), deep, deep - high) if deep >= high * 0.75 else None
+    best = choose(high, kit, ways.stack)
+    exact = choose(high, kit, "least-over")
+    return exact if exact is not None and abs(exact.over_mm) <= SLACK_MM else best
+
+
+def _courses(
+    plan: Plan,
+    side: int,
+    parts: Sequence[Reach],
+    spots: Sequence[Station],
+    stack: Stack,
+    kit: dict[str, FormBoard],
+    ways: FormWays,
+) -> list[Course]:
+    """From the top down, shallow boards first; a lower course runs only where the ground is that low."""
+    ring = list(plan.outline or [])
+    size = math.dist(ring[side], ring[(side + 1) % len(ring)])
+    rows: list[Course] = []
+    above = 0.0
+    for mark in stack.boards:
+        board = kit[mark]
+        span = board_span(
+            board.thick_mm, board.deep_mm, above, wood=ways.wood, several=ways.spans == "several",
+            bulge_limit_mm=ways.bulge_mm, all_bottom=ways.pressure == "all-bottom", cap_mm=board.cap_mm,
+        )  # fmt: skip
+        for part in parts:
+            for start, end in _where_needed(part, spots, above, ways.min_piece_mm):
+                whole = end >= size - 1
+                extra = corner_extra_mm(ring, (side + 1) % len(ring), board.thick_mm, ways.corner) if whole else 0.0
+                rows.append(Course(mark, start, end, end - start + extra, above, span))
+        above += board.deep_mm
+    return rows
+
+
+def _where_needed(part: Reach, spots: Sequence[Station], above: float, least: float) -> list[tuple[float, float]]:
+    """Stretches of a part where the form is higher than the boards above; never shorter than a least piece."""
+    if above <= 0:
+        return [(part.from_mm, part.to_mm)]
+    found: list[list[float]] = []
+    for one, two in pairwise(spots):
+        start, end = max(one.at_mm, part.from_mm), min(two.at_mm, part.to_mm)
+        if end <= start:
+            continue
+        rise = (two.height_mm - one.height_mm) / (two.at_mm - one.at_mm)
+        low, high = (one.height_mm + rise * (at - one.at_mm) for at in (start, end))
+        need = above + SLACK_MM
+        if max(low, high) <= need:
+            continue
+        if low < need:
+            start += (need - low) / rise
+        if high < need:
+            end -= (need - high) / -rise
+        if found and start - found[-1][1] < least:
+            found[-1][1] = end
+        else:
+            found.append([start, end])
+    return [_long_enough(start, end, part, least) for start, end in found]
+
+
+def _long_enough(start: float, end: float, part: Reach, least: float) -> tuple[float, float]:
+    short = least - (end - start)
+    if short <= 0 or part.length_mm <= least:
+        return (start, end) if short <= 0 else (part.from_mm, part.to_mm)
+    start = max(part.from_mm, start - short)
+    return start, min(part.to_mm, max(end, start + least))
+
+
+def _spacing(courses: Sequence[Course], ways: FormWays, panel_head: float) -> tuple[float, str]:
+    """Stakes as far apart as the weakest course allows, in whole inches. Panels: as a 1.5 in wall of one depth."""
+    if courses:
+        worst = min(courses, key=lambda course: course.span.spacing_mm)
+        return _whole_inches(
+            worst.span.spacing_mm
+        ), worst.span.governs if worst.span.limit_mm < worst.span.cap_mm else "cap"
+    return _whole_inches(min(24 * INCH, ways.panel_length_mm)) if panel_head <= TALL_MM else 16 * INCH, "cap"
+
+
+def _whole_inches(size: float) -> float:
+    return max(1, math.floor(size / INCH + 1e-6)) * INCH
+
+
+def _kickers(spacing: float, push: float, ways: FormWays, backfilled: bool) -> tuple[float, int, float]:
+    """(stake spacing, stakes from kicker to kicker, load of one in N). Earth packed behind needs none."""
+    per_stake = push * spacing / 1000
+    if backfilled or per_stake <= ways.stake_holds_n:
+        return spacing, 0, 0.0
+    every = math.floor(ways.kicker_holds_n / per_stake)
+    if every < 1:
+        spacing = _whole_inches(ways.kicker_holds_n / push * 1000)
+        every = 1
+    return spacing, every, push * spacing * every / 1000
+
+
+def _evenly(part: Reach, spacing: float) -> list[float]:
+    """Stakes from end to end of a reach, evenly, no farther apart than `spacing`."""
+    gaps = max(1, math.ceil(part.length_mm / spacing - 1e-6))
+    return [part.from_mm + part.length_mm * k / gaps for k in range(gaps + 1)]
