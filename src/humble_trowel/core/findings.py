@@ -39,6 +39,14 @@ FINDING_KINDS = (
     FindingKind("ways-disagree", "stop", "the two ways of counting differ by more than 0.5 %"),
     FindingKind("last-load-short", "check", "the last truck carries less than the plant's short-load threshold"),
     FindingKind("truck-unknown", "check", "the truck size is a house default that nobody has confirmed"),
+    FindingKind(
+        "ground-not-set", "note", "the ground outside a formed side is not set, so its whole edge counts as formed"
+    ),
+    FindingKind("ground-high", "check", "the ground outside comes up to the slab's top"),
+    FindingKind("no-board-fits", "stop", "no board, stack or panel of the kit is tall enough for a side"),
+    FindingKind("form-tall", "stop", "a form holds over 2 ft of fresh concrete"),
+    FindingKind("form-left-out", "check", "a form is left out for the truck and must be put back"),
+    FindingKind("no-cut-plan", "check", "the stock cannot make the runs"),
     FindingKind("nothing-drawn", "note", "no outline yet"),
 )
 SEVERITY_OF = {kind.code: kind.severity for kind in FINDING_KINDS}

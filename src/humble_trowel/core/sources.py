@@ -36,6 +36,19 @@ _ROWS = (
     ),
     Source("slices", "Counted again in thin slices, by a separate computation.", "definition"),
     Source("house", "House default until the crew sets its own. See Ways.", "house"),
+    Source(
+        "pressure",
+        "Fresh concrete pushes like a liquid of 150 lb/ft³ (23.6 kN/m³), ACI 347R; a third of the thrust "
+        "is held at the form's top. What a stake or kicker holds is a house estimate.",
+        "handbook",
+    ),
+    Source(
+        "span",
+        "Boards bend flat-wise between stakes: bending stress, L/360 and bulge, then a cap for knocks and boots. "
+        "Reference lumber values, NDS supplement.",
+        "handbook",
+    ),
+    Source("adjusted", "The shape that fits all readings best, by least squares.", "definition"),
     Source("ways", "The crew's own way. See Ways.", "house"),
     Source("job-way", "Set for this job only.", "house"),
     Source("plant", "The plant's terms as written in Ways. Ask the plant.", "house"),

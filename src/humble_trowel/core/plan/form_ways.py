@@ -38,7 +38,7 @@ class FormBoard(FormPart):
     thick_mm: WayLength = 1.5 * IN
     deep_mm: WayLength
     cap_mm: WayLength = 48 * IN
-    price_per_m_cents: Cents = 0
+    price_per_m_cents: Annotated[float, Field(ge=0, le=1e6)] = 0
     bends: bool = False
 
 
@@ -54,7 +54,7 @@ def _board(mark: str, deep_in: float, cap_in: float, cents_per_ft: float, bends:
     thick = 0.5 if bends else 1.5
     return FormBoard(
         mark=mark, thick_mm=thick * IN, deep_mm=deep_in * IN, cap_mm=cap_in * IN,
-        price_per_m_cents=round(cents_per_ft / 0.3048), bends=bends,
+        price_per_m_cents=cents_per_ft / 0.3048, bends=bends,
     )  # fmt: skip
 
 

@@ -1,0 +1,58 @@
+"""Step forms between zones: where the top drops from one zone to the next, a board hangs along the line."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+
+import shapely
+
+from humble_trowel.core.forms.exposed import top_at
+from humble_trowel.core.forms.heights import choose
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.zones import Cell
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.form_ways import FormWays
+
+LEAST_STEP_MM = 3.0
+HANGERS_MM = 1219.2
+
+
+@dataclass(frozen=True)
+class StepForm:
+    """height_mm: the greatest step along it. hangers: cross pieces or stakes that carry the board."""
+
+    name: str
+    line: list[XY]
+    length_mm: float
+    height_mm: float
+    board: str
+    hangers: int
+
+
+def step_forms(plan: Plan, cells: Sequence[Cell], ways: FormWays) -> list[StepForm]:
+    """One for every straight border along which two zones' tops differ by 1/8 in or more."""
+    rows: list[StepForm] = []
+    kit = [(board.mark, board.deep_mm) for board in ways.boards if not board.bends]
+    for at, one in enumerate(cells):
+        for other in cells[at + 1 :]:
+            shared = one.region.boundary.intersection(other.region.boundary)
+            if shared.length < 10:
+                continue
+            merged = shapely.line_merge(shared) if shared.geom_type == "MultiLineString" else shared
+            for part in shapely.get_parts(merged):
+                if part.geom_type == "LineString" and part.length > 10:
+                    rows += _step(plan, one, other, shapely.get_coordinates(shapely.simplify(part, 0.1)).tolist(), kit)
+    return rows
+
+
+def _step(plan: Plan, one: Cell, other: Cell, line: list[list[float]], kit: list[tuple[str, float]]) -> list[StepForm]:
+    spots = [(x, y) for x, y in line]
+    height = max(abs(top_at(plan, one, spot) - top_at(plan, other, spot)) for spot in spots)
+    if height < LEAST_STEP_MM:
+        return []
+    length = sum(((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2) ** 0.5 for a, b in pairwise(spots))
+    stack = choose(height, kit, "fewest")
+    board = " + ".join(stack.boards) if stack else ""
+    return [StepForm(f"{one.name} to {other.name}", spots, length, height, board, int(length // HANGERS_MM) + 2)]
