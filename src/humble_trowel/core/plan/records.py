@@ -73,6 +73,7 @@ class StringGaps(Part):
 
     side: Index
     block_mm: Size
+    string: Literal["outside", "inside"] = "outside"
     readings: Annotated[list[StakeReading], Field(min_length=1, max_length=200)]
 
 

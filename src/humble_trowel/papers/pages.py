@@ -1,0 +1,57 @@
+"""Sheets of paper as PDF: the page, its fonts, and typst, which sets them. Nothing is fetched; reruns are the same."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from importlib import resources
+from typing import Literal
+
+Paper = Literal["a4", "letter"]
+PAPER_NAME = {"a4": "a4", "letter": "us-letter"}
+# (width, height) in mm, upright
+PAPER_MM = {"a4": (210.0, 297.0), "letter": (215.9, 279.4)}
+SCALES_MM = (10, 20, 25, 50, 75, 100, 125, 150, 200, 250, 500, 1000)
+# ft-in: 1 1/2, 1, 3/4, 1/2, 3/8, 1/4, 3/16, 1/8, 3/32, 1/16, 1/32 in to the foot
+SCALES_IN = {8: '1 1/2″ = 1′', 12: '1″ = 1′', 16: '3/4″ = 1′', 24: '1/2″ = 1′', 32: '3/8″ = 1′', 48: '1/4″ = 1′',
+             64: '3/16″ = 1′', 96: '1/8″ = 1′', 128: '3/32″ = 1′', 192: '1/16″ = 1′', 384: '1/32″ = 1′', 768: '1/64″ = 1′'}  # fmt: skip
+
+
+@dataclass(frozen=True)
+class Scale:
+    """A drawing scale: 1 mm on paper is `one_to` mm on site."""
+
+    one_to: int
+    words: str
+
+
+def scale_for(width_mm: float, height_mm: float, paper_wide_mm: float, paper_high_mm: float, inches: bool) -> Scale:
+    """The largest usual scale at which a drawing fits the paper given to it."""
+    options = SCALES_IN if inches else {one: f"1:{one}" for one in SCALES_MM}
+    for one, words in options.items():
+        if width_mm / one <= paper_wide_mm and height_mm / one <= paper_high_mm:
+            return Scale(one, words)
+    one, words = list(options.items())[-1]
+    return Scale(one, words)
+
+
+def set_pdf(source: str, pictures: dict[str, bytes]) -> bytes:
+    """A typst document with its SVG pictures, as PDF bytes."""
+    import tempfile
+    from pathlib import Path
+
+    import typst
+
+    fonts = resources.files("humble_trowel.papers") / "fonts"
+    with tempfile.TemporaryDirectory(prefix="trowel-paper-") as folder:
+        for name, data in pictures.items():
+            (Path(folder) / name).write_bytes(data)
+        main = Path(folder) / "sheet.typ"
+        main.write_text(source, "utf-8")
+        made = typst.compile(str(main), root=folder, font_paths=[str(fonts)], ignore_system_fonts=True, timestamp=0)
+    assert isinstance(made, bytes)
+    return made
+
+
+def quoted(text: str) -> str:
+    """Text as a typst string literal."""
+    return '"' + text.replace("\\", "\\\\").replace('"', '\\"').replace("\n", " ") + '"'

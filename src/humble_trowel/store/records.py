@@ -1,0 +1,69 @@
+"""Records written on site. Append-only: a correction is a new record that supersedes the old; both stay."""
+
+from __future__ import annotations
+
+import json
+import sqlite3
+from dataclasses import dataclass
+from typing import Any
+
+from humble_trowel.store.db import atomic
+
+
+@dataclass(frozen=True)
+class Record:
+    """One row. at_device: when the device says it was; at: when the server took it. document: its values."""
+
+    id: str
+    job_id: str
+    kind: str
+    revision: int
+    who: str
+    at_device: str
+    at: str
+    supersedes: str | None
+    document: dict[str, Any]
+
+
+_COLUMNS = "id, job_id, kind, revision, who, at_device, at, supersedes, document"
+_BY_ID = f"select {_COLUMNS} from records where id = :id"
+_INSERT = f"""
+insert into records ({_COLUMNS})
+values (:id, :job_id, :kind, :revision, :who, :at_device, :at, :supersedes, :document)
+"""
+
+
+class OtherRecord(Exception):
+    """A record with that id is there already, and says something else; or what it supersedes is not there."""
+
+
+def add(db: sqlite3.Connection, row: Record) -> Record:
+    """Append a record. The same id with the same values counts once; with other values it raises OtherRecord."""
+    with atomic(db):
+        old = db.execute(_BY_ID, {"id": row.id}).fetchone()
+        if old is not None:
+            there = _record(old)
+            if (there.job_id, there.kind, there.document) != (row.job_id, row.kind, row.document):
+                raise OtherRecord("A record with that id is kept already, and it says something else.")
+            return there
+        if row.supersedes is not None:
+            before = db.execute(_BY_ID, {"id": row.supersedes}).fetchone()
+            if before is None or before["job_id"] != row.job_id:
+                raise OtherRecord("The record that this one corrects is not here.")
+        document = json.dumps(row.document, allow_nan=False, separators=(",", ":"))
+        db.execute(_INSERT, {**row.__dict__, "document": document})
+    return row
+
+
+_OF_JOB = f"select {_COLUMNS} from records where job_id = :job and (:kind is null or kind = :kind) order by at, rowid"
+
+
+def of_job(db: sqlite3.Connection, job_id: str, kind: str | None = None) -> list[Record]:
+    """All records of a job, the oldest first; of one kind where given."""
+    return [_record(row) for row in db.execute(_OF_JOB, {"job": job_id, "kind": kind})]
+
+
+def _record(row: sqlite3.Row) -> Record:
+    values = dict(row)
+    values["document"] = json.loads(values["document"])
+    return Record(**values)
