@@ -118,22 +118,20 @@ def figure(job: Path, as_json: Annotated[bool, typer.Option("--json")] = False) 
     """The figures of a job FILE, without a server."""
     from humble_trowel.core.errors import TrowelError
     from humble_trowel.core.figures import figure as work_out
-    from humble_trowel.core.figures import figure_json
     from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.core.whole import whole_json
+    from humble_trowel.files.figure_text import as_text
     from humble_trowel.files.job_file import read_job
 
     try:
-        result = work_out(read_job(job), Ways())
+        plan = read_job(job)
+        told = json.dumps(whole_json(plan, Ways()), indent=1, allow_nan=False) + "\n" if as_json else ""
+        told = told or as_text(work_out(plan, Ways()))
     except TrowelError as error:
         _stop(f"{job}: {error}")
     except OSError as error:
         _stop(f"{job}: {error.strerror or error}.")
-    if as_json:
-        typer.echo(json.dumps(figure_json(result), indent=1, allow_nan=False))
-        return
-    from humble_trowel.files.figure_text import as_text
-
-    typer.echo(as_text(result), nl=False)
+    typer.echo(told, nl=False)
 
 
 def _json_file(path: Path) -> Any:

@@ -10,6 +10,7 @@ import platformdirs
 
 DATABASE = "trowel.sqlite3"
 MAX_BODY_BYTES = 2_000_000
+MAX_DRAWING_BYTES = 24_000_000  # for files of points, which hold whole drawings
 
 
 @dataclass(frozen=True)

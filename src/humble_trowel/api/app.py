@@ -12,7 +12,7 @@ from starlette.exceptions import HTTPException
 from humble_trowel.api import errors
 from humble_trowel.api.desk import Desk
 from humble_trowel.api.guard import Guard
-from humble_trowel.api.routes import jobs, ways
+from humble_trowel.api.routes import jobs, lines, papers, ways
 from humble_trowel.api.schemas import Problem
 from humble_trowel.settings import Settings
 
@@ -26,6 +26,8 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     app.state.desk = Desk(settings)
     errors.install(app)
     app.include_router(jobs.router)
+    app.include_router(lines.router)
+    app.include_router(papers.router)
     app.include_router(ways.router)
     app.add_api_route("/{path:path}", _page(web), methods=["GET"], include_in_schema=False)
     app.add_middleware(Guard, settings=settings, index=web / "index.html")

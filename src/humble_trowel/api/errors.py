@@ -13,6 +13,7 @@ from starlette.exceptions import HTTPException
 from humble_trowel.core.errors import BareNumber, CallError, TrowelError
 from humble_trowel.core.plan.reading import key_path
 from humble_trowel.store.jobs import NoSuchJob, NothingToDo, Stale
+from humble_trowel.store.records import OtherRecord
 
 
 class StaleJob(Exception):
@@ -59,6 +60,10 @@ async def _stale_ways(_: Request, error: Exception) -> JSONResponse:
 
 async def _nothing(_: Request, error: Exception) -> JSONResponse:
     return problem(409, "nothing-to-do", "Nothing to do.", str(error))
+
+
+async def _other_record(_: Request, error: Exception) -> JSONResponse:
+    return problem(409, "other-record", "That record is kept already.", str(error))
 
 
 async def _database(_: Request, error: Exception) -> JSONResponse:
@@ -111,6 +116,7 @@ def install(app: FastAPI) -> None:
     app.add_exception_handler(StaleJob, _stale_job)
     app.add_exception_handler(Stale, _stale_ways)
     app.add_exception_handler(NothingToDo, _nothing)
+    app.add_exception_handler(OtherRecord, _other_record)
     app.add_exception_handler(sqlite3.Error, _database)
     app.add_exception_handler(RequestValidationError, _request)
     app.add_exception_handler(HTTPException, _http)

@@ -10,7 +10,7 @@ from pathlib import Path
 
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
-from humble_trowel.settings import MAX_BODY_BYTES, Settings
+from humble_trowel.settings import MAX_BODY_BYTES, MAX_DRAWING_BYTES, Settings
 
 _INLINE = re.compile(rb"<script(?![^>]*\bsrc=)[^>]*>(.*?)</script>", re.DOTALL)
 
@@ -50,7 +50,8 @@ class Guard:
             await self.app(scope, receive, send)
             return
         headers = dict(scope["headers"])
-        refused = self._refused(headers)
+        most = MAX_DRAWING_BYTES if str(scope["path"]).endswith("/read-points") else MAX_BODY_BYTES
+        refused = self._refused(headers, most)
         if refused:
             await _answer(send, *refused)
             return
@@ -61,7 +62,7 @@ class Guard:
             nonlocal seen
             message = await receive()
             seen += len(message.get("body", b""))
-            if seen > MAX_BODY_BYTES:
+            if seen > most:
                 raise TooLarge
             return message
 
@@ -76,18 +77,23 @@ class Guard:
             await self.app(scope, limited, dressed)
         except TooLarge:
             if not started:
-                await _answer(send, 413, "too-large", "That is over 2 MB. A job file has 2 MB at most.")
+                await _answer(send, 413, "too-large", _too_large(most))
 
-    def _refused(self, headers: dict[bytes, bytes]) -> tuple[int, str, str] | None:
+    def _refused(self, headers: dict[bytes, bytes], most: int) -> tuple[int, str, str] | None:
         host = headers.get(b"host", b"").decode("latin-1")
         if host not in self.settings.hosts:
             return 403, "foreign-host", "This address is not served here."
         origin = headers.get(b"origin")
         if origin is not None and origin.decode("latin-1") not in self.settings.allowed_origins:
             return 403, "foreign-origin", "Another site may not talk to this program."
-        if int(headers.get(b"content-length", b"0") or 0) > MAX_BODY_BYTES:
-            return 413, "too-large", "That is over 2 MB. A job file has 2 MB at most."
+        if int(headers.get(b"content-length", b"0") or 0) > most:
+            return 413, "too-large", _too_large(most)
         return None
+
+
+def _too_large(most: int) -> str:
+    what = "A job file has" if most == MAX_BODY_BYTES else "A drawing has"
+    return f"That is over {most // 1_000_000} MB. {what} {most // 1_000_000} MB at most."
 
 
 async def _answer(send: Send, status: int, code: str, detail: str) -> None:

@@ -6,8 +6,9 @@ from collections.abc import Sequence
 
 from humble_trowel.core.forms.form_plan import FormPlan, say_boards
 from humble_trowel.core.lines.setting_out import SetOutSheet
+from humble_trowel.core.lines.strings import Nail
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.units import say_length
+from humble_trowel.core.units import Units, say_length
 from humble_trowel.papers.pages import PAPER_MM, PAPER_NAME, Paper, Scale, quoted, scale_for, set_pdf
 from humble_trowel.papers.svg import bounds_of, set_out_svg
 
@@ -41,9 +42,9 @@ def _source(plan: Plan, sheet: SetOutSheet, forms: FormPlan, paper: Paper, scale
 #show table.cell.where(y: 0): strong
 #let part(body) = block(above: 14pt, below: 6pt, text(12pt, weight: 700, body))
 #text(17pt, weight: 700)[#{quoted(plan.name)}] #h(1fr) #text(11pt)[Set-out sheet]
-#v(-8pt)
+#v(-3pt)
 #{quoted(place)} #h(1fr) Scale #text(weight: 700)[#{quoted(scale.words)}] on {_esc(paper.upper() if paper == "a4" else "US Letter")}, print at 100 %
-#v(-4pt)
+#v(-2pt)
 Held: #text(weight: 700)[#{quoted(sheet.baseline)}], #{quoted(sheet.baseline_text)}. Profile boards #{quoted(sheet.profile_text)} outside. Base runs #{quoted(sheet.margin_text)} past the forms.
 #v(2pt)
 #align(center, image("plan.svg"))
@@ -69,12 +70,17 @@ def _tables(plan: Plan, sheet: SetOutSheet, forms: FormPlan) -> str:
         _table("Diagonals that must agree", ("Rectangle", "From", "To", "Both"),
                [(f"{q.long_text} by {q.short_text}", e["from"], e["to"], q.diagonal_text) for q in sheet.squares for e in q.ends]),
         _table("3-4-5 at each corner", ("Corner", "Back along, on along, across"), [(t.name, t.words) for t in sheet.three_four_five]),
-        _table("Nails of the strings", ("String", "Past", "By", "Nailed to"),
-               [(s.name, n.beyond, say_length(n.beyond_mm, units), n.on) for s in sheet.strings for n in (s.start, s.end)]),
+        _table("Strings and their nails", ("String", "Near end", "Far end"),
+               [(s.name, _nail(s.start, units), _nail(s.end, units)) for s in sheet.strings]),
         _table("Forms", ("Side", "Boards", "Stakes", "Kickers"),
                [(f.name, say_boards(f, units), f"{f.stakes} at {say_length(f.stake_spacing_mm, units)}" if f.stakes else "", str(f.kickers or "")) for f in forms.sides]),
     ]  # fmt: skip
     return "\n".join(rows)
+
+
+def _nail(nail: Nail, units: Units) -> str:
+    on = "" if nail.board else f", on {nail.on}"
+    return f"{say_length(nail.beyond_mm, units)} past {nail.beyond}{on}"
 
 
 def _table(title: str, head: Sequence[str], rows: Sequence[Sequence[str]]) -> str:

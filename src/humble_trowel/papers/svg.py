@@ -109,8 +109,8 @@ def set_out_svg(plan: Plan, sheet: SetOutSheet, forms: FormPlan, bounds: Bounds,
         for nail in (line.start, line.end):
             if nail.board:
                 page.path(nail.board, False, f'fill="none" stroke="{INK}" stroke-width="1.1"')
-    for square in sheet.squares[:2]:
-        page.text(_on(square.corners[0], square.corners[2], 0.36), square.diagonal_text, 2.5)
+    for square, share in zip(sheet.squares[:2], (0.36, 0.66), strict=False):
+        page.text(_on(square.corners[0], square.corners[2], share), square.diagonal_text, 2.5)
     _sizes(page, plan, ring)
     for i in range(len(ring)):
         page.text(_outside(ring, i, 3.6 * scale.one_to), corner_name(i), 3.6, 700)

@@ -28,6 +28,11 @@ def square_plan(plan: Plan, taped: Taped, ways: Ways) -> Squared:
     """Which corner of this plan's frame moves where. Raises InputError."""
     if plan.outline is None:
         raise InputError("There is no outline yet. Call the first side.", "outline")
-    tape = ways_for(ways, plan.ways).tape
-    tolerance = tape.tolerance_mm if tape.tolerance_mm is not None else (3.0 if plan.units == "mm" else 3.175)
-    return square(plan.outline, taped, plan.units, sigma_mm=tape.sigma_mm, tolerance_mm=tolerance)
+    sigma = ways_for(ways, plan.ways).tape.sigma_mm
+    return square(plan.outline, taped, plan.units, sigma_mm=sigma, tolerance_mm=tolerance_of(plan, ways))
+
+
+def tolerance_of(plan: Plan, ways: Ways) -> float:
+    """When a corner is right, mm: the crew's, or 1/8 in (3 mm in a mm job)."""
+    own = ways_for(ways, plan.ways).tape.tolerance_mm
+    return own if own is not None else (3.0 if plan.units == "mm" else 3.175)

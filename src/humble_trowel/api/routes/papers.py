@@ -1,0 +1,87 @@
+"""Files to take along and to bring in: the set-out sheet as PDF and CSV, the plan as DXF, outlines from DXF and CSV."""
+
+from __future__ import annotations
+
+import re
+from typing import Annotated, Literal
+
+from fastapi import APIRouter, Query, Request, Response
+from starlette.concurrency import run_in_threadpool
+
+from humble_trowel.api.routes.jobs import JobId, desk_of
+from humble_trowel.api.routes.lines import forms_of
+from humble_trowel.core.lines.setting_out import set_out
+from humble_trowel.files.points_file import PointsError, PointsFile
+from humble_trowel.store import jobs
+
+router = APIRouter(prefix="/api/jobs/{job_id}", tags=["papers"])
+LengthUnit = Literal["mm", "cm", "m", "in", "ft"]
+
+
+def _file(data: bytes, name: str, suffix: str, kind: str) -> Response:
+    plain = re.sub(r"[^a-z0-9]+", "-", name.lower()).strip("-") or "job"
+    headers = {"content-disposition": f'attachment; filename="{plain}{suffix}"'}
+    return Response(data, media_type=kind, headers=headers)
+
+
+@router.get("/set-out.pdf", response_class=Response)
+def set_out_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = "letter") -> Response:
+    """The set-out sheet on paper, its drawing at a stated scale."""
+    from humble_trowel.papers.set_out_sheet import set_out_pdf as make
+
+    plan, crew, forms, _ = forms_of(request, job_id)
+    data, _ = make(plan, set_out(plan, crew), forms, paper)
+    return _file(data, plan.name, "-set-out.pdf", "application/pdf")
+
+
+@router.get("/set-out.csv", response_class=Response)
+def set_out_csv(request: Request, job_id: JobId) -> Response:
+    """The set-out sheet as rows."""
+    from humble_trowel.files.points_csv import write_set_out_csv
+
+    plan, crew, _, _ = forms_of(request, job_id)
+    return _file(write_set_out_csv(set_out(plan, crew)), plan.name, "-set-out.csv", "text/csv; charset=utf-8")
+
+
+@router.get("/points.csv", response_class=Response)
+def points_csv(request: Request, job_id: JobId) -> Response:
+    """The corners as name, x, y."""
+    from humble_trowel.files.points_csv import write_points_csv
+
+    plan, crew, _, _ = forms_of(request, job_id)
+    return _file(write_points_csv(set_out(plan, crew)), plan.name, "-points.csv", "text/csv; charset=utf-8")
+
+
+@router.get("/plan.dxf", response_class=Response)
+def plan_dxf(request: Request, job_id: JobId) -> Response:
+    """Outline, forms, strings, existing work and dimensions on layers of their own."""
+    from humble_trowel.files.dxf_write import write_dxf
+
+    plan, crew, forms, _ = forms_of(request, job_id)
+    return _file(write_dxf(plan, set_out(plan, crew), forms), plan.name, ".dxf", "image/vnd.dxf")
+
+
+@router.post("/read-points")
+async def read_points(
+    request: Request,
+    job_id: JobId,
+    name: Annotated[str, Query(max_length=200)] = "",
+    units: LengthUnit | None = None,
+) -> PointsFile:
+    """Loops that a DXF or CSV file shows (the body is the file). Nothing is kept."""
+    data = await request.body()
+    desk = desk_of(request)
+    with desk.open() as db:
+        job_units = desk.plan(jobs.head(db, job_id)).units
+    if not data:
+        raise PointsError("The file is empty.")
+
+    def read() -> PointsFile:
+        from humble_trowel.files.dxf_read import read_dxf
+        from humble_trowel.files.points_csv import read_points_csv
+
+        if name.lower().endswith((".csv", ".txt")):
+            return read_points_csv(data, job_units, units)
+        return read_dxf(data, job_units, units)
+
+    return await run_in_threadpool(read)
