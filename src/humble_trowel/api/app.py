@@ -22,7 +22,14 @@ WEB = Path(__file__).resolve().parent.parent / "web"
 def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     """The whole application over a database that is already migrated."""
     said: dict[int | str, dict[str, Any]] = {code: {"model": Problem} for code in (404, 409, 413, 422, 503, 507)}
-    app = FastAPI(title="Humble Trowel", version="1", docs_url=None, redoc_url=None, responses=said)
+    app = FastAPI(
+        title="Humble Trowel",
+        version="1",
+        docs_url=None,
+        separate_input_output_schemas=False,
+        redoc_url=None,
+        responses=said,
+    )
     app.state.desk = Desk(settings)
     errors.install(app)
     app.include_router(jobs.router)

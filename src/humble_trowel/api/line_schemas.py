@@ -36,7 +36,9 @@ class NewRecord(Body):
 
 
 class RecordRow(BaseModel):
-    """A record as it stands. verdict: what it came to, against the plan of its own revision."""
+    """A record as it stands. verdict: what it came to, against the plan of its own revision.
+
+    shown: its readings as a crew reads them."""
 
     id: str
     kind: str
@@ -48,6 +50,7 @@ class RecordRow(BaseModel):
     superseded: bool
     values: dict[str, Any]
     verdict: str
+    shown: list[str]
 
 
 class FormsState(BaseModel):

@@ -1,4 +1,4 @@
-"""The demo: a made-up firm and three made-up jobs, loaded through the same import as a user's file."""
+"""The demo: a made-up firm and three made-up jobs with their records, loaded through the same import as a user's file."""
 
 from __future__ import annotations
 
@@ -6,9 +6,12 @@ import json
 import sqlite3
 from importlib import resources
 
+from humble_trowel.core.plan.records import VALUES_OF
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.units import Units
 from humble_trowel.files.job_file import parse_job, plan_data
-from humble_trowel.store import jobs, ways
+from humble_trowel.store import jobs, records, ways
+from humble_trowel.store.records import Record
 
 ORDER = ("bus-shelter", "boat-bay", "honey-house")
 
@@ -20,4 +23,18 @@ def load_demo(db: sqlite3.Connection, now: str) -> None:
     ways.save(db, 0, Ways.model_validate(crew).model_dump(mode="json"), "Wren", now)
     for name in ORDER:
         plan = parse_job((folder / "jobs" / f"{name}.json").read_bytes())
-        jobs.create(db, plan_data(plan), "Wren", now, "Brought in with the demo")
+        row = jobs.create(db, plan_data(plan), "Wren", now, "Brought in with the demo")
+        _load_records(db, row.job_id, name, plan.units, now)
+
+
+def _load_records(db: sqlite3.Connection, job_id: str, name: str, units: Units, now: str) -> None:
+    """The rows of records/NAME.jsonl, as if they had been sent from a phone."""
+    path = resources.files("humble_trowel.demo") / "records" / f"{name}.jsonl"
+    if not path.is_file():
+        return
+    for number, line in enumerate(path.read_text("utf-8").splitlines()):
+        said = json.loads(line)
+        values = VALUES_OF[said["kind"]].model_validate(said["values"], context={"units": units})
+        document = values.model_dump(mode="json", by_alias=True)
+        row = Record(f"demo-{job_id}-{number}", job_id, said["kind"], 1, said["who"], now, now, None, document)
+        records.add(db, row)

@@ -1,6 +1,6 @@
 /** Talks to the program. Every failure is either a Problem (the server says what is wrong) or Offline. */
 import createClient from 'openapi-fetch';
-import type { paths, Problem } from './schema';
+import type { paths, PointsFile, Problem } from './schema';
 
 export class ApiProblem extends Error {
 	constructor(readonly problem: Problem) {
@@ -34,6 +34,20 @@ function asProblem(error: unknown, status: number): Problem {
 	if (typeof error === 'object' && error !== null && 'detail' in error && 'code' in error) return error as Problem;
 	const detail = `The program answered ${status}.`;
 	return { type: 'about:blank', code: 'unknown', title: detail, status, detail, path: '', choices: [], head: null };
+}
+
+/** Loops of a DXF or CSV file; `units` over what the file says. */
+export async function readPoints(jobId: string, file: File, units: string | null): Promise<PointsFile> {
+	const asked = new URLSearchParams({ name: file.name, ...(units ? { units } : {}) });
+	let response: Response;
+	try {
+		response = await fetch(`/api/jobs/${jobId}/read-points?${asked}`, { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } });
+	} catch {
+		throw new Offline();
+	}
+	const body: unknown = await response.json().catch(() => null);
+	if (response.ok) return body as PointsFile;
+	throw new ApiProblem(asProblem(body, response.status));
 }
 
 /** A job file as text, sent as it is. */

@@ -9,6 +9,7 @@
 	import { cornerName, type Pick } from './pick.svelte';
 	import SheetAreas from './SheetAreas.svelte';
 	import SheetCorners from './SheetCorners.svelte';
+	import SheetExisting from './SheetExisting.svelte';
 	import SheetFurniture from './SheetFurniture.svelte';
 	import SheetSizes from './SheetSizes.svelte';
 	import SizeBox from './SizeBox.svelte';
@@ -23,12 +24,14 @@
 		sizes?: boolean;
 		letters?: boolean;
 		ghost?: XY[];
+		/** plan points that must be on the sheet too */
+		also?: XY[];
 		over?: Snippet<[Viewport]>;
 		key?: Snippet;
 		foot?: Snippet;
 		footHeight?: number;
 	}
-	let { desk, pick, title, editable = false, strips = false, labels = true, sizes = true, letters = true, ghost = [], over, key, foot, footHeight = 0 }: Props = $props();
+	let { desk, pick, title, editable = false, strips = false, labels = true, sizes = true, letters = true, ghost = [], also = [], over, key, foot, footHeight = 0 }: Props = $props();
 	let width = $state(704);
 	let height = $state(620);
 	let drag = $state.raw<{ corner: number; ring: XY[]; view: Viewport } | null>(null);
@@ -36,7 +39,7 @@
 	const kept = $derived((desk.kept?.document.outline ?? []) as XY[]);
 	const ring = $derived(drag ? drag.ring : ((plan?.outline ?? []) as XY[]));
 	const margin = $derived(sizes ? { x: Math.min(78, width * 0.17), top: width < 480 ? 88 : 66, bottom: 74 + footHeight } : { x: 40, top: 70, bottom: 50 + footHeight });
-	const points = $derived([...ring, ...ghost]);
+	const points = $derived([...ring, ...ghost, ...also]);
 	const fitted = $derived(points.length > 1 ? Viewport.fit(boundsOf(points), width, height, margin) : new Viewport(0.05, 80, height - 120));
 	const view = $derived(drag?.view ?? fitted);
 	const spoken = $derived(
@@ -115,6 +118,7 @@
 		<Patterns />
 		{#if plan && desk.figure && ring.length}
 			<SheetAreas {view} {plan} figure={desk.figure} {ring} {strips} {labels} moving={drag !== null && !desk.draft} />
+			{#if plan.existing.length}<SheetExisting {view} {plan} {width} {height} />{/if}
 			{#each ring as p, i}
 				{@const q = ring[(i + 1) % ring.length] ?? p}
 				<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->

@@ -17,9 +17,9 @@ from humble_trowel.core.lines.square_job import read_taped, square_plan, toleran
 from humble_trowel.core.lines.straight import SideChecked, level, straight
 from humble_trowel.core.plan.document import Part, Plan
 from humble_trowel.core.plan.reading import plan_error
-from humble_trowel.core.plan.records import VALUES_OF, FormBack, FormLevels, StringGaps, Taped
+from humble_trowel.core.plan.records import VALUES_OF, FormBack, FormLevels, Offset, StringGaps, Taped
 from humble_trowel.core.plan.ways import Ways
-from humble_trowel.core.units import Units, say_depth
+from humble_trowel.core.units import Units, say_depth, say_length
 from humble_trowel.store import jobs, records
 
 router = APIRouter(prefix="/api/jobs/{job_id}", tags=["lines"])
@@ -120,7 +120,7 @@ def add_record(request: Request, job_id: JobId, body: NewRecord) -> RecordRow:
             db,
             records.Record(body.id, job_id, body.kind, body.revision, body.who, body.at_device, desk.now(), body.supersedes, document),
         )  # fmt: skip
-    return _row(row, set(), verdict)
+    return _row(row, set(), verdict, values, plan.units)
 
 
 @router.get("/records")
@@ -136,7 +136,8 @@ def all_records(request: Request, job_id: JobId, kind: str | None = None) -> lis
     told = []
     for row in reversed(rows):
         plan = plans[row.revision]
-        told.append(_row(row, replaced, _verdict(plan, crew, read_values(row.kind, row.document, plan.units))))
+        values = read_values(row.kind, row.document, plan.units)
+        told.append(_row(row, replaced, _verdict(plan, crew, values), values, plan.units))
     return told
 
 
@@ -151,8 +152,17 @@ def _verdict(plan: Plan, crew: Ways, values: Part) -> str:
         return error.words
 
 
-def _row(row: records.Record, replaced: set[str], verdict: str) -> RecordRow:
+def _shown(values: Part, units: Units) -> list[str]:
+    if isinstance(values, Taped):
+        return [say_length(m.off_mm if isinstance(m, Offset) else m.mm, units) for m in values.measures]
+    if isinstance(values, StringGaps | FormLevels):
+        return [say_length(reading.mm, units) for reading in values.readings]
+    return []
+
+
+def _row(row: records.Record, replaced: set[str], verdict: str, values: Part, units: Units) -> RecordRow:
     return RecordRow(
         id=row.id, kind=row.kind, revision=row.revision, who=row.who, at_device=row.at_device, at=row.at,
         supersedes=row.supersedes, superseded=row.id in replaced, values=row.document, verdict=verdict,
+        shown=_shown(values, units),
     )  # fmt: skip

@@ -15,6 +15,7 @@ from humble_trowel.core.geometry.rounds import Arc
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import FormRow, Plan, side_name
 from humble_trowel.core.plan.form_ways import FormBoard, FormWays
+from humble_trowel.core.units import say_depth, say_length
 
 TALL_MM = 24 * 25.4
 INCH = 25.4
@@ -29,6 +30,7 @@ class Course:
     to_mm: float
     run_mm: float
     top_mm: float
+    deep_mm: float
     span: Span
 
 
@@ -67,6 +69,9 @@ class SideForm:
     panels: int
     foam_m2: float
     fits: bool
+    height_text: str
+    spacing_text: str
+    push_words: str
 
 
 def side_form(
@@ -95,6 +100,7 @@ def _bare(side: int, name: str, why: str, spots: list[Station], row: FormRow | N
     return SideForm(
         side, name, False, why, high, min((s.height_mm for s in spots), default=0.0), bool(row and row.ground), "none",
         [], 0.0, [], 0.0, 0.0, 0, 0.0, 0, 0, 0.0, 0.0, False, False, spots, [], "", 0, 0.0, True,
+        "", "", "",
     )  # fmt: skip
 
 
@@ -131,7 +137,23 @@ def _formed(
         left_out=row.left_out, stations=spots, stake_at_mm=stakes_at, governs=governs,
         panels=math.ceil(length / ways.panel_length_mm) if panel else 0, foam_m2=foam,
         fits=stack is not None or (panel and high <= ways.panel_deep_mm),
+        height_text=say_depth(high, plan.units), spacing_text=say_length(spacing, plan.units),
+        push_words=_push_words(plan, high, push, spacing, load, governs),
     )  # fmt: skip
+
+
+def _push_words(plan: Plan, high: float, push: float, spacing: float, load: float, governs: str) -> str:
+    """Why the stakes and kickers stand as they do, in a sentence or two."""
+    metric = plan.units == "mm"
+    each = f"{push:.0f} N on each metre" if metric else f"{push / 4.4482216 * 0.3048:.0f} lb on each foot"
+    held = f"{load:.0f} N" if metric else f"{load / 4.4482216:.0f} lb"
+    why = {
+        "cap": "the cap for knocks and boots",
+        "bulge": "the bulge limit",
+        "L/360": "the bulge limit, span / 360",
+    }.get(governs, "the board's bending")
+    words = f"{say_depth(high, plan.units)} of wet concrete pushes the top out with {each}. Stakes at {say_length(spacing, plan.units)} by {why}."
+    return words + (f" A kicker holds {held}." if load else " No kicker needed.")
 
 
 def _stack(high: float, row: FormRow, ways: FormWays, bends: bool) -> Stack | None:
@@ -170,7 +192,7 @@ def _courses(
             for start, end in _where_needed(part, spots, above, ways.min_piece_mm):
                 whole = end >= size - 1
                 extra = corner_extra_mm(ring, (side + 1) % len(ring), board.thick_mm, ways.corner) if whole else 0.0
-                rows.append(Course(mark, start, end, end - start + extra, above, span))
+                rows.append(Course(mark, start, end, end - start + extra, above, board.deep_mm, span))
         above += board.deep_mm
     return rows
 

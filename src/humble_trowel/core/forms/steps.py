@@ -14,6 +14,7 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.form_ways import FormWays
+from humble_trowel.core.units import say_depth
 
 LEAST_STEP_MM = 3.0
 HANGERS_MM = 1219.2
@@ -27,6 +28,7 @@ class StepForm:
     line: list[XY]
     length_mm: float
     height_mm: float
+    height_text: str
     board: str
     hangers: int
 
@@ -55,4 +57,14 @@ def _step(plan: Plan, one: Cell, other: Cell, line: list[list[float]], kit: list
     length = sum(((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2) ** 0.5 for a, b in pairwise(spots))
     stack = choose(height, kit, "fewest")
     board = " + ".join(stack.boards) if stack else ""
-    return [StepForm(f"{one.name} to {other.name}", spots, length, height, board, int(length // HANGERS_MM) + 2)]
+    return [
+        StepForm(
+            f"{one.name} to {other.name}",
+            spots,
+            length,
+            height,
+            say_depth(height, plan.units),
+            board,
+            int(length // HANGERS_MM) + 2,
+        )
+    ]

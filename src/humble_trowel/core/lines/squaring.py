@@ -102,7 +102,7 @@ def square(
         determined=used.missing == 0,
         inside=inside,
         verdict="",
-        acts=[] if blunder else _acts(moves, len(ring), units, taped.hold),
+        acts=[] if blunder else _acts(moves, len(ring), units, taped.hold, tolerance_mm),
         doubt=_doubt(whole, used, left_out, taped, blunder, advice, len(ring), units),
         misfit_mm=misfit,
         redundancy=used.redundancy,
@@ -187,12 +187,13 @@ def _step_mm(units: Units) -> float:
 def way_words(dx_mm: float, dy_mm: float, units: Units) -> str:
     """'1 7/8″ west', or '1″ west and 1/4″ south': plan directions, to 1/16 in or 1 mm; '' for nothing."""
     step = _step_mm(units)
-    bits = []
+    bits: list[tuple[int, str]] = []
     for size, plus, minus in sorted(((dx_mm, "east", "west"), (dy_mm, "north", "south")), key=lambda b: -abs(b[0])):
         steps = round_half_away(size / step)
-        if steps:
-            bits.append(f"{say_depth(abs(steps) * step, units)} {plus if steps > 0 else minus}")
-    return " and ".join(bits)
+        hair = bits and abs(steps) == 1 and bits[0][0] >= 3  # a sixteenth aside of a larger move is not worth words
+        if steps and not hair:
+            bits.append((abs(steps), f"{say_depth(abs(steps) * step, units)} {plus if steps > 0 else minus}"))
+    return " and ".join(words for _, words in bits)
 
 
 def _move_words(ring: Sequence[XY], corner: int, move: XY, held: bool, inside: bool, units: Units) -> str:
@@ -217,10 +218,9 @@ def _toward(ring: Sequence[XY], corner: int, move: XY) -> str:
     return ""
 
 
-def _acts(moves: Sequence[Move], corners: int, units: Units, hold: tuple[int, int]) -> list[str]:
+def _acts(moves: Sequence[Move], corners: int, units: Units, hold: tuple[int, int], alike_mm: float) -> list[str]:
     """Corners that move alike and stand side by side go as one. The held line first, then the largest."""
     open_moves = {move.corner: move for move in moves if not move.inside}
-    step = _step_mm(units) / 2
     acts: list[tuple[float, str]] = []
     done: set[int] = set()
     for move in moves:
@@ -229,7 +229,7 @@ def _acts(moves: Sequence[Move], corners: int, units: Units, hold: tuple[int, in
         run = [move.corner]
         for turn in (1, -1):
             at = (move.corner + turn) % corners
-            while at in open_moves and at not in run and _alike(open_moves[at], move, step):
+            while at in open_moves and at not in run and _alike(open_moves[at], move, alike_mm):
                 run.insert(0 if turn < 0 else len(run), at)
                 at = (at + turn) % corners
         done |= set(run)

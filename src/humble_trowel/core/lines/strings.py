@@ -12,6 +12,7 @@ from shapely.geometry import LineString, Point, Polygon
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.lines.baseline import Baseline
 from humble_trowel.core.plan.document import Existing, Plan, corner_name, side_name
+from humble_trowel.core.units import Units, say_length
 
 ONE_LINE_MM = 1.0
 BOARD_MM = 600.0
@@ -32,6 +33,7 @@ class Nail:
     on: str
     beyond: str
     beyond_mm: float
+    beyond_text: str
     board: list[XY]
 
 
@@ -56,8 +58,8 @@ def string_lines(plan: Plan, baseline: Baseline, profile_mm: float) -> list[Stri
         a, b = _ends(ring, sides)
         if math.dist(a, b) < SHORTEST_MM and len(ring) > 8:
             continue
-        start = _nail(ring, outline, standing, baseline, b, a, profile_mm)
-        end = _nail(ring, outline, standing, baseline, a, b, profile_mm)
+        start = _nail(ring, outline, standing, baseline, b, a, profile_mm, plan.units)
+        end = _nail(ring, outline, standing, baseline, a, b, profile_mm, plan.units)
         names = ", ".join(side_name(side, len(ring)) for side in sides)
         span = math.hypot(end.x_mm - start.x_mm, end.y_mm - start.y_mm)
         lines.append(StringLine(names, sides, start, end, span))
@@ -101,6 +103,7 @@ def _nail(
     inner: XY,
     corner: XY,
     profile_mm: float,
+    units: Units,
 ) -> Nail:
     size = math.dist(inner, corner)
     ux, uy = (corner[0] - inner[0]) / size, (corner[1] - inner[1]) / size
@@ -118,7 +121,9 @@ def _nail(
     board = [(spot[0] + uy * half, spot[1] - ux * half), (spot[0] - uy * half, spot[1] + ux * half)]
     along, left = baseline.local(spot)
     at = min(range(len(ring)), key=lambda i: math.dist(ring[i], corner))
-    return Nail(spot[0], spot[1], along, left, on, corner_name(at), out, board if board_needed else [])
+    return Nail(
+        spot[0], spot[1], along, left, on, corner_name(at), out, say_length(out, units), board if board_needed else []
+    )
 
 
 def _clear_of(outline: Polygon, corner: XY, way: XY, profile_mm: float) -> float:

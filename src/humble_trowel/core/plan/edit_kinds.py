@@ -192,6 +192,7 @@ class TakeOutline(_Edit):
 
     op: Literal["take_outline"]
     ring: Corners
+    openings: Annotated[list[Corners], Field(max_length=100)] = []
     existing: Annotated[list[Existing], Field(max_length=60)] = []
     source: Annotated[str, Field(max_length=120)] = ""
 

@@ -121,7 +121,7 @@ def _apply(plan: Plan, edit: Edit) -> outline_edits.Edited:
         case RoundCorner():
             return f.round_corner(plan, edit.corner, edit.radius)
         case TakeOutline():
-            return f.take_outline(_with_a_slab(plan), edit.ring, edit.existing, edit.source)
+            return f.take_outline(_with_a_slab(plan), edit.ring, edit.openings, edit.existing, edit.source)
         case AcceptLaid():
             return f.accept_laid(plan, edit.ring)
         case SetFields():

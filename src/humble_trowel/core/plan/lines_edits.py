@@ -111,11 +111,17 @@ def round_corner(plan: Plan, corner: int, radius: str | float) -> Edited:
     return edited, f"{corner_name(corner)} rounded by {say_depth(radius_mm, plan.units)}, {chords(arc)} chords"
 
 
-def take_outline(plan: Plan, ring: Sequence[XY], existing: Sequence[Existing], source: str) -> Edited:
+def take_outline(
+    plan: Plan, ring: Sequence[XY], openings: Sequence[Sequence[XY]], existing: Sequence[Existing], source: str
+) -> Edited:
     """An outline from a file of points, and what it shows beside the work."""
     points = [(float(x), float(y)) for x, y in ring]
     check_ring(points, "ring", "The outline")
-    edited = new_corners(plan, points).model_copy(update={"walk": None, "existing": [*plan.existing, *existing]})
+    holes = [[(float(x), float(y)) for x, y in hole] for hole in openings]
+    edited = new_corners(plan, points)
+    edited = edited.model_copy(
+        update={"walk": None, "openings": [*edited.openings, *holes], "existing": [*plan.existing, *existing]}
+    )
     return edited, f"Outline of {len(points)} corners from {source or 'a file'}"
 
 

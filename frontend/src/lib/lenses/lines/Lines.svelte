@@ -1,91 +1,121 @@
 <script lang="ts">
-	/** Lines: does it close, and is it square? */
+	/** Lines, turn by turn: walk it, look around, set it out, square it, straighten it, form it, cut the boards. */
+	import { untrack } from 'svelte';
+	import { page } from '$app/state';
 	import Sheet from '../../drawing/Sheet.svelte';
-	import { cornerName, Pick } from '../../drawing/pick.svelte';
+	import type { Pick } from '../../drawing/pick.svelte';
+	import type { XY } from '../../drawing/viewport';
 	import Bench from '../../shell/Bench.svelte';
 	import type { JobDesk } from '../../state/job.svelte';
-	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
-	import CallBox from './CallBox.svelte';
-	import History from './History.svelte';
-	import SideTable from './SideTable.svelte';
-	import Templates from './Templates.svelte';
+	import AroundDesk from './AroundDesk.svelte';
+	import BoardsDesk from './BoardsDesk.svelte';
+	import { exaggeration } from './exaggerate';
+	import FormsDesk from './FormsDesk.svelte';
+	import { LinesData } from './lines.svelte';
+	import OverBoards from './OverBoards.svelte';
+	import OverForms from './OverForms.svelte';
+	import OverSetOut from './OverSetOut.svelte';
+	import OverSquare from './OverSquare.svelte';
+	import SetOutDesk from './SetOutDesk.svelte';
+	import { SquareBox } from './square.svelte';
+	import SquareDesk from './SquareDesk.svelte';
+	import StraightDesk from './StraightDesk.svelte';
+	import { isTurn, questionOf, TURNS, type Turn } from './turns';
 	import { WalkBox } from './walk.svelte';
+	import WalkDesk from './WalkDesk.svelte';
 	let { desk, pick }: { desk: JobDesk; pick: Pick } = $props();
-	// svelte-ignore state_referenced_locally (one box for the life of this lens)
-	const box = new WalkBox(desk);
+	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
+	const [walk, data] = [new WalkBox(desk), new LinesData(desk)];
+	const square = new SquareBox(data);
 	const outline = $derived(desk.figure?.outline ?? null);
-	const plan = $derived(desk.document);
-	let all = $state(false);
+	const turn = $derived.by((): Turn => {
+		const asked = page.url.searchParams.get('turn');
+		return outline && isTurn(asked) ? asked : 'walk';
+	});
+	$effect(() => {
+		const now = turn;
+		void desk.kept?.revision;
+		void untrack(() => data.load(now === 'straight' ? 'forms' : now));
+	});
+	$effect(() => {
+		if (turn !== 'square' || !data.setOut || untrack(() => square.rows.length) === square.corners + 1) return;
+		untrack(() => {
+			const last = data.records.find((row) => row.kind === 'taped');
+			if (square.rows.length) return;
+			if (last) square.load(last.values, last.shown);
+			else square.fill();
+		});
+	});
+	const ring = $derived((desk.document?.outline ?? []) as XY[]);
+	const also = $derived.by((): XY[] => {
+		const nails = turn === 'setout' && data.setOut ? data.setOut.strings.flatMap((line) => [line.start, line.end]).map((nail): XY => [nail.x_mm, nail.y_mm]) : [];
+		const near = turn === 'around' ? (desk.document?.existing ?? []).flatMap((thing) => thing.polygon as XY[]) : [];
+		return [...nails, ...near];
+	});
+	const squared = $derived(square.answer?.squared ?? null);
+	const title = $derived(turn === 'walk' ? (outline ? w.lines.outlineTitle : walk.ghost.length > 1 ? w.lines.called : w.lines.empty) : w.lines.turns[turn].sheet);
 </script>
 
-<Sheet {desk} {pick} editable title={outline ? w.lines.outlineTitle : box.ghost.length > 1 ? w.lines.called : w.lines.empty} ghost={box.ghost} strips>
-	{#snippet key()}{#if !outline && box.ghost.length < 2}<p class="label">{w.lines.emptyHow}</p>{/if}{/snippet}
+<Sheet {desk} {pick} editable={turn === 'walk'} {title} ghost={turn === 'walk' ? walk.ghost : []} {also} strips={turn === 'walk'} labels={turn === 'walk' || turn === 'around'} sizes={turn !== 'setout' && turn !== 'boards'}>
+	{#snippet key()}
+		{#if !outline && walk.ghost.length < 2}<p class="label">{w.lines.emptyHow}</p>{/if}
+		{#if turn === 'setout'}<p class="label">{w.lines.setOutKey}</p>{/if}
+		{#if turn === 'forms'}<p class="label">{w.lines.formsKey}</p>{/if}
+		{#if turn === 'boards'}<p class="label">{w.lines.boardsKey}</p>{/if}
+	{/snippet}
+	{#snippet over(view)}
+		{#if turn === 'setout' && data.setOut}<OverSetOut {view} sheet={data.setOut} />{/if}
+		{#if turn === 'square' && squared}
+			<OverSquare {view} {ring} {squared} />
+			{#if exaggeration(squared, view.scale) > 1}<text x="20" y="58" class="times">{w.lines.tooFar(exaggeration(squared, view.scale))}</text>{/if}
+		{/if}
+		{#if (turn === 'forms' || turn === 'straight') && data.forms}<OverForms {view} {ring} forms={data.forms.forms} picked={pick.side} />{/if}
+		{#if turn === 'boards' && data.cuts}<OverBoards {view} {ring} cuts={data.cuts} picked={pick.side} />{/if}
+	{/snippet}
 </Sheet>
-<Bench question={w.ask.lines} jobId={desk.id}>
-	{#if outline}<SideTable {outline} {pick} />{/if}
-	<CallBox {box} hasOutline={outline !== null} />
-	{#if outline && plan}
-		<div class="tools">
-			<button type="button" class="act quiet" aria-pressed={pick.square} onclick={() => (pick.square = !pick.square)}>{pick.square ? w.lines.square : w.lines.free}</button>
-			{#if pick.side !== null}
-				<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'add_corner', side: pick.side ?? 0 }], 'sheet')}>{w.lines.addCorner}: {outline.sides[pick.side]?.name}</button>
-			{/if}
-			{#if pick.corner !== null}
-				<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_corner', corner: pick.corner ?? 0 }], 'sheet').then(() => pick.none())}>{w.lines.removeCorner}: {cornerName(pick.corner)}</button>
-			{/if}
-		</div>
-		{#if plan.openings.length}
-			<h3 class="head">{w.lines.openings}</h3>
-			<div class="tools">
-				{#each plan.openings.keys() as i}
-					<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_opening', index: i }], 'sheet')}>{w.lines.fill} {i + 1}</button>
-				{/each}
-			</div>
-		{/if}
-		<h3 class="head">{w.lines.diagonals}</h3>
-		{#if outline.diagonals.length}
-			<ul class="diagonals">
-				{#each all ? outline.diagonals : outline.diagonals.slice(0, 9) as row}
-					<li><span>{row.name}</span> <Num working={row.working} text={row.text} /></li>
-				{/each}
-			</ul>
-			{#if outline.diagonals.length > 9}
-				<button type="button" class="act quiet" onclick={() => (all = !all)}>{all ? w.lines.fewer : w.lines.more(outline.diagonals.length - 9)}</button>
-			{/if}
-		{:else if outline.sides.length > 3}
-			<button type="button" class="act quiet" onclick={() => void desk.everyDiagonal()}>{w.lines.allDiagonals}</button>
-		{/if}
+<Bench question={questionOf(turn)} jobId={desk.id}>
+	{#if outline}
+		<nav class="turns" aria-label={w.lines.turnsName}>
+			{#each TURNS as one}<a href="?turn={one}" class:here={turn === one} aria-current={turn === one ? 'page' : undefined} data-sveltekit-noscroll>{w.lines.turns[one].name}</a>{/each}
+		</nav>
 	{/if}
-	<Templates {desk} />
-	<History {desk} />
+	{#if turn === 'walk'}<WalkDesk {desk} {pick} box={walk} />
+	{:else if turn === 'around'}<AroundDesk {desk} {data} />
+	{:else if turn === 'setout'}{#if data.setOut}<SetOutDesk sheet={data.setOut} jobId={desk.id} units={desk.units} />{/if}
+	{:else if turn === 'square'}<SquareDesk box={square} />
+	{:else if turn === 'straight'}<StraightDesk {data} {pick} />
+	{:else if turn === 'forms'}<FormsDesk {desk} {pick} {data} />
+	{:else}<BoardsDesk {data} {pick} />{/if}
 </Bench>
 
 <style>
-	.tools {
+	.turns {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 6px;
-		margin: 6px 0;
+		gap: 0 2px;
+		margin: 6px 0 4px;
+		border-bottom: 2px solid var(--ink);
 	}
-	.head {
-		margin-top: 10px;
+	.turns a {
+		padding: 7px 9px;
+		min-height: 38px;
+		font-weight: 660;
+		color: var(--ink);
 	}
-	.diagonals {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
-		gap: 4px 16px;
-		margin: 4px 0 8px;
-		font-weight: 640;
+	.turns a.here {
+		background: var(--ink);
+		color: var(--sheet);
 	}
-	.diagonals li {
-		display: flex;
-		justify-content: space-between;
-		gap: 6px;
+	.times {
+		font-size: 14px;
+		font-weight: 560;
+		fill: var(--ink2);
 	}
-	.diagonals span {
-		font-weight: 480;
-		color: var(--ink2);
-		white-space: nowrap;
+	@media (max-width: 600px) {
+		.turns a {
+			min-height: 46px;
+			padding: 11px 10px;
+		}
 	}
 </style>

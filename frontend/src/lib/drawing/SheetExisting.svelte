@@ -1,0 +1,37 @@
+<script lang="ts">
+	/** What stands beside the work: old slabs, walls, walks, hatched, with its name where there is room on the sheet. */
+	import type { Plan } from '../api/schema';
+	import type { Viewport, XY } from './viewport';
+	let { view, plan, width, height }: { view: Viewport; plan: Plan; width: number; height: number } = $props();
+	const inside = (value: number, least: number, most: number) => Math.min(Math.max(value, least), most);
+	const rows = $derived(
+		plan.existing.map((thing) => {
+			const seen = thing.polygon.map((p) => view.px(p)).map(([x, y]): XY => [inside(x, 30, width - 30), inside(y, 60, height - 50)]);
+			const at: XY = [seen.reduce((sum, p) => sum + p[0], 0) / seen.length, seen.reduce((sum, p) => sum + p[1], 0) / seen.length];
+			const wide = Math.max(...seen.map((p) => p[0])) - Math.min(...seen.map((p) => p[0]));
+			return { thing, at, turn: wide < thing.name.length * 7 ? -90 : 0 };
+		})
+	);
+</script>
+
+{#each rows as { thing, at, turn }}
+	<path d={view.path([thing.polygon])} class="old" data-existing={thing.name} />
+	<g transform="translate({at}) rotate({turn})"><text text-anchor="middle" y="5">{thing.name}</text></g>
+{/each}
+
+<style>
+	.old {
+		fill: var(--ground);
+		stroke: var(--ink);
+		stroke-width: 1.6;
+		stroke-dasharray: 9 4;
+	}
+	text {
+		font-size: 15px;
+		font-weight: 640;
+		fill: var(--ink);
+		paint-order: stroke;
+		stroke: var(--ground);
+		stroke-width: 5px;
+	}
+</style>

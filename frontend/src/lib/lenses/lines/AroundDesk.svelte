@@ -1,0 +1,106 @@
+<script lang="ts">
+	/** What is held, and what stands beside the work; and outlines out of files. */
+	import type { JobDesk } from '../../state/job.svelte';
+	import Field from '../../ui/Field.svelte';
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	import type { LinesData } from './lines.svelte';
+	import PointsIn from './PointsIn.svelte';
+	let { desk, data }: { desk: JobDesk; data: LinesData } = $props();
+	const plan = $derived(desk.document);
+	const sides = $derived(desk.figure?.outline?.sides ?? []);
+	const held = $derived(plan?.set_out?.lot_line ? -1 : (plan?.set_out?.hold_side ?? 0));
+	const kinds = ['slab', 'wall', 'walk', 'kerb', 'other'] as const;
+	let what = $state<(typeof kinds)[number]>('slab');
+	let text = $state('');
+	let name = $state('');
+	let level = $state('');
+	let line = $state({ open: false, start: '', end: '' });
+	const shown = (mm: number) => (desk.units === 'mm' ? `${+mm.toFixed(1)}` : `${+(mm / 25.4).toFixed(3)}"`);
+	async function add() {
+		if (await desk.keep([{ op: 'add_existing', what, name, text, ring: null, level: level.trim() || 0 }], 'existing')) text = name = level = '';
+	}
+	const point = (typed: string) => typed.split(/\s*,\s*/) as unknown as [number, number];
+	async function lotLine() {
+		const lot = { name: w.lines.lotLine, start: point(line.start), end: point(line.end) };
+		if (await desk.keep([{ op: 'hold', side: null, lot_line: lot, margin: null }], 'lot')) line.open = false;
+	}
+	const problem = $derived(desk.problemFor('existing'));
+	const lotProblem = $derived(desk.problemFor('lot'));
+</script>
+
+<h3>{w.lines.holdWhat}</h3>
+<div class="row">
+	{#each sides as side, i}
+		<button type="button" class="act quiet" class:on={held === i} aria-pressed={held === i} onclick={() => void desk.keep([{ op: 'hold', side: i, lot_line: null, margin: null }], 'hold')}>{side.name}</button>
+	{/each}
+	<button type="button" class="act quiet" class:on={held === -1} aria-pressed={held === -1} onclick={() => (line.open = !line.open)}>{w.lines.lotLine}</button>
+</div>
+{#if line.open}
+	<div class="row">
+		<label class="label">{w.lines.lotFrom}<input class="well" bind:value={line.start} placeholder="-4', -6'" /></label>
+		<label class="label">{w.lines.lotTo}<input class="well" bind:value={line.end} placeholder="40', -6'" /></label>
+		<button type="button" class="act main" onclick={() => void lotLine()}>{w.lines.holdIt}</button>
+	</div>
+	{#if lotProblem}<p class="wrong" role="alert">{lotProblem.detail}</p>{/if}
+{/if}
+<p class="label">{w.lines.holdHow}</p>
+<div class="margin">
+	<Field label={w.lines.margin} width="210px" value={data.setOut?.margin_text ?? ''} problem={desk.problemFor('margin')}
+		keep={(typed) => desk.keep([{ op: 'hold', side: plan?.set_out?.hold_side ?? null, lot_line: plan?.set_out?.lot_line ?? null, margin: typed }], 'margin')} />
+</div>
+
+<h3>{w.lines.beside}</h3>
+{#each plan?.existing ?? [] as thing, i}
+	<div class="thing">
+		<b>{thing.name}</b><span>{w.lines.things[thing.what]}</span>
+		<Field label={w.lines.floor} width="130px" value={shown(thing.level_mm)} problem={desk.problemFor(`floor-${i}`)} keep={(typed) => desk.keep([{ op: 'set_existing', index: i, changes: { level_mm: typed } }], `floor-${i}`)} />
+		<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_existing', index: i }], 'existing')}>{w.edges.out}</button>
+	</div>
+{:else}<p>{w.lines.nothingBeside}</p>{/each}
+<div class="row">
+	{#each kinds as one}<button type="button" class="act quiet" class:on={what === one} aria-pressed={what === one} onclick={() => (what = one)}>{w.lines.things[one]}</button>{/each}
+</div>
+<label class="label" for="beside-walk">{w.lines.besideCall}</label>
+<input id="beside-walk" class="well call" bind:value={text} placeholder="from B, 20' e 30' n 20' w 30' s" autocomplete="off" onkeydown={(e) => e.key === 'Enter' && void add()} />
+<div class="row">
+	<label class="label">{w.edges.name}<input class="well" bind:value={name} /></label>
+	<label class="label">{w.lines.floor}<input class="well" bind:value={level} placeholder="0" /></label>
+	<button type="button" class="act main" disabled={!text.trim()} onclick={() => void add()}>{w.lines.drawIt}</button>
+</div>
+{#if problem}<p class="wrong" role="alert"><Frac text={problem.detail} /></p>{/if}
+<p class="label">{w.lines.floorHow}</p>
+<PointsIn {desk} />
+
+<style>
+	h3 {
+		margin-top: 12px;
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+		margin: 6px 0;
+		align-items: end;
+	}
+	.row label {
+		width: 150px;
+	}
+	.thing {
+		display: grid;
+		grid-template-columns: 1fr 90px 140px auto;
+		gap: 10px;
+		align-items: center;
+		border-top: 1px solid var(--hair);
+		padding: 4px 0;
+	}
+	.call {
+		font-family: var(--font-pencil);
+		font-size: 18px;
+	}
+	@media (max-width: 600px) {
+		.thing {
+			grid-template-columns: 1fr 1fr;
+		}
+	}
+</style>

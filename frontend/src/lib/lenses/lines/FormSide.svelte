@@ -1,0 +1,115 @@
+<script lang="ts">
+	/** One side's form drawn along its length: top, ground, courses, stakes; and what may be said of it. */
+	import type { SideForm } from '../../api/schema';
+	import type { JobDesk } from '../../state/job.svelte';
+	import Field from '../../ui/Field.svelte';
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	let { desk, form }: { desk: JobDesk; form: SideForm } = $props();
+	const W = 520;
+	const length = $derived(form.stations.at(-1)?.at_mm ?? 1);
+	const top = $derived(Math.max(...form.stations.map((s) => s.top_mm)));
+	const low = $derived(Math.min(...form.stations.map((s) => s.ground_mm)));
+	const tall = $derived(Math.max(top - low, 150));
+	const x = (mm: number) => 8 + (mm / length) * (W - 16);
+	const y = (level: number) => 20 + ((top - level) / tall) * 66;
+	const line = (key: 'top_mm' | 'ground_mm') => form.stations.map((s) => `${x(s.at_mm).toFixed(1)} ${y(s[key]).toFixed(1)}`).join('L');
+	const at = 'form-side';
+	const change = (changes: Record<string, unknown>) => desk.keep([{ op: 'form_sides', sides: [form.side], changes }], at);
+	const row = $derived(desk.document?.forms?.find((one) => one.sides.includes(form.side)));
+	const level = (i: number) => row?.ground[i] ?? null;
+	const shown = (mm: number | undefined) => (mm === undefined ? '' : desk.units === 'mm' ? `${+(-mm).toFixed(1)}` : `${+(-mm / 25.4).toFixed(3)}"`);
+	/** Ground is typed as a depth below the finished top: 10" is 10 in down. */
+	const negative = (typed: string) => (typed.trim().startsWith('-') ? typed.trim().slice(1) : `-${typed.trim()}`);
+	const ends = $derived([0, length]);
+	async function ground(end: number, typed: string) {
+		const other = level(1 - end)?.level_mm ?? null;
+		const own = negative(typed);
+		const levels = end === 0 ? [own, other ?? own] : [other ?? own, own];
+		return change({ ground: levels.map((value, i) => ({ at_mm: ends[i], level_mm: value })) });
+	}
+	const problem = $derived(desk.problemFor(at));
+</script>
+
+<div class="side">
+	<h3>{form.name}: <Frac text={form.height_text} /> {w.lines.highWord}{form.lean_mm ? `, ${w.lines.leanIn}` : ''}</h3>
+	<svg viewBox="0 0 {W} 116" role="img" aria-label="{form.name}, {form.height_text}">
+		{#each form.courses as course}
+			<rect x={x(course.from_mm)} y={y(top) + (course.top_mm / tall) * 66} width={Math.max(2, x(course.to_mm) - x(course.from_mm))} height={(course.deep_mm / tall) * 66} class="board" />
+		{/each}
+		<path d="M{line('ground_mm')}L{x(length)} 112L{x(0)} 112Z" class="earth" />
+		<path d="M{line('ground_mm')}" class="ground" />
+		<path d="M{line('top_mm')}" class="top" />
+		{#each form.stake_at_mm as mm, i}
+			<path d="M{x(mm)} {y(top) - 8}V104" class="stake" class:kicked={form.kicker_every > 0 && i % form.kicker_every === 0} />
+		{/each}
+		{#if !form.ground_known}<text x={W / 2} y="111" text-anchor="middle">{w.lines.groundNotSet}</text>{/if}
+	</svg>
+	<div class="fields">
+		{#each [0, 1] as end}
+			<Field label={w.lines.groundAt(form.name.split(' ')[end * 2] ?? '')} width="150px" value={shown(level(end)?.level_mm)} {problem} keep={(typed) => ground(end, typed)} />
+		{/each}
+		<div class="row">
+			<button type="button" class="act quiet" class:on={form.backfilled} aria-pressed={form.backfilled} onclick={() => void change({ backfilled: !form.backfilled })}>{w.lines.backfill}</button>
+			<button type="button" class="act quiet" class:on={form.left_out} aria-pressed={form.left_out} onclick={() => void change({ left_out: !form.left_out })}>{w.lines.leaveOut}</button>
+			{#each ['boards', 'panel', 'foam-faced', 'none'] as const as build}
+				<button type="button" class="act quiet" class:on={(row?.build ?? 'boards') === build} aria-pressed={(row?.build ?? 'boards') === build} onclick={() => void change({ build })}>{w.lines.builds[build]}</button>
+			{/each}
+		</div>
+	</div>
+	{#if form.push_n_per_m > 0 && form.formed}<p class="label"><Frac text={form.push_words} /></p>{/if}
+</div>
+
+<style>
+	.side {
+		border-top: 2px solid var(--ink);
+		border-bottom: 2px solid var(--ink);
+		margin-top: 8px;
+		padding: 6px 0;
+	}
+	svg {
+		width: 100%;
+		display: block;
+	}
+	.board {
+		fill: var(--board);
+		stroke: var(--ink);
+		stroke-width: 1.2;
+	}
+	.earth {
+		fill: color-mix(in srgb, var(--soil) 28%, var(--bench));
+	}
+	.ground {
+		fill: none;
+		stroke: var(--soil);
+		stroke-width: 2.4;
+	}
+	.top {
+		fill: none;
+		stroke: var(--chalk);
+		stroke-width: 2;
+	}
+	.stake {
+		stroke: var(--ink);
+		stroke-width: 2;
+	}
+	.kicked {
+		stroke-width: 4.4;
+	}
+	text {
+		font-size: 13px;
+		fill: var(--ink);
+		font-weight: 600;
+	}
+	.fields {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px 16px;
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px;
+		align-items: center;
+	}
+</style>

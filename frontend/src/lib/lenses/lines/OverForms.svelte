@@ -1,0 +1,58 @@
+<script lang="ts">
+	/** Stakes and kickers along each side, seen from above; sides that need no form, and the one left out for the truck. */
+	import type { FormPlan } from '../../api/schema';
+	import type { Viewport, XY } from '../../drawing/viewport';
+	import { w } from '../../words/words';
+	let { view, ring, forms, picked }: { view: Viewport; ring: XY[]; forms: FormPlan; picked: number | null } = $props();
+	const rows = $derived(
+		forms.sides.map((form) => {
+			const [a, b] = [view.px(ring[form.side] ?? [0, 0]), view.px(ring[(form.side + 1) % ring.length] ?? [0, 0])];
+			const size = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+			const u: XY = [(b[0] - a[0]) / size, (b[1] - a[1]) / size];
+			const out: XY = [-u[1], u[0]];
+			const along = form.stations.at(-1)?.at_mm || 1;
+			const spot = (mm: number, away: number): XY => [a[0] + (u[0] * mm * size) / along + out[0] * away, a[1] + (u[1] * mm * size) / along + out[1] * away];
+			return { form, a, b, spot, stakes: form.stake_at_mm.map((mm, i) => ({ at: spot(mm, 9), kick: form.kicker_every > 0 && i % form.kicker_every === 0 ? spot(mm, 24) : null })), middle: spot(along / 2, 20) };
+		})
+	);
+</script>
+
+{#each rows as { form, spot, stakes, middle } (form.side)}
+	{@const long = form.stations.at(-1)?.at_mm || 1}
+	{#if !form.formed || form.left_out}
+		<path d="M{spot(0, 3.4)}L{spot(long, 3.4)}" class="gap" />
+	{/if}
+	{#each stakes as { at, kick }}
+		{#if kick}<path d="M{at}L{kick}" class="kicker" />{/if}
+		<rect x={at[0] - 3.5} y={at[1] - 3.5} width="7" height="7" class="stake" />
+	{/each}
+	{#if form.left_out}<text x={middle[0]} y={middle[1]} text-anchor="middle" class="out">{w.lines.truckHere}</text>{/if}
+	{#if picked === form.side}<path d="M{spot(0, 14)}L{spot(long, 14)}" class="picked" />{/if}
+{/each}
+
+<style>
+	.gap {
+		stroke: var(--sheet);
+		stroke-width: 7;
+	}
+	.stake {
+		fill: var(--ink);
+	}
+	.kicker {
+		stroke: var(--ink);
+		stroke-width: 2.4;
+	}
+	.picked {
+		stroke: var(--chalk);
+		stroke-width: 2;
+		fill: none;
+	}
+	.out {
+		font-size: 15px;
+		font-weight: 780;
+		fill: var(--flag);
+		paint-order: stroke;
+		stroke: var(--sheet);
+		stroke-width: 5px;
+	}
+</style>

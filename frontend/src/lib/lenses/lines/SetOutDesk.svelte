@@ -1,0 +1,102 @@
+<script lang="ts">
+	/** The set-out sheet: by two tapes, by offsets, by diagonals, by 3-4-5; and on paper. */
+	import type { SetOutSheet } from '../../api/schema';
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	let { sheet, jobId, units }: { sheet: SetOutSheet; jobId: string; units: 'ft-in' | 'mm' } = $props();
+	const ways = ['swing', 'offsets', 'diagonals', 'three', 'nails'] as const;
+	let way = $state<(typeof ways)[number]>('swing');
+	const file = (name: string) => `/api/jobs/${jobId}/${name}`;
+	const paper = $derived(units === 'mm' ? ['a4', 'letter'] : ['letter', 'a4']);
+</script>
+
+<p class="lead"><Frac text={w.lines.heldWords(sheet.baseline, sheet.baseline_text, sheet.profile_text)} /></p>
+<div class="row" role="group" aria-label={w.lines.setOutWays}>
+	{#each ways as one}<button type="button" class="act quiet" class:on={way === one} aria-pressed={way === one} onclick={() => (way = one)}>{w.lines.setOutBy[one]}</button>{/each}
+</div>
+{#if way === 'swing'}
+	<table>
+		<thead><tr><th>{w.lines.corner}</th><th colspan="2">{w.lines.firstTape}</th><th colspan="2">{w.lines.secondTape}</th></tr></thead>
+		<tbody>
+			{#each sheet.swing as row}
+				<tr><th scope="row">{row.name}</th><td>{w.lines.fromCorner} {row.a_name}</td><td class="num"><Frac text={row.a_text} /></td><td>{w.lines.fromCorner} {row.b_name}</td><td class="num"><Frac text={row.b_text} /></td></tr>
+				{#if row.weak}<tr><td></td><td colspan="4" class="wrong">{w.lines.flat}</td></tr>{/if}
+			{/each}
+		</tbody>
+	</table>
+{:else if way === 'offsets'}
+	<table>
+		<thead><tr><th>{w.lines.corner}</th><th>{w.lines.along(sheet.baseline)}</th><th>{w.lines.leftOf}</th></tr></thead>
+		<tbody>{#each sheet.corners as row}<tr><th scope="row">{row.name}</th><td class="num"><Frac text={row.x_text} /></td><td class="num"><Frac text={row.y_text} /></td></tr>{/each}</tbody>
+	</table>
+{:else if way === 'diagonals'}
+	{#each sheet.squares as square}
+		<div class="square">
+			<span><Frac text={w.lines.rectangle(square.long_text, square.short_text)} /></span><b class="num"><Frac text={square.diagonal_text} /></b>
+			{#each square.ends as ends}<span class="label"><Frac text={`${ends.from} to ${ends.to}`} /></span><span></span>{/each}
+		</div>
+	{:else}<p>{w.lines.noSquares}</p>{/each}
+{:else if way === 'three'}
+	<table><tbody>{#each sheet.three_four_five as row}<tr><th scope="row">{row.name}</th><td><Frac text={row.words} /></td></tr>{/each}</tbody></table>
+	<p class="label">{w.lines.threeHow}</p>
+{:else}
+	<table>
+		<thead><tr><th>{w.lines.string}</th><th>{w.lines.nearEnd}</th><th>{w.lines.farEnd}</th></tr></thead>
+		<tbody>
+			{#each sheet.strings as line}
+				<tr><th scope="row">{line.name}</th>{#each [line.start, line.end] as nail}<td><Frac text={nail.beyond_text} /> {w.lines.past} {nail.beyond}{nail.board.length ? '' : `, ${w.lines.onIt} ${nail.on}`}</td>{/each}</tr>
+			{/each}
+		</tbody>
+	</table>
+{/if}
+<h3>{w.lines.take}</h3>
+<div class="row">
+	{#each paper as size}<a class="act quiet" href="{file('set-out.pdf')}?paper={size}" download>{w.lines.paper[size as 'a4' | 'letter']}</a>{/each}
+	<a class="act quiet" href={file('set-out.csv')} download>{w.lines.csvSheet}</a>
+	<a class="act quiet" href={file('points.csv')} download>{w.lines.csvPoints}</a>
+	<a class="act quiet" href={file('plan.dxf')} download>{w.lines.dxf}</a>
+</div>
+<p class="label">{w.lines.services}</p>
+
+<style>
+	.lead {
+		margin: 4px 0 8px;
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px;
+		margin: 6px 0;
+	}
+	h3 {
+		margin-top: 14px;
+	}
+	table {
+		width: 100%;
+		border-collapse: collapse;
+	}
+	thead th {
+		font-size: 13px;
+		font-weight: 600;
+		color: var(--ink2);
+		text-align: left;
+	}
+	td,
+	tbody th {
+		border-top: 1px solid var(--hair);
+		height: 30px;
+		text-align: left;
+		padding-right: 10px;
+	}
+	.num {
+		font-size: 18px;
+		font-weight: 700;
+		white-space: nowrap;
+	}
+	.square {
+		display: grid;
+		grid-template-columns: 1fr auto;
+		border-top: 1px solid var(--hair);
+		padding: 5px 0;
+	}
+</style>

@@ -1,0 +1,55 @@
+<script lang="ts">
+	/** A side's readings along its length, drawn too far out: the string or level as a blue line, the board as it stands. */
+	import type { SideChecked } from '../../api/schema';
+	import { w } from '../../words/words';
+	let { checked }: { checked: SideChecked } = $props();
+	const W = 520;
+	const x = (mm: number) => 10 + (mm / checked.length_mm) * (W - 20);
+	const most = $derived(Math.max(0.5, ...checked.moves.map((move) => Math.abs(move.off_mm))));
+	/** The board stands where it must move from: against the move. */
+	const y = (off: number) => 46 + (off / most) * 30;
+	const path = $derived(checked.moves.map((move) => `${x(move.at_mm).toFixed(1)} ${y(move.off_mm).toFixed(1)}`).join('L'));
+	const times = $derived(Math.max(1, Math.round((30 / most) * (checked.length_mm / (W - 20)))));
+</script>
+
+<svg viewBox="0 0 {W} 98" role="img" aria-label={checked.verdict}>
+	<path d="M10 46H{W - 10}" class="right" />
+	<path d="M{path}" class="board" />
+	<path d="M{path}" class="face" />
+	{#each checked.moves as move}
+		<circle cx={x(move.at_mm)} cy={y(move.off_mm)} r={move.inside ? 4 : 6} class:bad={!move.inside} />
+		{#if !move.inside}<path d="M{x(move.at_mm)} {y(move.off_mm)}V46" class="go" />{/if}
+	{/each}
+</svg>
+<p class="label">{w.lines.tooFar(times)}</p>
+
+<style>
+	svg {
+		width: 100%;
+		display: block;
+	}
+	.right {
+		stroke: var(--chalk);
+		stroke-width: 2.4;
+	}
+	.board {
+		fill: none;
+		stroke: var(--ink);
+		stroke-width: 9;
+	}
+	.face {
+		fill: none;
+		stroke: var(--board);
+		stroke-width: 6.5;
+	}
+	.go {
+		stroke: var(--flag);
+		stroke-width: 3;
+	}
+	circle {
+		fill: var(--ink);
+	}
+	.bad {
+		fill: var(--flag);
+	}
+</style>

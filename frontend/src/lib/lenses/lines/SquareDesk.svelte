@@ -1,0 +1,179 @@
+<script lang="ts">
+	/** Square it: what was taped, in any order; the verdict, the acts, and what to tape next. */
+	import { cornerName } from '../../drawing/pick.svelte';
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	import Rounds from './Rounds.svelte';
+	import type { End, SquareBox } from './square.svelte';
+	let { box }: { box: SquareBox } = $props();
+	const squared = $derived(box.answer?.squared ?? null);
+	let [one, other] = $state([0, 2]);
+	const corners = $derived(Array.from({ length: box.corners }, (_, i) => i));
+	function take(measure: Record<string, unknown>) {
+		const at = box.add(measure['from'] as End, measure['to'] as End);
+		requestAnimationFrame(() => document.getElementById(`taped-${at}`)?.focus());
+	}
+</script>
+
+<div class="verdict" aria-live="polite" data-inside={squared?.inside ?? false}>
+	{#if squared}
+		<p class="big" class:good={squared.inside}><Frac text={squared.verdict} /></p>
+		{#each squared.acts as act}<p class="act-line"><Frac text={act} /></p>{/each}
+		{#if squared.doubt}<p class="wrong"><Frac text={squared.doubt} /></p>{/if}
+		{#if squared.advice.length}
+			<div class="row">
+				{#each squared.advice.slice(0, 3) as next}
+					<button type="button" class="act quiet" onclick={() => take(next.measure)}><Frac text={`${w.lines.tapeNext} ${next.name}`} /></button>
+				{/each}
+			</div>
+		{/if}
+		<p class="label"><Frac text={w.lines.misfit(squared.misfit_mm, box.filled.length, box.answer?.tolerance_text ?? '')} /></p>
+	{:else if box.problem && box.problem.row < 0}
+		<p class="wrong" role="alert">{box.problem.words}</p>
+	{:else}
+		<p class="big">{w.lines.tapeFirst}</p>
+		<p>{w.lines.tapeHow}</p>
+	{/if}
+</div>
+
+<table>
+	<thead><tr><th>{w.lines.measure}</th><th>{w.lines.should}</th><th>{w.lines.taped}</th><th>{w.lines.rest}</th></tr></thead>
+	<tbody>
+		{#each box.rows as row, i}
+			<tr class:suspect={box.resultOf(i) === 'left out'}>
+				<th scope="row">
+					{#if row.line}{box.nameOf(row.to)} {w.lines.offLine} <b>{cornerName(row.line[0])}</b>–<b>{cornerName(row.line[1])}</b>
+					{:else}<b><Frac text={box.nameOf(row.from)} /></b> to <b><Frac text={box.nameOf(row.to)} /></b>{/if}
+				</th>
+				<td><Frac text={row.should} /></td>
+				<td>
+					<input
+						id="taped-{i}"
+						class="in"
+						aria-label="{w.lines.taped}, {box.nameOf(row.from)} to {box.nameOf(row.to)}"
+						aria-invalid={box.problem?.row === i}
+						value={row.typed}
+						autocomplete="off"
+						oninput={(event) => box.type(i, event.currentTarget.value)}
+						onkeydown={(event) => event.key === 'Enter' && document.getElementById(`taped-${i + 1}`)?.focus()}
+					/>
+				</td>
+				<td class="res"><Frac text={box.resultOf(i)} /></td>
+			</tr>
+			{#if box.problem?.row === i}
+				<tr><td colspan="4"><div class="wrong" role="alert">
+					{box.problem.words}
+					{#each box.problem.choices as text}<button type="button" class="act quiet" onclick={() => box.type(i, text)}>{text}</button>{/each}
+				</div></td></tr>
+			{/if}
+		{/each}
+	</tbody>
+</table>
+<div class="row add">
+	<label class="label">{w.lines.from}<select bind:value={one}>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
+	<label class="label">{w.lines.to}<select bind:value={other}>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
+	<button type="button" class="act quiet" disabled={one === other} onclick={() => take({ from: one, to: other })}>{w.lines.addTape}</button>
+	<button type="button" class="act quiet" disabled={box.hold.includes(other)} onclick={() => box.addOffset(other)}>{w.lines.addOffset(cornerName(box.hold[0]), cornerName(box.hold[1]))}</button>
+</div>
+<div class="row">
+	<button type="button" class="act main" disabled={!squared} onclick={() => void box.keep()}>{w.lines.keepRound}</button>
+	<span role="status">{box.kept}</span>
+</div>
+<p class="label">{w.lines.tapeNote}</p>
+<Rounds {box} />
+
+<style>
+	.verdict {
+		border-bottom: 2px solid var(--ink);
+		padding: 4px 0 8px;
+		min-height: 92px;
+	}
+	.big {
+		font-size: 33px;
+		font-weight: 840;
+		font-stretch: 90%;
+		line-height: 1.05;
+		color: var(--flag);
+	}
+	.big.good {
+		color: var(--chalk);
+	}
+	.act-line {
+		font-size: 19px;
+		font-weight: 760;
+		line-height: 1.25;
+		margin-top: 3px;
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		align-items: center;
+		margin-top: 8px;
+	}
+	table {
+		width: 100%;
+		border-collapse: collapse;
+	}
+	thead th {
+		font-size: 13px;
+		font-weight: 600;
+		color: var(--ink2);
+		text-align: left;
+	}
+	tbody th {
+		font-weight: 480;
+		text-align: left;
+		max-width: 210px;
+	}
+	td,
+	tbody th {
+		border-top: 1px solid var(--hair);
+		height: 34px;
+		padding-right: 8px;
+	}
+	.in {
+		width: 132px;
+		min-height: 32px;
+		font-family: var(--font-pencil);
+		font-size: 18px;
+		font-weight: 520;
+		color: var(--pencil);
+		background: transparent;
+		border: 0;
+		border-bottom: 1.5px dashed var(--pencil);
+	}
+	.in:focus {
+		background: var(--well);
+	}
+	.in[aria-invalid='true'] {
+		border-bottom: 3px solid var(--flag);
+	}
+	.suspect th,
+	.suspect .res,
+	.suspect .in {
+		color: var(--flag);
+		text-decoration: line-through;
+	}
+	.res {
+		white-space: nowrap;
+		font-weight: 620;
+	}
+	select {
+		display: block;
+		min-height: 34px;
+		border: 1.5px solid var(--ink);
+		background: var(--well);
+		padding: 0 6px;
+		min-width: 56px;
+	}
+	@media (max-width: 600px) {
+		.in {
+			width: 112px;
+			min-height: 46px;
+		}
+		select {
+			min-height: 46px;
+		}
+	}
+</style>

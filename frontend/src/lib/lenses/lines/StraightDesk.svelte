@@ -1,0 +1,129 @@
+<script lang="ts">
+	/** Straight and level: readings at each stake of a side, drawn along it too far out, the worst first. */
+	import type { Pick } from '../../drawing/pick.svelte';
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	import type { LinesData } from './lines.svelte';
+	import SideProfile from './SideProfile.svelte';
+	import { StraightBox } from './straight.svelte';
+	let { data, pick }: { data: LinesData; pick: Pick } = $props();
+	// svelte-ignore state_referenced_locally (one box for the life of this turn)
+	const box = new StraightBox(data);
+	const outline = $derived(data.desk.figure?.outline ?? null);
+	const side = $derived(pick.side ?? 0);
+	$effect(() => {
+		box.open(side, data.forms?.forms.sides[side], outline?.sides[side]?.mm ?? 1);
+	});
+	const nearest = (mm: number) => outline && box.checked?.moves.find((move) => Math.abs(move.at_mm - mm) < 1);
+	const kept = $derived(data.records.filter((row) => row.kind !== 'taped' && row.kind !== 'form-back' && row.values['side'] === side));
+	const at = (mm: number) => (data.desk.units === 'mm' ? `${Math.round(mm)}` : `${Math.floor(mm / 304.8 + 1e-6)}′${Math.round((mm / 25.4) % 12) % 12 ? ` ${Math.round((mm / 25.4) % 12) % 12}″` : ''}`);
+</script>
+
+<div class="row">
+	{#each ['string-gaps', 'form-levels'] as const as kind}<button type="button" class="act quiet" class:on={box.kind === kind} aria-pressed={box.kind === kind} onclick={() => box.choose(kind)}>{w.lines.checks[kind]}</button>{/each}
+	<select aria-label={w.lines.side} value={side} onchange={(e) => pick.chooseSide(Number(e.currentTarget.value))}>
+		{#each outline?.sides ?? [] as one, i}<option value={i}>{one.name}</option>{/each}
+	</select>
+</div>
+<div class="verdict" aria-live="polite">
+	{#if box.checked}
+		<p class="big" class:good={!box.checked.worst.length}><Frac text={box.checked.verdict} /></p>
+		{#each box.checked.worst.slice(0, 3) as act}<p class="act-line"><Frac text={act} /></p>{/each}
+		<SideProfile checked={box.checked} />
+	{:else if box.problem && box.problem.row < 0}<p class="wrong" role="alert">{box.problem.words}</p>
+	{:else}<p class="big">{box.kind === 'string-gaps' ? w.lines.gapFirst : w.lines.rodFirst}</p>{/if}
+</div>
+<div class="row">
+	{#if box.kind === 'string-gaps'}
+		<label class="label">{w.lines.block}<input class="well" bind:value={box.block} oninput={() => box.soon()} /></label>
+		<button type="button" class="act quiet" class:on={!box.inside} aria-pressed={!box.inside} onclick={() => { box.inside = false; box.soon(); }}>{w.lines.stringOut}</button>
+		<button type="button" class="act quiet" class:on={box.inside} aria-pressed={box.inside} onclick={() => { box.inside = true; box.soon(); }}>{w.lines.stringIn}</button>
+	{:else}
+		<label class="label">{w.lines.want}<input class="well" bind:value={box.want} oninput={() => box.soon()} /></label>
+	{/if}
+</div>
+<div class="stakes">
+	{#each box.stations as mm, i}
+		<label>
+			<span class="label">{w.lines.stakeAt} {at(mm)}</span>
+			<input class="in" value={box.typed[i] ?? ''} aria-invalid={box.problem?.row === i} oninput={(e) => box.type(i, e.currentTarget.value)} autocomplete="off" />
+			<span class="said"><Frac text={nearest(mm)?.words.replace(/^At .*?: /, '') ?? ''} /></span>
+			{#if box.problem?.row === i}<span class="wrong" role="alert">{box.problem.words}</span>{/if}
+		</label>
+	{/each}
+</div>
+<div class="row">
+	<button type="button" class="act main" disabled={!box.checked} onclick={() => void box.keep()}>{w.lines.keepReadings}</button>
+	<span role="status">{box.kept}</span>
+</div>
+{#each kept.slice(0, 4) as row (row.id)}<p class="kept"><Frac text={row.verdict} /> <span class="label">{row.who}</span></p>{/each}
+
+<style>
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+		margin: 6px 0;
+		align-items: end;
+	}
+	.row .well {
+		width: 120px;
+		display: block;
+	}
+	.verdict {
+		border-bottom: 2px solid var(--ink);
+		min-height: 70px;
+		padding-bottom: 6px;
+	}
+	.big {
+		font-size: 29px;
+		font-weight: 840;
+		font-stretch: 90%;
+		line-height: 1.08;
+		color: var(--flag);
+	}
+	.big.good {
+		color: var(--chalk);
+	}
+	.act-line {
+		font-size: 18px;
+		font-weight: 740;
+	}
+	.stakes {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(118px, 1fr));
+		gap: 8px 14px;
+	}
+	.stakes .label {
+		display: block;
+	}
+	.in {
+		width: 100%;
+		min-height: 36px;
+		font-family: var(--font-pencil);
+		font-size: 18px;
+		font-weight: 520;
+		color: var(--pencil);
+		border-bottom: 1.5px dashed var(--pencil);
+		background: transparent;
+	}
+	.said {
+		font-size: 14px;
+		font-weight: 640;
+	}
+	select {
+		min-height: 34px;
+		border: 1.5px solid var(--ink);
+		background: var(--well);
+		padding: 0 8px;
+	}
+	.kept {
+		border-top: 1px solid var(--hair);
+		padding: 4px 0;
+	}
+	@media (max-width: 600px) {
+		.in {
+			min-height: 48px;
+		}
+	}
+</style>

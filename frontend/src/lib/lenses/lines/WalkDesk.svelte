@@ -1,0 +1,103 @@
+<script lang="ts">
+	/** The walk: sides as called, the call-out box, corners, openings, diagonals. */
+	import { cornerName, type Pick } from '../../drawing/pick.svelte';
+	import type { JobDesk } from '../../state/job.svelte';
+	import Num from '../../ui/Num.svelte';
+	import { w } from '../../words/words';
+	import CallBox from './CallBox.svelte';
+	import History from './History.svelte';
+	import SideTable from './SideTable.svelte';
+	import Templates from './Templates.svelte';
+	import type { WalkBox } from './walk.svelte';
+	let { desk, pick, box }: { desk: JobDesk; pick: Pick; box: WalkBox } = $props();
+	const outline = $derived(desk.figure?.outline ?? null);
+	const plan = $derived(desk.document);
+	let all = $state(false);
+	let radius = $state('');
+	const roundProblem = $derived(desk.problemFor('round'));
+	async function round() {
+		if (await desk.keep([{ op: 'round_corner', corner: pick.corner ?? 0, radius }], 'round')) {
+			radius = '';
+			pick.none();
+		}
+	}
+</script>
+
+{#if outline}<SideTable {outline} {pick} />{/if}
+<CallBox {box} hasOutline={outline !== null} />
+{#if outline && plan}
+	<div class="tools">
+		<button type="button" class="act quiet" aria-pressed={pick.square} onclick={() => (pick.square = !pick.square)}>{pick.square ? w.lines.square : w.lines.free}</button>
+		{#if pick.side !== null}
+			<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'add_corner', side: pick.side ?? 0 }], 'sheet')}>{w.lines.addCorner}: {outline.sides[pick.side]?.name}</button>
+		{/if}
+		{#if pick.corner !== null}
+			<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_corner', corner: pick.corner ?? 0 }], 'sheet').then(() => pick.none())}>{w.lines.removeCorner}: {cornerName(pick.corner)}</button>
+			<label class="round"><span class="label">{w.lines.radius}</span><input class="well" bind:value={radius} onkeydown={(e) => e.key === 'Enter' && void round()} /></label>
+			<button type="button" class="act quiet" disabled={!radius.trim()} onclick={() => void round()}>{w.lines.round} {cornerName(pick.corner)}</button>
+		{/if}
+	</div>
+	{#if roundProblem}<p class="wrong" role="alert">{roundProblem.detail}</p>{/if}
+	{#if plan.openings.length}
+		<h3 class="head">{w.lines.openings}</h3>
+		<div class="tools">
+			{#each plan.openings.keys() as i}
+				<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_opening', index: i }], 'sheet')}>{w.lines.fill} {i + 1}</button>
+			{/each}
+		</div>
+	{/if}
+	<h3 class="head">{w.lines.diagonals}</h3>
+	{#if outline.diagonals.length}
+		<ul class="diagonals">
+			{#each all ? outline.diagonals : outline.diagonals.slice(0, 9) as row}
+				<li><span>{row.name}</span> <Num working={row.working} text={row.text} /></li>
+			{/each}
+		</ul>
+		{#if outline.diagonals.length > 9}
+			<button type="button" class="act quiet" onclick={() => (all = !all)}>{all ? w.lines.fewer : w.lines.more(outline.diagonals.length - 9)}</button>
+		{/if}
+	{:else if outline.sides.length > 3}
+		<button type="button" class="act quiet" onclick={() => void desk.everyDiagonal()}>{w.lines.allDiagonals}</button>
+	{/if}
+{/if}
+<Templates {desk} />
+<History {desk} />
+
+<style>
+	.tools {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+		margin: 6px 0;
+		align-items: center;
+	}
+	.round {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+	}
+	.round .well {
+		width: 84px;
+		min-height: 34px;
+	}
+	.head {
+		margin-top: 10px;
+	}
+	.diagonals {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
+		gap: 4px 16px;
+		margin: 4px 0 8px;
+		font-weight: 640;
+	}
+	.diagonals li {
+		display: flex;
+		justify-content: space-between;
+		gap: 6px;
+	}
+	.diagonals span {
+		font-weight: 480;
+		color: var(--ink2);
+		white-space: nowrap;
+	}
+</style>

@@ -1,0 +1,66 @@
+/** What the program works out for the lines, for the revision that is kept: set-out, forms, cut plan, records. */
+import { answer, ApiProblem, client, Offline } from '../../api/client';
+import type { CutPlanOfJob, FormsState, RecordRow, SetOutSheet } from '../../api/schema';
+import type { JobDesk } from '../../state/job.svelte';
+
+type RecordKind = 'taped' | 'string-gaps' | 'form-levels' | 'form-back';
+
+export class LinesData {
+	setOut = $state.raw<SetOutSheet | null>(null);
+	forms = $state.raw<FormsState | null>(null);
+	cuts = $state.raw<CutPlanOfJob | null>(null);
+	records = $state.raw<RecordRow[]>([]);
+	/** the cut plan is being worked out */
+	working = $state(false);
+	problem = $state('');
+	#asked = 0;
+
+	constructor(readonly desk: JobDesk) {}
+	get #path() {
+		return { params: { path: { job_id: this.desk.id } } };
+	}
+	/** Fetch all that this turn shows. */
+	async load(turn: string) {
+		if (!this.desk.kept?.document.outline) return;
+		const ask = ++this.#asked;
+		this.problem = '';
+		try {
+			const setOut = await answer<SetOutSheet>(client.GET('/api/jobs/{job_id}/set-out', this.#path));
+			if (ask !== this.#asked) return;
+			this.setOut = setOut;
+			if (turn === 'forms' || turn === 'boards' || turn === 'setout') {
+				this.forms = await answer<FormsState>(client.GET('/api/jobs/{job_id}/forms', this.#path));
+			}
+			if (turn === 'boards') await this.#cut(ask);
+			if (turn === 'square' || turn === 'straight' || turn === 'forms') await this.loadRecords();
+		} catch (error) {
+			if (error instanceof ApiProblem) this.problem = error.problem.detail;
+			else if (!(error instanceof Offline)) throw error;
+		}
+	}
+	async #cut(ask: number) {
+		this.working = true;
+		try {
+			const cuts = await answer<CutPlanOfJob>(client.GET('/api/jobs/{job_id}/cut-plan', this.#path));
+			if (ask === this.#asked) this.cuts = cuts;
+		} finally {
+			this.working = false;
+		}
+	}
+	async loadRecords() {
+		this.records = await answer<RecordRow[]>(client.GET('/api/jobs/{job_id}/records', this.#path));
+	}
+	/** Append a record; null when it went through, the problem's words and path otherwise. */
+	async record(kind: RecordKind, values: Record<string, unknown>, who: string): Promise<{ words: string; path: string } | null> {
+		const body = { id: crypto.randomUUID(), kind, revision: this.desk.kept?.revision ?? 1, values, who, at_device: new Date().toISOString() };
+		try {
+			await answer<RecordRow>(client.POST('/api/jobs/{job_id}/records', { ...this.#path, body }));
+		} catch (error) {
+			if (error instanceof ApiProblem) return { words: error.problem.detail, path: error.problem.path };
+			if (error instanceof Offline) return { words: 'No answer from the program. What you typed is still here.', path: '' };
+			throw error;
+		}
+		await this.loadRecords();
+		return null;
+	}
+}

@@ -1,0 +1,146 @@
+/** One round of taped measures: rows as typed, the answer that they give, and keeping the round. */
+import { answer, ApiProblem, client, Offline } from '../../api/client';
+import type { SquareAnswer } from '../../api/schema';
+import { cornerName } from '../../drawing/pick.svelte';
+import { session } from '../../state/session.svelte';
+import type { LinesData } from './lines.svelte';
+
+export type End = number | { side: number; at_mm: number };
+export interface Row {
+	from: End;
+	to: End;
+	typed: string;
+	should: string;
+	/** a laser-square reading: off the line through `line`, instead of a tape */
+	line?: [number, number];
+}
+
+const same = (a: End, b: End) => JSON.stringify(a) === JSON.stringify(b);
+const pairIs = (row: Row, a: End, b: End) => !row.line && ((same(row.from, a) && same(row.to, b)) || (same(row.from, b) && same(row.to, a)));
+
+export class SquareBox {
+	rows = $state<Row[]>([]);
+	hold = $state<[number, number]>([0, 1]);
+	answer = $state.raw<SquareAnswer | null>(null);
+	problem = $state.raw<{ words: string; row: number; choices: string[] } | null>(null);
+	kept = $state('');
+	#ask = 0;
+	#timer: ReturnType<typeof setTimeout> | undefined;
+
+	constructor(readonly data: LinesData) {}
+	get #outline() {
+		return this.data.desk.kept?.figure.outline ?? null;
+	}
+	get corners() {
+		return this.#outline?.sides.length ?? 0;
+	}
+	nameOf(end: End): string {
+		if (typeof end === 'number') return cornerName(end);
+		const found = this.data.setOut?.squares.flatMap((q) => q.measures.flatMap((m, i) => [{ end: m['from'], name: q.ends[i]?.from }, { end: m['to'], name: q.ends[i]?.to }]));
+		return found?.find((one) => same(one.end as End, end))?.name ?? `mark on ${this.#outline?.sides[end.side]?.name}`;
+	}
+	/** Sides, then the diagonals of the largest rectangles: the rows a crew would tape. */
+	fill() {
+		const sides = this.#outline?.sides ?? [];
+		const n = sides.length;
+		const rows: Row[] = sides.map((side, i) => ({ from: i, to: (i + 1) % n, typed: '', should: side.text }));
+		for (const square of this.data.setOut?.squares.slice(0, 4) ?? []) {
+			for (const m of square.measures) {
+				const [from, to] = [m['from'] as End, m['to'] as End];
+				if (!rows.some((row) => pairIs(row, from, to))) rows.push({ from, to, typed: '', should: square.diagonal_text });
+			}
+		}
+		this.rows = rows;
+		this.hold = this.#held();
+	}
+	#held(): [number, number] {
+		const side = this.data.desk.kept?.document.set_out?.hold_side ?? 0;
+		return [side, (side + 1) % (this.corners || 1)];
+	}
+	shouldOf(from: End, to: End): string {
+		if (typeof from !== 'number' || typeof to !== 'number') return '';
+		const side = this.#outline?.sides[Math.abs(from - to) === 1 ? Math.min(from, to) : Math.max(from, to)];
+		if (Math.abs(from - to) === 1 || Math.abs(from - to) === this.corners - 1) return side?.text ?? '';
+		return this.#outline?.diagonals.find((d) => (d.from === from && d.to === to) || (d.from === to && d.to === from))?.text ?? '';
+	}
+	add(from: End, to: End) {
+		const at = this.rows.findIndex((row) => pairIs(row, from, to));
+		if (at < 0) this.rows.push({ from, to, typed: '', should: this.shouldOf(from, to) });
+		return at < 0 ? this.rows.length - 1 : at;
+	}
+	addOffset(to: number) {
+		this.rows.push({ from: this.hold[0], to, typed: '', should: '', line: [...this.hold] });
+	}
+	/** Bring a kept round back into the rows. */
+	load(values: Record<string, unknown>, shown: string[]) {
+		this.fill();
+		this.hold = (values['hold'] as [number, number] | undefined) ?? this.hold;
+		const measures = (values['measures'] ?? []) as { kind?: string; from?: End; to: End; line?: [number, number] }[];
+		measures.forEach((m, i) => {
+			if (m.line) {
+				this.rows.push({ from: m.line[0], to: m.to, typed: shown[i] ?? '', should: '', line: m.line });
+			} else {
+				const row = this.rows[this.add(m.from ?? 0, m.to)];
+				if (row) row.typed = shown[i] ?? '';
+			}
+		});
+		void this.solve();
+	}
+	type(row: number, text: string) {
+		const at = this.rows[row];
+		if (at) at.typed = text;
+		this.kept = '';
+		clearTimeout(this.#timer);
+		this.#timer = setTimeout(() => void this.solve(), 250);
+	}
+	get filled() {
+		return this.rows.map((row, i) => ({ row, i })).filter(({ row }) => row.typed.trim());
+	}
+	#values() {
+		const measures = this.filled.map(({ row }) =>
+			row.line ? { kind: 'offset', line: row.line, at_mm: 0, off_mm: row.typed, to: row.to } : { from: row.from, to: row.to, mm: row.typed }
+		);
+		return { hold: this.hold, measures };
+	}
+	async solve() {
+		const ask = ++this.#ask;
+		const filled = this.filled;
+		this.problem = null;
+		if (!filled.length) return void (this.answer = null);
+		try {
+			const got = await answer<SquareAnswer>(
+				client.POST('/api/jobs/{job_id}/square', { params: { path: { job_id: this.data.desk.id } }, body: { values: this.#values() } })
+			);
+			if (ask === this.#ask) this.answer = got;
+		} catch (error) {
+			if (ask !== this.#ask || error instanceof Offline) return;
+			if (!(error instanceof ApiProblem)) throw error;
+			const at = Number(error.problem.path.match(/measures\[(\d+)\]/)?.[1] ?? -1);
+			this.problem = { words: error.problem.detail, row: filled[at]?.i ?? -1, choices: (error.problem.choices ?? []).map((c) => c.text) };
+			this.answer = null;
+		}
+	}
+	async keep() {
+		await this.solve();
+		if (!this.answer) return;
+		const wrong = await this.data.record('taped', this.#values(), session.who);
+		if (wrong) this.problem = { words: wrong.words, row: -1, choices: [] };
+		else this.kept = 'Round kept.';
+	}
+	/** What a filled row came to: 'agrees', '1/4″ long'; '' while nothing is known of it. */
+	resultOf(index: number): string {
+		const order = this.filled.map(({ i }) => i);
+		const at = order.indexOf(index);
+		const squared = this.answer?.squared;
+		if (at < 0 || !squared) return '';
+		const suspectAt = squared.suspect ? this.#suspectRow() : -1;
+		if (index === suspectAt) return 'left out';
+		const before = order.slice(0, at).includes(suspectAt) ? at - 1 : at;
+		return squared.residuals[before]?.text ?? '';
+	}
+	#suspectRow(): number {
+		const s = this.answer?.squared.suspect as { from?: End; to?: End; line?: [number, number] } | null | undefined;
+		if (!s) return -1;
+		return this.rows.findIndex((row) => row.typed.trim() && (s.line ? !!row.line && same(row.to, s.to ?? 0) : pairIs(row, s.from ?? 0, s.to ?? 0)));
+	}
+}

@@ -1,0 +1,87 @@
+/** String gaps or rod readings at the stakes of one side: as typed, what they come to, and keeping them. */
+import { answer, ApiProblem, client, Offline } from '../../api/client';
+import type { CheckedAnswer, SideChecked, SideForm } from '../../api/schema';
+import { session } from '../../state/session.svelte';
+import { w } from '../../words/words';
+import type { LinesData } from './lines.svelte';
+
+export type Kind = 'string-gaps' | 'form-levels';
+
+export class StraightBox {
+	kind = $state<Kind>('string-gaps');
+	side = $state(0);
+	block = $state('');
+	want = $state('');
+	inside = $state(false);
+	typed = $state<string[]>([]);
+	stations = $state.raw<number[]>([]);
+	checked = $state.raw<SideChecked | null>(null);
+	problem = $state.raw<{ words: string; row: number; field: string } | null>(null);
+	kept = $state('');
+	#ask = 0;
+	#timer: ReturnType<typeof setTimeout> | undefined;
+
+	constructor(readonly data: LinesData) {
+		this.block = data.desk.units === 'mm' ? '20' : '3/4"';
+	}
+	/** Start on a side: a reading at every stake, or at the ends and the middle where no form stands. */
+	open(side: number, form: SideForm | undefined, length_mm: number) {
+		const at = form?.stake_at_mm.length ? form.stake_at_mm : [0, length_mm / 2, length_mm];
+		if (this.side === side && this.stations.length === at.length) return;
+		this.side = side;
+		this.stations = at;
+		this.typed = at.map(() => '');
+		this.checked = null;
+		this.problem = null;
+	}
+	choose(kind: Kind) {
+		this.kind = kind;
+		this.typed = this.stations.map(() => '');
+		this.checked = null;
+		this.problem = null;
+		this.kept = '';
+	}
+	type(row: number, text: string) {
+		this.typed[row] = text;
+		this.soon();
+	}
+	soon() {
+		this.kept = '';
+		clearTimeout(this.#timer);
+		this.#timer = setTimeout(() => void this.check(), 250);
+	}
+	get #filled() {
+		return this.stations.map((at_mm, i) => ({ at_mm, i, mm: (this.typed[i] ?? '').trim() })).filter((row) => row.mm);
+	}
+	#values() {
+		const readings = this.#filled.map(({ at_mm, mm }) => ({ at_mm: Math.round(at_mm * 10) / 10, mm }));
+		return this.kind === 'string-gaps'
+			? { side: this.side, block_mm: this.block, string: this.inside ? 'inside' : 'outside', readings }
+			: { side: this.side, want_mm: this.want, readings };
+	}
+	async check() {
+		const ask = ++this.#ask;
+		const filled = this.#filled;
+		this.problem = null;
+		if (!filled.length) return void (this.checked = null);
+		if (this.kind === 'form-levels' && !this.want.trim()) return void (this.problem = { words: w.lines.wantFirst, row: -1, field: 'want' });
+		try {
+			const params = { path: { job_id: this.data.desk.id, kind: this.kind } };
+			const got = await answer<CheckedAnswer>(client.POST('/api/jobs/{job_id}/straight/{kind}', { params, body: { values: this.#values() } }));
+			if (ask === this.#ask) this.checked = got.checked;
+		} catch (error) {
+			if (ask !== this.#ask || error instanceof Offline) return;
+			if (!(error instanceof ApiProblem)) throw error;
+			const at = Number(error.problem.path.match(/readings\[(\d+)\]/)?.[1] ?? -1);
+			this.problem = { words: error.problem.detail, row: filled[at]?.i ?? -1, field: error.problem.path };
+			this.checked = null;
+		}
+	}
+	async keep() {
+		await this.check();
+		if (!this.checked) return;
+		const wrong = await this.data.record(this.kind, this.#values(), session.who);
+		if (wrong) this.problem = { words: wrong.words, row: -1, field: wrong.path };
+		else this.kept = w.lines.readingsKept;
+	}
+}
