@@ -7,9 +7,12 @@
 	const rows = $derived(
 		plan.existing.map((thing) => {
 			const seen = thing.polygon.map((p) => view.px(p)).map(([x, y]): XY => [inside(x, 30, width - 30), inside(y, 60, height - 50)]);
-			const at: XY = [seen.reduce((sum, p) => sum + p[0], 0) / seen.length, seen.reduce((sum, p) => sum + p[1], 0) / seen.length];
-			const wide = Math.max(...seen.map((p) => p[0])) - Math.min(...seen.map((p) => p[0]));
-			return { thing, at, turn: wide < thing.name.length * 7 ? -90 : 0 };
+			const [xs, ys] = [seen.map((p) => p[0]), seen.map((p) => p[1])];
+			const [left, right, up, down] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+			const turn = right - left < thing.name.length * 7.6 ? -90 : 0;
+			/* near its lower end: the sizes of the slab stand by the middle of its sides */
+			const at: XY = [(left + right) / 2, turn ? Math.max(up + 50, down - 16 - thing.name.length * 4) : down - 18];
+			return { thing, at, turn };
 		})
 	);
 </script>

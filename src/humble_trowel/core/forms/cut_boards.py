@@ -79,6 +79,7 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: Ways) -> CutPlanOfJob:
     boards: list[CutBoard] = []
     doubts: list[Finding] = []
     cost = bound_cents = splices = 0
+    counts: dict[str, int] = {}
     bought = bound_mm = 0.0
     for mark, runs in _runs(plan, forms).items():
         kind = next((board for board in own.boards if board.mark == mark), None)
@@ -93,7 +94,7 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: Ways) -> CutPlanOfJob:
                 finding("no-cut-plan", "forms", words, "Add a stock length in Ways, or allow shorter pieces.", "ways")
             )
             continue
-        names = _keys(runs, [piece for board in found.boards for piece in board.pieces])
+        names = _keys(runs, [piece for board in found.boards for piece in board.pieces], counts)
         for board in found.boards:
             used = math.fsum(mm for _, _, mm in board.pieces) + own.kerf_mm * (len(board.pieces) - 1)
             left = max(0.0, board.mm - used)
@@ -138,10 +139,11 @@ def _runs(plan: Plan, forms: FormPlan) -> dict[str, list[_Run]]:
     return rows
 
 
-def _keys(runs: Sequence[_Run], pieces: Sequence[tuple[int, float, float]]) -> dict[tuple[int, float], str]:
-    """A crayon mark for every piece: the side's first letter, then 1, 2, ... along it; S for steps."""
+def _keys(
+    runs: Sequence[_Run], pieces: Sequence[tuple[int, float, float]], counts: dict[str, int]
+) -> dict[tuple[int, float], str]:
+    """A crayon mark for every piece: the side's first letter, then 1, 2, ... along it; S for steps. counts: so far in the job."""
     keys: dict[tuple[int, float], str] = {}
-    counts: dict[str, int] = {}
     for run, at, _ in sorted(pieces, key=lambda piece: (runs[piece[0]].side, runs[piece[0]].course, piece[1])):
         letter = corner_name(runs[run].side) if runs[run].side >= 0 else "S"
         counts[letter] = counts.get(letter, 0) + 1

@@ -19,11 +19,11 @@
 		<h3>{mark}</h3>
 		{#each cuts.boards.filter((board) => board.mark === mark) as board}
 			<div class="line">
-				<span class="size"><Frac text={board.text} />{#if board.on_hand}<span class="label"> {w.lines.onHand}</span>{/if}</span>
+				<span class="size"><Frac text={board.text} />{#if board.on_hand}<span class="label hand">{w.lines.onHand}</span>{/if}</span>
 				<span class="bar" style:width="{(board.mm / longest) * 100}%">
 					{#each board.pieces as piece}
 						<button type="button" class="piece" class:on={pick.side === piece.side} style:width="{(piece.mm / board.mm) * 100}%" title="{piece.where}, {piece.text}" onclick={() => piece.side >= 0 && pick.chooseSide(piece.side)}>
-							<b>{piece.key}</b>{#if piece.mm / longest > 0.16}<Frac text={piece.text} />{/if}
+							<b>{piece.key}</b>{#if piece.mm / longest > 0.16}<span><Frac text={piece.text} /></span>{/if}
 						</button>
 					{/each}
 					{#if board.left_mm / longest > 0.02}<span class="left">{board.pieces.some((p) => p.runs_past_mm > 0) ? w.lines.runsPast : ''}</span>{/if}
@@ -64,6 +64,10 @@
 	}
 	.size {
 		font-weight: 640;
+		line-height: 1;
+	}
+	.hand {
+		display: block;
 		line-height: 1;
 	}
 	.bar {

@@ -39,7 +39,7 @@
 		void untrack(() => data.load(now === 'straight' ? 'forms' : now));
 	});
 	$effect(() => {
-		if (turn !== 'square' || !data.setOut || untrack(() => square.rows.length) === square.corners + 1) return;
+		if (turn !== 'square' || !data.setOut || !data.recorded) return;
 		untrack(() => {
 			const last = data.records.find((row) => row.kind === 'taped');
 			if (square.rows.length) return;

@@ -12,12 +12,12 @@
 			const out: XY = [-u[1], u[0]];
 			const along = form.stations.at(-1)?.at_mm || 1;
 			const spot = (mm: number, away: number): XY => [a[0] + (u[0] * mm * size) / along + out[0] * away, a[1] + (u[1] * mm * size) / along + out[1] * away];
-			return { form, a, b, spot, stakes: form.stake_at_mm.map((mm, i) => ({ at: spot(mm, 9), kick: form.kicker_every > 0 && i % form.kicker_every === 0 ? spot(mm, 24) : null })), middle: spot(along / 2, 20) };
+			return { form, a, b, spot, stakes: form.stake_at_mm.map((mm, i) => ({ at: spot(mm, 9), kick: form.kicker_every > 0 && i % form.kicker_every === 0 ? spot(mm, 24) : null })), middle: spot(along / 2, -16), turn: Math.abs(u[1]) > 0.7 ? -90 : 0 };
 		})
 	);
 </script>
 
-{#each rows as { form, spot, stakes, middle } (form.side)}
+{#each rows as { form, spot, stakes, middle, turn } (form.side)}
 	{@const long = form.stations.at(-1)?.at_mm || 1}
 	{#if !form.formed || form.left_out}
 		<path d="M{spot(0, 3.4)}L{spot(long, 3.4)}" class="gap" />
@@ -26,7 +26,7 @@
 		{#if kick}<path d="M{at}L{kick}" class="kicker" />{/if}
 		<rect x={at[0] - 3.5} y={at[1] - 3.5} width="7" height="7" class="stake" />
 	{/each}
-	{#if form.left_out}<text x={middle[0]} y={middle[1]} text-anchor="middle" class="out">{w.lines.truckHere}</text>{/if}
+	{#if form.left_out}<g transform="translate({middle}) rotate({turn})"><text text-anchor="middle" y="5" class="out">{w.lines.truckHere}</text></g>{/if}
 	{#if picked === form.side}<path d="M{spot(0, 14)}L{spot(long, 14)}" class="picked" />{/if}
 {/each}
 
@@ -52,7 +52,7 @@
 		font-weight: 780;
 		fill: var(--flag);
 		paint-order: stroke;
-		stroke: var(--sheet);
+		stroke: var(--slab);
 		stroke-width: 5px;
 	}
 </style>

@@ -31,7 +31,7 @@
 	{:else if box.problem && box.problem.row < 0}
 		<p class="wrong" role="alert">{box.problem.words}</p>
 	{:else}
-		<p class="big">{w.lines.tapeFirst}</p>
+		<p class="big plain">{w.lines.tapeFirst}</p>
 		<p>{w.lines.tapeHow}</p>
 	{/if}
 </div>
@@ -94,6 +94,9 @@
 		font-stretch: 90%;
 		line-height: 1.05;
 		color: var(--flag);
+	}
+	.big.plain {
+		color: var(--ink);
 	}
 	.big.good {
 		color: var(--chalk);

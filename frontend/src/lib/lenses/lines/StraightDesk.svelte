@@ -31,7 +31,7 @@
 		{#each box.checked.worst.slice(0, 3) as act}<p class="act-line"><Frac text={act} /></p>{/each}
 		<SideProfile checked={box.checked} />
 	{:else if box.problem && box.problem.row < 0}<p class="wrong" role="alert">{box.problem.words}</p>
-	{:else}<p class="big">{box.kind === 'string-gaps' ? w.lines.gapFirst : w.lines.rodFirst}</p>{/if}
+	{:else}<p class="big plain">{box.kind === 'string-gaps' ? w.lines.gapFirst : w.lines.rodFirst}</p>{/if}
 </div>
 <div class="row">
 	{#if box.kind === 'string-gaps'}
@@ -81,6 +81,9 @@
 		font-stretch: 90%;
 		line-height: 1.08;
 		color: var(--flag);
+	}
+	.big.plain {
+		color: var(--ink);
 	}
 	.big.good {
 		color: var(--chalk);

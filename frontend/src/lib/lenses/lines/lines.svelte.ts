@@ -10,6 +10,8 @@ export class LinesData {
 	forms = $state.raw<FormsState | null>(null);
 	cuts = $state.raw<CutPlanOfJob | null>(null);
 	records = $state.raw<RecordRow[]>([]);
+	/** records have been fetched */
+	recorded = $state(false);
 	/** the cut plan is being worked out */
 	working = $state(false);
 	problem = $state('');
@@ -49,6 +51,7 @@ export class LinesData {
 	}
 	async loadRecords() {
 		this.records = await answer<RecordRow[]>(client.GET('/api/jobs/{job_id}/records', this.#path));
+		this.recorded = true;
 	}
 	/** Append a record; null when it went through, the problem's words and path otherwise. */
 	async record(kind: RecordKind, values: Record<string, unknown>, who: string): Promise<{ words: string; path: string } | null> {
