@@ -136,9 +136,20 @@ class RevisionRow(BaseModel):
     summary: str
 
 
+class School(BaseModel):
+    """One of several ways that good crews have, with a sentence for it and one against."""
+
+    key: str
+    pro: str
+    con: str
+
+
 class WaysState(BaseModel):
+    """schools: by the key of the choice under `forms`."""
+
     version: int
     ways: Ways
+    schools: dict[str, list[School]]
 
 
 class Choice(BaseModel):

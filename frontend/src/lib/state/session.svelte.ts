@@ -23,6 +23,7 @@ class Session {
 	letters = $state(stored('letters', 'on') === 'on');
 	ways = $state.raw<Ways | null>(null);
 	waysVersion = $state(0);
+	schools = $state.raw<WaysState['schools']>({});
 
 	setWho(name: string) {
 		this.who = name;
@@ -40,6 +41,7 @@ class Session {
 		const got = await answer<WaysState>(client.GET('/api/ways'));
 		this.ways = got.ways;
 		this.waysVersion = got.version;
+		this.schools = got.schools;
 	}
 }
 

@@ -6,6 +6,7 @@
 	import Field from '../ui/Field.svelte';
 	import { w } from '../words/words';
 	import CrewList from './CrewList.svelte';
+	import FormWays from './FormWays.svelte';
 	import { WaysDesk } from './ways.svelte';
 	const desk = new WaysDesk();
 	const ways = $derived(session.ways);
@@ -98,6 +99,7 @@
 				<Field label={w.ways.firm} value={ways.firm} problem={problem('firm')} keep={(t) => desk.keep((x) => (x.firm = t), 'firm')} />
 				<CrewList {desk} {ways} />
 			</section>
+			<FormWays {desk} {ways} />
 		</main>
 	{/if}
 </div>

@@ -5,10 +5,15 @@ from __future__ import annotations
 from fastapi import APIRouter, Request
 
 from humble_trowel.api.routes.jobs import desk_of
-from humble_trowel.api.schemas import KeepWays, WaysState
+from humble_trowel.api.schemas import KeepWays, School, WaysState
+from humble_trowel.core.plan.form_ways import CORNER_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.store import ways
 
 router = APIRouter(prefix="/api", tags=["ways"])
+SCHOOLS = {
+    name: [School(key=key, pro=pro, con=con) for key, pro, con in rows]
+    for name, rows in (("corner", CORNER_SCHOOLS), ("stack", STACK_SCHOOLS))
+}
 
 
 @router.get("/ways")
@@ -17,7 +22,7 @@ def read_ways(request: Request) -> WaysState:
     desk = desk_of(request)
     with desk.open() as db:
         version, crew = desk.ways(db)
-    return WaysState(version=version, ways=crew)
+    return WaysState(version=version, ways=crew, schools=SCHOOLS)
 
 
 @router.put("/ways")
@@ -26,7 +31,7 @@ def keep_ways(request: Request, body: KeepWays) -> WaysState:
     desk = desk_of(request)
     with desk.open() as db:
         version = ways.save(db, body.version, body.ways.model_dump(mode="json"), body.author, desk.now())
-    return WaysState(version=version, ways=body.ways)
+    return WaysState(version=version, ways=body.ways, schools=SCHOOLS)
 
 
 @router.get("/health")

@@ -53,10 +53,13 @@
 		const near = turn === 'around' ? (desk.document?.existing ?? []).flatMap((thing) => thing.polygon as XY[]) : [];
 		return [...nails, ...near];
 	});
+	let across = $state(1280);
+	const wide = $derived(across > 600);
 	const squared = $derived(square.answer?.squared ?? null);
 	const title = $derived(turn === 'walk' ? (outline ? w.lines.outlineTitle : walk.ghost.length > 1 ? w.lines.called : w.lines.empty) : w.lines.turns[turn].sheet);
 </script>
 
+<svelte:window bind:innerWidth={across} />
 <Sheet {desk} {pick} editable={turn === 'walk'} {title} ghost={turn === 'walk' ? walk.ghost : []} {also} strips={turn === 'walk'} labels={turn === 'walk' || turn === 'around'} sizes={turn !== 'setout' && turn !== 'boards'}>
 	{#snippet key()}
 		{#if !outline && walk.ghost.length < 2}<p class="label">{w.lines.emptyHow}</p>{/if}
@@ -67,8 +70,8 @@
 	{#snippet over(view)}
 		{#if turn === 'setout' && data.setOut}<OverSetOut {view} sheet={data.setOut} />{/if}
 		{#if turn === 'square' && squared}
-			<OverSquare {view} {ring} {squared} />
-			{#if exaggeration(squared, view.scale) > 1}<text x="20" y="58" class="times">{w.lines.tooFar(exaggeration(squared, view.scale))}</text>{/if}
+			<OverSquare {view} {ring} {squared} roomy={wide} />
+			{#if exaggeration(squared, view.scale) > 1}<text x="20" y={wide ? 58 : 78} class="times">{w.lines.tooFar(exaggeration(squared, view.scale))}</text>{/if}
 		{/if}
 		{#if (turn === 'forms' || turn === 'straight') && data.forms}<OverForms {view} {ring} forms={data.forms.forms} picked={pick.side} />{/if}
 		{#if turn === 'boards' && data.cuts}<OverBoards {view} {ring} cuts={data.cuts} picked={pick.side} />{/if}

@@ -4,7 +4,7 @@
 	import type { Viewport, XY } from '../../drawing/viewport';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	import { exaggeration } from './exaggerate';
-	let { view, ring, squared }: { view: Viewport; ring: XY[]; squared: Squared } = $props();
+	let { view, ring, squared, roomy }: { view: Viewport; ring: XY[]; squared: Squared; roomy: boolean } = $props();
 	const times = $derived(exaggeration(squared, view.scale));
 	const spots = $derived(
 		ring.map((p, i) => {
@@ -23,9 +23,17 @@
 			.filter((move) => !move.inside)
 			.flatMap((move) => {
 				const [at, to] = [spots[move.corner], ring[move.corner]];
-				return at && to ? [{ from: view.px(at), to: view.px(to), words: move.words }] : [];
+				return at && to ? [{ from: view.px(at), to: view.px(to), words: move.words, mm: move.distance_mm }] : [];
 			})
 	);
+	/** Words only at the corners that move most, and none over another's. */
+	const named = $derived.by(() => {
+		const kept: (typeof arrows)[number][] = [];
+		for (const one of roomy ? [...arrows].sort((a, b) => b.mm - a.mm) : []) {
+			if (kept.length < 4 && kept.every((k) => Math.hypot(k.to[0] - one.to[0], k.to[1] - one.to[1]) > 110)) kept.push(one);
+		}
+		return kept;
+	});
 	const head = (from: XY, to: XY) => {
 		const size = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
 		const [ux, uy] = [(to[0] - from[0]) / size, (to[1] - from[1]) / size];
@@ -36,10 +44,12 @@
 </script>
 
 {#each segments as d}<path {d} class="laid" />{/each}
-{#each arrows as { from, to, words }}
+{#each arrows as { from, to }}
 	<path d="M{from}L{to}" class="arrow" />
 	<path d={head(from, to)} class="arrow" />
-	<text x={(from[0] + to[0]) / 2} y={Math.min(from[1], to[1]) - 8} text-anchor="middle"><SvgFrac text={said(words)} /></text>
+{/each}
+{#each named as { from, to, words }}
+	<text x={Math.max(from[0], to[0]) + 34} y={Math.max(from[1], to[1]) + 24} text-anchor="middle"><SvgFrac text={said(words)} /></text>
 {/each}
 
 <style>

@@ -1,0 +1,106 @@
+<script lang="ts">
+	/** How the crew tapes and forms: tolerance, boards on hand, the kit and its prices, what holds, and the schools. */
+	import type { Problem, School, Ways } from '../api/schema';
+	import { session } from '../state/session.svelte';
+	import Field from '../ui/Field.svelte';
+	import { w } from '../words/words';
+	import OnHand from './OnHand.svelte';
+	import type { WaysDesk } from './ways.svelte';
+	let { desk, ways }: { desk: WaysDesk; ways: Ways } = $props();
+	const inch = (mm: number) => `${+(mm / 25.4).toFixed(4)}″ (${+mm.toFixed(2)} mm)`;
+	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
+	const cents = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Math.round(Number(typed) * 100) : (typed as unknown as number));
+	const number = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number));
+	const money = (value: number) => (value / 100).toFixed(2);
+	const problem = (at: string): Problem | null =>
+		desk.problem && desk.problemAt === at ? { type: '', code: '', title: '', status: 422, detail: desk.problem, path: '', choices: [], head: null } : null;
+	interface Row {
+		at: string;
+		label: string;
+		value: string;
+		set: (x: Ways, typed: string) => unknown;
+	}
+	const f = $derived(ways.forms);
+	const sizes = $derived<Row[]>([
+		{ at: 'tolerance', label: w.ways.tolerance, value: ways.tape.tolerance_mm ? inch(ways.tape.tolerance_mm) : '', set: (x, t) => (x.tape.tolerance_mm = t.trim() ? text(t) : null) },
+		{ at: 'sigma', label: w.ways.sigma, value: inch(ways.tape.sigma_mm), set: (x, t) => (x.tape.sigma_mm = text(t)) },
+		{ at: 'profile', label: w.ways.profile, value: inch(ways.set_out.profile_mm), set: (x, t) => (x.set_out.profile_mm = text(t)) },
+		{ at: 'bulge', label: w.ways.bulge, value: inch(f.bulge_mm), set: (x, t) => (x.forms.bulge_mm = text(t)) },
+		{ at: 'stake-n', label: w.ways.stakeHolds, value: String(f.stake_holds_n), set: (x, t) => (x.forms.stake_holds_n = number(t)) },
+		{ at: 'kicker-n', label: w.ways.kickerHolds, value: String(f.kicker_holds_n), set: (x, t) => (x.forms.kicker_holds_n = number(t)) },
+		{ at: 'rate', label: w.ways.rate, value: String(f.form_m_per_hour), set: (x, t) => (x.forms.form_m_per_hour = number(t)) },
+		{ at: 'min', label: w.ways.minPiece, value: inch(f.min_piece_mm), set: (x, t) => (x.forms.min_piece_mm = text(t)) }
+	]);
+	const prices = $derived<Row[]>([
+		{ at: 'stake-c', label: w.ways.stakePrice, value: money(f.stake_cents), set: (x, t) => (x.forms.stake_cents = cents(t)) },
+		{ at: 'kicker-c', label: w.ways.kickerPrice, value: money(f.kicker_cents), set: (x, t) => (x.forms.kicker_cents = cents(t)) },
+		{ at: 'panel-c', label: w.ways.panelPrice, value: money(f.panel_cents), set: (x, t) => (x.forms.panel_cents = cents(t)) },
+		{ at: 'hour-c', label: w.ways.hourPrice, value: money(f.hour_cents), set: (x, t) => (x.forms.hour_cents = cents(t)) }
+	]);
+	const perFoot = (i: number): Row => ({
+		at: `board-${i}`,
+		label: `${f.boards[i]?.mark}, ${w.ways.perFoot}`,
+		value: (((f.boards[i]?.price_per_m_cents ?? 0) * 0.3048) / 100).toFixed(2),
+		set: (x, t) => {
+			const board = x.forms.boards[i];
+			if (board) board.price_per_m_cents = Number.isFinite(Number(t)) && t.trim() ? (Number(t) * 100) / 0.3048 : (t as unknown as number);
+		}
+	});
+	const keep = (row: Row) => (typed: string) => desk.keep((x) => row.set(x, typed), row.at);
+	const schools = $derived<['corner' | 'stack', School[]][]>([['corner', session.schools['corner'] ?? []], ['stack', session.schools['stack'] ?? []]]);
+</script>
+
+<section>
+	<h2>{w.ways.forms}</h2>
+	<div class="grid">{#each sizes as row (row.at)}<Field label={row.label} value={row.value} placeholder={row.at === 'tolerance' ? w.ways.toleranceDefault : w.notSet} problem={problem(row.at)} keep={keep(row)} />{/each}</div>
+	{#each schools as [choice, rows]}
+		<h3>{w.ways.choices[choice]}</h3>
+		{#each rows as school (school.key)}
+			<div class="school">
+				<button type="button" class="act quiet" class:on={f[choice] === school.key} aria-pressed={f[choice] === school.key} onclick={() => void desk.keep((x) => ((x.forms[choice] as string) = school.key), choice)}>{w.ways.schoolNames[school.key as 'lap']}</button>
+				<p>{school.pro} <span class="label">{w.ways.against} {school.con}</span></p>
+			</div>
+		{/each}
+	{/each}
+</section>
+<section>
+	<h2>{w.ways.boards}</h2>
+	<div class="grid">{#each f.boards.keys() as i}{@const row = perFoot(i)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}</div>
+	<h3>{w.ways.onHand}</h3>
+	<OnHand {desk} {ways} />
+	<h3>{w.ways.prices}</h3>
+	<div class="grid">{#each prices as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}</div>
+	<p class="label">{f.reason}</p>
+</section>
+
+<style>
+	section {
+		padding: 16px 20px 30px;
+		display: grid;
+		gap: 10px;
+		align-content: start;
+		border-top: 3px solid var(--ink);
+	}
+	section:nth-of-type(even) {
+		border-left: 3px solid var(--ink);
+	}
+	.grid {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px 18px;
+	}
+	.school {
+		display: grid;
+		grid-template-columns: 118px 1fr;
+		gap: 12px;
+		align-items: center;
+		border-top: 1px solid var(--hair);
+		padding-top: 6px;
+		font-size: 14px;
+	}
+	@media (max-width: 860px) {
+		section:nth-of-type(even) {
+			border-left: 0;
+		}
+	}
+</style>

@@ -1,0 +1,57 @@
+<script lang="ts">
+	/** Boards in the yard: used before any is bought. */
+	import type { Ways } from '../api/schema';
+	import { w } from '../words/words';
+	import type { WaysDesk } from './ways.svelte';
+	let { desk, ways }: { desk: WaysDesk; ways: Ways } = $props();
+	let board = $state('2x6');
+	let length = $state('');
+	let count = $state('');
+	const said = (mm: number) => `${+(mm / 304.8).toFixed(2)}′ (${Math.round(mm)} mm)`;
+	async function add() {
+		const row = { board, length_mm: length as unknown as number, count: Number(count) || 1 };
+		if (await desk.keep((x) => x.forms.on_hand.push(row), 'on-hand')) length = count = '';
+	}
+</script>
+
+<ul>
+	{#each ways.forms.on_hand as row, i}
+		<li>
+			<b>{row.count} of {row.board}</b><span>{said(row.length_mm)}</span>
+			<button type="button" class="act quiet" aria-label="{w.ways.remove} {row.board} {said(row.length_mm)}" onclick={() => void desk.keep((x) => x.forms.on_hand.splice(i, 1), 'on-hand')}>{w.ways.remove}</button>
+		</li>
+	{/each}
+</ul>
+<div class="add">
+	<label class="label">{w.ways.boardMark}<select bind:value={board}>{#each ways.forms.boards as one}<option>{one.mark}</option>{/each}</select></label>
+	<label class="label">{w.ways.length}<input class="well" bind:value={length} placeholder="16' 0&quot;" /></label>
+	<label class="label">{w.ways.count}<input class="well" bind:value={count} placeholder="1" inputmode="numeric" /></label>
+	<button type="button" class="act quiet" disabled={!length.trim()} onclick={() => void add()}>{w.ways.addBoards}</button>
+</div>
+{#if desk.problem && desk.problemAt === 'on-hand'}<p class="wrong" role="alert">{desk.problem}</p>{/if}
+
+<style>
+	li {
+		display: grid;
+		grid-template-columns: 1fr 1fr auto;
+		align-items: center;
+		border-top: 1px solid var(--hair);
+		padding: 3px 0;
+	}
+	.add {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		align-items: end;
+	}
+	label {
+		width: 112px;
+	}
+	select {
+		display: block;
+		width: 100%;
+		min-height: 40px;
+		border: 2px solid var(--ink);
+		background: var(--well);
+	}
+</style>
