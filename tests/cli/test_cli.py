@@ -54,3 +54,44 @@ def test_export_after_import_gives_the_same_job_again(tmp_path):
     assert run("export", "Ferrier's Reach boat bay", "--data", data).returncode == 2
     assert run("backup", tmp_path / "copy.sqlite3", "--data", data).returncode == 0
     assert run("backup", tmp_path / "copy.sqlite3", "--data", data).returncode == 2
+
+
+SQUARE = [
+    {"from": a, "to": b, "mm": mm}
+    for a, b, mm in ((0, 1, 6000), (1, 2, 4000), (2, 3, 6000), (3, 0, 4000), (0, 2, 7221.1), (1, 3, 7201.1))
+]
+
+
+def test_square_gives_the_moves_and_cut_the_bars(tmp_path):
+    plan, taped = tmp_path / "job.json", tmp_path / "taped.json"
+    plan.write_text(json.dumps(job()))
+    taped.write_text(json.dumps({"hold": [0, 1], "measures": SQUARE}))
+    data = json.loads(run("square", plan, taped, "--json").stdout)
+    assert data["determined"] and data["suspect"] is None
+    moves = {move["corner"]: move for move in data["moves"]}
+    assert moves[2]["dx_mm"] == pytest.approx(-12, abs=0.5) and "west" in moves[2]["words"]
+    assert "Rack" in run("square", plan, taped).stdout
+    taped.write_text('{"measures": [{"from": 0, "to": 9, "mm": 5}]}')
+    done = run("square", plan, taped)
+    assert done.returncode == 2 and "measures[0].to: There is no corner 9" in done.stderr
+    task = tmp_path / "cut.json"
+    stock = [
+        {"length_mm": 6000, "count": 1, "price_cents": 0},
+        {"length_mm": 4000.5, "count": None, "price_cents": 500},
+    ]
+    task.write_text(json.dumps({"stock": stock, "pieces": [{"length_mm": 1998.5, "count": 5}], "kerf_mm": 2.5}))
+    done = run("cut", task, "--json")
+    plan = json.loads(done.stdout)
+    assert plan["cost_cents"] == plan["bound_cents"] == 1000 and len(plan["bars"]) == 3
+    task.write_text('{"stock": [{"length_mm": -5}], "pieces": [{"length_mm": 5}]}')
+    assert "stock[0].length_mm" in run("cut", task).stderr
+
+
+def test_figure_carries_lines_forms_and_the_cut_plan():
+    data = json.loads(run("figure", JOBS / "honey-house.json", "--json").stdout)
+    assert data["lines"]["corners"][1] == {"corner": 1, "x_mm": pytest.approx(10972.8), "y_mm": pytest.approx(0)}
+    assert {"corner", "from_a", "from_b", "a_mm", "b_mm"} <= set(data["lines"]["swing"][0])
+    side = data["forms"]["sides"][0]
+    assert side["height_mm"] == pytest.approx(431.8) and side["stakes"] > 2 and side["boards"]
+    cuts = data["forms"]["cut_plan"]
+    assert cuts["waste_mm"] >= 0 and cuts["bought_mm"] >= cuts["bound_mm"]

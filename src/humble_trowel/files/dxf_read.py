@@ -40,7 +40,14 @@ def read_dxf(data: bytes, job: Units, units: str | None = None) -> PointsFile:
 
 
 def _found(document: Any, said: str | None, units: str | None, job: Units) -> PointsFile:
-    per_mm = 1 / MM_OF[units or said or ("in" if job == "ft-in" else "mm")]
+    """Arcs are flattened for the units that the file turns out to be in: read once more where that was a guess."""
+    used = units or said or ("in" if job == "ft-in" else "mm")
+    found = _read(document, used, said, units, job)
+    return found if found.units == used else _read(document, found.units, said, units, job)
+
+
+def _read(document: Any, used: str, said: str | None, units: str | None, job: Units) -> PointsFile:
+    per_mm = 1 / MM_OF[used]
     loops: list[Loop] = []
     chains: list[tuple[str, list[XY]]] = []
     skipped: Counter[str] = Counter()
@@ -66,10 +73,7 @@ def _found(document: Any, said: str | None, units: str | None, job: Units) -> Po
             chains.append((entity.dxf.layer, points))
     closed_lines, loose = close_lines(chains, 2 * HAIR_MM * per_mm)
     remarks = _remarks(skipped, bad, loose)
-    found = told("dxf", loops + closed_lines, units, said, job, remarks)
-    if found.units != (units or said or ("in" if job == "ft-in" else "mm")):
-        return _found(document, said, found.units, job) if units is None and said is None else found
-    return found
+    return told("dxf", loops + closed_lines, units, said, job, remarks)
 
 
 def _entities(document: Any) -> Iterator[Any]:

@@ -34,6 +34,7 @@
 		}
 		return kept;
 	});
+	const middle = $derived(ring.reduce((sum, p) => sum + view.px(p)[0], 0) / (ring.length || 1));
 	const head = (from: XY, to: XY) => {
 		const size = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
 		const [ux, uy] = [(to[0] - from[0]) / size, (to[1] - from[1]) / size];
@@ -49,7 +50,8 @@
 	<path d={head(from, to)} class="arrow" />
 {/each}
 {#each named as { from, to, words }}
-	<text x={Math.max(from[0], to[0]) + 34} y={Math.max(from[1], to[1]) + 24} text-anchor="middle"><SvgFrac text={said(words)} /></text>
+	{@const right = to[0] > middle}
+	<text x={right ? Math.min(from[0], to[0]) - 10 : Math.max(from[0], to[0]) + 8} y={Math.max(from[1], to[1]) + 24} text-anchor={right ? 'end' : 'start'}><SvgFrac text={said(words)} /></text>
 {/each}
 
 <style>
