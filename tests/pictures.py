@@ -30,6 +30,14 @@ def walking(page: Page) -> None:
     page.wait_for_timeout(300)
 
 
+def squared(page: Page) -> None:
+    page.locator(".act-line").first.wait_for()
+
+
+def side(page: Page) -> None:
+    page.locator("[data-form-side='0'] button").click()
+
+
 VIEWS = [
     ("1-yard", "/", LAPTOP, None),
     ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
@@ -41,6 +49,12 @@ VIEWS = [
     ("9-phone-lines", "/job/{tansy}/lines", PHONE, None),
     ("10-phone-edges", "/job/{tansy}/edges", PHONE, None),
     ("11-phone-order", "/job/{tansy}/order", PHONE, None),
+    ("12-around", "/job/{tansy}/lines?turn=around", LAPTOP, None),
+    ("13-set-out", "/job/{tansy}/lines?turn=setout", LAPTOP, None),
+    ("14-square", "/job/{tansy}/lines?turn=square", LAPTOP, squared),
+    ("15-forms", "/job/{tansy}/lines?turn=forms", LAPTOP, side),
+    ("16-boards", "/job/{tansy}/lines?turn=boards", LAPTOP, None),
+    ("17-phone-square", "/job/{tansy}/lines?turn=square", PHONE, squared),
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # last: it leaves an open walk
 ]
 
@@ -66,7 +80,7 @@ def main(wanted: list[str]) -> None:
             page = browser.new_page(viewport={"width": width, "height": height})
             page.add_init_script("localStorage.setItem('who', 'Wren')")
             page.goto(base + path.format(**ids))
-            page.wait_for_timeout(600)
+            page.wait_for_timeout(900)
             page.evaluate("document.fonts.ready")
             if act:
                 act(page)

@@ -13,13 +13,14 @@ import sys
 import tempfile
 import time
 import urllib.request
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 from contextlib import contextmanager
 from dataclasses import asdict, dataclass
 from importlib import resources
 from pathlib import Path
-from typing import Any, Literal
+from typing import Any
 
+from humble_trowel.bench_lines import CUTTING_CASES, Row, cutting_rows, lines_rows, print_cutting, row_of, timed
 from humble_trowel.settings import calm_memory
 
 CHROMIUM_ARGS = (
@@ -29,42 +30,11 @@ CHROMIUM_ARGS = (
 
 
 @dataclass(frozen=True)
-class Row:
-    name: str
-    p50_ms: float
-    p95_ms: float
-    goal_ms: float
-    goal_on: Literal["p50", "p95"]
-
-    @property
-    def met(self) -> bool:
-        return (self.p50_ms if self.goal_on == "p50" else self.p95_ms) <= self.goal_ms
-
-
-@dataclass(frozen=True)
 class Other:
     name: str
     value: float
     unit: str
     goal: float
-
-
-def timed(name: str, act: Callable[[], object], times: int, goal_ms: float, goal_on: Literal["p50", "p95"]) -> Row:
-    """Run an act `times` times after two warm-ups."""
-    act()
-    act()
-    spans = []
-    for _ in range(times):
-        at = time.perf_counter()
-        act()
-        spans.append((time.perf_counter() - at) * 1000)
-    return _row(name, spans, goal_ms, goal_on)
-
-
-def _row(name: str, spans: list[float], goal_ms: float, goal_on: Literal["p50", "p95"]) -> Row:
-    spans = sorted(spans)
-    p95 = spans[min(len(spans) - 1, round(0.95 * (len(spans) - 1)))]
-    return Row(name, round(spans[len(spans) // 2], 2), round(p95, 2), goal_ms, goal_on)
 
 
 def sixty_corners() -> dict[str, Any]:
@@ -139,7 +109,7 @@ def start_row(folder: Path) -> Row:
     for _ in range(4):
         with served(folder) as (_, _, seconds):
             spans.append(seconds * 1000)
-    return _row("start of a set-up program to the first page", spans[1:], 3500, "p95")
+    return row_of("start of a set-up program to the first page", spans[1:], 3500, "p95")
 
 
 def memory_mb(pid: int) -> float:
@@ -175,7 +145,7 @@ def browser_figures(base: str) -> tuple[Row | None, Other | None]:
         spans = page.evaluate(DRAG)
         browser.close()
     weight = Other("script and style of the first load, gzipped", round(sum(sizes) / 1000, 1), "kB", 250)
-    return _row("drag to repaint, with new figures on the board", spans, 50, "p50"), weight
+    return row_of("drag to repaint, with new figures on the board", spans, 50, "p50"), weight
 
 
 DRAG = """async () => {
@@ -205,7 +175,8 @@ DRAG = """async () => {
 
 def run(as_json: bool) -> int:
     """Measure everything and print it. Returns 0; a missed goal is shown, not raised."""
-    rows = core_rows()
+    rows = core_rows() + lines_rows()
+    cuts = cutting_rows(CUTTING_CASES)
     others: list[Other] = []
     folder = Path(tempfile.mkdtemp(prefix="trowel-bench-"))
     try:
@@ -218,7 +189,9 @@ def run(as_json: bool) -> int:
     finally:
         shutil.rmtree(folder, ignore_errors=True)
     if as_json:
-        print(json.dumps({"rows": [asdict(row) for row in rows], "figures": [asdict(row) for row in others]}, indent=1))
+        lists = [{**asdict(row), "gap": row.gap} for row in cuts]
+        found = {"rows": [asdict(row) for row in rows], "figures": [asdict(row) for row in others], "cutting": lists}
+        print(json.dumps(found, indent=1))
         return 0
     print(f"{os.cpu_count()} cores, Python {sys.version.split()[0]}")
     print(f"{'':58}{'p50 ms':>9}{'p95 ms':>9}{'goal ms':>9}")
@@ -228,4 +201,5 @@ def run(as_json: bool) -> int:
     for other in others:
         said = "met" if other.value <= other.goal else "MISSED"
         print(f"{other.name:58}{other.value:9.1f} {other.unit}, goal {other.goal:.0f}  {said}")
+    print_cutting(cuts)
     return 0

@@ -1,6 +1,7 @@
 """Forms of whole jobs: boards reach the ground everywhere, stakes and kickers hold, what stands needs no form."""
 
 import math
+from itertools import pairwise
 
 import pytest
 from hypothesis import given, settings
@@ -44,7 +45,7 @@ def test_courses_reach_the_ground_all_along_a_slope(ground, stack):
 
 
 def _between(spots, at):
-    for one, two in zip(spots, spots[1:], strict=False):
+    for one, two in pairwise(spots):
         if at <= two["at_mm"] + 1e-6:
             share = (at - one["at_mm"]) / (two["at_mm"] - one["at_mm"])
             return one["level_mm"] + share * (two["level_mm"] - one["level_mm"])

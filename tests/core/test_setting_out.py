@@ -87,7 +87,7 @@ def test_any_outline_gets_tapes_angles_and_chords_that_fit(n, turn, data):
     ring = [(r * math.cos(math.tau * i / n + turn), r * math.sin(math.tau * i / n + turn)) for i, r in enumerate(radii)]
     job = plan(outline=ring)
     sheet = set_out(job, WAYS)
-    assert sum(corner.deg for corner in sheet.corners) == pytest.approx(180 * (n - 2), abs=1e-6)
+    assert sum(corner.inner_deg for corner in sheet.corners) == pytest.approx(180 * (n - 2), abs=1e-6)
     for row in sheet.three_four_five:
         at, before, after = ring[row.corner], ring[row.corner - 1], ring[(row.corner + 1) % n]
         one = [at[k] + (before[k] - at[k]) * row.along_a_mm / math.dist(at, before) for k in (0, 1)]

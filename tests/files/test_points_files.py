@@ -2,6 +2,7 @@
 
 import io
 import math
+from itertools import pairwise
 
 import ezdxf
 import pytest
@@ -59,7 +60,7 @@ def test_lines_arcs_and_splines_close_into_one_loop_of_chords():
     loop = read_dxf(drawing(draw), "mm").loops[0]
     arc = [spot for spot in loop.ring if spot[0] > 9001]
     assert len(arc) > 15
-    for a, b in zip(arc, arc[1:], strict=False):
+    for a, b in pairwise(arc):
         middle = ((a[0] + b[0]) / 2, (a[1] + b[1]) / 2)
         assert abs(math.dist(a, (9000, 2000)) - 2000) <= 25.4 / 8
         assert abs(math.dist(middle, (9000, 2000)) - 2000) <= 25.4 / 8

@@ -10,7 +10,8 @@ from hypothesis import strategies as st
 from humble_trowel.core.cutting.cut import cut
 from humble_trowel.core.cutting.stock import Piece, Stock, faults, make_task
 from humble_trowel.core.errors import InputError
-from humble_trowel.core.forms.board_plan import Buy, plan_boards, plan_faults
+from humble_trowel.core.forms.board_plan import plan_boards, plan_faults
+from humble_trowel.core.forms.cover import Buy
 
 decimals = st.integers(2000, 39000).map(lambda tenths: tenths / 10)
 

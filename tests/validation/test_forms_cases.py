@@ -5,7 +5,8 @@ from pathlib import Path
 
 import pytest
 
-from humble_trowel.core.forms.board_plan import Buy, plan_boards, plan_faults
+from humble_trowel.core.forms.board_plan import plan_boards, plan_faults
+from humble_trowel.core.forms.cover import Buy
 from humble_trowel.core.forms.heights import choose
 from humble_trowel.core.forms.runs import run_mm
 from humble_trowel.core.forms.span import board_span, thrust_n_per_m, top_push_n_per_m

@@ -9,23 +9,15 @@ runs as one chain without kerf, which no plan can be under.
 
 from __future__ import annotations
 
-import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import combinations, islice
 
+from humble_trowel.core.forms.cover import Buy, Cover
 from humble_trowel.core.forms.lay_chain import Laid, lay_chain
 
 ELEVEN = 11
 MOST_BUMPS = 40
-MOST_CELLS = 40_000
-
-
-@dataclass(frozen=True)
-class Buy:
-    """A length that can be bought."""
-
-    mm: float
-    price_cents: int
 
 
 @dataclass(frozen=True)
@@ -54,44 +46,6 @@ class BoardPlan:
         return self.cost_cents <= self.bound_cents
 
 
-class _Cover:
-    """Cheapest boards whose lengths together reach a length: (price, boards, lengths), by a table."""
-
-    def __init__(self, stock: Sequence[Buy], most_mm: float) -> None:
-        tenths = [round(row.mm * 10) for row in stock]
-        self.grain = math.gcd(*tenths)
-        longest = max(tenths)
-        if (most_mm * 10 + longest) / self.grain > MOST_CELLS:
-            self.grain = math.ceil((most_mm * 10 + longest) / MOST_CELLS)
-        self.stock = stock
-        self.units = [size // self.grain for size in tenths]
-        cells = math.ceil(most_mm * 10 / self.grain) + 2
-        self.best: list[tuple[int, int]] = [(0, 0)]
-        self.pick: list[int] = [-1]
-        for at in range(1, cells):
-            price, boards, pick = min(
-                (self.best[max(0, at - unit)][0] + row.price_cents, self.best[max(0, at - unit)][1] + 1, i)
-                for i, (row, unit) in enumerate(zip(stock, self.units, strict=True))
-            )
-            self.best.append((price, boards))
-            self.pick.append(pick)
-
-    def cost(self, mm: float) -> tuple[int, int]:
-        """(price in cents, number of boards)."""
-        return self.best[self._cell(mm)]
-
-    def boards(self, mm: float) -> list[int]:
-        """Rows of the stock."""
-        at, rows = self._cell(mm), []
-        while at > 0:
-            rows.append(self.pick[at])
-            at = max(0, at - self.units[self.pick[at]])
-        return rows
-
-    def _cell(self, mm: float) -> int:
-        return max(0, math.ceil(mm * 10 / self.grain - 1e-6))
-
-
 def plan_boards(
     runs_mm: Sequence[float], stock: Sequence[Buy], on_hand_mm: Sequence[float], kerf_mm: float, least_mm: float
 ) -> BoardPlan | None:
@@ -101,8 +55,8 @@ def plan_boards(
     if not stock and sum(have) < total:
         return None
     room = total + kerf_mm * len(runs_mm) + MOST_BUMPS * least_mm
-    cover = _Cover(stock or [Buy(max(have), 0)], room)
-    by_length = _Cover([Buy(row.mm, round(row.mm * 10)) for row in stock] or [Buy(1.0, 0)], room)
+    cover = Cover(stock or [Buy(max(have), 0)], room)
+    by_length = Cover([Buy(row.mm, round(row.mm * 10)) for row in stock] or [Buy(1.0, 0)], room)
     chains = None
     if not have and len(runs_mm) <= ELEVEN:
         chains = _exact(runs_mm, cover, kerf_mm, least_mm)
@@ -126,7 +80,7 @@ def plan_boards(
 Chain = list[UsedBoard]
 
 
-def _exact(runs: Sequence[float], cover: _Cover, kerf: float, least: float) -> list[Chain] | None:
+def _exact(runs: Sequence[float], cover: Cover, kerf: float, least: float) -> list[Chain] | None:
     """Part the runs into chains: least cost, then fewest pieces, by dynamic programming over sets of runs."""
     n = len(runs)
     length = [0.0] * (1 << n)
@@ -180,7 +134,7 @@ def _try(
     mask: int,
     runs: Sequence[float],
     length: Sequence[float],
-    cover: _Cover,
+    cover: Cover,
     kerf: float,
     least: float,
     laid: dict[int, Chain],
@@ -204,7 +158,7 @@ def _chain(found: Sequence[Laid], members: Sequence[int], boards: Sequence[tuple
 
 
 def _first_fit(
-    runs: Sequence[float], cover: _Cover, have: Sequence[float], kerf: float, least: float
+    runs: Sequence[float], cover: Cover, have: Sequence[float], kerf: float, least: float
 ) -> list[Chain] | None:
     """One set of boards at the least cost, parted into chains that waste little; the rest is one last chain."""
     need = sum(runs) + kerf * (len(runs) - 1)
@@ -269,8 +223,6 @@ def _small(
     slack: float,
 ) -> tuple[float, tuple[int, ...], tuple[int, ...]] | None:
     """The group of so many runs and boards that wastes least, within the slack there is."""
-    from itertools import combinations, islice
-
     best: tuple[float, tuple[int, ...], tuple[int, ...]] | None = None
     for members in islice(combinations(left_runs, some_runs), 2000):
         need = sum(runs[i] for i in members) + kerf * (some_runs - 1)

@@ -10,7 +10,8 @@ from typing import Any
 from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.findings import Finding, finding
-from humble_trowel.core.forms.board_plan import Buy, plan_boards
+from humble_trowel.core.forms.board_plan import plan_boards
+from humble_trowel.core.forms.cover import Buy
 from humble_trowel.core.forms.form_plan import FormPlan
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
 from humble_trowel.core.plan.document import Plan, corner_name

@@ -27,7 +27,7 @@ ENDS = TypedDict("ENDS", {"from": str, "to": str})
 
 @dataclass(frozen=True)
 class Corner:
-    """x_mm along the baseline, y_mm to its left; plan_x_mm, plan_y_mm in the plan. deg: the corner's inner angle."""
+    """x_mm along the baseline, y_mm to its left; plan_x_mm, plan_y_mm in the plan. inner_deg: the corner's inner angle."""
 
     corner: int
     name: str
@@ -35,7 +35,7 @@ class Corner:
     y_mm: float
     plan_x_mm: float
     plan_y_mm: float
-    deg: float
+    inner_deg: float
     x_text: str
     y_text: str
 

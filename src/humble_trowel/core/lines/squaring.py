@@ -18,26 +18,13 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.polygon import XY, sides_mm, signed_area_m2
 from humble_trowel.core.lines.adjust import Array, Fit, fit
 from humble_trowel.core.lines.next_measure import Advice, first_of, settling, telling
+from humble_trowel.core.lines.square_words import Move, acts_of, doubt_of, move_words, step_mm, verdict_of
 from humble_trowel.core.lines.taped_check import check_taped, measure_name
-from humble_trowel.core.plan.document import corner_name, side_name
 from humble_trowel.core.plan.records import Measure, Offset, Taped
 from humble_trowel.core.units import Units, round_half_away, say_depth
 
 SUSPECT_OVER = 3.0
 SAME_BLAME = 0.9999
-
-
-@dataclass(frozen=True)
-class Move:
-    """From where a corner stands to where it should stand. sure_mm: one standard deviation of where it stands."""
-
-    corner: int
-    dx_mm: float
-    dy_mm: float
-    distance_mm: float
-    words: str
-    inside: bool
-    sure_mm: float
 
 
 @dataclass(frozen=True)
@@ -102,8 +89,8 @@ def square(
         determined=used.missing == 0,
         inside=inside,
         verdict="",
-        acts=[] if blunder else _acts(moves, len(ring), units, taped.hold, tolerance_mm),
-        doubt=_doubt(whole, used, left_out, taped, blunder, advice, len(ring), units),
+        acts=[] if blunder else acts_of(moves, len(ring), units, taped.hold, tolerance_mm),
+        doubt=doubt_of(whole, used, left_out, taped, blunder, advice, len(ring), units),
         misfit_mm=misfit,
         redundancy=used.redundancy,
         sigma0=sigma0,
@@ -115,7 +102,12 @@ def square(
         missing=used.missing,
         advice=advice,
     )
-    return Squared(**{**answer.__dict__, "verdict": _verdict(answer, blunder, tolerance_mm, units)})
+    return Squared(
+        **{
+            **answer.__dict__,
+            "verdict": verdict_of(answer.determined, inside, moves, advice, blunder, tolerance_mm, units),
+        }
+    )
 
 
 def _in_gauge(ring: Sequence[XY], hold: tuple[int, int]) -> tuple[Array, float]:
@@ -175,79 +167,9 @@ def _moves(
         spread = found.cov[2 * corner, 2 * corner] + found.cov[2 * corner + 1, 2 * corner + 1]
         size = math.hypot(dx, dy)
         inside = size <= tolerance_mm + 1e-9
-        words = _move_words(ring, corner, (float(dx), float(dy)), corner == hold[0], inside, units)
+        words = move_words(ring, corner, (float(dx), float(dy)), corner == hold[0], inside, units)
         moves.append(Move(corner, float(dx), float(dy), size, words, inside, sigma_mm * math.sqrt(max(spread, 0))))
     return moves
-
-
-def _step_mm(units: Units) -> float:
-    return 1.0 if units == "mm" else 25.4 / 16
-
-
-def way_words(dx_mm: float, dy_mm: float, units: Units) -> str:
-    """'1 7/8″ west', or '1″ west and 1/4″ south': plan directions, to 1/16 in or 1 mm; '' for nothing."""
-    step = _step_mm(units)
-    bits: list[tuple[int, str]] = []
-    for size, plus, minus in sorted(((dx_mm, "east", "west"), (dy_mm, "north", "south")), key=lambda b: -abs(b[0])):
-        steps = round_half_away(size / step)
-        hair = bits and abs(steps) == 1 and bits[0][0] >= 3  # a sixteenth aside of a larger move is not worth words
-        if steps and not hair:
-            bits.append((abs(steps), f"{say_depth(abs(steps) * step, units)} {plus if steps > 0 else minus}"))
-    return " and ".join(words for _, words in bits)
-
-
-def _move_words(ring: Sequence[XY], corner: int, move: XY, held: bool, inside: bool, units: Units) -> str:
-    name = corner_name(corner)
-    if held:
-        return f"{name} stays."
-    words = way_words(*move, units)
-    if not words:
-        return f"{name} is right."
-    if inside:
-        return f"{name} is {words.replace(' and ', ', ')} of right, inside tolerance."
-    return f"Move {name} {words}{_toward(ring, corner, move)}."
-
-
-def _toward(ring: Sequence[XY], corner: int, move: XY) -> str:
-    n, size = len(ring), math.hypot(*move)
-    for other in ((corner + 1) % n, (corner - 1) % n):
-        run = (ring[other][0] - ring[corner][0], ring[other][1] - ring[corner][1])
-        share = (run[0] * move[0] + run[1] * move[1]) / (math.hypot(*run) * size)
-        if abs(share) > 0.985:
-            return f", {'toward' if share > 0 else 'away from'} {corner_name(other)}"
-    return ""
-
-
-def _acts(moves: Sequence[Move], corners: int, units: Units, hold: tuple[int, int], alike_mm: float) -> list[str]:
-    """Corners that move alike and stand side by side go as one. The held line first, then the largest."""
-    open_moves = {move.corner: move for move in moves if not move.inside}
-    acts: list[tuple[float, str]] = []
-    done: set[int] = set()
-    for move in moves:
-        if move.corner in done or move.corner not in open_moves:
-            continue
-        run = [move.corner]
-        for turn in (1, -1):
-            at = (move.corner + turn) % corners
-            while at in open_moves and at not in run and _alike(open_moves[at], move, alike_mm):
-                run.insert(0 if turn < 0 else len(run), at)
-                at = (at + turn) % corners
-        done |= set(run)
-        if len(run) == 1:
-            acts.append((math.inf if move.corner == hold[1] else move.distance_mm, move.words))
-        else:
-            mean = [sum(getattr(open_moves[c], k) for c in run) / len(run) for k in ("dx_mm", "dy_mm")]
-            line = (
-                f"the boards {corner_name(run[0])} to {corner_name(run[-1])}"
-                if len(run) > 2
-                else f"the {side_name(run[0], corners)} board"
-            )
-            acts.append((move.distance_mm, f"Rack {line} {way_words(mean[0], mean[1], units)}."))
-    return [words for _, words in sorted(acts, key=lambda act: -act[0])]
-
-
-def _alike(one: Move, other: Move, step_mm: float) -> bool:
-    return abs(one.dx_mm - other.dx_mm) <= step_mm and abs(one.dy_mm - other.dy_mm) <= step_mm
 
 
 def _residuals(found: Fit, measures: Sequence[Measure], corners: int, sigma_mm: float, units: Units) -> list[Residual]:
@@ -257,7 +179,7 @@ def _residuals(found: Fit, measures: Sequence[Measure], corners: int, sigma_mm: 
         standard = abs(float(v)) / (sigma_mm * math.sqrt(spare)) if spare > 1e-8 else None
         read = measure.off_mm if isinstance(measure, Offset) else measure.mm
         off = say_depth(abs(float(v)), units)
-        text = f"{off} {'short' if v > 0 else 'long'}" if round_half_away(abs(v) / _step_mm(units)) else "agrees"
+        text = f"{off} {'short' if v > 0 else 'long'}" if round_half_away(abs(v) / step_mm(units)) else "agrees"
         rows.append(Residual(measure_name(measure, corners, units), read, float(v), standard, text))
     return rows
 
@@ -275,56 +197,6 @@ def _advice(design: Array, taped: Taped, found: Fit, blunder: bool, units: Units
     if blunder or found.redundancy == 0:
         return first_of(telling(design, taped.measures, found, units))
     return []
-
-
-def _doubt(
-    whole: Fit,
-    used: Fit,
-    left_out: int | None,
-    taped: Taped,
-    blunder: bool,
-    advice: Sequence[Advice],
-    corners: int,
-    units: Units,
-) -> str:
-    if used.missing:
-        names = ", ".join(row.name for row in advice)
-        return (
-            f"Not settled: {used.missing} more {'measure' if used.missing == 1 else 'measures'} needed. Tape {names}."
-        )
-    if left_out is not None:
-        alone = fit_of_one(taped.measures[left_out], used, corners)
-        long = "long" if alone > 0 else "short"
-        name = measure_name(taped.measures[left_out], corners, units)
-        return f"{name} reads {say_depth(abs(alone), units)} {long} against the others. It was left out. Tape it again."
-    if blunder:
-        more = f" Or take {advice[0].name}: that tells." if advice else ""
-        return f"One of these {len(taped.measures)} readings is wrong, and they cannot say which. Tape them all again.{more}"
-    if used.redundancy == 0:
-        return f"Nothing checks this yet. {'Take ' + advice[0].name + ' as well.' if advice else ''}".strip()
-    return ""
-
-
-def fit_of_one(measure: Measure, found: Fit, corners: int) -> float:
-    """How much a measure that was left out reads over the shape of the others, mm."""
-    from humble_trowel.core.lines.adjust import distance_of, offset_of
-
-    x = found.laid_mm.ravel()
-    if isinstance(measure, Offset):
-        return measure.off_mm - offset_of(x, corners, measure)[0]
-    return measure.mm - distance_of(x, corners, measure.start, measure.to)[0]
-
-
-def _verdict(answer: Squared, blunder: bool, tolerance_mm: float, units: Units) -> str:
-    near = say_depth(tolerance_mm, units)
-    if not answer.determined:
-        return f"Not settled. Tape {answer.advice[0].name}." if answer.advice else "Not settled yet."
-    if blunder:
-        return "The readings do not fit together."
-    if answer.inside:
-        return f"Square, inside {near}."
-    worst = max(answer.moves, key=lambda move: move.distance_mm)
-    return f"Out {say_depth(worst.distance_mm, units)} at {corner_name(worst.corner)}."
 
 
 def squared_json(answer: Squared) -> dict[str, Any]:

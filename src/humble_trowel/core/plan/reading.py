@@ -197,7 +197,7 @@ def key_path(loc: tuple[int | str, ...]) -> str:
     for bit in loc:
         if isinstance(bit, int):
             text += f"[{bit}]"
-        elif not re.search(r"[\[\]()-]", bit) and bit not in ("plane", "drain"):
+        elif not re.search(r"[\[\]()-]", bit) and bit not in ("plane", "drain", "tape", "offset", "int", "SideMark"):
             text += f".{bit}" if text else bit
     return text
 

@@ -116,7 +116,9 @@ export class SquareBox {
 			if (ask !== this.#ask || error instanceof Offline) return;
 			if (!(error instanceof ApiProblem)) throw error;
 			const at = Number(error.problem.path.match(/measures\[(\d+)\]/)?.[1] ?? -1);
-			this.problem = { words: error.problem.detail, row: filled[at]?.i ?? -1, choices: (error.problem.choices ?? []).map((c) => c.text) };
+			const typed = filled[at]?.row.typed.trim() ?? '';
+			const choices = error.problem.detail.endsWith('what?') ? [`${typed}'`, `${typed}"`] : [];
+			this.problem = { words: error.problem.detail, row: filled[at]?.i ?? -1, choices };
 			this.answer = null;
 		}
 	}
