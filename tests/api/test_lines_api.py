@@ -31,9 +31,9 @@ def test_the_demo_is_set_out_squared_formed_and_cut(client, house):
     cuts = client.get(at(house, "cut-plan")).json()
     assert cuts["proven"] and any(board["on_hand"] for board in cuts["boards"])
     rounds = client.get(at(house, "records"), params={"kind": "taped"}).json()
-    assert [row["verdict"] for row in rounds] == ["Out 9/16″ at I.", "Out 1 1/8″ at I."]
+    assert [row["verdict"] for row in rounds] == ["Out 9/16″ at I.", "Out 1 1/8″ at J."]
     again = client.post(at(house, "square"), json={"values": rounds[0]["values"]}).json()
-    assert again["squared"]["acts"] == ["Rack the I to J board 1/2″ west.", "Rack the boards C to H 3/16″ west."]
+    assert again["squared"]["acts"] == ["Rack the I to J board 1/2″ west.", "Rack the boards D to H 1/4″ west."]
     assert again["tolerance_text"] == "1/8″"
 
 

@@ -1,11 +1,14 @@
 """Squaring random frames: what was laid comes out again, loose shapes are counted right, one blunder is named."""
 
+import json
 import math
+from importlib import resources
 
 import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from tests.core.test_setting_out import demo
 
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.lines.squaring import square
@@ -73,6 +76,40 @@ def test_loose_shapes_are_told_and_the_advice_settles_them(frame, data):
         extra = [{**m, "mm": _reading(laid, m)} for m in more]
         again = square(ring, Taped.model_validate({"measures": tape(laid, pairs) + extra}), "mm")
         assert again.determined
+
+
+@pytest.mark.parametrize("row", range(21))
+def test_any_reading_of_the_demo_round_may_be_wild(row):
+    job = demo("honey-house")
+    folder = resources.files("humble_trowel.demo") / "records" / "honey-house.jsonl"
+    values = json.loads(folder.read_text("utf-8").splitlines()[1])["values"]
+    taped = Taped.model_validate(values, context={"units": "ft-in"})
+    right = square(job.outline, taped, "ft-in")
+    wild = taped.model_dump(by_alias=True)
+    wild["measures"][row]["mm"] += 305.0
+    try:
+        answer = square(job.outline, Taped.model_validate(wild), "ft-in")
+    except InputError as error:
+        assert "cannot be" in error.words
+        return
+    name = right.residuals[row].name
+    assert answer.suspect_name == name or (answer.suspect is None and "cannot say which" in answer.doubt)
+    if answer.suspect:
+        assert max(abs(a.dx_mm - b.dx_mm) for a, b in zip(answer.moves, right.moves, strict=True)) < 5
+
+
+def test_a_reading_that_nothing_checks_is_not_called_right():
+    ring = [(0.0, 0.0), (9000.0, 0.0), (9000.0, 6000.0), (0.0, 6000.0)]
+    five = [(0, 1), (1, 2), (2, 3), (3, 0), (0, 2)]
+    bare = square(ring, Taped.model_validate({"measures": tape(ring, five)}), "mm")
+    assert {row.text for row in bare.residuals} == {"unchecked"}
+    assert bare.doubt == "Nothing checks this yet. Take B to D as well."
+    house = [(0.0, 0.0), (9000.0, 0.0), (9000.0, 3000.0), (5000.0, 3000.0), (5000.0, 6000.0), (0.0, 6000.0)]
+    quad = [(0, 1), (1, 2), (2, 3), (0, 2), (1, 3), (0, 3), (3, 4), (4, 5), (5, 0), (3, 5)]
+    answer = square(house, Taped.model_validate({"measures": tape(house, quad)}), "mm")
+    loose = [row.name for row in answer.residuals if row.text == "unchecked"]
+    assert loose == ["D to E", "E to F", "F to A", "D to F"]
+    assert answer.doubt.startswith("Nothing checks 4 of these readings") and len(answer.advice) == 1
 
 
 def _reading(laid, measure):

@@ -11,13 +11,16 @@ from threading import Lock
 from typing import Any, TypeVar
 
 from humble_trowel.api.schemas import Before, JobState, YardJob
+from humble_trowel.core.errors import TrowelError
 from humble_trowel.core.figures import Figure, figure
+from humble_trowel.core.lines.square_job import square_plan
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.reading import read_plan
+from humble_trowel.core.plan.records import Taped
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.files.job_file import plan_data
 from humble_trowel.settings import Settings
-from humble_trowel.store import jobs, ways
+from humble_trowel.store import jobs, records, ways
 from humble_trowel.store.db import connect
 from humble_trowel.store.jobs import Job, Revision
 
@@ -86,6 +89,7 @@ class Desk:
     def state(self, db: sqlite3.Connection, row: Revision, job: Job | None = None) -> JobState:
         """Everything a screen needs of a job."""
         job = job or jobs.find(db, row.job_id)
+        said, right = self._squared(db, row)
         here = row if row.content == row.n else jobs.revision(db, row.job_id, row.content)
         return JobState.model_construct(
             id=row.job_id,
@@ -97,9 +101,27 @@ class Desk:
             undo=here.summary if here.parent is not None else None,
             redo=jobs.revision(db, row.job_id, row.redo[0]).summary if row.redo else None,
             before=self._before(db, row),
+            squared=said,
+            square=right,
             document=self.plan(row),
             figure=self.figure(db, row),
         )
+
+    def _squared(self, db: sqlite3.Connection, row: Revision) -> tuple[str | None, bool]:
+        """(verdict of the newest taped round against the present plan, whether it is inside), or (None, False)."""
+        last = records.newest(db, row.job_id, "taped")
+        if last is None or self.plan(row).outline is None:
+            return None, False
+        version, crew = self.ways(db)
+
+        def solve() -> tuple[str | None, bool]:
+            try:
+                answer = square_plan(self.plan(row), Taped.model_validate(last.document), crew)
+            except TrowelError:
+                return None, False  # the outline has other corners now
+            return answer.verdict, answer.inside
+
+        return self.figures.get(("squared", last.id, row.content, version), solve)
 
     def _before(self, db: sqlite3.Connection, row: Revision) -> Before | None:
         if row.n < 2:

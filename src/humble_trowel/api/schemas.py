@@ -80,7 +80,7 @@ class Before(BaseModel):
 
 
 class JobState(BaseModel):
-    """A job as it stands at its newest revision."""
+    """A job as it stands at its newest revision. squared: what the last taped round says now; square: that it is right."""
 
     id: str
     revision: int
@@ -91,6 +91,8 @@ class JobState(BaseModel):
     undo: str | None
     redo: str | None
     before: Before | None
+    squared: str | None
+    square: bool
     document: Plan
     figure: Figure
 

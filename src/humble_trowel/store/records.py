@@ -63,6 +63,18 @@ def of_job(db: sqlite3.Connection, job_id: str, kind: str | None = None) -> list
     return [_record(row) for row in db.execute(_OF_JOB, {"job": job_id, "kind": kind})]
 
 
+_NEWEST = f"""
+select {_COLUMNS} from records where job_id = :job and kind = :kind
+and id not in (select supersedes from records where supersedes is not null) order by at desc, rowid desc limit 1
+"""
+
+
+def newest(db: sqlite3.Connection, job_id: str, kind: str) -> Record | None:
+    """The newest record of a kind that nothing corrects."""
+    row = db.execute(_NEWEST, {"job": job_id, "kind": kind}).fetchone()
+    return _record(row) if row else None
+
+
 def _record(row: sqlite3.Row) -> Record:
     values = dict(row)
     values["document"] = json.loads(values["document"])

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The string between two stakes: a knot a stage, a plumb bob under the open one. */
+	import Frac from '../ui/Frac.svelte';
 	import type { JobState } from '../api/schema';
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
@@ -52,7 +53,7 @@
 			{#each rows as row, i}
 				<li style:left="{x(i)}px">
 					<a href="/job/{job.id}/{row.id}" aria-current={row.id === lens ? 'step' : undefined} data-state={row.state}>
-						<b>{row.name}</b><span>{row.says}</span>
+						<b>{row.name}</b><span><Frac text={row.says} /></span>
 					</a>
 				</li>
 			{/each}

@@ -4,6 +4,8 @@ import { knots } from './lens';
 
 const job = (outline: unknown, more: object = {}, findings: string[] = [], unsaid = 0) =>
 	({
+		squared: null,
+		square: false,
 		document: { outline, walk: null, ...more },
 		figure: {
 			outline: outline ? { sides: [{ edge: 'E1' }, { edge: null }] } : null,
@@ -16,6 +18,12 @@ test('the knots say in two words how each stage stands', () => {
 	expect(knots(job(null)).map((knot) => [knot.state, knot.says])).toEqual([['loop', 'to walk'], ['loop', 'to do'], ['loop', 'to do']]);
 	expect(knots(job([[0, 0], [1, 0]])).map((knot) => knot.state)).toEqual(['tight', 'tight', 'tight']);
 	expect(knots(job([[0, 0], [1, 0]], { walk: { text: '1' } }, [], 3)).map((knot) => knot.says)).toEqual(['walk open', '1 of 2 sides', '3 unsaid']);
+});
+
+test('a racked frame opens the knot of the lines and says by how much', () => {
+	const racked = { ...job([[0, 0], [1, 0]]), squared: 'Out 9/16″ at I.', square: false };
+	expect(knots(racked)[0]).toMatchObject({ state: 'loop', says: 'out 9/16″' });
+	expect(knots({ ...racked, squared: 'Square, inside 1/8″.', square: true })[0]).toMatchObject({ state: 'tight', says: 'square' });
 });
 
 test('a stop ties a flag to its stage', () => {

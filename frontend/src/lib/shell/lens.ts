@@ -11,6 +11,12 @@ export interface Knot {
 	says: string;
 }
 
+/** 'Out 9/16″ at I.' as 'out 9/16″'. */
+export const saidShort = (verdict: string): string => {
+	const out = verdict.match(/^Out (.+?) at/);
+	return out ? `out ${out[1]}` : verdict.startsWith('Not') ? 'not settled' : 'do not fit';
+};
+
 export function knots(job: JobState): Knot[] {
 	const { document: plan, figure } = job;
 	const stops = figure.findings.filter((doubt) => doubt.severity === 'stop');
@@ -24,8 +30,8 @@ export function knots(job: JobState): Knot[] {
 			id: 'lines',
 			name: w.lenses.lines,
 			key: '1',
-			state: sides && !plan.walk ? 'tight' : 'loop',
-			says: plan.walk ? 'walk open' : sides ? 'closes' : 'to walk'
+			state: sides && !plan.walk && (job.squared === null || job.square) ? 'tight' : 'loop',
+			says: plan.walk ? 'walk open' : !sides ? 'to walk' : job.squared === null ? 'closes' : job.square ? 'square' : saidShort(job.squared)
 		},
 		{
 			id: 'edges',

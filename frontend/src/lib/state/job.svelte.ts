@@ -64,7 +64,14 @@ export class JobDesk {
 			this.#later(() => this.#send());
 			return false;
 		}
-		return this.#post(job, at);
+		return this.#inLine(() => this.#post(job, at));
+	}
+	/** One edit at a time: a second press waits for the first, so that it is kept on top of it. */
+	#line: Promise<unknown> = Promise.resolve();
+	#inLine<T>(act: () => Promise<T>): Promise<T> {
+		const next = this.#line.then(act);
+		this.#line = next.catch(() => undefined);
+		return next;
 	}
 
 	async #post(job: Waiting, at: string): Promise<boolean> {

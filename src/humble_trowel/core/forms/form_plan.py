@@ -10,6 +10,7 @@ from typing import Any
 
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.forms.side_form import TALL_MM, SideForm, side_form
+from humble_trowel.core.forms.side_workings import SideWorkings, side_workings
 from humble_trowel.core.forms.steps import StepForm, step_forms
 from humble_trowel.core.forms.take_off import Take, take_off
 from humble_trowel.core.geometry.rounds import Arc, find_arcs
@@ -30,6 +31,7 @@ class FormPlan:
     takes: list[Take]
     findings: list[Finding]
     arcs: list[Arc]
+    workings: list[SideWorkings]
     caution: str
 
 
@@ -53,7 +55,13 @@ def form_plan(plan: Plan, ways: Ways) -> FormPlan:
     steps = step_forms(plan, cells, own.forms)
     string_mm = set_out(plan, ways).string_mm
     return FormPlan(
-        sides, steps, take_off(plan, sides, steps, own.forms, string_mm), _doubts(plan, sides, own.forms), arcs, CAUTION
+        sides,
+        steps,
+        take_off(plan, sides, steps, own.forms, string_mm),
+        _doubts(plan, sides, own.forms),
+        arcs,
+        [side_workings(plan, side, own.forms) for side in sides],
+        CAUTION,
     )
 
 

@@ -96,6 +96,22 @@ def telling(design: Array, taken: Sequence[Measure], found: Fit, units: Units) -
     return [_said(row, n, units) for _, row in scored[:3]]
 
 
+def checking(design: Array, taken: Sequence[Measure], found: Fit, units: Units) -> list[Advice]:
+    """Measures ordered by how many readings they check that nothing checks yet, plain and long ones first."""
+    n = len(design)
+    x = found.laid_mm.ravel()
+    base = np.array([_slope(row, x, n) for row in taken])
+    scored = []
+    for row in _candidates(design, taken):
+        a = _slope(row, x, n)
+        reach = found.cov @ a
+        spare = np.diag(found.residual_cov) + (base @ reach) ** 2 / (1 + float(a @ reach))
+        plain = isinstance(row, Tape) and isinstance(row.to, int)
+        scored.append((-int((spare > 1e-4).sum()), 0 if plain else 1, -float(spare.min()), row))
+    scored.sort(key=lambda item: item[:3])
+    return [_said(row, n, units) for *_, row in scored[:3]]
+
+
 def first_of(rows: Sequence[Advice]) -> list[Advice]:
     """Only the best of them."""
     return list(rows[:1])

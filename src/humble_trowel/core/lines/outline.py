@@ -87,25 +87,24 @@ def _side(ring: Sequence[XY], i: int, mm: float, units: Units, nearest: int, edg
 def _diagonals(ring: Sequence[XY], units: Units, nearest: int) -> list[Diagonal]:
     rows: list[Diagonal] = []
     for i, j in diagonal_pairs(len(ring)):
-        dx, dy = abs(ring[j][0] - ring[i][0]), abs(ring[j][1] - ring[i][1])
-        mm = math.hypot(dx, dy)
         name = f"{corner_name(i)} to {corner_name(j)}"
-        text = say_length(mm, units, nearest)
-        inputs = {
-            "across": length_leaf(f"{name}, across", dx, units, "lines", "geometry"),
-            "up": length_leaf(f"{name}, up", dy, units, "lines", "geometry"),
-        }
-        unit = "mm" if units == "mm" else "ft"
-        working = work(
-            name,
-            unit,
-            "sqrt(across**2 + up**2)",
-            inputs,
-            text=text,
-            words="Square corner rule, on the outline as drawn.",
-        )
-        rows.append({"from": i, "to": j, "mm": mm, "name": name, "text": text, "working": working})
+        working = across_working(name, ring[i], ring[j], units, nearest)
+        mm = math.dist(ring[i], ring[j])
+        rows.append({"from": i, "to": j, "mm": mm, "name": name, "text": working.text, "working": working})
     return rows
+
+
+def across_working(name: str, a: XY, b: XY, units: Units, nearest: int = 16) -> Working:
+    """The distance between two plan points, by the square corner rule."""
+    dx, dy = abs(b[0] - a[0]), abs(b[1] - a[1])
+    inputs = {
+        "across": length_leaf(f"{name}, across", dx, units, "lines", "geometry"),
+        "up": length_leaf(f"{name}, up", dy, units, "lines", "geometry"),
+    }
+    text = say_length(math.hypot(dx, dy), units, nearest)
+    unit = "mm" if units == "mm" else "ft"
+    words = "Square corner rule, on the outline as drawn."
+    return work(name, unit, "sqrt(across**2 + up**2)", inputs, text=text, words=words)
 
 
 def _area_working(plan: Plan, gross: float, holes: Sequence[float]) -> Working:

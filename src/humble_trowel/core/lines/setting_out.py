@@ -13,12 +13,14 @@ from typing_extensions import TypedDict
 
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
 from humble_trowel.core.lines.baseline import Baseline, baseline_of
+from humble_trowel.core.lines.outline import across_working
 from humble_trowel.core.lines.rectangles import Rectangle, maximal_rectangles
 from humble_trowel.core.lines.strings import StringLine, string_lines
 from humble_trowel.core.plan.carry import distance_to_side
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.plan.ways import Ways, ways_for
 from humble_trowel.core.units import MM_PER_FT, Units, say_length
+from humble_trowel.core.working import Working
 
 FLAT_DEG = 30.0
 SPOT_MM = 1.5
@@ -59,6 +61,8 @@ class Swing:
     b_text: str
     meet_deg: float
     weak: bool
+    a: Working
+    b: Working
 
 
 @dataclass(frozen=True)
@@ -70,6 +74,7 @@ class Square:
     short_text: str
     diagonal_mm: float
     diagonal_text: str
+    diagonal: Working
     ends: list[ENDS]
     measures: list[dict[str, Any]]
 
@@ -181,7 +186,8 @@ def swings(ring: Sequence[XY], base: Baseline, units: Units) -> list[Swing]:
         to_a, to_b = math.dist(a[2], spot), math.dist(b[2], spot)
         rows.append(
             Swing(i, corner_name(i), a[0], b[0], a[1], b[1], to_a, to_b, say_length(to_a, units),
-                  say_length(to_b, units), meet, meet < FLAT_DEG)
+                  say_length(to_b, units), meet, meet < FLAT_DEG, across_working(f"{corner_name(i)} from {a[1]}", a[2], spot, units),
+                  across_working(f"{corner_name(i)} from {b[1]}", b[2], spot, units))
         )  # fmt: skip
         known.append((i, corner_name(i), spot))
     return rows
@@ -223,7 +229,8 @@ def _square(ring: Sequence[XY], found: Rectangle, units: Units) -> Square:
     ]
     return Square(
         list(c), say_length(sizes[0], units), say_length(sizes[1], units), found.diagonal_mm,
-        say_length(found.diagonal_mm, units), names, measures,
+        say_length(found.diagonal_mm, units), across_working(f"Diagonal {ends[0][0]} to {ends[2][0]}", c[0], c[2], units),
+        names, measures,
     )  # fmt: skip
 
 

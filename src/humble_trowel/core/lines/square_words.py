@@ -124,6 +124,10 @@ def doubt_of(
     if blunder:
         more = f" Or take {advice[0].name}: that tells." if advice else ""
         return f"One of these {len(taped.measures)} readings is wrong, and they cannot say which. Tape them all again.{more}"
+    alone_count = int((used.leverage > 1 - 1e-6).sum())
+    if used.redundancy > 0 and alone_count and advice:
+        which = "Nothing checks 1 reading" if alone_count == 1 else f"Nothing checks {alone_count} of these readings"
+        return f"{which}: a slip there would show as a move. Take {advice[0].name} as well."
     if used.redundancy == 0:
         return f"Nothing checks this yet. {'Take ' + advice[0].name + ' as well.' if advice else ''}".strip()
     return ""

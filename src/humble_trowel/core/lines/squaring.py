@@ -17,13 +17,14 @@ import numpy as np
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.polygon import XY, sides_mm, signed_area_m2
 from humble_trowel.core.lines.adjust import Array, Fit, fit
-from humble_trowel.core.lines.next_measure import Advice, first_of, settling, telling
+from humble_trowel.core.lines.next_measure import Advice, checking, first_of, settling, telling
 from humble_trowel.core.lines.square_words import Move, acts_of, doubt_of, move_words, step_mm, verdict_of
 from humble_trowel.core.lines.taped_check import check_taped, measure_name
 from humble_trowel.core.plan.records import Measure, Offset, Taped
 from humble_trowel.core.units import Units, round_half_away, say_depth
 
 SUSPECT_OVER = 3.0
+UNCHECKED = 1 - 1e-6  # leverage of a reading that no other can contradict
 SAME_BLAME = 0.9999
 
 
@@ -83,7 +84,7 @@ def square(
     suspect = None if left_out is None else taped.measures[left_out]
     sigma0 = math.sqrt(float(used.v_mm @ used.v_mm) / used.redundancy) / sigma_mm if used.redundancy > 0 else None
     blunder = left_out is None and sigma0 is not None and sigma0 > SUSPECT_OVER
-    advice = _advice(design, taped, used, blunder, units)
+    advice = _advice(design, measures, used, blunder, units)
     inside = used.missing == 0 and not blunder and all(move.inside for move in moves)
     answer = Squared(
         determined=used.missing == 0,
@@ -176,10 +177,11 @@ def _residuals(found: Fit, measures: Sequence[Measure], corners: int, sigma_mm: 
     rows = []
     for measure, v, leverage in zip(measures, found.v_mm, found.leverage, strict=True):
         spare = 1 - leverage
-        standard = abs(float(v)) / (sigma_mm * math.sqrt(spare)) if spare > 1e-8 else None
+        standard = abs(float(v)) / (sigma_mm * math.sqrt(spare)) if spare > 1 - UNCHECKED else None
         read = measure.off_mm if isinstance(measure, Offset) else measure.mm
         off = say_depth(abs(float(v)), units)
         text = f"{off} {'short' if v > 0 else 'long'}" if round_half_away(abs(v) / step_mm(units)) else "agrees"
+        text = "unchecked" if standard is None else text
         rows.append(Residual(measure_name(measure, corners, units), read, float(v), standard, text))
     return rows
 
@@ -191,11 +193,13 @@ def _laid(ring: Sequence[XY], hold: tuple[int, int], found: Fit, angle: float) -
     return [None if loose[i] else (float(p[0]), float(p[1])) for i, p in enumerate(points)]
 
 
-def _advice(design: Array, taped: Taped, found: Fit, blunder: bool, units: Units) -> list[Advice]:
+def _advice(design: Array, taken: Sequence[Measure], found: Fit, blunder: bool, units: Units) -> list[Advice]:
     if found.missing:
-        return settling(design, taped.measures, found, units)
+        return settling(design, taken, found, units)
+    if not blunder and (found.leverage > UNCHECKED).any():
+        return first_of(checking(design, taken, found, units))
     if blunder or found.redundancy == 0:
-        return first_of(telling(design, taped.measures, found, units))
+        return first_of(telling(design, taken, found, units))
     return []
 
 

@@ -165,10 +165,11 @@ class RemoveExisting(_Edit):
 
 
 class Hold(_Edit):
-    """What is set out from: a side, or a line that is none. margin: of the base past the forms, null = as it was."""
+    """What is set out from: a side, the face of something that stands, or a line of its own. margin: of the base past the forms, null = as it was."""
 
     op: Literal["hold"]
     side: Index | None = None
+    existing: Index | None = None
     lot_line: LotLine | None = None
     margin: Said | None = None
 

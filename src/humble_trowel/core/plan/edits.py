@@ -115,7 +115,7 @@ def _apply(plan: Plan, edit: Edit) -> outline_edits.Edited:
         case RemoveExisting():
             return f.remove_existing(plan, edit.index)
         case Hold():
-            return f.hold(plan, edit.side, edit.lot_line, edit.margin)
+            return f.hold(plan, edit.side, edit.existing, edit.lot_line, edit.margin)
         case FormSides():
             return f.form_sides(plan, list(edit.sides), {str(key): value for key, value in edit.changes.items()})
         case RoundCorner():

@@ -6,6 +6,8 @@ import math
 from collections.abc import Sequence
 from typing import Any
 
+from shapely.geometry import LineString, Polygon
+
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.geometry.polygon import XY, check_ring
 from humble_trowel.core.geometry.rounds import chords, round_off
@@ -45,11 +47,15 @@ def set_existing(plan: Plan, index: int, changes: dict[str, Any]) -> Edited:
     return plan.model_copy(update={"existing": rows}), f"{row.name} set"
 
 
-def hold(plan: Plan, side: int | None, lot_line: LotLine | None, margin: str | float | None) -> Edited:
+def hold(
+    plan: Plan, side: int | None, existing: int | None, lot_line: LotLine | None, margin: str | float | None
+) -> Edited:
     """What everything is set out from, and how far the base runs past the forms (None: as it was)."""
     ring = ring_needed(plan)
     if side is not None and side >= len(ring):
         raise EditError(f"There is no side {side}; the outline has {len(ring)}.", "side")
+    if existing is not None:
+        lot_line = _face(plan, existing)
     changes: dict[str, Any] = {"hold_side": side, "lot_line": lot_line}
     if margin is not None:
         changes["base_margin_mm"] = parse_length(margin, plan.units, bare="in")
@@ -60,6 +66,19 @@ def hold(plan: Plan, side: int | None, lot_line: LotLine | None, margin: str | f
         else f"Base {say_length(changes['base_margin_mm'], plan.units)} past the forms"
     )
     return plan.model_copy(update={"set_out": plan.set_out.model_copy(update=changes)}), words
+
+
+def _face(plan: Plan, index: int) -> LotLine:
+    """The face of something that stands which lies nearest to the slab, with the slab on its left."""
+    if index >= len(plan.existing):
+        raise EditError(f"There are {len(plan.existing)} things beside the work.", "existing")
+    ring, thing = Polygon(plan.outline), plan.existing[index]
+    faces = [(a, thing.polygon[(i + 1) % len(thing.polygon)]) for i, a in enumerate(thing.polygon)]
+    a, b = min(faces, key=lambda face: (round(LineString(face).distance(ring), 1), -math.dist(*face)))
+    middle = ring.representative_point()
+    if (b[0] - a[0]) * (middle.y - a[1]) - (b[1] - a[1]) * (middle.x - a[0]) < 0:
+        a, b = b, a
+    return LotLine(name=thing.name, start=a, end=b)
 
 
 def form_sides(plan: Plan, sides: Sequence[int], changes: dict[str, Any]) -> Edited:

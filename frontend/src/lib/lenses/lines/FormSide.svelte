@@ -1,11 +1,12 @@
 <script lang="ts">
 	/** One side's form drawn along its length: top, ground, courses, stakes; and what may be said of it. */
-	import type { SideForm } from '../../api/schema';
+	import type { SideForm, SideWorkings } from '../../api/schema';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
+	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
-	let { desk, form }: { desk: JobDesk; form: SideForm } = $props();
+	let { desk, form, how }: { desk: JobDesk; form: SideForm; how?: SideWorkings | undefined } = $props();
 	const W = 520;
 	const length = $derived(form.stations.at(-1)?.at_mm ?? 1);
 	const top = $derived(Math.max(...form.stations.map((s) => s.top_mm)));
@@ -49,6 +50,7 @@
 		{#each [0, 1] as end}
 			<Field label={w.lines.groundAt(form.name.split(' ')[end * 2] ?? '')} width="150px" value={shown(level(end)?.level_mm)} {problem} keep={(typed) => ground(end, typed)} />
 		{/each}
+		<Field label={w.lines.boardsTop} width="150px" placeholder={w.lines.kitChooses} value={row?.boards?.join(', ') ?? ''} {problem} keep={(typed) => change({ boards: typed.trim() ? typed.split(/\s*,\s*/) : null })} />
 		<div class="row">
 			<button type="button" class="act quiet" class:on={form.backfilled} aria-pressed={form.backfilled} onclick={() => void change({ backfilled: !form.backfilled })}>{w.lines.backfill}</button>
 			<button type="button" class="act quiet" class:on={form.left_out} aria-pressed={form.left_out} onclick={() => void change({ left_out: !form.left_out })}>{w.lines.leaveOut}</button>
@@ -57,7 +59,7 @@
 			{/each}
 		</div>
 	</div>
-	{#if form.push_n_per_m > 0 && form.formed}<p class="label"><Frac text={form.push_words} /></p>{/if}
+	{#if form.push_n_per_m > 0 && form.formed}<p class="label"><Frac text={form.push_words} />{#if how?.push} {w.lines.push} <Num working={how.push} />{/if}</p>{/if}
 </div>
 
 <style>

@@ -23,9 +23,10 @@
 				<tr class:on={pick.side === side.side} class:bare={!side.formed} data-form-side={side.side}>
 					<th scope="row"><button type="button" class="pen plain" onclick={() => pick.chooseSide(side.side)}>{side.name}</button></th>
 					{#if side.formed}
-						<td><Frac text={side.height_text} /></td>
+						{@const how = state.forms.workings[side.side]}
+						<td>{#if how?.height}<Num working={how.height} text={side.height_text} />{/if}</td>
 						<td>{side.build === 'panel' ? w.lines.panels(side.panels) : [...side.boards].reverse().join(' + ')}{side.left_out ? `, ${w.lines.leftOut}` : ''}</td>
-						<td><Frac text={`${side.stakes} at ${side.spacing_text}`} /></td>
+						<td>{#if how?.stakes && how.spacing}<Num working={how.stakes} text={String(side.stakes)} /> {w.lines.at} <Num working={how.spacing} text={side.spacing_text} />{/if}</td>
 						<td>{side.backfilled ? w.lines.earth : side.kickers || w.lines.none}</td>
 					{:else}
 						<td colspan="4">{side.why}</td>
@@ -37,7 +38,7 @@
 			{/each}
 		</tbody>
 	</table>
-	{#if picked}<FormSide {desk} form={picked} />{:else}<p class="label">{w.lines.pressSide}</p>{/if}
+	{#if picked}<FormSide {desk} form={picked} how={state.forms.workings[picked.side]} />{:else}<p class="label">{w.lines.pressSide}</p>{/if}
 	{#each doubts as doubt}
 		<p class="doubt" data-finding={doubt.code}><b><Frac text={doubt.words} /></b> <Frac text={doubt.remedy} />
 			{#if doubt.code === 'form-left-out'}<button type="button" class="act quiet" onclick={() => putBack(Number(doubt.where.split('/').pop()))}>{w.lines.itIsBack}</button>{/if}

@@ -2,6 +2,7 @@
 	/** The set-out sheet: by two tapes, by offsets, by diagonals, by 3-4-5; and on paper. */
 	import type { SetOutSheet } from '../../api/schema';
 	import Frac from '../../ui/Frac.svelte';
+	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	let { sheet, jobId, units }: { sheet: SetOutSheet; jobId: string; units: 'ft-in' | 'mm' } = $props();
 	const ways = ['swing', 'offsets', 'diagonals', 'three', 'nails'] as const;
@@ -19,7 +20,7 @@
 		<thead><tr><th>{w.lines.corner}</th><th colspan="2">{w.lines.firstTape}</th><th colspan="2">{w.lines.secondTape}</th></tr></thead>
 		<tbody>
 			{#each sheet.swing as row}
-				<tr><th scope="row">{row.name}</th><td>{w.lines.fromCorner} {row.a_name}</td><td class="num"><Frac text={row.a_text} /></td><td>{w.lines.fromCorner} {row.b_name}</td><td class="num"><Frac text={row.b_text} /></td></tr>
+				<tr><th scope="row">{row.name}</th><td>{w.lines.fromCorner} {row.a_name}</td><td class="num"><Num working={row.a} /></td><td>{w.lines.fromCorner} {row.b_name}</td><td class="num"><Num working={row.b} /></td></tr>
 				{#if row.weak}<tr><td></td><td colspan="4" class="wrong">{w.lines.flat}</td></tr>{/if}
 			{/each}
 		</tbody>
@@ -32,7 +33,7 @@
 {:else if way === 'diagonals'}
 	{#each sheet.squares as square}
 		<div class="square">
-			<span><Frac text={w.lines.rectangle(square.long_text, square.short_text)} /></span><b class="num"><Frac text={square.diagonal_text} /></b>
+			<span><Frac text={w.lines.rectangle(square.long_text, square.short_text)} /></span><b class="num"><Num working={square.diagonal} /></b>
 			{#each square.ends as ends}<span class="label"><Frac text={`${ends.from} to ${ends.to}`} /></span><span></span>{/each}
 		</div>
 	{:else}<p>{w.lines.noSquares}</p>{/each}

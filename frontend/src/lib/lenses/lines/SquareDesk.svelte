@@ -8,6 +8,7 @@
 	let { box }: { box: SquareBox } = $props();
 	const squared = $derived(box.answer?.squared ?? null);
 	let [one, other] = $state([0, 2]);
+	let mark = $state({ side: -1, at: '' });
 	const corners = $derived(Array.from({ length: box.corners }, (_, i) => i));
 	function take(measure: Record<string, unknown>) {
 		const at = box.add(measure['from'] as End, measure['to'] as End);
@@ -72,7 +73,9 @@
 <div class="row add">
 	<label class="label">{w.lines.from}<select bind:value={one}>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
 	<label class="label">{w.lines.to}<select bind:value={other}>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
-	<button type="button" class="act quiet" disabled={one === other} onclick={() => take({ from: one, to: other })}>{w.lines.addTape}</button>
+	<label class="label">{w.lines.orMark}<select bind:value={mark.side}><option value={-1}>–</option>{#each box.sideNames as name, i}<option value={i}>{name}</option>{/each}</select></label>
+	{#if mark.side >= 0}<label class="label">{w.lines.markAt(cornerName(mark.side))}<input class="in" bind:value={mark.at} /></label>{/if}
+	<button type="button" class="act quiet" disabled={mark.side < 0 ? one === other : !mark.at.trim()} onclick={() => take({ from: one, to: mark.side < 0 ? other : { side: mark.side, at_mm: mark.at.trim() } })}>{w.lines.addTape}</button>
 	<button type="button" class="act quiet" disabled={box.hold.includes(other)} onclick={() => box.addOffset(other)}>{w.lines.addOffset(cornerName(box.hold[0]), cornerName(box.hold[1]))}</button>
 </div>
 <div class="row">

@@ -64,6 +64,7 @@ export class LinesData {
 			throw error;
 		}
 		await this.loadRecords();
+		if (kind === 'taped') await this.desk.load();
 		return null;
 	}
 }

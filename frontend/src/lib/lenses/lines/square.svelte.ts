@@ -5,7 +5,8 @@ import { cornerName } from '../../drawing/pick.svelte';
 import { session } from '../../state/session.svelte';
 import type { LinesData } from './lines.svelte';
 
-export type End = number | { side: number; at_mm: number };
+/** A corner, or a mark on a side; at_mm may still be text as typed. */
+export type End = number | { side: number; at_mm: number | string };
 export interface Row {
 	from: End;
 	to: End;
@@ -34,10 +35,13 @@ export class SquareBox {
 	get corners() {
 		return this.#outline?.sides.length ?? 0;
 	}
+	get sideNames() {
+		return this.#outline?.sides.map((side) => side.name) ?? [];
+	}
 	nameOf(end: End): string {
 		if (typeof end === 'number') return cornerName(end);
 		const found = this.data.setOut?.squares.flatMap((q) => q.measures.flatMap((m, i) => [{ end: m['from'], name: q.ends[i]?.from }, { end: m['to'], name: q.ends[i]?.to }]));
-		return found?.find((one) => same(one.end as End, end))?.name ?? `mark on ${this.#outline?.sides[end.side]?.name}`;
+		return found?.find((one) => same(one.end as End, end))?.name ?? `mark ${typeof end.at_mm === 'string' ? `${end.at_mm} ` : ''}along ${this.#outline?.sides[end.side]?.name}`;
 	}
 	/** Sides, then the diagonals of the largest rectangles: the rows a crew would tape. */
 	fill() {
