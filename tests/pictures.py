@@ -35,7 +35,7 @@ def squared(page: Page) -> None:
 
 
 def side(page: Page) -> None:
-    page.locator("[data-form-side='0'] button").click()
+    page.locator("[data-form-side='0'] th button").click()
 
 
 VIEWS = [

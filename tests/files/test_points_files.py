@@ -47,7 +47,12 @@ def test_a_written_plan_audits_clean_and_reads_back(name):
     assert outline.ring == [pytest.approx(spot, abs=0.002) for spot in job.outline]
     existing = [loop for loop in found.loops if loop.layer == "EXISTING"]
     assert len(existing) == len(job.existing)
-    assert len(document.modelspace().query("DIMENSION")) >= len(job.outline) - 2
+    sizes = document.modelspace().query("DIMENSION")
+    assert len(sizes) == len(job.outline)
+    assert sizes[0].dxf.text == ("36'" if name == "honey-house" else "14400 mm")
+    scale = 25.4 if job.units == "ft-in" else 1.0
+    assert sizes[0].get_measurement() * scale == pytest.approx(math.dist(*job.outline[:2]))
+    assert all(-1 <= size.dxf.get("angle", 0) <= 91 for size in sizes)
 
 
 def test_lines_arcs_and_splines_close_into_one_loop_of_chords():

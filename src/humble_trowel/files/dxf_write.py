@@ -5,11 +5,13 @@ from __future__ import annotations
 import io
 import math
 from collections.abc import Sequence
+from typing import Any
 
 from humble_trowel.core.forms.form_plan import FormPlan
-from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.polygon import XY, outward
 from humble_trowel.core.lines.setting_out import SetOutSheet
 from humble_trowel.core.plan.document import Plan, corner_name
+from humble_trowel.core.units import Units, say_length
 
 # layer: (colour index, line weight in 1/100 mm)
 LAYERS = {
@@ -17,11 +19,13 @@ LAYERS = {
     "EXISTING": (9, 25), "DIMENSIONS": (7, 13), "CORNERS": (7, 18),
 }  # fmt: skip
 TEXT_MM = 150.0
+AWAY_MM = 600.0
 
 
 def write_dxf(plan: Plan, sheet: SetOutSheet, forms: FormPlan) -> bytes:
     """A DXF R2010 file, in inches for a ft-in job and mm otherwise. The plan must have an outline."""
     import ezdxf
+    from ezdxf.enums import TextEntityAlignment
 
     inches = plan.units == "ft-in"
     per = 1 / 25.4 if inches else 1.0
@@ -58,8 +62,11 @@ def write_dxf(plan: Plan, sheet: SetOutSheet, forms: FormPlan) -> bytes:
                 one, other = scaled(nail.board)
                 space.add_line(one, other, dxfattribs={"layer": "STRINGS"})
     for i, (x, y) in enumerate(scaled(ring)):
-        space.add_text(corner_name(i), height=TEXT_MM * per, dxfattribs={"layer": "CORNERS"}).set_placement((x, y))
-    _dimensions(space, ring, per, inches)
+        nx, ny = outward(ring, i)
+        place = (x + nx * 1.4 * TEXT_MM * per, y + ny * 1.4 * TEXT_MM * per)
+        letter = space.add_text(corner_name(i), height=TEXT_MM * per, dxfattribs={"layer": "CORNERS"})
+        letter.set_placement(place, align=TextEntityAlignment.MIDDLE_CENTER)
+    _dimensions(space, ring, per, plan.units)
     out = io.StringIO()
     document.write(out)
     return out.getvalue().encode("utf-8")
@@ -79,15 +86,20 @@ def form_boards(ring: Sequence[XY], forms: FormPlan, thick_mm: float = 38.1) -> 
     return boards
 
 
-def _dimensions(space: object, ring: Sequence[XY], per: float, inches: bool) -> None:
-    style = {"dimtxt": TEXT_MM * per, "dimasz": TEXT_MM * per * 0.8, "dimexo": 40 * per, "dimexe": 60 * per, "dimgap": 30 * per,
-             "dimlunit": 4 if inches else 2, "dimdec": 4 if inches else 0, "dimtih": 0, "dimtad": 1}  # fmt: skip
+def _dimensions(space: Any, ring: Sequence[XY], per: float, units: Units) -> None:
+    """A dimension beside every side, its text upright and in the job's own words."""
+    style = {"dimtxt": TEXT_MM * per, "dimasz": TEXT_MM * per * 0.8, "dimexo": 40 * per, "dimexe": 60 * per,
+             "dimgap": 30 * per, "dimlfac": 1.0, "dimtad": 1}  # fmt: skip
     for i, a in enumerate(ring):
         b = ring[(i + 1) % len(ring)]
         if math.dist(a, b) < 400 and len(ring) > 12:
             continue
-        dimension = space.add_aligned_dim(  # type: ignore[attr-defined]
-            p1=(a[0] * per, a[1] * per), p2=(b[0] * per, b[1] * per), distance=-600 * per, dimstyle="EZDXF",
-            override=style, dxfattribs={"layer": "DIMENSIONS"},
+        words = say_length(math.dist(a, b), units).replace("′", "'").replace("″", '"')
+        start, end, away = a, b, -AWAY_MM
+        if b[0] < a[0] - 1 or (abs(b[0] - a[0]) <= 1 and b[1] < a[1]):
+            start, end, away = b, a, AWAY_MM
+        dimension = space.add_aligned_dim(
+            p1=(start[0] * per, start[1] * per), p2=(end[0] * per, end[1] * per), distance=away * per, text=words,
+            dimstyle="EZDXF", override=style, dxfattribs={"layer": "DIMENSIONS"},
         )  # fmt: skip
         dimension.render()

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from html import escape
 
 from humble_trowel.core.forms.form_plan import FormPlan
-from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.polygon import XY, outward
 from humble_trowel.core.lines.setting_out import SetOutSheet
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.units import say_length
@@ -150,10 +150,6 @@ def _on(a: XY, b: XY, share: float) -> XY:
 
 
 def _outside(ring: Sequence[XY], i: int, away_mm: float) -> XY:
-    """A spot off a corner, out along the line that halves it."""
-    a, b, c = ring[i - 1], ring[i], ring[(i + 1) % len(ring)]
-    one, two = math.dist(a, b) or 1, math.dist(b, c) or 1
-    nx = (b[1] - a[1]) / one + (c[1] - b[1]) / two
-    ny = -(b[0] - a[0]) / one - (c[0] - b[0]) / two
-    size = math.hypot(nx, ny) or 1
-    return (b[0] + nx / size * away_mm, b[1] + ny / size * away_mm)
+    """A spot off a corner."""
+    nx, ny = outward(ring, i)
+    return (ring[i][0] + nx * away_mm, ring[i][1] + ny * away_mm)

@@ -8,12 +8,14 @@
 		keep: (typed: string) => Promise<boolean>;
 		problem?: Problem | null;
 		placeholder?: string;
+		/** the empty field is fine as it is: its placeholder is no reminder */
+		calm?: boolean;
 		hide?: boolean;
 		type?: string;
 		width?: string;
 		id?: string;
 	}
-	let { label, value, keep, problem = null, placeholder = w.notSet, hide = false, type = 'text', width = '100%', id }: Props = $props();
+	let { label, value, keep, problem = null, placeholder = w.notSet, calm = false, hide = false, type = 'text', width = '100%', id }: Props = $props();
 	const own = $props.id();
 	let typed = $state<string | null>(null);
 	async function leave() {
@@ -31,6 +33,7 @@
 	<input
 		id={id ?? own}
 		class="in"
+		class:calm
 		{type}
 		{placeholder}
 		value={typed ?? value}
@@ -76,6 +79,9 @@
 		color: var(--flag);
 		opacity: 1;
 		font-weight: 560;
+	}
+	.in.calm::placeholder {
+		color: var(--ink2);
 	}
 	.in:focus {
 		background: var(--well);

@@ -52,7 +52,7 @@
 
 <section>
 	<h2>{w.ways.forms}</h2>
-	<div class="grid">{#each sizes as row (row.at)}<Field label={row.label} value={row.value} placeholder={row.at === 'tolerance' ? w.ways.toleranceDefault : w.notSet} problem={problem(row.at)} keep={keep(row)} />{/each}</div>
+	<div class="grid">{#each sizes as row (row.at)}<Field label={row.label} value={row.value} placeholder={row.at === 'tolerance' ? w.ways.toleranceDefault : w.notSet} calm={row.at === 'tolerance'} problem={problem(row.at)} keep={keep(row)} />{/each}</div>
 	{#each schools as [choice, rows]}
 		<h3>{w.ways.choices[choice]}</h3>
 		{#each rows as school (school.key)}

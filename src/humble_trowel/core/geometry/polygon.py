@@ -75,3 +75,13 @@ def turned(ring: Sequence[XY]) -> list[XY]:
 def diagonal_pairs(corners: int) -> list[tuple[int, int]]:
     """All pairs of corners that are not neighbours, from the lower to the higher."""
     return [(i, j) for i in range(corners) for j in range(i + 2, corners) if not (i == 0 and j == corners - 1)]
+
+
+def outward(ring: Sequence[XY], corner: int) -> XY:
+    """Unit vector out of an anticlockwise ring at a corner, along the line that halves it."""
+    a, b, c = ring[corner - 1], ring[corner], ring[(corner + 1) % len(ring)]
+    one, two = math.dist(a, b) or 1.0, math.dist(b, c) or 1.0
+    nx = (b[1] - a[1]) / one + (c[1] - b[1]) / two
+    ny = -(b[0] - a[0]) / one - (c[0] - b[0]) / two
+    size = math.hypot(nx, ny) or 1.0
+    return (nx / size, ny / size)

@@ -50,7 +50,7 @@
 		{#each [0, 1] as end}
 			<Field label={w.lines.groundAt(form.name.split(' ')[end * 2] ?? '')} width="150px" value={shown(level(end)?.level_mm)} {problem} keep={(typed) => ground(end, typed)} />
 		{/each}
-		<Field label={w.lines.boardsTop} width="150px" placeholder={w.lines.kitChooses} value={row?.boards?.join(', ') ?? ''} {problem} keep={(typed) => change({ boards: typed.trim() ? typed.split(/\s*,\s*/) : null })} />
+		<Field label={w.lines.boardsTop} width="150px" placeholder={w.lines.kitChooses} calm value={row?.boards?.join(', ') ?? ''} {problem} keep={(typed) => change({ boards: typed.trim() ? typed.split(/\s*,\s*/) : null })} />
 		<div class="row">
 			<button type="button" class="act quiet" class:on={form.backfilled} aria-pressed={form.backfilled} onclick={() => void change({ backfilled: !form.backfilled })}>{w.lines.backfill}</button>
 			<button type="button" class="act quiet" class:on={form.left_out} aria-pressed={form.left_out} onclick={() => void change({ left_out: !form.left_out })}>{w.lines.leaveOut}</button>

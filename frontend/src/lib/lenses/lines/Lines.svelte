@@ -71,7 +71,7 @@
 		{#if turn === 'setout' && data.setOut}<OverSetOut {view} sheet={data.setOut} />{/if}
 		{#if turn === 'square' && squared}
 			<OverSquare {view} {ring} {squared} roomy={wide} />
-			{#if exaggeration(squared, view.scale) > 1}<text x="20" y={wide ? 58 : 78} class="times">{w.lines.tooFar(exaggeration(squared, view.scale))}</text>{/if}
+			{#if exaggeration(squared, view.scale) > 1}<text x="20" y="47" class="times">{w.lines.tooFar(exaggeration(squared, view.scale))}</text>{/if}
 		{/if}
 		{#if (turn === 'forms' || turn === 'straight') && data.forms}<OverForms {view} {ring} forms={data.forms.forms} picked={pick.side} />{/if}
 		{#if turn === 'boards' && data.cuts}<OverBoards {view} {ring} cuts={data.cuts} picked={pick.side} />{/if}
