@@ -27,11 +27,13 @@ def set_out_pdf(plan: Plan, sheet: SetOutSheet, forms: FormPlan, paper: Paper) -
     upright, flat = (scale_for(bounds.wide, bounds.high, *space, inches) for space in (room, aside))
     flipped = flat.one_to < upright.one_to
     scale = flat if flipped else upright
-    source = _source(plan, sheet, forms, paper, scale, flipped)
+    source = _source(plan, sheet, forms, paper, scale, flipped, bounds.wide / scale.one_to)
     return set_pdf(source, {"plan.svg": set_out_svg(plan, sheet, forms, bounds, scale)}), scale
 
 
-def _source(plan: Plan, sheet: SetOutSheet, forms: FormPlan, paper: Paper, scale: Scale, flipped: bool) -> str:
+def _source(
+    plan: Plan, sheet: SetOutSheet, forms: FormPlan, paper: Paper, scale: Scale, flipped: bool, wide_mm: float
+) -> str:
     place = ", ".join(bit for bit in (plan.client, plan.site.address) if bit)
     return f"""
 #set document(title: {quoted("Set-out, " + plan.name)}, date: none)
@@ -47,7 +49,7 @@ def _source(plan: Plan, sheet: SetOutSheet, forms: FormPlan, paper: Paper, scale
 #v(-2pt)
 Held: #text(weight: 700)[#{quoted(sheet.baseline)}], #{quoted(sheet.baseline_text)}. Profile boards #{quoted(sheet.profile_text)} outside. Base runs #{quoted(sheet.margin_text)} past the forms.
 #v(2pt)
-#align(center, image("plan.svg"))
+#align(center, image("plan.svg", width: {wide_mm:.3f}mm))
 #pagebreak()
 #columns(2, gutter: 10mm)[
 {_tables(plan, sheet, forms)}

@@ -38,8 +38,11 @@ def cut(
     clock: Clock | None = None,
     limit_s: float = 8.0,
     seed: int = 1,
+    rounds: int = ROUNDS,
 ) -> CutPlan:
     """The cheapest plan found within limit_s of `clock` (without a clock: after a fixed amount of work).
+
+    rounds: how often to try again without a clock.
 
     Equal prices mean fewest bars. Raises InputError with a path for what cannot be cut.
     """
@@ -55,7 +58,7 @@ def cut(
         columns.add(pattern)
     generate(task, columns, spent(0.5))
     bound = max(columns.bound, _plain_bound(task))
-    best = _search(task, columns, best, bound, seed, spent, limit_s, clock, began)
+    best = _search(task, columns, best, bound, seed, spent, limit_s, clock, began, rounds)
     if best is None:
         raise InputError("The stock that is there does not make these pieces. Add stock, or a longer length.", "stock")
     return _told(task, best, bound)
@@ -71,12 +74,13 @@ def _search(
     limit_s: float,
     clock: Clock | None,
     began: float,
+    rounds: int,
 ) -> list[Pattern] | None:
     """Whole plans over the columns and shaken fillings in turn, until the bound is met or the time is up."""
     whole = every_pattern(task, ALL_PATTERNS)
     if whole is not None and not (best is not None and cost(task, best)[0] <= bound):
         best = better(task, best, whole_plan(task, whole, best, limit_s * 0.6))
-    for turn in range(ROUNDS if clock is None else 40 * ROUNDS):
+    for turn in range(rounds if clock is None else 40 * rounds):
         if best is not None and cost(task, best)[0] <= bound:
             break
         left = limit_s - (clock() - began) if clock else limit_s

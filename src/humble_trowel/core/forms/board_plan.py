@@ -2,9 +2,10 @@
 
 A run may be spliced anywhere but near its ends, so boards and runs can be laid end to end. Such a chain of r runs
 and b boards needs b + r - 1 pieces: fewest splices means parting the runs into as many chains as the cost allows.
-Up to ELEVEN runs of one board this is done exactly, by dynamic programming over sets of runs; beyond, or with boards on
-hand, one set of boards is bought at the least cost and parted into chains by first fit. The cost's bound is that of all
-runs as one chain without kerf, which no plan can be under.
+Up to ELEVEN runs of one board this is done exactly, by dynamic programming over sets of runs; with boards on hand, one
+set of boards is bought at the least cost and parted into chains by first fit. More runs take whole boards first, and the
+rests are cut as a list of fixed pieces (whole_boards.py). The cost's bound is that of all runs as one chain without kerf,
+which no plan can be under.
 """
 
 from __future__ import annotations
@@ -13,21 +14,12 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import combinations, islice
 
-from humble_trowel.core.forms.cover import Buy, Cover
+from humble_trowel.core.forms.cover import Buy, Chain, Cover, UsedBoard
 from humble_trowel.core.forms.lay_chain import Laid, lay_chain
+from humble_trowel.core.forms.whole_boards import whole_boards_first
 
 ELEVEN = 11
 MOST_BUMPS = 40
-
-
-@dataclass(frozen=True)
-class UsedBoard:
-    """One board. pieces: (run, at_mm along the run, mm), in the order they come off it."""
-
-    mm: float
-    on_hand: bool
-    price_cents: int
-    pieces: tuple[tuple[int, float, float], ...]
 
 
 @dataclass(frozen=True)
@@ -58,9 +50,10 @@ def plan_boards(
     cover = Cover(stock or [Buy(max(have), 0)], room)
     by_length = Cover([Buy(row.mm, round(row.mm * 10)) for row in stock] or [Buy(1.0, 0)], room)
     chains = None
-    if not have and len(runs_mm) <= ELEVEN:
-        chains = _exact(runs_mm, cover, kerf_mm, least_mm)
-    chains = chains or _first_fit(runs_mm, cover, have, kerf_mm, least_mm)
+    if len(runs_mm) <= ELEVEN:
+        chains = _exact(runs_mm, cover, kerf_mm, least_mm) if not have else None
+        chains = chains or _first_fit(runs_mm, cover, have, kerf_mm, least_mm)
+    chains = chains or whole_boards_first(runs_mm, stock, have, kerf_mm, least_mm)
     if chains is None:
         return None
     boards = [board for chain in chains for board in chain]
@@ -75,9 +68,6 @@ def plan_boards(
         bound_mm=by_length.cost(missing)[0] / 10,
         splices=pieces - len(runs_mm),
     )
-
-
-Chain = list[UsedBoard]
 
 
 def _exact(runs: Sequence[float], cover: Cover, kerf: float, least: float) -> list[Chain] | None:

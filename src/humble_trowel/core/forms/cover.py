@@ -1,4 +1,4 @@
-"""The cheapest boards whose lengths together reach a length."""
+"""What can be bought, a board with its pieces, and the cheapest boards whose lengths together reach a length."""
 
 from __future__ import annotations
 
@@ -15,6 +15,19 @@ class Buy:
 
     mm: float
     price_cents: int
+
+
+@dataclass(frozen=True)
+class UsedBoard:
+    """One board. pieces: (run, at_mm along the run, mm), in the order they come off it."""
+
+    mm: float
+    on_hand: bool
+    price_cents: int
+    pieces: tuple[tuple[int, float, float], ...]
+
+
+Chain = list[UsedBoard]
 
 
 class Cover:

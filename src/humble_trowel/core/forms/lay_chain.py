@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-MOST_NODES = 20_000
+MOST_NODES = 4_000
 HAIR_MM = 1e-6
 
 

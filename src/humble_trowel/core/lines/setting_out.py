@@ -168,7 +168,7 @@ def _corner(ring: Sequence[XY], i: int, base: Baseline, units: Units) -> Corner:
 
 
 def swings(ring: Sequence[XY], base: Baseline, units: Units) -> list[Swing]:
-    """Two tapes for every corner that is no end of the baseline; where they cross flat, from corners set before."""
+    """Two tapes for every corner that is no end of the baseline; where they cross flat, from corners set just before."""
     known: list[tuple[int, str, XY]] = [
         (base.corners[0] if base.corners else -1, base.end_names[0], base.start),
         (base.corners[1] if base.corners else -2, base.end_names[1], base.end),
@@ -179,7 +179,7 @@ def swings(ring: Sequence[XY], base: Baseline, units: Units) -> list[Swing]:
             continue
         pair = known[:2]
         if _meet_deg(pair[0][2], pair[1][2], spot) < FLAT_DEG:
-            two = max(combinations(known, 2), key=lambda two: _meet_deg(two[0][2], two[1][2], spot))
+            two = max(combinations([*known[:2], *known[2:][-10:]], 2), key=lambda two: _meet_deg(two[0][2], two[1][2], spot))
             pair = [two[0], two[1]]
         a, b = pair
         meet = _meet_deg(a[2], b[2], spot)

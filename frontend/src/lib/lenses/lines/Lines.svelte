@@ -69,6 +69,7 @@
 	{/snippet}
 	{#snippet over(view)}
 		{#if turn === 'setout' && data.setOut}<OverSetOut {view} sheet={data.setOut} />{/if}
+		{#if (turn === 'around' || turn === 'setout') && data.setOut}<path d={view.path([data.setOut.baseline_line], false)} class="held" />{/if}
 		{#if turn === 'square' && squared}
 			<OverSquare {view} {ring} {squared} roomy={wide} />
 			{#if exaggeration(squared, view.scale) > 1}<text x="20" y="47" class="times">{w.lines.tooFar(exaggeration(squared, view.scale))}</text>{/if}
@@ -109,6 +110,11 @@
 	.turns a.here {
 		background: var(--ink);
 		color: var(--sheet);
+	}
+	.held {
+		fill: none;
+		stroke: var(--chalk);
+		stroke-width: 6;
 	}
 	.times {
 		font-size: 14px;
