@@ -8,9 +8,9 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from humble_trowel.core.errors import PlanError
-from humble_trowel.core.figures import figure, figure_json
 from humble_trowel.core.plan.reading import read_plan
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.whole import whole_json
 from humble_trowel.files.job_file import parse_job, write_job
 
 FOLDER = resources.files("humble_trowel.demo") / "jobs"
@@ -55,10 +55,9 @@ def test_one_odd_value_anywhere(job, data, value, how):
     except PlanError as error:
         assert error.words and "\n" not in str(error) and len(str(error)) < 600
         return
-    result = figure(plan, Ways())
-    text = json.dumps(figure_json(result), allow_nan=False)
+    text = json.dumps(whole_json(plan, Ways()), allow_nan=False)
     assert write_job(parse_job(write_job(plan))) == write_job(plan)
-    assert json.dumps(figure_json(figure(parse_job(write_job(plan)), Ways())), allow_nan=False) == text
+    assert json.dumps(whole_json(parse_job(write_job(plan)), Ways()), allow_nan=False) == text
 
 
 @settings(max_examples=150, deadline=None)

@@ -19,7 +19,7 @@ class TrowelError(Exception):
 
     def __init__(self, words: str, path: str = "") -> None:
         super().__init__(words)
-        self.words = words
+        self.words = " ".join(words.split())  # one line, whatever was quoted
         self.path = path
 
     def at(self, path: str) -> TrowelError:

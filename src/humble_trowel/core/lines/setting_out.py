@@ -23,6 +23,7 @@ from humble_trowel.core.units import MM_PER_FT, Units, say_length
 from humble_trowel.core.working import Working
 
 FLAT_DEG = 30.0
+SQUARE_RAD = 1e-4
 SPOT_MM = 1.5
 ENDS = TypedDict("ENDS", {"from": str, "to": str})
 
@@ -179,7 +180,9 @@ def swings(ring: Sequence[XY], base: Baseline, units: Units) -> list[Swing]:
             continue
         pair = known[:2]
         if _meet_deg(pair[0][2], pair[1][2], spot) < FLAT_DEG:
-            two = max(combinations([*known[:2], *known[2:][-10:]], 2), key=lambda two: _meet_deg(two[0][2], two[1][2], spot))
+            two = max(
+                combinations([*known[:2], *known[2:][-10:]], 2), key=lambda two: _meet_deg(two[0][2], two[1][2], spot)
+            )
             pair = [two[0], two[1]]
         a, b = pair
         meet = _meet_deg(a[2], b[2], spot)
@@ -252,7 +255,7 @@ def _three_four_five(ring: Sequence[XY], i: int, units: Units) -> ThreeFourFive:
     angle = corner_angle_rad(ring[i - 1], ring[i], ring[(i + 1) % len(ring)])
     name = corner_name(i)
     turned = abs(math.remainder(angle, math.tau))
-    if abs(turned - math.pi / 2) > 1e-3:
+    if abs(turned - math.pi / 2) > SQUARE_RAD:
         legs = min(before, after)
         across = math.sqrt(2 * legs * legs * (1 - math.cos(turned)))
         words = f"{say_length(legs, units)} along both sides, {say_length(across, units)} across."
