@@ -23,7 +23,7 @@
 	{/each}
 </ul>
 <div class="add">
-	<label class="label">{w.ways.boardMark}<select bind:value={board}>{#each ways.forms.boards as one}<option>{one.mark}</option>{/each}</select></label>
+	<label class="label">{w.ways.boardMark}<select class="plain-select" bind:value={board}>{#each ways.forms.boards as one}<option>{one.mark}</option>{/each}</select></label>
 	<label class="label">{w.ways.length}<input class="well" bind:value={length} placeholder="16' 0&quot;" /></label>
 	<label class="label">{w.ways.count}<input class="well" bind:value={count} placeholder="1" inputmode="numeric" /></label>
 	<button type="button" class="act quiet" disabled={!length.trim()} onclick={() => void add()}>{w.ways.addBoards}</button>
@@ -46,12 +46,5 @@
 	}
 	label {
 		width: 112px;
-	}
-	select {
-		display: block;
-		width: 100%;
-		min-height: 40px;
-		border: 2px solid var(--ink);
-		background: var(--well);
 	}
 </style>

@@ -16,7 +16,7 @@
 </script>
 
 {#if state}
-	<table>
+	<table class="desk-table">
 		<thead><tr><th>{w.lines.side}</th><th>{w.lines.high}</th><th>{w.lines.boardsWord}</th><th>{w.lines.stakes}</th><th>{w.lines.kickers}</th></tr></thead>
 		<tbody>
 			{#each state.forms.sides as side}
@@ -52,23 +52,8 @@
 {:else}<p role="status">{data.problem || w.notices.loading}</p>{/if}
 
 <style>
-	table {
-		width: 100%;
-		border-collapse: collapse;
-		margin-top: 6px;
-	}
-	thead th {
-		font-size: 13px;
-		font-weight: 600;
-		color: var(--ink2);
-		text-align: left;
-	}
 	td,
 	tbody th {
-		border-top: 1px solid var(--hair);
-		height: 29px;
-		text-align: left;
-		padding-right: 8px;
 		white-space: nowrap;
 	}
 	.plain {
@@ -77,10 +62,6 @@
 		background: none;
 		color: var(--ink);
 		padding: 0;
-	}
-	tr.on td,
-	tr.on th {
-		background: var(--chalk-tint);
 	}
 	.bare td {
 		color: var(--ink2);

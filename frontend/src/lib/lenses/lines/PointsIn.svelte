@@ -56,14 +56,14 @@
 	</div>
 	{#each found.remarks as remark}<p class="label">{remark}</p>{/each}
 	{#if found.layers.length > 1}
-		<label class="label">{w.lines.layer} <select bind:value={layer}><option value="">{w.lines.allLayers}</option>{#each found.layers as one}<option>{one}</option>{/each}</select></label>
+		<label class="label">{w.lines.layer} <select class="plain-select" bind:value={layer}><option value="">{w.lines.allLayers}</option>{#each found.layers as one}<option>{one}</option>{/each}</select></label>
 	{/if}
 	<ul>
 		{#each rows.slice(0, 30) as { loop, i }}
 			<li>
 				<svg width="64" height="44" viewBox="-2 -2 68 48" aria-hidden="true"><path d={thumb(loop.ring)} /></svg>
 				<span><b><Frac text={loop.across} /></b><span class="label"> {loop.layer}, {w.lines.cornersWord(loop.corners)}, {loop.area}</span></span>
-				<select bind:value={role[i]} aria-label={w.lines.loopIs}>{#each roles as one}<option value={one}>{w.lines.roles[one]}</option>{/each}</select>
+				<select class="plain-select" bind:value={role[i]} aria-label={w.lines.loopIs}>{#each roles as one}<option value={one}>{w.lines.roles[one]}</option>{/each}</select>
 			</li>
 		{/each}
 	</ul>
@@ -115,11 +115,5 @@
 		fill: var(--slab);
 		stroke: var(--ink);
 		stroke-width: 2;
-	}
-	select {
-		min-height: 38px;
-		border: 1.5px solid var(--ink);
-		background: var(--well);
-		padding: 0 6px;
 	}
 </style>

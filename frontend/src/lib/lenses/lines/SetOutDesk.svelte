@@ -16,7 +16,7 @@
 	{#each ways as one}<button type="button" class="act quiet" class:on={way === one} aria-pressed={way === one} onclick={() => (way = one)}>{w.lines.setOutBy[one]}</button>{/each}
 </div>
 {#if way === 'swing'}
-	<table>
+	<table class="desk-table">
 		<thead><tr><th>{w.lines.corner}</th><th colspan="2">{w.lines.firstTape}</th><th colspan="2">{w.lines.secondTape}</th></tr></thead>
 		<tbody>
 			{#each sheet.swing as row}
@@ -26,7 +26,7 @@
 		</tbody>
 	</table>
 {:else if way === 'offsets'}
-	<table>
+	<table class="desk-table">
 		<thead><tr><th>{w.lines.corner}</th><th>{w.lines.along(sheet.baseline)}</th><th>{w.lines.leftOf}</th></tr></thead>
 		<tbody>{#each sheet.corners as row}<tr><th scope="row">{row.name}</th><td class="num"><Frac text={row.x_text} /></td><td class="num"><Frac text={row.y_text} /></td></tr>{/each}</tbody>
 	</table>
@@ -38,10 +38,10 @@
 		</div>
 	{:else}<p>{w.lines.noSquares}</p>{/each}
 {:else if way === 'three'}
-	<table><tbody>{#each sheet.three_four_five as row}<tr><th scope="row">{row.name}</th><td><Frac text={row.words} /></td></tr>{/each}</tbody></table>
+	<table class="desk-table"><tbody>{#each sheet.three_four_five as row}<tr><th scope="row">{row.name}</th><td><Frac text={row.words} /></td></tr>{/each}</tbody></table>
 	<p class="label">{w.lines.threeHow}</p>
 {:else}
-	<table>
+	<table class="desk-table">
 		<thead><tr><th>{w.lines.string}</th><th>{w.lines.nearEnd}</th><th>{w.lines.farEnd}</th></tr></thead>
 		<tbody>
 			{#each sheet.strings as line}
@@ -71,23 +71,6 @@
 	}
 	h3 {
 		margin-top: 14px;
-	}
-	table {
-		width: 100%;
-		border-collapse: collapse;
-	}
-	thead th {
-		font-size: 13px;
-		font-weight: 600;
-		color: var(--ink2);
-		text-align: left;
-	}
-	td,
-	tbody th {
-		border-top: 1px solid var(--hair);
-		height: 30px;
-		text-align: left;
-		padding-right: 10px;
 	}
 	.num {
 		font-size: 18px;

@@ -16,7 +16,7 @@
 	}
 </script>
 
-<div class="verdict" aria-live="polite" data-inside={squared?.inside ?? false}>
+<div class="saying" aria-live="polite" data-inside={squared?.inside ?? false}>
 	{#if squared}
 		<p class="big" class:good={squared.inside}><Frac text={squared.verdict} /></p>
 		{#each squared.acts as act}<p class="act-line"><Frac text={act} /></p>{/each}
@@ -37,7 +37,7 @@
 	{/if}
 </div>
 
-<table>
+<table class="desk-table">
 	<thead><tr><th>{w.lines.measure}</th><th>{w.lines.should}</th><th>{w.lines.taped}</th><th>{w.lines.rest}</th></tr></thead>
 	<tbody>
 		{#each box.rows as row, i}
@@ -50,7 +50,7 @@
 				<td>
 					<input
 						id="taped-{i}"
-						class="in"
+						class="reading"
 						aria-label="{w.lines.taped}, {box.nameOf(row.from)} to {box.nameOf(row.to)}"
 						aria-invalid={box.problem?.row === i}
 						value={row.typed}
@@ -71,10 +71,10 @@
 	</tbody>
 </table>
 <div class="row add">
-	<label class="label">{w.lines.from}<select bind:value={one}>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
-	<label class="label">{w.lines.to}<select bind:value={other}>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
-	<label class="label">{w.lines.orMark}<select bind:value={mark.side}><option value={-1}>–</option>{#each box.sideNames as name, i}<option value={i}>{name}</option>{/each}</select></label>
-	{#if mark.side >= 0}<label class="label">{w.lines.markAt(cornerName(mark.side))}<input class="in" bind:value={mark.at} /></label>{/if}
+	<label class="label">{w.lines.from}<select class="plain-select" bind:value={one}>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
+	<label class="label">{w.lines.to}<select class="plain-select" bind:value={other}>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
+	<label class="label">{w.lines.orMark}<select class="plain-select" bind:value={mark.side}><option value={-1}>–</option>{#each box.sideNames as name, i}<option value={i}>{name}</option>{/each}</select></label>
+	{#if mark.side >= 0}<label class="label">{w.lines.markAt(cornerName(mark.side))}<input class="reading" bind:value={mark.at} /></label>{/if}
 	<button type="button" class="act quiet" disabled={mark.side < 0 ? one === other : !mark.at.trim()} onclick={() => take({ from: one, to: mark.side < 0 ? other : { side: mark.side, at_mm: mark.at.trim() } })}>{w.lines.addTape}</button>
 	<button type="button" class="act quiet" disabled={box.hold.includes(other)} onclick={() => box.addOffset(other)}>{w.lines.addOffset(cornerName(box.hold[0]), cornerName(box.hold[1]))}</button>
 </div>
@@ -86,78 +86,29 @@
 <Rounds {box} />
 
 <style>
-	.verdict {
-		border-bottom: 2px solid var(--ink);
-		padding: 4px 0 8px;
+	.saying {
 		min-height: 92px;
-	}
-	.big {
-		font-size: 33px;
-		font-weight: 840;
-		font-stretch: 90%;
-		line-height: 1.05;
-		color: var(--flag);
-	}
-	.big.plain {
-		color: var(--ink);
-	}
-	.big.good {
-		color: var(--chalk);
-	}
-	.act-line {
-		font-size: 19px;
-		font-weight: 760;
-		line-height: 1.25;
-		margin-top: 3px;
 	}
 	.row {
 		display: flex;
 		flex-wrap: wrap;
 		gap: 8px;
-		align-items: center;
+		align-items: end;
 		margin-top: 8px;
-	}
-	table {
-		width: 100%;
-		border-collapse: collapse;
-	}
-	thead th {
-		font-size: 13px;
-		font-weight: 600;
-		color: var(--ink2);
-		text-align: left;
 	}
 	tbody th {
 		font-weight: 480;
-		text-align: left;
 		max-width: 210px;
 	}
-	td,
-	tbody th {
-		border-top: 1px solid var(--hair);
+	td {
 		height: 34px;
-		padding-right: 8px;
 	}
-	.in {
+	.reading {
 		width: 132px;
-		min-height: 32px;
-		font-family: var(--font-pencil);
-		font-size: 18px;
-		font-weight: 520;
-		color: var(--pencil);
-		background: transparent;
-		border: 0;
-		border-bottom: 1.5px dashed var(--pencil);
-	}
-	.in:focus {
-		background: var(--well);
-	}
-	.in[aria-invalid='true'] {
-		border-bottom: 3px solid var(--flag);
 	}
 	.suspect th,
 	.suspect .res,
-	.suspect .in {
+	.suspect .reading {
 		color: var(--flag);
 		text-decoration: line-through;
 	}
@@ -165,21 +116,13 @@
 		white-space: nowrap;
 		font-weight: 620;
 	}
-	select {
+	.plain-select {
 		display: block;
-		min-height: 34px;
-		border: 1.5px solid var(--ink);
-		background: var(--well);
-		padding: 0 6px;
 		min-width: 56px;
 	}
 	@media (max-width: 600px) {
-		.in {
+		.reading {
 			width: 112px;
-			min-height: 46px;
-		}
-		select {
-			min-height: 46px;
 		}
 	}
 </style>

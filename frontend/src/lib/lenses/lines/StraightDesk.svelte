@@ -21,11 +21,11 @@
 
 <div class="row">
 	{#each ['string-gaps', 'form-levels'] as const as kind}<button type="button" class="act quiet" class:on={box.kind === kind} aria-pressed={box.kind === kind} onclick={() => box.choose(kind)}>{w.lines.checks[kind]}</button>{/each}
-	<select aria-label={w.lines.side} value={side} onchange={(e) => pick.chooseSide(Number(e.currentTarget.value))}>
+	<select class="plain-select" aria-label={w.lines.side} value={side} onchange={(e) => pick.chooseSide(Number(e.currentTarget.value))}>
 		{#each outline?.sides ?? [] as one, i}<option value={i}>{one.name}</option>{/each}
 	</select>
 </div>
-<div class="verdict" aria-live="polite">
+<div class="saying" aria-live="polite">
 	{#if box.checked}
 		<p class="big" class:good={!box.checked.worst.length}><Frac text={box.checked.verdict} /></p>
 		{#each box.checked.worst.slice(0, 3) as act}<p class="act-line"><Frac text={act} /></p>{/each}
@@ -46,7 +46,7 @@
 	{#each box.stations as mm, i}
 		<label>
 			<span class="label">{w.lines.stakeAt} {at(mm)}</span>
-			<input class="in" value={box.typed[i] ?? ''} aria-invalid={box.problem?.row === i} oninput={(e) => box.type(i, e.currentTarget.value)} autocomplete="off" />
+			<input class="reading" value={box.typed[i] ?? ''} aria-invalid={box.problem?.row === i} oninput={(e) => box.type(i, e.currentTarget.value)} autocomplete="off" />
 			<span class="said"><Frac text={nearest(mm)?.words.replace(/^At .*?: /, '') ?? ''} /></span>
 			{#if box.problem?.row === i}<span class="wrong" role="alert">{box.problem.words}</span>{/if}
 		</label>
@@ -70,27 +70,8 @@
 		width: 120px;
 		display: block;
 	}
-	.verdict {
-		border-bottom: 2px solid var(--ink);
+	.saying {
 		min-height: 70px;
-		padding-bottom: 6px;
-	}
-	.big {
-		font-size: 29px;
-		font-weight: 840;
-		font-stretch: 90%;
-		line-height: 1.08;
-		color: var(--flag);
-	}
-	.big.plain {
-		color: var(--ink);
-	}
-	.big.good {
-		color: var(--chalk);
-	}
-	.act-line {
-		font-size: 18px;
-		font-weight: 740;
 	}
 	.stakes {
 		display: grid;
@@ -100,33 +81,15 @@
 	.stakes .label {
 		display: block;
 	}
-	.in {
+	.reading {
 		width: 100%;
-		min-height: 36px;
-		font-family: var(--font-pencil);
-		font-size: 18px;
-		font-weight: 520;
-		color: var(--pencil);
-		border-bottom: 1.5px dashed var(--pencil);
-		background: transparent;
 	}
 	.said {
 		font-size: 14px;
 		font-weight: 640;
 	}
-	select {
-		min-height: 34px;
-		border: 1.5px solid var(--ink);
-		background: var(--well);
-		padding: 0 8px;
-	}
 	.kept {
 		border-top: 1px solid var(--hair);
 		padding: 4px 0;
-	}
-	@media (max-width: 600px) {
-		.in {
-			min-height: 48px;
-		}
 	}
 </style>

@@ -1,0 +1,80 @@
+"""Records: append-only, once each, corrected by another, and added to a database that an older program made."""
+
+import sqlite3
+from contextlib import closing
+
+import pytest
+
+from humble_trowel.store import jobs, records
+from humble_trowel.store.db import connect
+from humble_trowel.store.migrate import migrate, migrations, statements
+from humble_trowel.store.records import OtherRecord, Record
+
+NOW = "2027-06-01T08:00:00+00:00"
+
+
+@pytest.fixture
+def db(tmp_path):
+    with closing(connect(tmp_path / "t.sqlite3")) as db:
+        migrate(db)
+        yield db
+
+
+@pytest.fixture
+def job(db):
+    return jobs.create(db, {"name": "pad"}, "Wren", NOW, "Started").job_id
+
+
+def row(job, key="record-1", kind="taped", at=NOW, supersedes=None, **document):
+    return Record(key, job, kind, 1, "Juno", NOW, at, supersedes, document or {"mm": 1})
+
+
+def test_the_same_record_sent_twice_counts_once(db, job):
+    assert records.add(db, row(job)) == records.add(db, row(job, at="2027-06-02T08:00:00+00:00"))
+    assert len(records.of_job(db, job)) == 1
+    for other in (row(job, mm=2), row(job, kind="form-back")):
+        with pytest.raises(OtherRecord, match="something else"):
+            records.add(db, other)
+
+
+def test_a_correction_supersedes_and_both_stay_visible(db, job):
+    records.add(db, row(job))
+    records.add(db, row(job, "record-2", supersedes="record-1", at="2027-06-01T09:00:00+00:00"))
+    assert [r.id for r in records.of_job(db, job)] == ["record-1", "record-2"]
+    assert records.newest(db, job, "taped").id == "record-2"
+    records.add(db, row(job, "record-3", supersedes="record-2", at="2027-06-01T08:30:00+00:00"))
+    assert records.newest(db, job, "taped").id == "record-3"  # by what nothing corrects, not by the clock alone
+    assert records.newest(db, job, "string-gaps") is None
+    other = jobs.create(db, {"name": "other"}, "", NOW, "").job_id
+    with pytest.raises(OtherRecord, match="not here"):
+        records.add(db, row(other, "record-4", supersedes="record-1"))
+
+
+@pytest.mark.parametrize(
+    "sql",
+    [
+        "update records set who = 'Birk'",
+        "delete from records",
+        "insert or replace into records select * from records",
+        "insert into records select 'short', job_id, kind, revision, who, at_device, at, null, document from records",
+        "insert into records select 'record-99', 'no-job', kind, revision, who, at_device, at, null, document from records",
+        "insert into records select 'record-99', job_id, kind, revision, who, at_device, at, null, '{' from records",
+    ],
+)
+def test_nothing_changes_a_record_and_nothing_odd_gets_in(db, job, sql):
+    records.add(db, row(job))
+    with pytest.raises(sqlite3.Error):
+        db.execute(sql)
+    assert records.of_job(db, job) == [row(job)]
+
+
+def test_a_database_of_the_first_version_gains_the_table_and_keeps_its_jobs(tmp_path):
+    with closing(connect(tmp_path / "old.sqlite3")) as db:
+        for statement in statements(migrations()[0][1]):
+            db.execute(statement)
+        db.execute("pragma user_version = 1")
+        job = jobs.create(db, {"name": "old pad"}, "Wren", NOW, "Started").job_id
+        assert migrate(db) == migrations()[-1][0]
+        assert jobs.head(db, job).document == {"name": "old pad"}
+        records.add(db, row(job))
+        assert migrate(db) == migrations()[-1][0]
