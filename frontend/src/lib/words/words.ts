@@ -176,6 +176,7 @@ export const w = {
 		addTape: 'Add this tape',
 		addOffset: (a: string, b: string) => `Off the beam ${a}–${b}`,
 		keepRound: 'Keep this round',
+		asLaid: 'Plan it as it was laid',
 		rounds: 'Rounds',
 		showRound: 'Show it',
 		tapeNote: 'A steel tape grows about 1/8″ in 100′ for 10 °F (3.5 mm in 30 m for 10 °C). Tape all of it in one go.',

@@ -80,6 +80,7 @@
 </div>
 <div class="row">
 	<button type="button" class="act main" disabled={!squared} onclick={() => void box.keep()}>{w.lines.keepRound}</button>
+	{#if squared?.determined && !squared.inside && squared.acts.length}<button type="button" class="act quiet" onclick={() => void box.planAsLaid()}>{w.lines.asLaid}</button>{/if}
 	<span role="status">{box.kept}</span>
 </div>
 <p class="label">{w.lines.tapeNote}</p>

@@ -133,6 +133,11 @@ export class SquareBox {
 		if (wrong) this.problem = { words: wrong.words, row: -1, choices: [] };
 		else this.kept = 'Round kept.';
 	}
+	/** Change the plan to the frame as it stands, where the crew would rather live with it. */
+	async planAsLaid() {
+		const ring = (this.answer?.squared.laid_mm ?? []).flatMap((spot) => (spot ? [spot as [number, number]] : []));
+		if (await this.data.desk.keep([{ op: 'accept_laid', ring }], 'square')) await this.solve();
+	}
 	/** What a filled row came to: 'agrees', '1/4″ long'; '' while nothing is known of it. */
 	resultOf(index: number): string {
 		const order = this.filled.map(({ i }) => i);
