@@ -70,7 +70,7 @@ def test_square_a_racked_frame_from_tape_to_inside_tolerance(page):
     page.get_by_role("button", name="Plan it as it was laid").click()
     expect(page.locator(".big.good")).to_contain_text("Square, inside")
     page.get_by_role("button", name="Undo").click()
-    expect(page.locator("[data-reading='area'] .d")).to_contain_text("Undid: Frame taken as it was laid")
+    expect(page.locator(".big")).to_contain_text("Out")
 
 
 def test_a_wild_value_is_struck_out_and_impossible_ones_are_told(page):

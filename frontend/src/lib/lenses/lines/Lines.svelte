@@ -36,7 +36,10 @@
 	$effect(() => {
 		const now = turn;
 		void desk.kept?.revision;
-		void untrack(() => data.load(now === 'straight' ? 'forms' : now));
+		void untrack(async () => {
+			await data.load(now === 'straight' ? 'forms' : now);
+			if (square.rows.length) await square.refresh();
+		});
 	});
 	$effect(() => {
 		if (turn !== 'square' || !data.setOut || !data.recorded) return;

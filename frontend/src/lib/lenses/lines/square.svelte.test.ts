@@ -67,6 +67,17 @@ test('results stand beside their rows, the suspect as left out', async () => {
 	expect([0, 1, 2, 4].map((row) => one.resultOf(row))).toEqual(['agrees', 'left out', '', '1/8″ long']);
 });
 
+test('when the outline changes the readings stay, and those to corners that are gone go', async () => {
+	const one = box();
+	reply = { status: 200, body: { squared: { suspect: null, residuals: [] }, tolerance_text: '' } };
+	one.type(0, "24'");
+	one.rows[one.add(1, 3)]!.typed = "29'";
+	one.data.desk.kept!.figure.outline!.sides.pop();
+	await one.refresh();
+	expect(one.rows.map((row) => row.typed)).toEqual(["24'", '', '', '']);
+	expect(one.rows[0]?.should).toBe('24′');
+});
+
 test('a round that is brought back fills its rows, offsets among them', async () => {
 	const one = box();
 	reply = { status: 200, body: { squared: { suspect: null, residuals: [] }, tolerance_text: '' } };

@@ -133,10 +133,24 @@ export class SquareBox {
 		if (wrong) this.problem = { words: wrong.words, row: -1, choices: [] };
 		else this.kept = 'Round kept.';
 	}
+	/** The outline has changed: new rows where its corners did, else the same readings against it. */
+	async refresh() {
+		const typed = this.rows.filter((row) => row.typed.trim());
+		const fits = (end: End) => (typeof end === 'number' ? end : end.side) < this.corners;
+		this.fill();
+		for (const row of typed.filter((one) => fits(one.from) && fits(one.to) && (!one.line || one.line.every(fits)))) {
+			if (row.line) this.rows.push(row);
+			else {
+				const at = this.rows[this.add(row.from, row.to)];
+				if (at) at.typed = row.typed;
+			}
+		}
+		await this.solve();
+	}
 	/** Change the plan to the frame as it stands, where the crew would rather live with it. */
 	async planAsLaid() {
 		const ring = (this.answer?.squared.laid_mm ?? []).flatMap((spot) => (spot ? [spot as [number, number]] : []));
-		if (await this.data.desk.keep([{ op: 'accept_laid', ring }], 'square')) await this.solve();
+		await this.data.desk.keep([{ op: 'accept_laid', ring }], 'square');
 	}
 	/** What a filled row came to: 'agrees', '1/4″ long'; '' while nothing is known of it. */
 	resultOf(index: number): string {
