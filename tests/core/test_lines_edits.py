@@ -35,6 +35,19 @@ def test_a_clockwise_file_turns_its_form_rows_and_ground_round():
     assert [(spot.at_mm, spot.level_mm) for spot in job.forms[0].ground] == [(2000, -300), (5000, -100)]
 
 
+def test_ground_is_called_at_as_many_places_as_it_takes():
+    said = "17\" at 36', 9 at 0, 12 1/2\" at 18'"
+    job = edited(l_shape(), {"op": "form_sides", "sides": [0], "changes": {"ground": said}})
+    assert [(round(s.at_mm, 1), round(s.level_mm, 2)) for s in job.forms[0].ground] == [
+        (0, -228.6),
+        (5486.4, -317.5),
+        (10972.8, -431.8),
+    ]
+    assert edited(job, {"op": "form_sides", "sides": [0], "changes": {"ground": ""}}).forms == []
+    with pytest.raises(TrowelError, match="Say the ground like"):
+        edited(job, {"op": "form_sides", "sides": [0], "changes": {"ground": "deep"}})
+
+
 def test_something_beside_the_work_by_a_walk_and_its_level():
     job = edited(
         l_shape(), {"op": "add_existing", "what": "wall", "text": "from B, 1' e 18' n 1' w 18' s", "level": "-2 in"}

@@ -46,6 +46,12 @@
 			if (board) board.price_per_m_cents = Number.isFinite(Number(t)) && t.trim() ? (Number(t) * 100) / 0.3048 : (t as unknown as number);
 		}
 	});
+	let mark = $state('');
+	let deep = $state('');
+	async function addBoard() {
+		const board = { mark: mark.trim(), thick_mm: 38.1, deep_mm: text(deep), cap_mm: 609.6, price_per_m_cents: 0, bends: false };
+		if (await desk.keep((x) => x.forms.boards.push(board), 'kit')) mark = deep = '';
+	}
 	const keep = (row: Row) => (typed: string) => desk.keep((x) => row.set(x, typed), row.at);
 	const schools = $derived<['corner' | 'stack', School[]][]>([['corner', session.schools['corner'] ?? []], ['stack', session.schools['stack'] ?? []]]);
 </script>
@@ -66,6 +72,12 @@
 <section>
 	<h2>{w.ways.boards}</h2>
 	<div class="grid">{#each f.boards.keys() as i}{@const row = perFoot(i)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}</div>
+	<div class="add">
+		<label class="label">{w.ways.boardMark}<input class="well" bind:value={mark} placeholder="2x14" /></label>
+		<label class="label">{w.ways.deep}<input class="well" bind:value={deep} placeholder="13 1/4 in" /></label>
+		<button type="button" class="act quiet" disabled={!mark.trim() || !deep.trim()} onclick={() => void addBoard()}>{w.ways.addBoard}</button>
+		{#if desk.problem && desk.problemAt === 'kit'}<p class="wrong" role="alert">{desk.problem}</p>{/if}
+	</div>
 	<h3>{w.ways.onHand}</h3>
 	<OnHand {desk} {ways} />
 	<h3>{w.ways.prices}</h3>
@@ -88,6 +100,15 @@
 		display: grid;
 		grid-template-columns: 1fr 1fr;
 		gap: 8px 18px;
+	}
+	.add {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		align-items: end;
+	}
+	.add label {
+		width: 130px;
 	}
 	.school {
 		display: grid;

@@ -88,6 +88,8 @@ def form_sides(plan: Plan, sides: Sequence[int], changes: dict[str, Any]) -> Edi
         raise EditError(f"The outline has sides 0 to {len(ring) - 1}.", "sides")
     was = next((row for row in plan.forms if sides[0] in row.sides), None)
     data = was.model_dump() if was else {}
+    if isinstance(changes.get("ground"), str):
+        changes = {**changes, "ground": read_ground(changes["ground"], plan)}
     new = FormRow.model_validate({**data, **changes, "sides": sorted(set(sides))}, context={"units": plan.units})
     rows = []
     for row in plan.forms:
@@ -98,6 +100,21 @@ def form_sides(plan: Plan, sides: Sequence[int], changes: dict[str, Any]) -> Edi
     rows = rows if plain else [*rows, new]
     names = side_name(sides[0], len(ring)) if len(sides) == 1 else f"{len(sides)} sides"
     return plan.model_copy(update={"forms": sorted(rows, key=lambda row: row.sides[0])}), f"Form of {names} set"
+
+
+def read_ground(text: str, plan: Plan) -> list[dict[str, float]]:
+    """'9" at 0, 12" at 18\', 17" at 36\'' as levels along a side; depths are below the finished top. '' forgets them."""
+    rows = []
+    for part in filter(None, (bit.strip() for bit in text.replace(";", ",").split(","))):
+        depth, _, station = part.partition(" at ")
+        if not station.strip():
+            example = '9" at 0, 12" at 18\', 17" at 36\'' if plan.units == "ft-in" else "230 at 0, 300 at 5500"
+            raise CallError(f"Cannot read '{part}'. Say the ground like {example}.", path="ground")
+        sign = -1.0 if depth.strip().startswith("-") else 1.0
+        below = sign * parse_length(depth.strip().lstrip("-"), plan.units, bare="in")
+        at_mm = 0.0 if station.strip() in ("0", "start") else parse_length(station, plan.units, bare="ft")
+        rows.append({"at_mm": at_mm, "level_mm": -below})
+    return sorted(rows, key=lambda row: row["at_mm"])
 
 
 def round_corner(plan: Plan, corner: int, radius: str | float) -> Edited:

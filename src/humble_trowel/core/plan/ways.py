@@ -11,7 +11,7 @@ from typing import Annotated, Literal
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field
 
 from humble_trowel.core.plan.form_ways import CornerWay, FormWays, SetOutWays, StackWay, Tape
-from humble_trowel.core.plan.way_values import Reason, SmallLength, Text, Volume
+from humble_trowel.core.plan.way_values import Reason, SmallLength, Text, Volume, WayLength
 from humble_trowel.core.units import M3_PER_YD3, Units
 
 SLACK_M3 = 0.005 * M3_PER_YD3
@@ -97,7 +97,7 @@ class WaysOverride(WaysPart):
     short_load_yd3: Annotated[float, Field(ge=0, le=40)] | None = None
     short_load_m3: Annotated[float, Field(ge=0, le=30)] | None = None
     tolerance_mm: SmallLength | None = None
-    profile_mm: SmallLength | None = None
+    profile_mm: WayLength | None = None
     corner: CornerWay | None = None
     stack: StackWay | None = None
     reason: Reason = ""

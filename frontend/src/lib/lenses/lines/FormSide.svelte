@@ -29,6 +29,8 @@
 		const levels = end === 0 ? [own, other ?? own] : [other ?? own, own];
 		return change({ ground: levels.map((value, i) => ({ at_mm: ends[i], level_mm: value })) });
 	}
+	const station = (mm: number) => (desk.units === 'mm' ? `${Math.round(mm)}` : `${+(mm / 304.8).toFixed(2)}'`);
+	const alongText = $derived((row?.ground.length ?? 0) > 2 ? (row?.ground ?? []).map((spot) => `${shown(spot.level_mm)} at ${station(spot.at_mm)}`).join(', ') : '');
 	const problem = $derived(desk.problemFor(at));
 </script>
 
@@ -50,6 +52,7 @@
 		{#each [0, 1] as end}
 			<Field label={w.lines.groundAt(form.name.split(' ')[end * 2] ?? '')} width="150px" value={shown(level(end)?.level_mm)} {problem} keep={(typed) => ground(end, typed)} />
 		{/each}
+		<Field label={w.lines.groundAlong} width="320px" placeholder={w.lines.groundHint} calm value={alongText} {problem} keep={(typed) => change({ ground: typed })} />
 		<Field label={w.lines.boardsTop} width="150px" placeholder={w.lines.kitChooses} calm value={row?.boards?.join(', ') ?? ''} {problem} keep={(typed) => change({ boards: typed.trim() ? typed.split(/\s*,\s*/) : null })} />
 		<div class="row">
 			<button type="button" class="act quiet" class:on={form.backfilled} aria-pressed={form.backfilled} onclick={() => void change({ backfilled: !form.backfilled })}>{w.lines.backfill}</button>

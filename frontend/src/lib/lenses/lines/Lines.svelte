@@ -89,7 +89,7 @@
 	{/if}
 	{#if turn === 'walk'}<WalkDesk {desk} {pick} box={walk} />
 	{:else if turn === 'around'}<AroundDesk {desk} {data} />
-	{:else if turn === 'setout'}{#if data.setOut}<SetOutDesk sheet={data.setOut} jobId={desk.id} units={desk.units} />{/if}
+	{:else if turn === 'setout'}{#if data.setOut}<SetOutDesk sheet={data.setOut} {desk} />{/if}
 	{:else if turn === 'square'}<SquareDesk box={square} />
 	{:else if turn === 'straight'}<StraightDesk {data} {pick} />
 	{:else if turn === 'forms'}<FormsDesk {desk} {pick} {data} />

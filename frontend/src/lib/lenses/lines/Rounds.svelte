@@ -12,10 +12,13 @@
 	<h3>{w.lines.rounds}</h3>
 	<ol>
 		{#each rounds as row, i (row.id)}
-			<li>
+			<li class:old={row.superseded}>
 				<span class="n">{rounds.length - i}</span>
 				<span><Frac text={row.verdict} /><span class="label"> {row.who ? `${row.who}, ` : ''}{when(row.at)}</span></span>
-				<button type="button" class="act quiet" onclick={() => box.load(row.values, row.shown)}>{w.lines.showRound}</button>
+				<span class="acts">
+					<button type="button" class="act quiet" onclick={() => box.load(row.values, row.shown)}>{w.lines.showRound}</button>
+					{#if !row.superseded}<button type="button" class="act quiet" onclick={() => box.load(row.values, row.shown, row.id)}>{w.lines.correct}</button>{/if}
+				</span>
 			</li>
 		{/each}
 	</ol>
@@ -32,6 +35,13 @@
 		align-items: center;
 		border-top: 1px solid var(--hair);
 		padding: 3px 0;
+	}
+	.old > span:nth-child(2) {
+		text-decoration: line-through;
+	}
+	.acts {
+		display: flex;
+		gap: 4px;
 	}
 	.n {
 		color: var(--ink2);

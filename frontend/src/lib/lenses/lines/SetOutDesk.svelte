@@ -1,10 +1,15 @@
 <script lang="ts">
 	/** The set-out sheet: by two tapes, by offsets, by diagonals, by 3-4-5; and on paper. */
 	import type { SetOutSheet } from '../../api/schema';
+	import type { JobDesk } from '../../state/job.svelte';
+	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
-	let { sheet, jobId, units }: { sheet: SetOutSheet; jobId: string; units: 'ft-in' | 'mm' } = $props();
+	let { sheet, desk }: { sheet: SetOutSheet; desk: JobDesk } = $props();
+	const jobId = $derived(desk.id);
+	const units = $derived(desk.units);
+	const own = $derived(desk.kept?.document.ways?.profile_mm);
 	const ways = ['swing', 'offsets', 'diagonals', 'three', 'nails'] as const;
 	let way = $state<(typeof ways)[number]>('swing');
 	const file = (name: string) => `/api/jobs/${jobId}/${name}`;
@@ -50,6 +55,7 @@
 		</tbody>
 	</table>
 {/if}
+<Field label={w.lines.profileHere} width="270px" calm placeholder={sheet.profile_text} value={own ? sheet.profile_text : ''} problem={desk.problemFor('profile')} keep={(typed) => desk.keep([{ op: 'set_fields', values: { 'ways.profile_mm': typed.trim() || null } }], 'profile')} />
 <h3>{w.lines.take}</h3>
 <div class="row">
 	{#each paper as size}<a class="act quiet" href="{file('set-out.pdf')}?paper={size}" download>{w.lines.paper[size as 'a4' | 'letter']}</a>{/each}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** Square it: what was taped, in any order; the verdict, the acts, and what to tape next. */
 	import { cornerName } from '../../drawing/pick.svelte';
+	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import Rounds from './Rounds.svelte';
@@ -81,8 +82,9 @@
 <div class="row">
 	<button type="button" class="act main" disabled={!squared} onclick={() => void box.keep()}>{w.lines.keepRound}</button>
 	{#if squared?.determined && !squared.inside && squared.acts.length}<button type="button" class="act quiet" onclick={() => void box.planAsLaid()}>{w.lines.asLaid}</button>{/if}
-	<span role="status">{box.kept}</span>
+	<span role="status">{box.corrects ? w.lines.correcting : box.kept}</span>
 </div>
+<Field label={w.lines.rightInside} width="230px" calm placeholder={box.answer?.tolerance_text ?? w.order.asCrew} value={box.ownTolerance} problem={box.data.desk.problemFor('tolerance')} keep={(typed) => box.setTolerance(typed)} />
 <p class="label">{w.lines.tapeNote}</p>
 <Rounds {box} />
 

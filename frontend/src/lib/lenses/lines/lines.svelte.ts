@@ -54,8 +54,8 @@ export class LinesData {
 		this.recorded = true;
 	}
 	/** Append a record; null when it went through, the problem's words and path otherwise. */
-	async record(kind: RecordKind, values: Record<string, unknown>, who: string): Promise<{ words: string; path: string } | null> {
-		const body = { id: crypto.randomUUID(), kind, revision: this.desk.kept?.revision ?? 1, values, who, at_device: new Date().toISOString() };
+	async record(kind: RecordKind, values: Record<string, unknown>, who: string, supersedes: string | null = null): Promise<{ words: string; path: string } | null> {
+		const body = { id: crypto.randomUUID(), kind, revision: this.desk.kept?.revision ?? 1, values, who, at_device: new Date().toISOString(), supersedes };
 		try {
 			await answer<RecordRow>(client.POST('/api/jobs/{job_id}/records', { ...this.#path, body }));
 		} catch (error) {

@@ -25,6 +25,8 @@ export class SquareBox {
 	answer = $state.raw<SquareAnswer | null>(null);
 	problem = $state.raw<{ words: string; row: number; choices: string[] } | null>(null);
 	kept = $state('');
+	/** id of the round that the next one corrects */
+	corrects = $state<string | null>(null);
 	#ask = 0;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -34,6 +36,14 @@ export class SquareBox {
 	}
 	get corners() {
 		return this.#outline?.sides.length ?? 0;
+	}
+	/** This job's own tolerance as typed, '' where the crew's holds. */
+	get ownTolerance(): string {
+		const mm = this.data.desk.kept?.document.ways?.tolerance_mm;
+		return mm ? (this.data.desk.units === 'mm' ? `${+mm.toFixed(1)}` : `${+(mm / 25.4).toFixed(4)}"`) : '';
+	}
+	setTolerance(typed: string): Promise<boolean> {
+		return this.data.desk.keep([{ op: 'set_fields', values: { 'ways.tolerance_mm': typed.trim() || null } }], 'tolerance');
 	}
 	get sideNames() {
 		return this.#outline?.sides.map((side) => side.name) ?? [];
@@ -76,7 +86,8 @@ export class SquareBox {
 		this.rows.push({ from: this.hold[0], to, typed: '', should: '', line: [...this.hold] });
 	}
 	/** Bring a kept round back into the rows. */
-	load(values: Record<string, unknown>, shown: string[]) {
+	load(values: Record<string, unknown>, shown: string[], corrects: string | null = null) {
+		this.corrects = corrects;
 		this.fill();
 		this.hold = (values['hold'] as [number, number] | undefined) ?? this.hold;
 		const measures = (values['measures'] ?? []) as { kind?: string; from?: End; to: End; line?: [number, number] }[];
@@ -129,9 +140,12 @@ export class SquareBox {
 	async keep() {
 		await this.solve();
 		if (!this.answer) return;
-		const wrong = await this.data.record('taped', this.#values(), session.who);
+		const wrong = await this.data.record('taped', this.#values(), session.who, this.corrects);
 		if (wrong) this.problem = { words: wrong.words, row: -1, choices: [] };
-		else this.kept = 'Round kept.';
+		else {
+			this.kept = 'Round kept.';
+			this.corrects = null;
+		}
 	}
 	/** The outline has changed: new rows where its corners did, else the same readings against it. */
 	async refresh() {
