@@ -179,7 +179,7 @@ export const w = {
 		asLaid: 'Plan it as it was laid',
 		rounds: 'Rounds',
 		showRound: 'Show it',
-		tapeNote: 'A steel tape grows about 1/8″ in 100′ for 10 °F (3.5 mm in 30 m for 10 °C). Tape all of it in one go.',
+		tapeNote: 'A steel tape grows about 1/8″ in 100′ for 16 °F (3.5 mm in 30 m for 10 °C). Tape all of it in one go.',
 		checks: { 'string-gaps': 'String gaps', 'form-levels': 'Form tops' },
 		gapFirst: 'Read the gap at each stake.',
 		rodFirst: 'Read the rod on the form at each stake.',
