@@ -79,6 +79,11 @@ def test_sides_against_something_need_no_form_and_say_so():
     side = form_plan(half, WAYS).sides[0]
     assert side.formed and side.why == "Partly against Old slab." and side.length_mm == pytest.approx(2000, abs=15)
     assert all(course.to_mm <= 2015 for course in side.courses)
+    comb = [[0, -2000], [6000, -2000], [6000, 0], [4500, 0], [4500, -900], [1500, -900], [1500, 0], [0, 0]]
+    side = form_plan(plan(existing=[{"name": "Two piers", "polygon": comb}]), WAYS).sides[0]
+    assert side.length_mm == pytest.approx(3000, abs=30) and [c.from_mm for c in side.courses] == [
+        pytest.approx(1500, abs=15)
+    ]
     none = form_plan(plan(forms=[{"sides": [1], "build": "none"}]), WAYS).sides[1]
     assert not none.formed and none.why == "No form, by your word."
 

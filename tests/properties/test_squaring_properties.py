@@ -78,6 +78,16 @@ def test_loose_shapes_are_told_and_the_advice_settles_them(frame, data):
         assert again.determined
 
 
+def test_two_wild_values_are_not_passed_off_as_one():
+    ring = [(0.0, 0.0), (9000.0, 0.0), (9000.0, 6000.0), (5000.0, 9000.0), (0.0, 6000.0)]
+    measures = tape(ring, every_pair(5))
+    measures[4]["mm"] += 60
+    measures[8]["mm"] -= 80
+    answer = square(ring, Taped.model_validate({"measures": measures}), "mm")
+    assert answer.suspect is not None and answer.acts == [] and not answer.inside
+    assert answer.verdict == "The readings do not fit together." and "The rest still do not fit" in answer.doubt
+
+
 @pytest.mark.parametrize("row", range(21))
 def test_any_reading_of_the_demo_round_may_be_wild(row):
     job = demo("honey-house")

@@ -8,7 +8,6 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from shapely.geometry import LineString, Point, Polygon
-from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
@@ -56,16 +55,13 @@ def reaches(plan: Plan, side: int) -> list[Reach]:
         if thing.what == "walk":
             continue
         touching = line.intersection(Polygon(thing.polygon).buffer(TOUCH_MM, join_style="mitre"))
-        if touching.length > 5 * TOUCH_MM:
-            ends = [math.dist(a, spot) for spot in _spots(touching)]
-            taken.append((max(0.0, min(ends) + TOUCH_MM if min(ends) > TOUCH_MM else 0.0),
-                          min(size, max(ends) - TOUCH_MM if max(ends) < size - TOUCH_MM else size), thing.name))  # fmt: skip
+        for part in getattr(touching, "geoms", [touching]):
+            if part.length > 5 * TOUCH_MM:
+                ends = sorted(math.dist(a, spot) for spot in part.coords)
+                start = ends[0] + TOUCH_MM if ends[0] > TOUCH_MM else 0.0
+                end = ends[-1] - TOUCH_MM if ends[-1] < size - TOUCH_MM else size
+                taken.append((start, end, thing.name))
     return _cut_up(size, sorted(taken))
-
-
-def _spots(shape: BaseGeometry) -> list[XY]:
-    parts = getattr(shape, "geoms", [shape])
-    return [(x, y) for part in parts for x, y in getattr(part, "coords", [])]
 
 
 def _cut_up(size: float, taken: Sequence[tuple[float, float, str]]) -> list[Reach]:

@@ -84,9 +84,8 @@ def side_form(
     open_parts = [part for part in parts if not part.against]
     spots = stations(plan, cells, side, row, edge_mm)
     name = side_name(side, len(ring))
-    kinds = {edge.type: edge for edge in plan.edges}
     mark = next((edge.type for edge in plan.edges if side in (edge.sides or ())), None)
-    kind = next((k.kind for k in plan.edge_types if k.mark == mark), "plain") if mark in kinds else "plain"
+    kind = next((row.kind for row in plan.edge_types if row.mark == mark), "plain")
     against = ", ".join(dict.fromkeys(part.against for part in parts if part.against))
     if row is not None and row.build == "none":
         return _bare(side, name, "No form, by your word.", spots, row)

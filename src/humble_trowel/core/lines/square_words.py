@@ -120,7 +120,8 @@ def doubt_of(
         alone = fit_of_one(taped.measures[left_out], used, corners)
         long = "long" if alone > 0 else "short"
         name = measure_name(taped.measures[left_out], corners, units)
-        return f"{name} reads {say_depth(abs(alone), units)} {long} against the others. It was left out. Tape it again."
+        more = " The rest still do not fit together." if blunder else ""
+        return f"{name} reads {say_depth(abs(alone), units)} {long} against the others. It was left out. Tape it again.{more}"
     if blunder:
         more = f" Or take {advice[0].name}: that tells." if advice else ""
         return f"One of these {len(taped.measures)} readings is wrong, and they cannot say which. Tape them all again.{more}"

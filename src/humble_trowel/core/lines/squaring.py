@@ -83,7 +83,7 @@ def square(
     misfit = math.sqrt(float(used.v_mm @ used.v_mm) / max(1, len(measures)))
     suspect = None if left_out is None else taped.measures[left_out]
     sigma0 = math.sqrt(float(used.v_mm @ used.v_mm) / used.redundancy) / sigma_mm if used.redundancy > 0 else None
-    blunder = left_out is None and sigma0 is not None and sigma0 > SUSPECT_OVER
+    blunder = sigma0 is not None and sigma0 > SUSPECT_OVER
     advice = _advice(design, measures, used, blunder, units)
     inside = used.missing == 0 and not blunder and all(move.inside for move in moves)
     answer = Squared(
