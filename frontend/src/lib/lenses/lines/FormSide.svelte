@@ -62,7 +62,7 @@
 			{/each}
 		</div>
 	</div>
-	{#if form.push_n_per_m > 0 && form.formed}<p class="label"><Frac text={form.push_words} />{#if how?.push}{' '}{w.lines.push} <Num working={how.push} />{/if}</p>{/if}
+	{#if form.push_n_per_m > 0 && form.formed}<p class="label"><Frac text={`${form.push_words} `} />{#if how?.push}{w.lines.push} <Num working={how.push} />{/if}</p>{/if}
 </div>
 
 <style>
