@@ -60,6 +60,20 @@ def test_strings_run_over_the_sides_and_profiles_stand_clear(name):
     assert covered == set(range(len(job.outline)))
 
 
+def test_offset_stakes_stand_past_outer_corners_in_line_with_their_sides():
+    job = demo("honey-house")
+    sheet = set_out(job, WAYS)
+    ring, slab = job.outline, Polygon(job.outline)
+    assert {stake.name for stake in sheet.stakes} == set("ABDEGIJ")  # C, F and H are inner corners
+    for stake in sheet.stakes:
+        spot = (stake.x_mm, stake.y_mm)
+        assert math.dist(spot, ring[stake.corner]) == pytest.approx(sheet.profile_mm)
+        assert slab.distance(Point(spot)) > 0
+        a, b = (ring["ABCDEFGHIJ".index(letter)] for letter in stake.in_line_with.split(" to "))
+        area = (b[0] - a[0]) * (spot[1] - a[1]) - (b[1] - a[1]) * (spot[0] - a[0])
+        assert abs(area) / math.dist(a, b) < 1e-6
+
+
 def test_an_l_has_two_rectangles_with_all_sides_on_it():
     sheet = set_out(edited(new(), {"op": "keep_outline", "text": "36' e 18' n 24' w 10' n 12' w 28' s"}), WAYS)
     assert [(q.long_text, q.short_text, q.diagonal_text) for q in sheet.squares] == [

@@ -151,6 +151,8 @@ def test_set_out_in_other_ways_and_something_beside_the_work(page):
     expect(page.get_by_role("row", name=re.compile("^C from A"))).to_contain_text("28′-10")
     page.get_by_role("button", name="3-4-5").click()
     expect(page.get_by_text("15′ back, 20′ on, 25′ across.").first).to_be_visible()
+    page.get_by_role("button", name="Stakes").click()
+    expect(page.get_by_role("row", name=re.compile("^A D to A"))).to_be_visible()
     turn(page, "Around")
     page.get_by_label("Walk round it, from a corner of the slab").fill("from B, 10' e 16' n 10' w 16' s")
     page.get_by_role("button", name="Draw it").click()

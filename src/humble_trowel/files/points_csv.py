@@ -115,6 +115,9 @@ def write_set_out_csv(sheet: SetOutSheet) -> bytes:
                     "",
                 ]
             )
+    for stake in sheet.stakes:
+        name = f"past {stake.name} in line with {stake.in_line_with}"
+        rows.writerow(["stake", name, f"{stake.along_mm:.1f}", f"{stake.left_mm:.1f}", "", "", "", ""])
     for square in sheet.squares:
         for ends in square.ends:
             rows.writerow(

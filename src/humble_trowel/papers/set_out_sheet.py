@@ -74,6 +74,8 @@ def _tables(plan: Plan, sheet: SetOutSheet, forms: FormPlan) -> str:
         _table("3-4-5 at each corner", ("Corner", "Back along, on along, across"), [(t.name, t.words) for t in sheet.three_four_five]),
         _table("Strings and their nails", ("String", "Near end", "Far end"),
                [(s.name, _nail(s.start, units), _nail(s.end, units)) for s in sheet.strings]),
+        _table("Offset stakes", ("Past", "In line with", "Along", "Left of it"),
+               [(s.name, s.in_line_with, s.along_text, s.left_text) for s in sheet.stakes]),
         _table("Forms", ("Side", "Boards", "Stakes", "Kickers"),
                [(f.name, say_boards(f, units), f"{f.stakes} at {say_length(f.stake_spacing_mm, units)}" if f.stakes else "", str(f.kickers or "")) for f in forms.sides]),
     ]  # fmt: skip

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-import math
-from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any
@@ -127,15 +125,6 @@ def forms_json(forms: FormPlan) -> dict[str, Any]:
         "totals": {take.key: take.value for take in forms.takes},
         "findings": [row.__dict__ for row in forms.findings],
     }  # fmt: skip
-
-
-def boards_by_mark(sides: Sequence[SideForm]) -> dict[str, float]:
-    """Length of board needed by mark, mm, before any cutting."""
-    total: Counter[str] = Counter()
-    for side in sides:
-        for course in side.courses:
-            total[course.board] += course.run_mm  # type: ignore[assignment]
-    return {mark: math.fsum([length]) for mark, length in sorted(total.items())}
 
 
 def say_boards(side: SideForm, units: Units) -> str:

@@ -15,6 +15,7 @@ from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
 from humble_trowel.core.lines.baseline import Baseline, baseline_of
 from humble_trowel.core.lines.outline import across_working
 from humble_trowel.core.lines.rectangles import Rectangle, maximal_rectangles
+from humble_trowel.core.lines.stakes import OffsetStake, offset_stakes
 from humble_trowel.core.lines.strings import StringLine, string_lines
 from humble_trowel.core.plan.carry import distance_to_side
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
@@ -94,17 +95,6 @@ class ThreeFourFive:
 
 
 @dataclass(frozen=True)
-class OffsetStake:
-    """A stake past a corner, in line with a side, out of the diggers' way."""
-
-    corner: int
-    name: str
-    in_line_with: str
-    x_mm: float
-    y_mm: float
-
-
-@dataclass(frozen=True)
 class SetOutSheet:
     baseline: str
     baseline_line: list[XY]
@@ -144,7 +134,7 @@ def set_out(plan: Plan, ways: Ways) -> SetOutSheet:
         corners=[_corner(ring, i, base, units) for i in range(len(ring))],
         swing=swings(ring, base, units),
         strings=strings,
-        stakes=_stakes(ring, profile),
+        stakes=offset_stakes(ring, base, profile, units),
         squares=[_square(ring, found, units) for found in maximal_rectangles(ring)],
         three_four_five=[_three_four_five(ring, i, units) for i in range(len(ring))],
         string_mm=math.fsum(line.length_mm for line in strings),
@@ -202,22 +192,6 @@ def _meet_deg(a: XY, b: XY, spot: XY) -> float:
     other = math.atan2(b[1] - spot[1], b[0] - spot[0])
     turn = abs(math.degrees(math.remainder(one - other, math.tau)))
     return min(turn, 180 - turn)
-
-
-def _stakes(ring: Sequence[XY], out_mm: float) -> list[OffsetStake]:
-    n = len(ring)
-    rows = []
-    for i, spot in enumerate(ring):
-        if math.remainder(corner_angle_rad(ring[i - 1], spot, ring[(i + 1) % n]), math.tau) <= 0:
-            continue
-        for far, side in ((ring[i - 1], (i - 1) % n), (ring[(i + 1) % n], i)):
-            size = math.dist(far, spot)
-            if size < 300:
-                continue
-            x = spot[0] + (spot[0] - far[0]) / size * out_mm
-            y = spot[1] + (spot[1] - far[1]) / size * out_mm
-            rows.append(OffsetStake(i, corner_name(i), side_name(side, n), x, y))
-    return rows
 
 
 def _square(ring: Sequence[XY], found: Rectangle, units: Units) -> Square:
@@ -290,6 +264,10 @@ def set_out_json(sheet: SetOutSheet) -> dict[str, Any]:
             {"string": s.name, "x_mm": n.along_mm, "y_mm": n.left_mm, "beyond": n.beyond, "beyond_mm": n.beyond_mm}
             for s in sheet.strings
             for n in (s.start, s.end)
+        ],
+        "stakes": [
+            {"corner": s.corner, "in_line_with": s.in_line_with, "x_mm": s.along_mm, "y_mm": s.left_mm}
+            for s in sheet.stakes
         ],
         "diagonals": [{**ends, "mm": q.diagonal_mm} for q in sheet.squares for ends in q.ends],
         "three_four_five": [

@@ -161,11 +161,6 @@ def take_outline(
     return edited, f"Outline of {len(points)} corners from {source or 'a file'}"
 
 
-def moved_outline(plan: Plan, ring: Sequence[XY]) -> Plan:
-    """The plan on the same corners in other places, as when the frame is accepted as it was laid."""
-    return same_corners(plan, list(ring))
-
-
 def accept_laid(plan: Plan, ring: Sequence[XY]) -> Edited:
     """Take the frame as it stands as the plan: the corners as taped."""
     old = ring_needed(plan)
@@ -174,4 +169,4 @@ def accept_laid(plan: Plan, ring: Sequence[XY]) -> Edited:
     most = max(math.dist(a, b) for a, b in zip(old, ring, strict=True))
     if most > 1000:
         raise CallError("A corner would move by more than 1 m. That is another slab; call it.", path="ring")
-    return moved_outline(plan, [(float(x), float(y)) for x, y in ring]), "Frame taken as it was laid"
+    return same_corners(plan, [(float(x), float(y)) for x, y in ring]), "Frame taken as it was laid"

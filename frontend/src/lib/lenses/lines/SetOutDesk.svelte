@@ -10,7 +10,7 @@
 	const jobId = $derived(desk.id);
 	const units = $derived(desk.units);
 	const own = $derived(desk.kept?.document.ways?.profile_mm);
-	const ways = ['swing', 'offsets', 'diagonals', 'three', 'nails'] as const;
+	const ways = ['swing', 'offsets', 'diagonals', 'three', 'nails', 'stakes'] as const;
 	let way = $state<(typeof ways)[number]>('swing');
 	const file = (name: string) => `/api/jobs/${jobId}/${name}`;
 	const paper = $derived(units === 'mm' ? ['a4', 'letter'] : ['letter', 'a4']);
@@ -45,7 +45,7 @@
 {:else if way === 'three'}
 	<table class="desk-table"><tbody>{#each sheet.three_four_five as row}<tr><th scope="row">{row.name}</th><td><Frac text={row.words} /></td></tr>{/each}</tbody></table>
 	<p class="label">{w.lines.threeHow}</p>
-{:else}
+{:else if way === 'nails'}
 	<table class="desk-table">
 		<thead><tr><th>{w.lines.string}</th><th>{w.lines.nearEnd}</th><th>{w.lines.farEnd}</th></tr></thead>
 		<tbody>
@@ -53,6 +53,12 @@
 				<tr><th scope="row">{line.name}</th>{#each [line.start, line.end] as nail}<td><Frac text={nail.beyond_text} /> {w.lines.past} {nail.beyond}{nail.board.length ? '' : `, ${w.lines.onIt} ${nail.on}`}</td>{/each}</tr>
 			{/each}
 		</tbody>
+	</table>
+{:else}
+	<p>{w.lines.stakesHow(sheet.profile_text)}</p>
+	<table class="desk-table">
+		<thead><tr><th>{w.lines.pastCorner}</th><th>{w.lines.inLine}</th><th>{w.lines.along(sheet.baseline)}</th><th>{w.lines.leftOf}</th></tr></thead>
+		<tbody>{#each sheet.stakes as stake}<tr><th scope="row">{stake.name}</th><td>{stake.in_line_with}</td><td class="num"><Frac text={stake.along_text} /></td><td class="num"><Frac text={stake.left_text} /></td></tr>{/each}</tbody>
 	</table>
 {/if}
 <Field label={w.lines.profileHere} width="270px" calm placeholder={sheet.profile_text} value={own ? sheet.profile_text : ''} problem={desk.problemFor('profile')} keep={(typed) => desk.keep([{ op: 'set_fields', values: { 'ways.profile_mm': typed.trim() || null } }], 'profile')} />
