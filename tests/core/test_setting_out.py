@@ -65,6 +65,8 @@ def test_offset_stakes_stand_past_outer_corners_in_line_with_their_sides():
     sheet = set_out(job, WAYS)
     ring, slab = job.outline, Polygon(job.outline)
     assert {stake.name for stake in sheet.stakes} == set("ABDEGIJ")  # C, F and H are inner corners
+    bay = set_out(demo("boat-bay"), WAYS)
+    assert [s.name for s in bay.stakes] == list("BBCC")  # none is driven into the club's floor
     for stake in sheet.stakes:
         spot = (stake.x_mm, stake.y_mm)
         assert math.dist(spot, ring[stake.corner]) == pytest.approx(sheet.profile_mm)

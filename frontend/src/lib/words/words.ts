@@ -212,7 +212,7 @@ export const w = {
 		pressSide: 'Press a side to say how it is formed.',
 		itIsBack: 'It stands again',
 		takes: 'What it takes',
-		leanIn: 'kick it in 1/8″',
+		leanIn: 'kick it in',
 		groundAt: (corner: string) => `Ground at ${corner}, below top`,
 		groundNotSet: 'ground not set: the whole edge is formed',
 		backfill: 'Earth packed behind',

@@ -71,6 +71,7 @@ class SideForm:
     fits: bool
     height_text: str
     spacing_text: str
+    lean_text: str
     push_words: str
 
 
@@ -99,7 +100,7 @@ def _bare(side: int, name: str, why: str, spots: list[Station], row: FormRow | N
     return SideForm(
         side, name, False, why, high, min((s.height_mm for s in spots), default=0.0), bool(row and row.ground), "none",
         [], 0.0, [], 0.0, 0.0, 0, 0.0, 0, 0, 0.0, 0.0, False, False, spots, [], "", 0, 0.0, True,
-        "", "", "",
+        "", "", "", "",
     )  # fmt: skip
 
 
@@ -136,7 +137,7 @@ def _formed(
         left_out=row.left_out, stations=spots, stake_at_mm=stakes_at, governs=governs,
         panels=math.ceil(length / ways.panel_length_mm) if panel else 0, foam_m2=foam,
         fits=stack is not None or (panel and high <= ways.panel_deep_mm),
-        height_text=say_depth(high, plan.units), spacing_text=say_length(spacing, plan.units),
+        height_text=say_depth(high, plan.units), spacing_text=say_length(spacing, plan.units), lean_text=say_depth(ways.lean_mm, plan.units),
         push_words=_push_words(plan, high, push, spacing, load, governs),
     )  # fmt: skip
 

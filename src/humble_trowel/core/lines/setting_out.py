@@ -134,7 +134,7 @@ def set_out(plan: Plan, ways: Ways) -> SetOutSheet:
         corners=[_corner(ring, i, base, units) for i in range(len(ring))],
         swing=swings(ring, base, units),
         strings=strings,
-        stakes=offset_stakes(ring, base, profile, units),
+        stakes=offset_stakes(plan, base, profile),
         squares=[_square(ring, found, units) for found in maximal_rectangles(ring)],
         three_four_five=[_three_four_five(ring, i, units) for i in range(len(ring))],
         string_mm=math.fsum(line.length_mm for line in strings),

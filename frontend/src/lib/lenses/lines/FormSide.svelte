@@ -35,7 +35,7 @@
 </script>
 
 <div class="side">
-	<h3>{form.name}: <Frac text={form.height_text} /> {w.lines.highWord}{form.lean_mm ? `, ${w.lines.leanIn}` : ''}</h3>
+	<h3>{form.name}: <Frac text={form.height_text} /> {w.lines.highWord}{form.lean_mm ? `, ${w.lines.leanIn} ` : ''}{#if form.lean_mm}<Frac text={form.lean_text} />{/if}</h3>
 	<svg viewBox="0 0 {W} 116" role="img" aria-label="{form.name}, {form.height_text}">
 		{#each form.courses as course}
 			<rect x={x(course.from_mm)} y={y(top) + (course.top_mm / tall) * 66} width={Math.max(2, x(course.to_mm) - x(course.from_mm))} height={(course.deep_mm / tall) * 66} class="board" />
