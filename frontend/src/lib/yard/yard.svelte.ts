@@ -10,9 +10,9 @@ export class YardState {
 	deleted = $state.raw<YardJob | null>(null);
 
 	async load() {
-		await this.#try(async () => {
-			this.jobs = await answer<YardJob[]>(client.GET('/api/jobs'));
-		});
+		const said = this.words;
+		const got = await this.#try(() => answer<YardJob[]>(client.GET('/api/jobs')), said);
+		if (got) this.jobs = got;
 	}
 	async start(name: string, units: 'ft-in' | 'mm'): Promise<string | null> {
 		return this.#try(async () => (await answer<JobState>(client.POST('/api/jobs', { body: { name, units, author: session.who } }))).id);
@@ -53,11 +53,11 @@ export class YardState {
 		});
 		await this.load();
 	}
-	async #try<T>(act: () => Promise<T>): Promise<T | null> {
+	/** `said` stays while the act runs: a list that comes in late does not wipe out what an act was refused for. */
+	async #try<T>(act: () => Promise<T>, said = ''): Promise<T | null> {
+		this.words = said;
 		try {
-			const got = await act();
-			this.words = '';
-			return got;
+			return await act();
 		} catch (error) {
 			if (error instanceof ApiProblem) this.words = error.problem.path ? `${error.problem.path}: ${error.problem.detail}` : error.problem.detail;
 			else if (error instanceof Offline) this.words = w.notices.offline(0).split('.')[0] + '.';
