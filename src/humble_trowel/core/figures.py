@@ -199,9 +199,6 @@ def _later_findings(plan: Plan) -> list[Finding]:
         )
         if getattr(plan, key)
     ]  # fmt: skip
-    for index, zone in enumerate(plan.zones):
-        if zone.underside == "level" and zone.fall is not None:
-            said.append((f"zones[{index}].underside", f"the level underside of {zone.name}"))
     return [
         finding(
             "not-counted-yet", key, f"The file has {what}; the volume here does not count that yet.",

@@ -11,7 +11,7 @@ from shapely.geometry import LineString, Point, Polygon
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.plan.document import FormRow, Plan, PlaneFall
+from humble_trowel.core.plan.document import FormRow, Plan
 
 INSIDE_MM = 2.0
 TOUCH_MM = 12.0
@@ -78,24 +78,6 @@ def _cut_up(size: float, taken: Sequence[tuple[float, float, str]]) -> list[Reac
     return rows
 
 
-def top_at(plan: Plan, cell: Cell, spot: XY) -> float:
-    """Top of a zone at a plan point, mm over the finished top of the main slab. A drain's rim stays at its drop."""
-    zone = plan.zones[cell.index]
-    top = -zone.drop_mm
-    fall = zone.fall
-    if isinstance(fall, PlaneFall):
-        way = math.radians(fall.toward_deg)
-        ux, uy = math.sin(way), math.cos(way)
-        run = [x * ux + y * uy for x, y in _rim(cell)]
-        top -= fall.rate * (spot[0] * ux + spot[1] * uy - min(run))
-    return top
-
-
-def _rim(cell: Cell) -> list[XY]:
-    parts = getattr(cell.region, "geoms", [cell.region])
-    return [spot for part in parts for spot in part.exterior.coords]
-
-
 def stations(plan: Plan, cells: Sequence[Cell], side: int, row: FormRow | None, deep_mm: float) -> list[Station]:
     """Stations along a side at its ends, at every zone border and at every ground level typed.
 
@@ -115,7 +97,7 @@ def stations(plan: Plan, cells: Sequence[Cell], side: int, row: FormRow | None, 
         cell = _cell_at(_inside(a, b, (begin + end) / 2), cells)
         for at in (begin, end):
             spot = (a[0] + (b[0] - a[0]) * at / size, a[1] + (b[1] - a[1]) * at / size)
-            top = top_at(plan, cell, spot)
+            top = cell.top_at(spot)
             level = _ground_at(ground, at) if ground else top - max(deep_mm, cell.thickness_mm)
             if not rows or rows[-1].at_mm != at or abs(rows[-1].height_mm - (top - level)) > 0.01:
                 rows.append(Station(at, top, level))

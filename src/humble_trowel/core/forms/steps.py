@@ -8,7 +8,6 @@ from itertools import pairwise
 
 import shapely
 
-from humble_trowel.core.forms.exposed import top_at
 from humble_trowel.core.forms.heights import choose
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
@@ -51,7 +50,7 @@ def step_forms(plan: Plan, cells: Sequence[Cell], ways: FormWays) -> list[StepFo
 
 def _step(plan: Plan, one: Cell, other: Cell, line: list[list[float]], kit: list[tuple[str, float]]) -> list[StepForm]:
     spots = [(x, y) for x, y in line]
-    height = max(abs(top_at(plan, one, spot) - top_at(plan, other, spot)) for spot in spots)
+    height = max(abs(one.top_at(spot) - other.top_at(spot)) for spot in spots)
     if height < LEAST_STEP_MM:
         return []
     length = sum(((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2) ** 0.5 for a, b in pairwise(spots))

@@ -15,6 +15,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.slice_slabs import Slab, plan_slabs
 from humble_trowel.core.geometry.slice_strips import FAR, Strip, plan_strips
 from humble_trowel.core.plan.document import Plan
 
@@ -56,20 +57,19 @@ def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
     """Cross-section area in mm2 on each line x."""
     outline = _crossings(plan.outline or [], x)
     holes = [_crossings(ring, x) for ring in plan.openings]
-    rest = next((_thickness(plan, zone.slab) for zone in plan.zones if zone.polygon is None), 0.0)
-    zones = [
-        (_crossings(zone.polygon, x), _thickness(plan, zone.slab))
-        for zone in plan.zones
-        if zone.polygon and _thickness(plan, zone.slab) != rest
-    ]
+    rest, slabs = plan_slabs(plan)
+    zones = [(_crossings(slab.ring, x), slab) for slab in slabs]
     bands = _packed(strips, x)
-    slabs = sorted({rest, *(thickness for _, thickness in zones)} - {0.0})[1:]
-    marks = [outline, *holes, *[zone for zone, _ in zones], *_band_marks(bands, slabs)]
+    depths = sorted({rest, *slabs}, key=lambda slab: slab.at_0)
+    level = [slab.at_0 for slab in depths if not slab.tilted and slab.at_0]
+    tilted = [slab for slab in depths if slab.tilted]
+    marks = [outline, *holes, *[zone for zone, _ in zones], *_band_marks(bands, sorted(set(level))[0 if tilted else 1 :])]
+    marks += _tilted_marks(bands, tilted, x)
     breaks = np.sort(np.concatenate(marks, axis=1), axis=1)
     gap = np.diff(breaks, axis=1)
     line, column = np.nonzero((gap > 1e-9) & (breaks[:, 1:] < FAR))
     low, gap = breaks[line, column], gap[line, column]
-    depth = _mean_depth(line, low, gap, outline, holes, (rest, zones), bands)
+    depth = _mean_depth(x, line, low, gap, outline, holes, (rest, zones), bands)
     return np.asarray(np.bincount(line, weights=depth * gap, minlength=len(x)), dtype=np.float64)
 
 
@@ -101,12 +101,13 @@ def _inside(line: Index, y: Array, crossings: Array) -> NDArray[np.bool_]:
 
 
 def _mean_depth(
+    x: Array,
     line: Index,
     low: Array,
     gap: Array,
     outline: Array,
     holes: Sequence[Array],
-    slabs: tuple[float, Sequence[tuple[Array, float]]],
+    slabs: tuple[Slab, Sequence[tuple[Array, Slab]]],
     bands: Bands,
 ) -> Array:
     """Mean depth on each interval low..low + gap of its line, by two Gauss points. No rule starts or ends inside."""
@@ -115,17 +116,19 @@ def _mean_depth(
     for hole in holes:
         concrete &= ~_inside(line, middle, hole)
     rest, zones = slabs
-    slab = np.full(low.shape, rest)
-    for zone, thickness in zones:
-        slab[_inside(line, middle, zone)] = thickness
-    depths = [slab, slab.copy()]
+    spots = [low + share * gap for share in (0.5 - GAUSS, 0.5 + GAUSS)]
+    depths = [rest.at(x[line], y) for y in spots]
+    for zone, slab in zones:
+        there = _inside(line, middle, zone)
+        for depth, y in zip(depths, spots, strict=True):
+            depth[there] = slab.at(x[line[there]], y[there])
     for column in range(bands.low.shape[1]):
-        there = np.flatnonzero((middle > bands.low[line, column]) & (middle < bands.high[line, column]))
-        row = line[there]
+        met = np.flatnonzero((middle > bands.low[line, column]) & (middle < bands.high[line, column]))
+        row = line[met]
         for depth, share in zip(depths, (0.5 - GAUSS, 0.5 + GAUSS), strict=True):
-            s = bands.at_0[row, column] + bands.per_y[row, column] * (low[there] + share * gap[there])
+            s = bands.at_0[row, column] + bands.per_y[row, column] * (low[met] + share * gap[met])
             own = np.minimum(bands.full[row, column], bands.knee[row, column] - bands.slope[row, column] * s)
-            depth[there] = np.maximum(depth[there], own)
+            depth[met] = np.maximum(depth[met], own)
     return np.where(concrete, (depths[0] + depths[1]) / 2, 0.0)
 
 
@@ -192,6 +195,21 @@ def _band_marks(bands: Bands, slabs: Sequence[float]) -> list[Array]:
     return [*marks, *_crossing_marks(bands)]
 
 
+def _tilted_marks(bands: Bands, slabs: Sequence[Slab], x: Array) -> list[Array]:
+    """Where a haunch or a full depth comes up to a slab whose underside slopes against its top."""
+    marks: list[Array] = []
+    for slab in slabs:
+        at_0, rise = (slab.at_0 + slab.per_x * x)[:, None], slab.per_y
+        for depth, per_y in (
+            (bands.knee - bands.slope * bands.at_0, -bands.slope * bands.per_y),
+            (bands.full, np.zeros(bands.full.shape)),
+        ):
+            closing = per_y - rise
+            there = (bands.low < FAR) & (np.abs(closing) > 1e-12)
+            marks.append(np.where(there, (at_0 - depth) / np.where(there, closing, 1.0), FAR))
+    return marks
+
+
 def _crossing_marks(bands: Bands) -> list[Array]:
     """Where one haunch is as deep as another, or as the full depth of another."""
     marks: list[Array] = []
@@ -237,7 +255,3 @@ def _interval(strip: Strip, x: Array) -> tuple[int, Array, Array]:
         else:
             np.maximum(low, edge, out=low)
     return int(first), low, high
-
-
-def _thickness(plan: Plan, mark: str) -> float:
-    return next(row.thickness_mm for row in plan.slab_types if row.mark == mark)

@@ -18,7 +18,8 @@ from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.convex import Box, Ring, apart, area_mm2, box_of, cut, is_convex, moments, parted
 from humble_trowel.core.geometry.strips import Facet, edge_runs, strip_facets
-from humble_trowel.core.geometry.zones import GRID_MM, Cell, Plane, lay_zones, usable_region
+from humble_trowel.core.geometry.tops import GRID_MM, Plane
+from humble_trowel.core.geometry.zones import Cell, lay_zones, usable_region
 from humble_trowel.core.plan.document import Plan
 
 EVEN_MM = 1e-9
@@ -66,7 +67,7 @@ class Solid:
     clipped_m2: dict[int, float] = field(default_factory=dict)
 
     def slab_m3(self, cell: Cell) -> float:
-        return region_volume_m3(cell.region, cell.depth)
+        return sum(region_volume_m3(facet.region, facet.plane) for facet in cell.depths)
 
     @property
     def net_m3(self) -> float:
@@ -78,7 +79,7 @@ class Solid:
         for cell in self.cells:
             if cell.region.intersects(spot):
                 here = (p for p in self.pieces if p.zone == cell.index and Polygon(p.ring).intersects(spot))
-                return cell.depth.at(x, y) + max((p.excess.at(x, y) for p in here), default=0.0)
+                return cell.depth_at((x, y)) + max((p.excess.at(x, y) for p in here), default=0.0)
         return 0.0
 
 
@@ -110,7 +111,7 @@ class Laying:
     """Lays facets one after another, keeping owners disjoint."""
 
     def __init__(self, cells: Sequence[Cell], usable: BaseGeometry) -> None:
-        self.cells = cells
+        self.slabs = [(cell.index, facet) for cell in cells for facet in cell.depths]
         self.usable = usable
         self.added_m3: dict[int, float] = {}
         self.clipped_m2: dict[int, float] = {}
@@ -142,32 +143,32 @@ class Laying:
                 self.clipped_m2[facet.part] = self.clipped_m2.get(facet.part, 0.0) + lost
         rings = [[ring for shape in shapes for ring in _convex_rings(shape)] for shapes in inside]
         shares: list[list[Piece]] = [[] for _ in facets]
-        for cell, parts in zip(self.cells, self._by_cell(rings), strict=True):
+        for (zone, slab), parts in zip(self.slabs, self._by_slab(rings), strict=True):
             for at, (facet, own) in enumerate(zip(facets, parts, strict=True)):
-                excess = facet.depth.minus(cell.depth)
+                excess = facet.depth.minus(slab.plane)
                 for ring in own:
                     deeper, _ = _split(ring, excess)
                     if deeper:
                         box = box_of(deeper)
-                        shares[at].append(Piece(facet.part, facet.face, cell.index, deeper, excess, facet.inner, box))
+                        shares[at].append(Piece(facet.part, facet.face, zone, deeper, excess, facet.inner, box))
         return shares
 
-    def _by_cell(self, rings: list[list[Ring]]) -> list[list[list[Ring]]]:
-        """For every cell, what each facet's rings have in it: convex cells take theirs, the last one the rest."""
-        if len(self.cells) == 1:
+    def _by_slab(self, rings: list[list[Ring]]) -> list[list[list[Ring]]]:
+        """For every share of slab, what each facet's rings have in it: convex ones take theirs, the last the rest."""
+        if len(self.slabs) == 1:
             return [rings]
-        convex = {at: ring for at, cell in enumerate(self.cells) if (ring := _convex_ring(cell.region))}
-        others = [at for at in range(len(self.cells)) if at not in convex]
+        convex = {at: ring for at, (_, slab) in enumerate(self.slabs) if (ring := _convex_ring(slab.region))}
+        others = [at for at in range(len(self.slabs)) if at not in convex]
         if len(others) > 1:
             shapes = [[Polygon(ring) for ring in own] for own in rings]
-            clipped = [_clip(shapes, cell.region) for cell in self.cells]
+            clipped = [_clip(shapes, slab.region) for _, slab in self.slabs]
             return [[[r for s in own for r in _convex_rings(s)] for own in parts] for parts in clipped]
-        result: list[list[list[Ring]]] = [[[] for _ in rings] for _ in self.cells]
+        result: list[list[list[Ring]]] = [[[] for _ in rings] for _ in self.slabs]
         for at, own in enumerate(rings):
             left = own
-            for cell, ring in convex.items():
+            for slab, ring in convex.items():
                 parts = [parted(one, ring) for one in left]
-                result[cell][at] = [inside for inside, _ in parts if inside]
+                result[slab][at] = [inside for inside, _ in parts if inside]
                 left = [piece for _, outside in parts for piece in outside]
             if others:
                 result[others[0]][at] = left

@@ -14,7 +14,7 @@ from dataclasses import dataclass
 from shapely.geometry import Polygon
 
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
-from humble_trowel.core.geometry.zones import Plane
+from humble_trowel.core.geometry.tops import Plane
 from humble_trowel.core.plan.document import EdgeType, Plan
 
 STRAIGHT_RAD = 1e-9

@@ -1,13 +1,12 @@
-"""Which slab lies where: the zones laid on the outline, each with a depth that is linear in x and y.
+"""Which slab lies where: the zones laid on the outline, each with a top and a depth that are planes by facet.
 
-A cell is one zone's share of the outline less openings. Its `depth` is a plane so that level undersides and
-drains can later be cells of several planes; today every slab is of constant thickness.
+A cell is one zone's share of the outline less openings. A drain's dish is one facet a side; a level underside
+under a fall makes the depth a plane too.
 """
 
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import NamedTuple
 
 import shapely
 from shapely.geometry import MultiPolygon, Polygon
@@ -15,36 +14,35 @@ from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.polygon import SNAP_MM, XY, check_ring, signed_area_m2
+from humble_trowel.core.geometry.tops import GRID_MM, Facet, at_spot, depth_facets, top_facets
 from humble_trowel.core.plan.document import Plan
 
 AREA_SLACK_M2 = 1e-4
-GRID_MM = 1e-4  # overlays are snapped to this: robust, and 1e-9 of any volume
-
-
-class Plane(NamedTuple):
-    """Depth in mm at (x, y): at_0 + per_x * x + per_y * y."""
-
-    at_0: float
-    per_x: float = 0.0
-    per_y: float = 0.0
-
-    def at(self, x: float, y: float) -> float:
-        return self.at_0 + self.per_x * x + self.per_y * y
-
-    def minus(self, other: Plane) -> Plane:
-        return Plane(self.at_0 - other.at_0, self.per_x - other.per_x, self.per_y - other.per_y)
 
 
 @dataclass(frozen=True)
 class Cell:
-    """A zone on the plan. `index` into plan.zones; `region` may have holes and several pieces."""
+    """A zone on the plan. `index` into plan.zones; `region` may have holes and several pieces.
+
+    whole: the region before openings. tops: level of the top by facet. depths: depth of the slab by facet.
+    """
 
     index: int
     name: str
     mark: str
     thickness_mm: float
-    depth: Plane
     region: BaseGeometry
+    whole: BaseGeometry
+    tops: tuple[Facet, ...]
+    depths: tuple[Facet, ...]
+
+    def top_at(self, spot: XY) -> float:
+        """Level of the top at a plan point, mm over the finished top of the main slab."""
+        return at_spot(self.tops, spot)
+
+    def depth_at(self, spot: XY) -> float:
+        """Depth of the slab at a plan point, mm, without edges."""
+        return at_spot(self.depths, spot)
 
     @property
     def area_m2(self) -> float:
@@ -112,12 +110,11 @@ def _lay(plan: Plan) -> list[Cell]:
                 f"Zone {zone.name} is of slab {zone.slab}, which is no slab type here.",
                 f"zones[{index}].slab",
             )
-        region = Polygon(rings[index]) if index in rings else rest
-        if plan.openings:
-            region = region.intersection(usable, grid_size=GRID_MM)
-        cells.append(
-            Cell(index, zone.name, zone.slab, kind.thickness_mm, Plane(kind.thickness_mm), _areas_only(region))
-        )
+        whole = _areas_only(Polygon(rings[index]) if index in rings else rest)
+        region = _areas_only(whole.intersection(usable, grid_size=GRID_MM)) if plan.openings else whole
+        tops = top_facets(zone, whole, region, f"zones[{index}]")
+        depths = depth_facets(zone, kind.thickness_mm, tops, region)
+        cells.append(Cell(index, zone.name, zone.slab, kind.thickness_mm, region, whole, tops, depths))
     left = float(rest.area) / 1e6
     if len(rings) == len(plan.zones) and left > max(AREA_SLACK_M2, outline.length * SNAP_MM / 1e6):
         raise PlanError(_left_out_words(rest, left), "zones")

@@ -102,6 +102,11 @@ def _slab_row(plan: Plan, solid: Solid, cell: Cell) -> LedgerPart:
         "thick": thin_leaf(f"{cell.mark} thickness", cell.thickness_mm, plan, f"edges/slab/{cell.mark}"),
     }
     m3 = solid.slab_m3(cell)
+    if len(cell.depths) > 1 or cell.depths[0].plane[1:] != (0.0, 0.0):
+        mean = m3 / cell.area_m2 * 1000 if cell.area_m2 else cell.thickness_mm
+        more = thin_leaf("Mean of what the level underside adds", mean - cell.thickness_mm, plan, f"ground/zone/{cell.index}", "geometry")  # fmt: skip
+        parts = {"thick": inputs["thick"], "more": more}
+        inputs["thick"] = work(f"{cell.name}, mean depth", more.unit, "thick + more", parts, digits=3)
     text = f"{format_volume(m3, plan.units)} {unit}"
     name = cell.name if cell.name.lower().endswith("slab") else f"{cell.name} slab"
     working = work(name, unit, area_times_depth(plan, "area", "thick"), inputs, text=text)

@@ -10,14 +10,14 @@ from datetime import datetime
 from typing import Annotated, Any, Literal, Self
 
 from pydantic import (
-    BaseModel,
-    ConfigDict,
     Field,
     PrivateAttr,
     field_validator,
     model_validator,
 )
 
+from humble_trowel.core.plan.ground_parts import BuildUp, GroundNotes
+from humble_trowel.core.plan.part import Part
 from humble_trowel.core.plan.values import (
     MAX_CORNERS,
     Length,
@@ -35,12 +35,6 @@ from humble_trowel.core.plan.values import (
 )
 from humble_trowel.core.plan.ways import WaysOverride
 from humble_trowel.core.units import Units
-
-
-class Part(BaseModel):
-    """Base of every part of the document: unknown keys are errors, values are checked on change."""
-
-    model_config = ConfigDict(extra="forbid", validate_assignment=False, frozen=True)
 
 
 class Contact(Part):
@@ -86,7 +80,7 @@ class SlabType(Marked):
 class PlaneFall(Part):
     kind: Literal["plane"]
     toward_deg: Number
-    rate: Number = Field(ge=0, le=0.5)
+    rate: Number = Field(ge=0, le=1000)
 
 
 class DrainFall(Part):
@@ -260,7 +254,7 @@ class FormRow(Part):
     left_out: bool = False
 
 
-LATER_STAGES = ("build_ups", "underslab", "steel", "embeds", "screed", "joints", "schedule")
+LATER_STAGES = ("underslab", "steel", "embeds", "screed", "joints", "schedule")
 
 
 class Plan(Part):
@@ -295,7 +289,8 @@ class Plan(Part):
     existing: Annotated[list[Existing], Field(max_length=60)] = []
     set_out: SetOut = SetOut()
     forms: Annotated[list[FormRow], Field(max_length=200)] = []
-    build_ups: Any = None
+    build_ups: Annotated[list[BuildUp], Field(max_length=100)] = []
+    ground: GroundNotes = GroundNotes()
     underslab: Any = None
     steel: Any = None
     embeds: Any = None
@@ -303,7 +298,7 @@ class Plan(Part):
     joints: Any = None
     schedule: Any = None
 
-    @field_validator("existing", mode="before")
+    @field_validator("existing", "build_ups", mode="before")
     @classmethod
     def _nothing_there(cls, value: Any) -> Any:
         return [] if value is None else value

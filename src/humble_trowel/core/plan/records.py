@@ -9,7 +9,8 @@ from typing import Annotated, Any, Literal
 
 from pydantic import ConfigDict, Discriminator, Field, Tag
 
-from humble_trowel.core.plan.document import Part
+from humble_trowel.core.plan import site_records as site
+from humble_trowel.core.plan.part import Part
 from humble_trowel.core.plan.values import Length, Note, Position, Size
 
 Index = Annotated[int, Field(ge=0, lt=200)]
@@ -97,4 +98,12 @@ VALUES_OF: dict[str, type[Part]] = {
     "string-gaps": StringGaps,
     "form-levels": FormLevels,
     "form-back": FormBack,
+    "set-up": site.SetUp,
+    "bench-shot": site.BenchShot,
+    "turning-point": site.TurningPoint,
+    "shots": site.Shots,
+    "as-dug": site.AsDug,
+    "ground-test": site.GroundTest,
+    "soft-spot": site.SoftSpot,
+    "lift-signed": site.LiftSigned,
 }

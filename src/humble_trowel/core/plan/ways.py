@@ -11,6 +11,7 @@ from typing import Annotated, Literal
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field
 
 from humble_trowel.core.plan.form_ways import CornerWay, FormWays, SetOutWays, StackWay, Tape
+from humble_trowel.core.plan.ground_ways import GroundWays, RodReads
 from humble_trowel.core.plan.way_values import Reason, SmallLength, Text, Volume, WayLength
 from humble_trowel.core.units import M3_PER_YD3, Units
 
@@ -82,6 +83,7 @@ class Ways(WaysPart):
     tape: Tape = Tape()
     set_out: SetOutWays = SetOutWays()
     forms: FormWays = FormWays()
+    ground: GroundWays = GroundWays()
 
 
 class WaysOverride(WaysPart):
@@ -100,13 +102,16 @@ class WaysOverride(WaysPart):
     profile_mm: WayLength | None = None
     corner: CornerWay | None = None
     stack: StackWay | None = None
+    rod_reads: RodReads | None = None
+    high_mm: SmallLength | None = None
+    low_mm: SmallLength | None = None
     reason: Reason = ""
 
 
 def ways_for(ways: Ways, override: WaysOverride) -> Ways:
     """The crew's ways with one job's differences laid over them."""
     given = {key: value for key, value in override.model_dump().items() if value is not None and key != "reason"}
-    parts = ("allowances", "plant", "tape", "set_out", "forms")
+    parts = ("allowances", "plant", "tape", "set_out", "forms", "ground")
     return ways.model_copy(
         update={
             name: (part := getattr(ways, name)).model_copy(

@@ -1,0 +1,50 @@
+"""What the site has written down so far, sorted for the ground stage. Superseded records are not in it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+
+from humble_trowel.core.plan.part import Part
+from humble_trowel.core.plan.site_records import (
+    AsDug,
+    BenchShot,
+    GroundTest,
+    LiftSigned,
+    SetUp,
+    Shots,
+    SoftSpot,
+    TurningPoint,
+)
+
+
+@dataclass(frozen=True)
+class SiteNotes:
+    """Records by kind, oldest first; those that others point to come with their id."""
+
+    setups: tuple[tuple[str, SetUp], ...] = ()
+    bench_shots: tuple[BenchShot, ...] = ()
+    turning: tuple[TurningPoint, ...] = ()
+    shots: tuple[tuple[str, Shots], ...] = ()
+    dug: tuple[AsDug, ...] = ()
+    tests: tuple[tuple[str, GroundTest], ...] = ()
+    soft: tuple[tuple[str, SoftSpot], ...] = ()
+    signed: tuple[tuple[str, LiftSigned], ...] = ()
+
+
+NO_NOTES = SiteNotes()
+
+
+def sort_notes(rows: Iterable[tuple[str, Part]]) -> SiteNotes:
+    """(record id, its values), oldest first."""
+    rows = list(rows)
+    return SiteNotes(
+        setups=tuple((key, row) for key, row in rows if isinstance(row, SetUp)),
+        bench_shots=tuple(row for _, row in rows if isinstance(row, BenchShot)),
+        turning=tuple(row for _, row in rows if isinstance(row, TurningPoint)),
+        shots=tuple((key, row) for key, row in rows if isinstance(row, Shots)),
+        dug=tuple(row for _, row in rows if isinstance(row, AsDug)),
+        tests=tuple((key, row) for key, row in rows if isinstance(row, GroundTest)),
+        soft=tuple((key, row) for key, row in rows if isinstance(row, SoftSpot)),
+        signed=tuple((key, row) for key, row in rows if isinstance(row, LiftSigned)),
+    )

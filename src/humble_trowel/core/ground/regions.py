@@ -1,0 +1,36 @@
+"""Where a layer is: the zone less openings and less the trenches that go through it."""
+
+from __future__ import annotations
+
+import shapely
+from shapely.geometry import Polygon
+from shapely.geometry.base import BaseGeometry
+
+from humble_trowel.core.geometry.convex import cut
+from humble_trowel.core.geometry.solid import Piece, Solid
+from humble_trowel.core.geometry.tops import GRID_MM
+from humble_trowel.core.geometry.zones import Cell
+
+EVEN_MM = 1e-6
+
+
+def trenches(solid: Solid, cell: Cell, below_mm: float = 0.0) -> BaseGeometry:
+    """Plan area of a zone in which concrete goes deeper than `below_mm` under the slab's underside."""
+    rings = [ring for piece in solid.pieces if piece.zone == cell.index for ring in _deeper(piece, below_mm)]
+    return shapely.union_all([Polygon(ring) for ring in rings], grid_size=GRID_MM)
+
+
+def _deeper(piece: Piece, below_mm: float) -> list[list[tuple[float, float]]]:
+    values = [piece.excess.at(x, y) - below_mm for x, y in piece.ring]
+    if max(values) <= EVEN_MM:
+        return []
+    if min(values) >= 0:
+        return [piece.ring]
+    above, _ = cut(piece.ring, values)
+    return [above] if above else []
+
+
+def where_it_is(solid: Solid, cell: Cell, below_mm: float) -> BaseGeometry:
+    """The zone's ground in which a layer whose top lies `below_mm` under the slab's underside is there."""
+    gone = trenches(solid, cell, max(0.0, below_mm))
+    return cell.region if gone.is_empty else cell.region.difference(gone, grid_size=GRID_MM)

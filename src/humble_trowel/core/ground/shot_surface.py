@@ -1,0 +1,167 @@
+"""The surface through scattered shots: linear on Delaunay triangles; outside their hull the value of the nearest
+point of the hull.
+
+Outside the hull that is again linear by pieces: a strip square to each hull side carries the side's own values, a
+wedge at each hull corner carries the corner's. So the whole plan is covered by polygons with a linear value each,
+and integrals are exact.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+import shapely
+from numpy.typing import NDArray
+
+from humble_trowel.core.errors import InputError
+
+Array = NDArray[np.float64]
+Index = NDArray[np.intp]
+
+
+@dataclass(frozen=True)
+class ShotSurface:
+    """Polygons that cover the plan, and a row (at_0, per_x, per_y) of the value on each. inside: triangles of shots.
+
+    spots: (n, 2) and values: (n,), mm. triangles: (m, 3) into them."""
+
+    spots: Array
+    values: Array
+    triangles: Index
+    polygons: NDArray[np.object_]
+    planes: Array
+    inside: int
+
+    def at(self, x: float, y: float) -> float:
+        """The value at a plan point, mm."""
+        spot = shapely.Point(x, y)
+        near = int(np.argmin(shapely.distance(self.polygons, spot)))
+        return float(self.planes[near] @ (1.0, x, y))
+
+
+def shot_surface(spots: Array, values: Array, reach_mm: float, triangles: Index | None = None) -> ShotSurface:
+    """The surface through (n, 2) spots with (n,) values, covering everything within `reach_mm` of the shots.
+
+    Raises InputError for fewer than three shots, or all in one line."""
+    if len(spots) < 3:
+        raise InputError(f"{len(spots)} shots make no surface. It takes three, not in one line.", "shots")
+    if triangles is None:
+        triangles = delaunay(spots)
+    if not len(triangles):
+        raise InputError("All shots lie in one line. Shoot one beside the line.", "shots")
+    hull = _hull_sides(triangles)
+    corners = spots[triangles]
+    wide = np.abs(_twice(corners)) > _flat(corners)
+    triangles, corners = triangles[wide], corners[wide]
+    planes = _planes(corners, values[triangles])
+    closed = np.concatenate([corners, corners[:, :1]], axis=1)
+    shapes = [shapely.polygons(closed)]
+    rows = [planes]
+    outer, outer_rows = _outside(spots, values, hull, reach_mm)
+    if len(outer):
+        shapes.append(shapely.polygons(outer))
+        rows.append(outer_rows)
+    return ShotSurface(spots, values, triangles, np.concatenate(shapes), np.concatenate(rows), len(triangles))
+
+
+def delaunay(spots: Array) -> Index:
+    """Delaunay triangles of (n, 2) distinct spots as rows of three indices, anticlockwise; none flat on the hull."""
+    from scipy.spatial import Delaunay, QhullError
+
+    moved = spots - spots.mean(axis=0)
+    try:
+        index = np.asarray(Delaunay(moved).simplices, dtype=np.intp)
+    except QhullError:  # all in one line
+        return np.zeros((0, 3), dtype=np.intp)
+    twice = _twice(moved[index])
+    index = np.where((twice < 0)[:, None], index[:, ::-1], index)
+    return _peeled(index, np.abs(twice) <= _flat(moved[index]))
+
+
+def _twice(corners: Array) -> Array:
+    """Twice the signed area of triangles (n, 3, 2)."""
+    u, v = corners[:, 1] - corners[:, 0], corners[:, 2] - corners[:, 0]
+    return np.asarray(u[:, 0] * v[:, 1] - u[:, 1] * v[:, 0])
+
+
+def _flat(corners: Array) -> Array:
+    """Twice the area under which a triangle is a line: a thousandth of a mm high."""
+    spread = np.ptp(corners, axis=1)
+    return np.asarray(1e-3 * np.hypot(spread[:, 0], spread[:, 1]))
+
+
+def _peeled(index: Index, flat: NDArray[np.bool_]) -> Index:
+    """Triangles without the flat ones on the hull, so that the hull runs through their middle corner too."""
+    while flat.any() and len(index):
+        hull = {(int(a), int(b)) for a, b in _hull_sides(index)}
+        outer = np.array([any((int(t[k]), int(t[k - 2])) in hull for k in range(3)) for t in index[flat]])
+        if not outer.any():
+            break
+        gone = np.flatnonzero(flat)[outer]
+        index, flat = np.delete(index, gone, axis=0), np.delete(flat, gone)
+    return np.asarray(index, dtype=np.intp)
+
+
+def _planes(corners: Array, values: Array) -> Array:
+    """Rows (at_0, per_x, per_y) through three corners each."""
+    a = corners[:, 0]
+    u, v = corners[:, 1] - a, corners[:, 2] - a
+    p, q = values[:, 1] - values[:, 0], values[:, 2] - values[:, 0]
+    twice = u[:, 0] * v[:, 1] - u[:, 1] * v[:, 0]
+    per_x = (p * v[:, 1] - q * u[:, 1]) / twice
+    per_y = (q * u[:, 0] - p * v[:, 0]) / twice
+    return np.column_stack([values[:, 0] - per_x * a[:, 0] - per_y * a[:, 1], per_x, per_y])
+
+
+def _hull_sides(triangles: Index) -> Index:
+    """Sides that belong to one triangle only, with the triangles on their left: (k, 2)."""
+    sides = np.concatenate([triangles[:, [0, 1]], triangles[:, [1, 2]], triangles[:, [2, 0]]])
+    ordered = np.sort(sides, axis=1)
+    _, first, counts = np.unique(ordered, axis=0, return_index=True, return_counts=True)
+    return np.asarray(sides[first[counts == 1]], dtype=np.intp)
+
+
+def _outside(spots: Array, values: Array, sides: Index, reach: float) -> tuple[Array, Array]:
+    """Strips and wedges outside the hull: rings (k, 5, 2) closed, and their rows."""
+    a, b = spots[sides[:, 0]], spots[sides[:, 1]]
+    along = b - a
+    size = np.hypot(along[:, 0], along[:, 1])
+    out = np.column_stack([along[:, 1], -along[:, 0]]) / size[:, None]
+    far = reach * out
+    strips = np.stack([a, a + far, b + far, b, a], axis=1)
+    rise = (values[sides[:, 1]] - values[sides[:, 0]]) / size**2
+    per = along * rise[:, None]
+    at_0 = values[sides[:, 0]] - (per * a).sum(axis=1)
+    rings, rows = [strips], [np.column_stack([at_0, per])]
+    into = {int(side[1]): i for i, side in enumerate(sides)}
+    wedges, own = [], []
+    for i, (start, _) in enumerate(sides.tolist()):
+        j = into.get(start)
+        if j is None:
+            continue
+        one, two = out[j], out[i]
+        turn = one[0] * two[1] - one[1] * two[0]
+        if turn <= 1e-12:
+            continue
+        spot = spots[start]
+        tip = one + two
+        # long enough that the quadrilateral holds the whole arc of the wedge
+        tip = tip / max(float(tip @ one), 0.2) if float(tip @ one) > 0 else tip
+        wedges.append([spot, spot + reach * one, spot + reach * tip, spot + reach * two, spot])
+        own.append([values[start], 0.0, 0.0])
+    if wedges:
+        rings.append(np.asarray(wedges))
+        rows.append(np.asarray(own))
+    return np.concatenate(rings), np.concatenate(rows)
+
+
+def merged_shots(spots: Sequence[tuple[float, float]], near_mm: float) -> tuple[list[int], list[tuple[int, int]]]:
+    """(indices that count, pairs (earlier, later) at one place): of shots within `near_mm` the later counts."""
+    points = shapely.points(np.asarray(spots, dtype=np.float64).reshape(-1, 2))
+    tree = shapely.STRtree(points)
+    one, other = tree.query(points, predicate="dwithin", distance=near_mm)
+    pairs = sorted((int(i), int(j)) for i, j in zip(one, other, strict=True) if i < j)
+    gone = {i for i, _ in pairs}
+    return [i for i in range(len(points)) if i not in gone], pairs
