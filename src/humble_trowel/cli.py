@@ -183,6 +183,39 @@ def cut(file: Path, as_json: Annotated[bool, typer.Option("--json")] = False, se
     typer.echo(json.dumps(cut_json(plan), indent=1, allow_nan=False) if as_json else cut_text(plan))
 
 
+@app.command()
+def grade(
+    job: Path,
+    shots: Path,
+    layer: Annotated[str, typer.Option(help="base, dig, foam, or a layer of the build-up.")] = "base",
+    dug: Annotated[Path | None, typer.Option(help="Trenches as dug: side,at_mm,width_mm,depth_mm.")] = None,
+    as_json: Annotated[bool, typer.Option("--json")] = False,
+) -> None:
+    """Cut, fill and extra concrete: a job FILE and SHOTS as CSV (name,x_mm,y_mm,level_mm), without a server."""
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.core.ground.grade import dug_from, graded, graded_json
+    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.files.ground_text import graded_text
+    from humble_trowel.files.job_file import read_job
+    from humble_trowel.files.shots_csv import read_dug_csv, read_shots_csv
+
+    at = job
+    try:
+        plan = read_job(job)
+        at = shots
+        taken = read_shots_csv(shots.read_bytes(), layer)
+        if not as_json and dug is None:
+            typer.echo(graded_text(*graded(plan, Ways(), taken), plan.units))
+            return
+        trenches = dug_from(read_dug_csv(dug.read_bytes())) if dug else []
+        told = graded_json(plan, Ways(), taken, trenches)
+    except TrowelError as error:
+        _stop(f"{at}: {error}")
+    except OSError as error:
+        _stop(f"{error.filename or at}: {error.strerror or error}.")
+    typer.echo(json.dumps(told, indent=1, allow_nan=False))
+
+
 @app.command("export")
 def take_out(job: str, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False) -> None:
     """Write JOB (its id, or its name) as a job file on standard output."""

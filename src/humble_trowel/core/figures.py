@@ -17,6 +17,7 @@ from humble_trowel.core.lines.outline import Outline, outline_figure
 from humble_trowel.core.lines.walk import walk
 from humble_trowel.core.order.call_in import CallLine, call_in
 from humble_trowel.core.order.ledger import LedgerPart, ledger, volume_unit
+from humble_trowel.core.order.measured import UNMEASURED, Measured
 from humble_trowel.core.order.quantity import Allowance, Ordered, Truck, allowances, order, order_findings
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways, ways_for
@@ -69,10 +70,12 @@ class Figure:
     sections: list[Section]
 
 
-def figure(plan: Plan, ways: Ways, *, every_diagonal: bool = False, quick: bool = False) -> Figure:
+def figure(
+    plan: Plan, ways: Ways, *, every_diagonal: bool = False, quick: bool = False, found: Measured = UNMEASURED
+) -> Figure:
     """All figures of a checked plan under the crew's ways (a job's own ways laid over them).
 
-    quick: without the second way of counting, for a plan that is being dragged.
+    quick: without the second way of counting, for a plan that is being dragged. found: what the site measured.
     """
     ways = ways_for(ways, plan.ways)
     doubts = _walk_findings(plan)
@@ -87,7 +90,7 @@ def figure(plan: Plan, ways: Ways, *, every_diagonal: bool = False, quick: bool 
         )
         return Figure(None, None, [], doubts, call_in(plan, None, ways), None, [])
     solid = build_solid(plan)
-    concrete = _concrete(plan, solid, ways, quick)
+    concrete = _concrete(plan, solid, ways, quick, found)
     doubts += _plan_findings(plan, solid) + _later_findings(plan)
     doubts += _ways_findings(plan, concrete) + order_findings(plan, concrete.ordered, ways)
     return Figure(
@@ -101,9 +104,9 @@ def figure(plan: Plan, ways: Ways, *, every_diagonal: bool = False, quick: bool 
     )
 
 
-def _concrete(plan: Plan, solid: Solid, ways: Ways, quick: bool = False) -> Concrete:
+def _concrete(plan: Plan, solid: Solid, ways: Ways, quick: bool, found: Measured) -> Concrete:
     parts = ledger(plan, solid)
-    extras = allowances(plan, solid, ways)
+    extras = allowances(plan, solid, ways, found)
     ordered = order(plan, parts, extras, ways)
     unit, per_unit = volume_unit(plan)
     net_m3 = math.fsum(part.m3 for part in parts)

@@ -47,6 +47,18 @@ FINDING_KINDS = (
     FindingKind("form-tall", "stop", "a form holds over 2 ft of fresh concrete"),
     FindingKind("form-left-out", "check", "a form is left out for the truck and must be put back"),
     FindingKind("no-cut-plan", "check", "the stock cannot make the runs"),
+    FindingKind("foam-soft", "check", "foam under a slab without enough compressive strength, or without any stated"),
+    FindingKind("no-barrier", "check", "a heated slab with no barrier anywhere under it"),
+    FindingKind("stone-thin", "check", "a layer of stone thinner than two of its stones"),
+    FindingKind("stack-in-air", "stop", "a stack ends above the stripped ground, so part of it stands on air"),
+    FindingKind("found-not-set", "note", "the level of the ground before the work is not known"),
+    FindingKind("bench-moved", "stop", "a benchmark shot again disagrees beyond the laser's accuracy"),
+    FindingKind("laser-low", "check", "the laser's line runs under a surface, so no rod reads it"),
+    FindingKind("rod-short", "check", "a surface would read longer than the rod"),
+    FindingKind("shot-outside", "check", "a shot stands outside the outline and its margin"),
+    FindingKind("shot-wild", "check", "a shot is so far off that it is another layer or a misread foot"),
+    FindingKind("shots-same-place", "note", "two shots at one place; the later counts"),
+    FindingKind("bucket-wide", "check", "the bucket cannot dig as narrow as drawn"),
     FindingKind("nothing-drawn", "note", "no outline yet"),
 )
 SEVERITY_OF = {kind.code: kind.severity for kind in FINDING_KINDS}

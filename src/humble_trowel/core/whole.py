@@ -7,19 +7,24 @@ from typing import Any
 from humble_trowel.core.figures import figure, figure_json
 from humble_trowel.core.forms.cut_boards import cut_boards, cut_boards_json
 from humble_trowel.core.forms.form_plan import form_plan, forms_json
+from humble_trowel.core.ground.ground_job import ground, ground_json, parts_json
 from humble_trowel.core.lines.setting_out import set_out, set_out_json
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
 
 
 def whole_json(plan: Plan, ways: Ways) -> dict[str, Any]:
-    """What `figure --json` gives. lines and forms are null while there is no outline."""
-    answer = {**figure_json(figure(plan, ways)), "lines": None, "forms": None}
+    """What `figure --json` gives. lines, forms and ground are null while there is no outline."""
+    answer = {**figure_json(figure(plan, ways)), "lines": None, "forms": None, "ground": None}
     if plan.outline is None:
         return answer
     forms = form_plan(plan, ways)
     cuts = cut_boards(plan, forms, ways)
     answer["lines"] = set_out_json(set_out(plan, ways))
     answer["forms"] = {**forms_json(forms), "cut_plan": cut_boards_json(cuts)}
+    under = ground(plan, ways)
+    answer["ground"] = ground_json(under, plan, ways)
+    answer["concrete"]["parts_as_dug"] = parts_json(under)
+    answer["findings"] += [row.__dict__ for row in under.findings]
     answer["findings"] += [row.__dict__ for row in (*forms.findings, *cuts.findings)]
     return answer

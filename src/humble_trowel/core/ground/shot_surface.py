@@ -118,8 +118,8 @@ def _planes(corners: Array, values: Array) -> Array:
 def _hull_sides(triangles: Index) -> Index:
     """Sides that belong to one triangle only, with the triangles on their left: (k, 2)."""
     sides = np.concatenate([triangles[:, [0, 1]], triangles[:, [1, 2]], triangles[:, [2, 0]]])
-    ordered = np.sort(sides, axis=1)
-    _, first, counts = np.unique(ordered, axis=0, return_index=True, return_counts=True)
+    keys = sides.min(axis=1) * (int(sides.max()) + 1) + sides.max(axis=1)
+    _, first, counts = np.unique(keys, return_index=True, return_counts=True)
     return np.asarray(sides[first[counts == 1]], dtype=np.intp)
 
 

@@ -8,9 +8,10 @@ from dataclasses import dataclass
 
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.solid import Solid
-from humble_trowel.core.geometry.strips import edge_runs
+from humble_trowel.core.geometry.strips import Run, edge_runs
 from humble_trowel.core.lines.outline import length_leaf
 from humble_trowel.core.order.ledger import LedgerPart, area_leaf, area_times_depth, short_sum, thin_leaf, volume_unit
+from humble_trowel.core.order.measured import UNMEASURED, Measured
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import SLACK_M3, Ways
 from humble_trowel.core.units import M3_PER_YD3, format_ordered, format_volume
@@ -58,14 +59,26 @@ def _source(plan: Plan, key: str, ways: Ways) -> str:
     return "house" if ways == Ways() else "ways"
 
 
-def allowances(plan: Plan, solid: Solid, ways: Ways) -> list[Allowance]:
-    """Every allowance that is not switched off, in the order of the ways."""
-    rows = [
-        _base_low(plan, solid, ways),
-        _trench_wide(plan, solid, ways),
+def allowances(plan: Plan, solid: Solid, ways: Ways, found: Measured = UNMEASURED) -> list[Allowance]:
+    """Every allowance that is not switched off, in the order of the ways; what was measured stands for its guess."""
+    guessed = [
+        _base_low(plan, solid, ways) if found.base is None else None,
+        _trench_wide(plan, solid, ways, found),
         _left_behind(plan, ways),
     ]
-    return [row for row in rows if row is not None and row.m3 > 0]
+    rows = [row for row in guessed if row is not None and row.m3 > 0]
+    if found.trenches is not None:
+        rows.insert(0, _as_found(plan, "trench_wide_mm", found.trenches, found.trench_words, "dug"))
+    if found.base is not None:
+        rows.insert(0, _as_found(plan, "base_low_mm", found.base, found.base_words, "shot"))
+    return rows
+
+
+def _as_found(plan: Plan, key: str, working: Working, words: str, source: str) -> Allowance:
+    _, per_unit = volume_unit(plan)
+    m3 = working.value * per_unit
+    how = short_sum(working) if len(working.inputs) < 4 else f"{len(working.inputs)} measured, added"
+    return Allowance(working.name, m3, words, key, source, format_volume(m3, plan.units), how, working)
 
 
 def _row(plan: Plan, key: str, name: str, reason: str, working: Working, ways: Ways) -> Allowance:
@@ -89,13 +102,15 @@ def _base_low(plan: Plan, solid: Solid, ways: Ways) -> Allowance:
     return _row(plan, "base_low_mm", "Base lies low", ways.allowances.base_low_reason, working, ways)
 
 
-def _trench_wide(plan: Plan, solid: Solid, ways: Ways) -> Allowance | None:
-    """Length at the face times extra width times depth below the slab, for every thickened run."""
+def _trench_wide(plan: Plan, solid: Solid, ways: Ways, found: Measured) -> Allowance | None:
+    """Length at the face times extra width times depth below the slab, for every thickened run not measured."""
     unit, _ = volume_unit(plan)
     per = "1000000" if plan.units == "mm" else "3888"
     lengths: dict[tuple[str, float], float] = {}
     for run in edge_runs(plan):
-        below = (run.kind.depth_mm or 0.0) - _slab_beside(solid, run.start, run.end)
+        if _was_dug(plan, run, found):
+            continue
+        below = (run.kind.depth_mm or 0.0) - slab_beside(solid, run.start, run.end)
         if below > 0:
             key = (run.kind.mark, round(below, 6))
             lengths[key] = lengths.get(key, 0.0) + math.dist(run.start, run.end)
@@ -118,8 +133,15 @@ def _trench_wide(plan: Plan, solid: Solid, ways: Ways) -> Allowance | None:
     return _row(plan, "trench_wide_mm", "Trench wider than drawn", ways.allowances.trench_wide_reason, working, ways)
 
 
-def _slab_beside(solid: Solid, start: tuple[float, float], end: tuple[float, float]) -> float:
-    """Thickness of the slab just inside the middle of a run."""
+def _was_dug(plan: Plan, run: Run, found: Measured) -> bool:
+    if run.part in found.dug_rows:
+        return True
+    ring = plan.outline or []
+    return any(ring[side] == run.start for side in plan.edges[run.part].sides or () if side in found.dug_sides)
+
+
+def slab_beside(solid: Solid, start: tuple[float, float], end: tuple[float, float]) -> float:
+    """Thickness of the slab just inside the middle of a run, mm."""
     import shapely
 
     size = math.dist(start, end)

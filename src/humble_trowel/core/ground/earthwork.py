@@ -1,0 +1,269 @@
+"""Stone, fill and spoil: compacted and loose volumes, tonnes, truckloads and lifts, from the plan and from shots."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import shapely
+from shapely.geometry import Polygon
+from shapely.geometry.base import BaseGeometry
+
+from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.geometry.convex import cut
+from humble_trowel.core.geometry.solid import Solid, ring_volume_m3
+from humble_trowel.core.geometry.zones import Cell
+from humble_trowel.core.ground.regions import where_it_is
+from humble_trowel.core.ground.stack import BASE_KINDS, build_up_of, layer_name, stack_rows, stone_for
+from humble_trowel.core.order.ledger import area_leaf, area_times_depth, thin_leaf, volume_unit
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.units import M3_PER_YD3, format_volume, say_depth
+from humble_trowel.core.working import Working, leaf, number_text, work
+
+T_PER_SHORT_TON = 0.90718474
+SPOIL_T_PER_M3 = 1.3
+
+
+@dataclass(frozen=True)
+class LayerVolume:
+    """A layer packed and loose. lift_compacted_mm, lift_loose_mm: of each lift."""
+
+    compacted_m3: float
+    loose_m3: float
+    tonnes: float
+    short_tons: float
+    lifts: int
+    lift_compacted_mm: float
+    lift_loose_mm: float
+
+
+def layer_volume(
+    area_m2: float, thick_mm: float, factor: float, density_t_m3: float, max_lift_mm: float, lift_is: str = "compacted"
+) -> LayerVolume:
+    """Loose = factor x compacted; mass = loose x loose density; lifts = thickness over the greatest lift, up to whole."""
+    compacted = area_m2 * thick_mm / 1000
+    loose = compacted * factor
+    own = thick_mm * (factor if lift_is == "loose" else 1.0)
+    lifts = max(1, math.ceil(own / max_lift_mm - 1e-9)) if thick_mm else 0
+    each = thick_mm / lifts if lifts else 0.0
+    tonnes = loose * density_t_m3
+    return LayerVolume(compacted, loose, tonnes, tonnes / T_PER_SHORT_TON, lifts, each, each * factor)
+
+
+@dataclass(frozen=True)
+class StoneRow:
+    """One stone of the job: all its layers. trucks: truckloads. Workings lead from areas to tonnes.
+
+    lifts: words for each thickness. cost_cents: at the price in Ways. to_buy_m3: loose, less what is on hand."""
+
+    mark: str
+    name: str
+    compacted_m3: float
+    loose_m3: float
+    tonnes: float
+    short_tons: float
+    to_buy_m3: float
+    trucks: int
+    cost_cents: int
+    lifts: list[str]
+    from_shots: bool
+    compacted: Working
+    loose: Working
+    mass: Working
+
+
+@dataclass(frozen=True)
+class Spoil:
+    """Ground that comes out, as it lies and loose. Workings in the job's unit. trucks: to haul all of it."""
+
+    strip_m3: float
+    dig_m3: float
+    trench_m3: float
+    loose_m3: float
+    trucks: int
+    haul_cents: int
+    words: str
+    strip: Working
+    total: Working
+
+
+def found_mm(plan: Plan) -> float | None:
+    """Level of the ground before the work: as typed, else the mean of the ground along the forms, else None."""
+    if plan.ground.found_mm is not None:
+        return plan.ground.found_mm
+    levels = [sum(spot.level_mm for spot in row.ground) / len(row.ground) for row in plan.forms if row.ground]
+    return sum(levels) / len(levels) if levels else None
+
+
+def strip_mm(plan: Plan, ways: Ways) -> float:
+    """How deep the sod and topsoil come off."""
+    return ways.ground.strip_mm if plan.ground.strip_mm is None else plan.ground.strip_mm
+
+
+def stripped_mm(plan: Plan, ways: Ways) -> float | None:
+    """Level with the sod off, None where the ground before is not known."""
+    found = found_mm(plan)
+    return None if found is None else found - strip_mm(plan, ways)
+
+
+def margin_mm(plan: Plan, ways: Ways) -> float:
+    """How far the base runs past the forms."""
+    own = plan.set_out.base_margin_mm
+    return ways.set_out.base_margin_mm if own is None else own
+
+
+def margins(plan: Plan, cells: Sequence[Cell], wide_mm: float) -> dict[int, BaseGeometry]:
+    """The ground outside the outline that gets base, by the nearest zone; none where something stands."""
+    outline = Polygon(plan.outline)
+    ring: BaseGeometry = outline.buffer(wide_mm, join_style="mitre").difference(outline) if wide_mm else Polygon()
+    for thing in plan.existing:
+        if thing.what != "walk":
+            ring = ring.difference(Polygon(thing.polygon))
+    shares: dict[int, BaseGeometry] = {}
+    for cell in cells:
+        share = ring.intersection(cell.whole.buffer(wide_mm * 1.0001, join_style="mitre")) if wide_mm else Polygon()
+        ring = ring.difference(share)
+        shares[cell.index] = share
+    return shares
+
+
+def stones(plan: Plan, solid: Solid, ways: Ways, dig_extra_m3: float | None = None) -> list[StoneRow]:
+    """Every stone, blinding and fill of the build-ups. dig_extra_m3: what the dig, as shot, takes beyond the plan;
+    it goes to the lowest layer."""
+    kit = ways.ground
+    out = margins(plan, solid.cells, margin_mm(plan, ways))
+    takes: dict[str, list[tuple[Cell, str, float, float]]] = {}
+    kinds: dict[str, tuple[object, str]] = {}
+    lowest = ""
+    for cell in solid.cells:
+        layers = build_up_of(plan, cell.mark).layers
+        for layer, row in zip(layers, stack_rows(plan, cell), strict=True):
+            if layer.kind not in BASE_KINDS:
+                continue
+            below = stack_rows_underside(plan, cell) - row.top_mm
+            area = float(where_it_is(solid, cell, below).area + out[cell.index].area) / 1e6
+            stone = stone_for(kit, layer)
+            takes.setdefault(stone.mark, []).append((cell, layer_name(layer), area, row.thickness_mm))
+            kinds[stone.mark] = (stone, layer.kind)
+            lowest = stone.mark
+    left = plan.ground.on_hand_m3
+    rows = []
+    for mark, own in takes.items():
+        extra = dig_extra_m3 if mark == lowest else None
+        stone_row = _stone_row(plan, ways, mark, own, extra, left if mark == lowest else 0.0)
+        rows.append(stone_row)
+    return rows
+
+
+def stack_rows_underside(plan: Plan, cell: Cell) -> float:
+    """Level of the slab's underside in the stack."""
+    return next(row.bottom_mm for row in stack_rows(plan, cell) if row.kind == "slab")
+
+
+def _stone_row(
+    plan: Plan, ways: Ways, mark: str, own: list[tuple[Cell, str, float, float]], extra_m3: float | None, hand_m3: float
+) -> StoneRow:
+    kit = ways.ground
+    stone = next((row for row in kit.stones if row.mark == mark), None)
+    factor = stone.loose_factor if stone else 1.1
+    density = stone.density_t_m3 if stone else 1.55
+    unit, per = volume_unit(plan)
+    inputs: dict[str, Working] = {}
+    terms, lifts = [], []
+    for i, (cell, name, area, thick) in enumerate(own):
+        inputs[f"a{i}"] = area_leaf(f"{cell.name} with its margin", area, plan, "lines")
+        inputs[f"t{i}"] = thin_leaf(f"{name} under {cell.mark}", thick, plan, f"ground/stack/{cell.mark}")
+        terms.append(area_times_depth(plan, f"a{i}", f"t{i}"))
+        each = layer_volume(area, thick, factor, density, kit.lift_mm, kit.lift_is)
+        said = f"{cell.name}: {each.lifts} lift{'' if each.lifts == 1 else 's'} of {say_depth(each.lift_compacted_mm, plan.units)} packed, {say_depth(each.lift_loose_mm, plan.units)} loose"
+        lifts.append(said)
+    if extra_m3 is not None:
+        inputs["dig"] = leaf("What the dig, as shot, takes beyond the plan", extra_m3 / per, unit, f"{extra_m3 / per:.2f} {unit}", "shot")
+        terms.append("dig")
+    packed = work(f"{mark}, packed", unit, " + ".join(terms), inputs, source="ways")
+    pack_factor = leaf("Loose over packed", factor, "", number_text(factor, 3), "stone-lift", "ways/ground")
+    loose = work(f"{mark}, loose", unit, "packed * factor", {"packed": packed, "factor": pack_factor}, source="stone-lift")
+    mass = _mass(plan, mark, loose, density)
+    loose_m3 = loose.value * per
+    buy = max(0.0, loose_m3 - hand_m3)
+    tonnes = loose_m3 * density
+    return StoneRow(
+        mark, own[0][1], packed.value * per, loose_m3, tonnes, tonnes / T_PER_SHORT_TON, buy,
+        math.ceil(buy * density / kit.truck_t - 1e-9), round(buy * density * (stone.price_per_t_cents if stone else 0)),
+        lifts, extra_m3 is not None, packed, loose, mass,
+    )  # fmt: skip
+
+
+def _mass(plan: Plan, mark: str, loose: Working, density: float) -> Working:
+    if plan.units == "mm":
+        heavy = leaf("Loose density", density, "t/m³", f"{density:g} t/m³", "stone-lift", "ways/ground")
+        return work(f"{mark}, to order", "t", "loose * heavy", {"loose": loose, "heavy": heavy}, source="stone-lift", digits=1)
+    per_yd = density * M3_PER_YD3 / T_PER_SHORT_TON
+    heavy = leaf("Loose density", per_yd, "short ton/yd³", f"{per_yd:.4f} short ton/yd³", "stone-lift", "ways/ground")
+    return work(f"{mark}, to order", "short tons", "loose * heavy", {"loose": loose, "heavy": heavy}, source="stone-lift", digits=1)
+
+
+def spoil(plan: Plan, solid: Solid, ways: Ways) -> tuple[Spoil | None, list[Finding]]:
+    """What is stripped, dug and trenched, bulked; None while the ground before is not known."""
+    doubts: list[Finding] = []
+    found, stripped = found_mm(plan), stripped_mm(plan, ways)
+    if found is None or stripped is None:
+        words = "Nobody has said how high the ground was before the work, so what comes out is not known."
+        return None, [finding("found-not-set", "ground.found_mm", words, "Shoot the grass, or type its level under Build-up.")]
+    out = margins(plan, solid.cells, margin_mm(plan, ways))
+    outline = Polygon(plan.outline)
+    area = float(outline.area + sum(shape.area for shape in out.values())) / 1e6
+    dug = trench = 0.0
+    for cell in solid.cells:
+        rows = stack_rows(plan, cell)
+        level = rows[-1].top_mm
+        if level > stripped + 5 and any(row.slab == cell.mark for row in plan.build_ups):
+            gap = say_depth(level - stripped, plan.units)
+            words = f"The stack of {cell.name} ends {gap} above the stripped ground: that much of it stands on air."
+            doubts.append(finding("stack-in-air", f"zones[{cell.index}]", words, "Add fill of that height to its build-up, or more stone."))
+        dug += max(0.0, stripped - level) / 1000 * float(cell.whole.area + out[cell.index].area) / 1e6
+        trench += _below(solid, cell, stack_rows_underside(plan, cell) - min(level, stripped))
+    return _spoil(plan, ways, area, dug, trench), doubts
+
+
+def _spoil(plan: Plan, ways: Ways, area: float, dug: float, trench: float) -> Spoil:
+    unit, per = volume_unit(plan)
+    inputs = {
+        "area": area_leaf("Slab and margin", area, plan, "lines"),
+        "deep": thin_leaf("Strip", strip_mm(plan, ways), plan, "ground/strip", "ways"),
+    }
+    strip = work("Sod and topsoil", unit, area_times_depth(plan, "area", "deep"), inputs, source="ways")
+    parts = {
+        "strip": strip,
+        "dig": leaf("Dug below the strip", dug / per, unit, f"{dug / per:.2f} {unit}", "geometry"),
+        "trench": leaf("Trenches below the dig", trench / per, unit, f"{trench / per:.2f} {unit}", "geometry"),
+        "swell": leaf("Swell", ways.ground.swell, "", number_text(ways.ground.swell, 2), "stone-lift", "ways/ground"),
+    }
+    whole = work("Spoil, loose", unit, "(strip + dig + trench) * swell", parts, source="stone-lift")
+    loose = whole.value * per
+    trucks = math.ceil(loose * SPOIL_T_PER_M3 / ways.ground.truck_t - 1e-9)
+    topsoil = format_volume(strip.value * per * ways.ground.swell, plan.units, 1)
+    words = f"Keep the topsoil ({topsoil} {unit} loose) for round the edges; it is no fill. The rest backfills where it is clean, else it goes."
+    return Spoil(strip.value * per, dug, trench, loose, trucks, round(loose * ways.ground.haul_cents_per_m3), words, strip, whole)
+
+
+def _below(solid: Solid, cell: Cell, deep_mm: float) -> float:
+    """Concrete of a zone that goes deeper than `deep_mm` under its slab, m3."""
+    volume = 0.0
+    for piece in solid.pieces:
+        if piece.zone != cell.index:
+            continue
+        over = piece.excess.plus_mm(-max(0.0, deep_mm))
+        values = [over.at(x, y) for x, y in piece.ring]
+        if max(values) <= 0:
+            continue
+        ring = piece.ring if min(values) >= 0 else cut(piece.ring, values)[0]
+        volume += ring_volume_m3(ring, over) if ring else 0.0
+    return volume
+
+
+def layer_area_m2(plan: Plan, solid: Solid) -> float:
+    """Plan area of base ground, without trenches and margin."""
+    return float(sum(shapely.area(where_it_is(solid, cell, 0.0)) for cell in solid.cells)) / 1e6

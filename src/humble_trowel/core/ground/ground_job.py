@@ -1,0 +1,241 @@
+"""The one place that puts the ground's answer together: plan, ways and site notes in; stack, rod card, shots, stone out."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from humble_trowel.core.findings import Finding
+from humble_trowel.core.geometry.solid import Solid, build_solid
+from humble_trowel.core.geometry.tops import Facet
+from humble_trowel.core.ground.as_dug import DugRun, dug_findings, dug_runs, dug_working
+from humble_trowel.core.ground.cut_fill import CutFill
+from humble_trowel.core.ground.earthwork import Spoil, StoneRow, margin_mm, spoil, stones, stripped_mm
+from humble_trowel.core.ground.flat import enough
+from humble_trowel.core.ground.layer_shots import LayerShots, layer_grounds, take_shots
+from humble_trowel.core.ground.levels import Stand, stand_findings, stands
+from humble_trowel.core.ground.notes import NO_NOTES, SiteNotes
+from humble_trowel.core.ground.pegs import Peg, grade_pegs
+from humble_trowel.core.ground.rod import RodRow, rod_card, rod_findings, rod_reads
+from humble_trowel.core.ground.stack import StackRow, resolve, stack_findings, stack_rows
+from humble_trowel.core.order.ledger import volume_unit
+from humble_trowel.core.order.measured import Measured
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.units import format_volume
+from humble_trowel.core.working import leaf, work
+
+
+@dataclass(frozen=True)
+class Dig:
+    """Where the digging stops: a zone, or a trench. level_mm: 0 is the finished top."""
+
+    where: str
+    level_mm: float
+
+
+@dataclass(frozen=True)
+class PartAsDug:
+    """A part of the ledger as planned, as dug and as shot; None where nobody measured. extra: the measured one less
+    the plan, and what that costs in concrete."""
+
+    part: str
+    kind: str
+    mark: str
+    zone: str | None
+    planned_m3: float
+    as_dug_m3: float | None
+    as_shot_m3: float | None
+    extra_cents: int
+    planned_text: str
+    dug_text: str
+    shot_text: str
+
+
+@dataclass(frozen=True)
+class Ground:
+    """Everything the ground comes to. stand: the set-up in use. base: shots on the base (see LayerShots)."""
+
+    stack: list[StackRow]
+    dig: list[Dig]
+    stands: list[Stand]
+    rod: list[RodRow]
+    pegs: list[Peg]
+    stones: list[StoneRow]
+    spoil: Spoil | None
+    dug: list[DugRun]
+    parts: list[PartAsDug]
+    findings: list[Finding]
+
+
+def ground(plan: Plan, ways: Ways, notes: SiteNotes = NO_NOTES) -> Ground:
+    """The ground of a plan with an outline. Raises PlanError as build_solid does."""
+    ways = ways_for(ways, plan.ways)
+    solid = build_solid(plan)
+    setups = stands(plan, ways, notes)
+    line = setups[-1].instrument_mm if setups else None
+    rod = rod_card(plan, solid, ways, line, stripped_mm(plan, ways))
+    dig_shots = shots_on(plan, solid, ways, notes, "dig", setups)
+    base_shots = concrete_shots(plan, solid, ways, notes, setups)
+    extra = dig_shots.whole.fill_m3 - dig_shots.whole.cut_m3 if dig_shots and dig_shots.surface else None
+    spoiled, doubts = spoil(plan, solid, ways)
+    dug = dug_runs(plan, solid, notes.dug)
+    rows = [row for cell in solid.cells for row in stack_rows(plan, cell)]
+    reads = rod_reads(plan, ways)
+    doubts += stack_findings(plan, solid.cells, ways) + stand_findings(setups) + rod_findings(rod, ways, reads)
+    doubts += dug_findings(plan, dug) + [row for taken in base_shots for row in taken.findings]
+    spacing = plan.ground.peg_spacing_mm or ways.ground.peg_spacing_mm
+    return Ground(
+        rows, _dig(plan, solid, rod), setups, rod,
+        grade_pegs(layer_grounds(plan, solid, "base"), spacing, line, reads),
+        stones(plan, solid, ways, extra), spoiled, dug, parts_as_dug(plan, solid, ways, notes, dug, base_shots), doubts,
+    )  # fmt: skip
+
+
+def shots_on(
+    plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes, layer: str, setups: Sequence[Stand]
+) -> LayerShots | None:
+    """The shots on a layer, None where there are none."""
+    rounds = [(key, row) for key, row in notes.shots if row.layer == layer]
+    if not rounds or not any(resolve(plan, cell, layer) for cell in solid.cells):
+        return None
+    return take_shots(plan, solid, ways, layer, rounds, setups)
+
+
+def concrete_shots(
+    plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes, setups: Sequence[Stand]
+) -> list[LayerShots]:
+    """The layers whose shots say how deep the concrete will be: foam where it was shot, then the base."""
+    found = [shots_on(plan, solid, ways, notes, layer, setups) for layer in ("foam", "base")]
+    return [taken for taken in found if taken is not None and taken.surface is not None]
+
+
+def zone_errors(taken: Sequence[LayerShots]) -> dict[int, CutFill]:
+    """Cut and fill by zone from the first layer that has it."""
+    rows: dict[int, CutFill] = {}
+    for layer in taken:
+        for index, row in layer.by_zone.items():
+            rows.setdefault(index, row)
+    return rows
+
+
+def measured(plan: Plan, ways: Ways, notes: SiteNotes) -> Measured:
+    """What replaces guesses in the order: the base once shots settle it, and trenches once they were measured."""
+    if plan.outline is None or not (notes.shots or notes.dug):
+        return Measured()
+    ways = ways_for(ways, plan.ways)
+    solid = build_solid(plan)
+    setups = stands(plan, ways, notes)
+    layers = concrete_shots(plan, solid, ways, notes, setups)
+    runs = dug_runs(plan, solid, notes.dug)
+    unit, per = volume_unit(plan)
+    base, words = None, ""
+    if layers:
+        settled = enough(layers[-1], plan, ways)
+        words = settled.words
+        if settled.enough and not any(shot.doubt for taken in layers for shot in taken.shots):
+            rows = zone_errors(layers)
+            inputs = {
+                f"z{index}": leaf(
+                    f"{plan.zones[index].name}: low {format_volume(row.fill_m3, plan.units)}, high {format_volume(row.cut_m3, plan.units)}",
+                    (row.fill_m3 - row.cut_m3) / per, unit, f"{(row.fill_m3 - row.cut_m3) / per:.3f} {unit}", "shot", "ground/shots",
+                )
+                for index, row in rows.items()
+            }  # fmt: skip
+            base = work("Base as shot", unit, " + ".join(inputs), inputs, source="shot")
+    trenches = dug_working(plan, runs)
+    return Measured(
+        base, words, trenches, "Measured at stations along the trench.",
+        frozenset(run.side for run in runs if run.measured and run.side is not None),
+        frozenset(run.row for run in runs if run.measured and run.side is None),
+    )  # fmt: skip
+
+
+def parts_as_dug(
+    plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes, dug: Sequence[DugRun], layers: Sequence[LayerShots]
+) -> list[PartAsDug]:
+    """The ledger three ways: planned, as dug, as shot."""
+    errors = zone_errors(layers)
+    cents = ways.ground.concrete_cents_per_m3
+    rows = []
+    for cell in solid.cells:
+        m3 = solid.slab_m3(cell)
+        error = errors.get(cell.index)
+        shot = None if error is None else m3 + error.fill_m3 - error.cut_m3
+        rows.append(_part(plan, f"{cell.name} slab", "slab", cell.mark, cell.name, m3, None, shot, cents))
+    for row, edge in enumerate(plan.edges):
+        if row not in solid.added_m3:
+            continue
+        own = [run for run in dug if run.row == row]
+        known = any(run.measured or run.extra_m3 for run in own)
+        m3 = solid.added_m3[row]
+        name = f"{edge.type} along a line" if edge.along is not None else f"{edge.type} edge below the slab"
+        as_dug = m3 + sum(run.extra_m3 for run in own) if known else None
+        rows.append(_part(plan, name, "edge", edge.type, None, m3, as_dug, None, cents))
+    return rows
+
+
+def _part(
+    plan: Plan, name: str, kind: str, mark: str, zone: str | None, m3: float, dug: float | None, shot: float | None, cents: int
+) -> PartAsDug:
+    extra = (dug if dug is not None else shot if shot is not None else m3) - m3
+    texts = [format_volume(v, plan.units) if v is not None else "" for v in (m3, dug, shot)]
+    return PartAsDug(name, kind, mark, zone, m3, dug, shot, round(extra * cents), *texts)
+
+
+def _dig(plan: Plan, solid: Solid, rod: Sequence[RodRow]) -> list[Dig]:
+    rows = [Dig(cell.name, stack_rows(plan, cell)[-1].top_mm) for cell in solid.cells]
+    return rows + [Dig(f"{row.surface}, {row.at}", row.level_mm) for row in rod if row.key == "trench"]
+
+
+def shots_json(taken: LayerShots) -> dict[str, Any]:
+    """The fixed names of `ground.shots`. extra_concrete_m3: untrimmed, the slab thin over the highs."""
+    whole = taken.whole
+    return {
+        "layer": taken.layer, "count": len(taken.shots), "area_m2": whole.area_m2, "mean_error_mm": whole.mean_mm,
+        "high_mm": whole.high_mm, "low_mm": whole.low_mm, "cut_m3": whole.cut_m3, "fill_m3": whole.fill_m3,
+        "extra_concrete_m3": whole.fill_m3 - whole.cut_m3, "extra_trimmed_m3": whole.fill_m3,
+    }  # fmt: skip
+
+
+def ground_json(found: Ground, plan: Plan, ways: Ways) -> dict[str, Any]:
+    """The fixed names under `ground`."""
+    base = [row for row in found.stones if _is_base(ways, row.mark)]
+    return {
+        "stack": [
+            {"zone": r.zone, "layer": r.layer, "thickness_mm": r.thickness_mm, "top_mm": r.top_mm, "bottom_mm": r.bottom_mm if r.kind != "native" else None}
+            for r in found.stack
+        ],
+        "dig": [{"where": d.where, "level_mm": d.level_mm} for d in found.dig],
+        "rod": [{"surface": r.surface, "at": r.at, "level_mm": r.level_mm, "reading_mm": r.reading_mm} for r in found.rod],
+        "base": {
+            "compacted_m3": sum(r.compacted_m3 for r in base), "loose_m3": sum(r.loose_m3 for r in base),
+            "tonnes": sum(r.tonnes for r in base), "margin_mm": margin_mm(plan, ways),
+        },
+        "stones": [
+            {"stone": r.mark, "compacted_m3": r.compacted_m3, "loose_m3": r.loose_m3, "tonnes": r.tonnes, "trucks": r.trucks}
+            for r in found.stones
+        ],
+        "spoil": None if found.spoil is None else {
+            "strip_m3": found.spoil.strip_m3, "dig_m3": found.spoil.dig_m3, "trench_m3": found.spoil.trench_m3,
+            "loose_m3": found.spoil.loose_m3,
+        },
+        "pegs": [{"at": list(p.at), "level_mm": p.level_mm} for p in found.pegs],
+    }  # fmt: skip
+
+
+def _is_base(ways: Ways, mark: str) -> bool:
+    return any(row.mark == mark and row.kind in ("stone", "graded") for row in ways.ground.stones)
+
+
+def parts_json(found: Ground) -> list[dict[str, Any]]:
+    """The fixed names of `concrete.parts_as_dug`."""
+    return [
+        {"part": p.part, "kind": p.kind, "mark": p.mark, "zone": p.zone, "planned_m3": p.planned_m3,
+         "as_dug_m3": p.as_dug_m3, "as_shot_m3": p.as_shot_m3, "extra_cents": p.extra_cents}
+        for p in found.parts
+    ]  # fmt: skip
+
+
+__all__ = ["Facet", "Ground", "ground", "ground_json", "measured", "parts_json", "shots_json"]
