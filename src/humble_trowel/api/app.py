@@ -12,7 +12,7 @@ from starlette.exceptions import HTTPException
 from humble_trowel.api import errors
 from humble_trowel.api.desk import Desk
 from humble_trowel.api.guard import Guard
-from humble_trowel.api.routes import jobs, lines, papers, ways
+from humble_trowel.api.routes import ground, jobs, laser, lines, papers, records, ways
 from humble_trowel.api.schemas import Problem
 from humble_trowel.settings import Settings
 
@@ -34,6 +34,9 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     errors.install(app)
     app.include_router(jobs.router)
     app.include_router(lines.router)
+    app.include_router(records.router)
+    app.include_router(ground.router)
+    app.include_router(laser.router)
     app.include_router(papers.router)
     app.include_router(ways.router)
     app.add_api_route("/{path:path}", _page(web), methods=["GET"], include_in_schema=False)

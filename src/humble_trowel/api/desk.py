@@ -13,10 +13,13 @@ from typing import Any, TypeVar
 from humble_trowel.api.schemas import Before, JobState, YardJob
 from humble_trowel.core.errors import TrowelError
 from humble_trowel.core.figures import Figure, figure
+from humble_trowel.core.ground.notes import SiteNotes, sort_notes
+from humble_trowel.core.ground.standing import Graded, graded, measured_or_not
 from humble_trowel.core.lines.square_job import square_plan
+from humble_trowel.core.order.measured import Measured
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.reading import read_plan
-from humble_trowel.core.plan.records import Taped
+from humble_trowel.core.plan.records import VALUES_OF, Taped
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.files.job_file import plan_data
 from humble_trowel.settings import Settings
@@ -81,10 +84,35 @@ class Desk:
         """The checked plan of a revision."""
         return self.plans.get((row.job_id, row.content), lambda: read_plan(row.document))
 
-    def figure(self, db: sqlite3.Connection, row: Revision) -> Figure:
-        """The figure of a revision under the present ways."""
+    def notes(self, db: sqlite3.Connection, job_id: str) -> tuple[SiteNotes, str]:
+        """(site notes of the ground stage, a key that changes with every record of the job)."""
+        key = records.stamp(db, job_id)
+
+        def read() -> SiteNotes:
+            rows = records.of_job(db, job_id)
+            gone = {row.supersedes for row in rows if row.supersedes}
+            return sort_notes(
+                (row.id, VALUES_OF[row.kind].model_validate(row.document)) for row in rows if row.id not in gone
+            )
+
+        return self.figures.get(("notes", job_id, key), read), key
+
+    def found(self, db: sqlite3.Connection, row: Revision, plan: Plan | None = None) -> tuple[Measured, str]:
+        """(what the site measured, its key), against a revision's plan or a draft on top of it."""
+        notes, key = self.notes(db, row.job_id)
         version, crew = self.ways(db)
-        return self.figures.get((row.job_id, row.content, version), lambda: figure(self.plan(row), crew))
+        if plan is not None:
+            return measured_or_not(plan, crew, notes), key
+        own = ("found", row.job_id, row.content, version, key)
+        return self.figures.get(own, lambda: measured_or_not(self.plan(row), crew, notes)), key
+
+    def figure(self, db: sqlite3.Connection, row: Revision) -> Figure:
+        """The figure of a revision under the present ways, with what the site measured so far."""
+        version, crew = self.ways(db)
+        found, key = self.found(db, row)
+        return self.figures.get(
+            (row.job_id, row.content, version, key), lambda: figure(self.plan(row), crew, found=found)
+        )
 
     def state(self, db: sqlite3.Connection, row: Revision, job: Job | None = None) -> JobState:
         """Everything a screen needs of a job."""
@@ -103,6 +131,7 @@ class Desk:
             before=self._before(db, row),
             squared=said,
             square=right,
+            graded=self._graded(db, row),
             document=self.plan(row),
             figure=self.figure(db, row),
         )
@@ -122,6 +151,15 @@ class Desk:
             return answer.verdict, answer.inside
 
         return self.figures.get(("squared", last.id, row.content, version), solve)
+
+    def _graded(self, db: sqlite3.Connection, row: Revision) -> Graded:
+        """How the ground stands, for the string and the board."""
+        plan = self.plan(row)
+        if plan.outline is None:
+            return Graded()
+        version, crew = self.ways(db)
+        notes, key = self.notes(db, row.job_id)
+        return self.figures.get(("graded", row.job_id, row.content, version, key), lambda: graded(plan, crew, notes))
 
     def _before(self, db: sqlite3.Connection, row: Revision) -> Before | None:
         if row.n < 2:

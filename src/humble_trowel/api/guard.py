@@ -23,7 +23,7 @@ def policy(index: Path) -> str:
             hashes += f" 'sha256-{base64.b64encode(hashlib.sha256(body).digest()).decode()}'"
     return (
         f"default-src 'none'; script-src 'self'{hashes}; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
-        "font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+        "font-src 'self'; connect-src 'self' ws://127.0.0.1:* ws://localhost:*; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
     )
 
 
@@ -46,11 +46,17 @@ class Guard:
         ]
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] == "websocket":
+            if self._refused(dict(scope["headers"]), 0):
+                await send({"type": "websocket.close", "code": 4403})
+                return
+            await self.app(scope, receive, send)
+            return
         if scope["type"] != "http":
             await self.app(scope, receive, send)
             return
         headers = dict(scope["headers"])
-        most = MAX_DRAWING_BYTES if str(scope["path"]).endswith("/read-points") else MAX_BODY_BYTES
+        most = MAX_DRAWING_BYTES if str(scope["path"]).endswith(("/read-points", "/shots-file")) else MAX_BODY_BYTES
         refused = self._refused(headers, most)
         if refused:
             await _answer(send, *refused)

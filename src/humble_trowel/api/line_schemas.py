@@ -12,7 +12,10 @@ from humble_trowel.core.forms.form_plan import FormPlan
 from humble_trowel.core.lines.squaring import Squared
 from humble_trowel.core.lines.straight import SideChecked
 
-Kind = Literal["taped", "string-gaps", "form-levels", "form-back"]
+Kind = Literal[
+    "taped", "string-gaps", "form-levels", "form-back", "struck", "set-up", "bench-shot", "turning-point", "shots",
+    "as-dug", "ground-test", "soft-spot", "lift-signed",
+]  # fmt: skip
 Values = Annotated[dict[str, Any], Field(max_length=20)]
 RecordId = Annotated[str, Field(min_length=8, max_length=64)]
 

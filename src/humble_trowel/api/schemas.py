@@ -7,6 +7,7 @@ from typing import Annotated, Any
 from pydantic import BaseModel, ConfigDict, Field
 
 from humble_trowel.core.figures import Figure
+from humble_trowel.core.ground.standing import Graded
 from humble_trowel.core.lines.walk import Walked
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.edit_kinds import Edit
@@ -80,7 +81,8 @@ class Before(BaseModel):
 
 
 class JobState(BaseModel):
-    """A job as it stands at its newest revision. squared: what the last taped round says now; square: that it is right."""
+    """A job as it stands at its newest revision. squared: what the last taped round says now; square: that it is right. graded: how
+    the ground stands."""
 
     id: str
     revision: int
@@ -93,6 +95,7 @@ class JobState(BaseModel):
     before: Before | None
     squared: str | None
     square: bool
+    graded: Graded
     document: Plan
     figure: Figure
 

@@ -49,11 +49,25 @@ _ROWS = (
         "handbook",
     ),
     Source("adjusted", "The shape that fits all readings best, by least squares.", "definition"),
-    Source("shot", "Shot on site: linear between shots, beyond them the value of the nearest point of their hull.", "typed"),
+    Source(
+        "shot", "Shot on site: linear between shots, beyond them the value of the nearest point of their hull.", "typed"
+    ),
     Source("dug", "Measured on site along the trench; straight between stations.", "typed"),
-    Source("levelling", "Level of the mark + backsight = line of the laser; a longer reading is a lower point.", "definition"),
-    Source("stone-lift", "Loose factors, densities, lifts and swell are thumb figures until the quarry and the soils engineer give theirs.", "thumb"),
-    Source("foam", "Strength at 10 % deformation as the maker states it; least value for foam under slabs is a house figure.", "house"),
+    Source(
+        "levelling",
+        "Level of the mark + backsight = line of the laser; a longer reading is a lower point.",
+        "definition",
+    ),
+    Source(
+        "stone-lift",
+        "Loose factors, densities, lifts and swell are thumb figures until the quarry and the soils engineer give theirs.",
+        "thumb",
+    ),
+    Source(
+        "foam",
+        "Strength at 10 % deformation as the maker states it; least value for foam under slabs is a house figure.",
+        "house",
+    ),
     Source("barrier", "A barrier under slabs of heated rooms: IRC R506.2.3. Check the code adopted there.", "standard"),
     Source("ways", "The crew's own way. See Ways.", "house"),
     Source("job-way", "Set for this job only.", "house"),

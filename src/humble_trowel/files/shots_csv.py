@@ -26,10 +26,12 @@ def read_shots_csv(data: bytes, layer: str, setup: str | None = None) -> Shots:
     columns, rows, first = _columns(rows)
     if len(rows) > MOST_SHOTS:
         raise ShotsFileError(f"{len(rows)} shots. This holds {MOST_SHOTS} at a time; take every other one.")
-    shots = []
+    shots: list[Shot] = []
     for number, row in enumerate(rows, start=first):
         if len(row) < len(columns):
-            raise ShotsFileError(f"Row {number} has {len(row)} columns; it needs {len(columns)}: {', '.join(COLUMNS)}.", f"row {number}")
+            raise ShotsFileError(
+                f"Row {number} has {len(row)} columns; it needs {len(columns)}: {', '.join(COLUMNS)}.", f"row {number}"
+            )
         said = dict(zip(columns, row, strict=False))
         values = {key: _number(said[key], key, number) for key in columns if key != "name"}
         reading = next((v for key, v in values.items() if key.startswith("reading")), None)
@@ -37,11 +39,20 @@ def read_shots_csv(data: bytes, layer: str, setup: str | None = None) -> Shots:
         x, y = (next(v for key, v in values.items() if key.startswith(f"{axis}_")) for axis in "xy")
         if reading is not None and reading <= 0:
             raise ShotsFileError(f"Row {number}: a rod reading is more than nothing.", f"row {number}")
-        shots.append(Shot(name=said.get("name", "").strip()[:40] or str(len(shots) + 1), at=(x, y), reading_mm=reading, level_mm=level))
+        shots.append(
+            Shot(
+                name=said.get("name", "").strip()[:40] or str(len(shots) + 1),
+                at=(x, y),
+                reading_mm=reading,
+                level_mm=level,
+            )
+        )
     if not shots:
         raise ShotsFileError("There is no shot in the file.")
     if shots[0].reading_mm is not None and setup is None:
-        raise ShotsFileError("The file has readings, and there is no set-up they count from. Set the laser up first, or give levels.")
+        raise ShotsFileError(
+            "The file has readings, and there is no set-up they count from. Set the laser up first, or give levels."
+        )
     return Shots(layer=layer, setup=setup if shots[0].reading_mm is not None else None, source="file", shots=shots)
 
 
@@ -79,7 +90,10 @@ def _columns(rows: list[list[str]]) -> tuple[list[str], list[list[str]], int]:
         missing.append("level")
     if missing:
         raise ShotsFileError(f"The heading has no {' and no '.join(missing)}. It must be {','.join(COLUMNS)}.", "row 1")
-    known = [key if key == "name" or key.partition("_")[0] in ("x", "y", "level", "reading") else f"name_{key}" for key in keys]
+    known = [
+        key if key == "name" or key.partition("_")[0] in ("x", "y", "level", "reading") else f"name_{key}"
+        for key in keys
+    ]
     return [key if key != "" else "name" for key in known], rows[1:], 2
 
 
@@ -121,6 +135,16 @@ def read_dug_csv(data: bytes) -> list[tuple[int, float, float, float]]:
     found = []
     for number, row in enumerate(rows[1:], start=2):
         if len(row) != 4 or not row[0].strip().isdigit():
-            raise ShotsFileError(f"Row {number}: give the number of the side, then three lengths in mm.", f"row {number}")
-        found.append((int(row[0]), *(_number(cell, key, number) for cell, key in zip(row[1:], ("at_mm", "width_mm", "depth_mm"), strict=True))))
+            raise ShotsFileError(
+                f"Row {number}: give the number of the side, then three lengths in mm.", f"row {number}"
+            )
+        found.append(
+            (
+                int(row[0]),
+                *(
+                    _number(cell, key, number)
+                    for cell, key in zip(row[1:], ("at_mm", "width_mm", "depth_mm"), strict=True)
+                ),
+            )
+        )
     return found  # type: ignore[return-value]

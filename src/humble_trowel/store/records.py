@@ -63,6 +63,14 @@ def of_job(db: sqlite3.Connection, job_id: str, kind: str | None = None) -> list
     return [_record(row) for row in db.execute(_OF_JOB, {"job": job_id, "kind": kind})]
 
 
+_STAMP = "select count(*) || '/' || coalesce(max(rowid), 0) from records where job_id = :job"
+
+
+def stamp(db: sqlite3.Connection, job_id: str) -> str:
+    """Text that changes whenever a record of the job is added."""
+    return str(db.execute(_STAMP, {"job": job_id}).fetchone()[0])
+
+
 _NEWEST = f"""
 select {_COLUMNS} from records where job_id = :job and kind = :kind
 and id not in (select supersedes from records where supersedes is not null) order by at desc, rowid desc limit 1

@@ -115,10 +115,13 @@ def draft(request: Request, job_id: JobId, body: Draft) -> Response:
     desk = desk_of(request)
     with desk.open() as db:
         jobs.find(db, job_id)
-        plan = desk.plan(jobs.revision(db, job_id, body.revision))
+        row = jobs.revision(db, job_id, body.revision)
+        plan, summary = desk.plan(row), ""
         _, crew = desk.ways(db)
-    plan, summary = apply(plan, body.edits) if body.edits else (plan, "")
-    result = figure(plan, crew, every_diagonal=body.every_diagonal, quick=body.quick)
+        if body.edits:
+            plan, summary = apply(plan, body.edits)
+        found, _ = desk.found(db, row, None if body.quick or not body.edits else plan)
+    result = figure(plan, crew, every_diagonal=body.every_diagonal, quick=body.quick, found=found)
     return fast(Drafted.model_construct(document=plan, figure=result, summary=summary))
 
 

@@ -12,6 +12,7 @@ import numpy as np
 import shapely
 from numpy.typing import NDArray
 from shapely.geometry import Polygon
+from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.document import DrainFall, Plan, PlaneFall, Zone
@@ -43,7 +44,7 @@ def plan_slabs(plan: Plan) -> tuple[Slab, list[Slab]]:
     base = Slab((), thick[rest.slab] if rest else 0.0)
     others: list[Slab] = []
     if rest is not None and rest.fall is not None and rest.underside == "level":
-        whole = Polygon(plan.outline)
+        whole: BaseGeometry = Polygon(plan.outline)
         for zone in plan.zones:
             if zone.polygon:
                 whole = whole.difference(Polygon(zone.polygon), grid_size=1e-3)

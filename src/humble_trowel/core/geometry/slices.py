@@ -63,7 +63,12 @@ def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
     depths = sorted({rest, *slabs}, key=lambda slab: slab.at_0)
     level = [slab.at_0 for slab in depths if not slab.tilted and slab.at_0]
     tilted = [slab for slab in depths if slab.tilted]
-    marks = [outline, *holes, *[zone for zone, _ in zones], *_band_marks(bands, sorted(set(level))[0 if tilted else 1 :])]
+    marks = [
+        outline,
+        *holes,
+        *[zone for zone, _ in zones],
+        *_band_marks(bands, sorted(set(level))[0 if tilted else 1 :]),
+    ]
     marks += _tilted_marks(bands, tilted, x)
     breaks = np.sort(np.concatenate(marks, axis=1), axis=1)
     gap = np.diff(breaks, axis=1)

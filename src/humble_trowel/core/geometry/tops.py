@@ -89,7 +89,9 @@ def drained_ring(zone: Zone, whole: BaseGeometry, path: str) -> list[XY]:
     fall = zone.fall
     assert isinstance(fall, DrainFall)
     if not isinstance(whole, Polygon) or whole.interiors:
-        raise PlanError(f"{zone.name} falls to a drain, so it must be one piece without a hole. Split it.", f"{path}.fall")
+        raise PlanError(
+            f"{zone.name} falls to a drain, so it must be one piece without a hole. Split it.", f"{path}.fall"
+        )
     if not whole.contains(Point(fall.at)):
         raise PlanError(f"The drain of {zone.name} lies outside it.", f"{path}.fall.at")
     spots = shapely.get_coordinates(shapely.simplify(whole, 0.01))[:-1].tolist()

@@ -119,7 +119,11 @@ def _words(plan: Plan, kind: EdgeType, said: list[DugStation] | None, bucket: fl
     if said:
         wide = sum(s.width_mm for s in said) / len(said) - (kind.bottom_width_mm or 0)
         deep = sum(s.depth_mm for s in said) / len(said) - (kind.depth_mm or 0)
-        ways = [f"{say_depth(abs(off), plan.units)} {one if off > 0 else other}" for off, one, other in ((wide, "wider", "narrower"), (deep, "deeper", "shallower")) if abs(off) >= 0.8]
+        ways = [
+            f"{say_depth(abs(off), plan.units)} {one if off > 0 else other}"
+            for off, one, other in ((wide, "wider", "narrower"), (deep, "deeper", "shallower"))
+            if abs(off) >= 0.8
+        ]
         return f"{' and '.join(ways) or 'As drawn'} over {len(said)} stations: {more}."
     if bucket and bucket > (kind.bottom_width_mm or 0):
         return f"The bucket is {say_depth(bucket, plan.units)}, the trench {say_depth(kind.bottom_width_mm or 0, plan.units)}: {more}."
@@ -130,7 +134,11 @@ def check_dug(plan: Plan, dug: AsDug) -> None:
     """Raise InputError for a trench that is not there, a station past its end, or a size that cannot be."""
     runs = edge_runs(plan)
     marks = {row.mark for row in plan.edge_types if row.kind == "thickened"}
-    row = dug.row if dug.row is not None else next((i for i, e in enumerate(plan.edges) if dug.side in (e.sides or ())), None)
+    row = (
+        dug.row
+        if dug.row is not None
+        else next((i for i, e in enumerate(plan.edges) if dug.side in (e.sides or ())), None)
+    )
     if row is None or row >= len(plan.edges) or plan.edges[row].type not in marks:
         raise InputError("There is no trench along that side.", "side" if dug.side is not None else "row")
     own = [run for run in runs if run.part == row]
@@ -143,7 +151,10 @@ def check_dug(plan: Plan, dug: AsDug) -> None:
             raise InputError(words, f"stations[{i}].at_mm")
         for key in ("width_mm", "depth_mm"):
             if getattr(station, key) > WIDEST_MM:
-                raise InputError(f"{say_length(getattr(station, key), plan.units)} is no trench of this slab.", f"stations[{i}].{key}")
+                raise InputError(
+                    f"{say_length(getattr(station, key), plan.units)} is no trench of this slab.",
+                    f"stations[{i}].{key}",
+                )
 
 
 def dug_working(plan: Plan, runs: Sequence[DugRun]) -> Working | None:
@@ -153,7 +164,14 @@ def dug_working(plan: Plan, runs: Sequence[DugRun]) -> Working | None:
     if not own:
         return None
     inputs = {
-        f"r{i}": leaf(f"{run.name}, {run.words}", run.extra_m3 / per, unit, f"{run.extra_m3 / per:.3f} {unit}", "dug", "ground/dug")
+        f"r{i}": leaf(
+            f"{run.name}, {run.words}",
+            run.extra_m3 / per,
+            unit,
+            f"{run.extra_m3 / per:.3f} {unit}",
+            "dug",
+            "ground/dug",
+        )
         for i, run in enumerate(own)
     }
     return work("Trenches as dug", unit, " + ".join(inputs), inputs, source="dug")
@@ -167,7 +185,11 @@ def dug_findings(plan: Plan, runs: Sequence[DugRun]) -> list[Finding]:
     unit, _ = volume_unit(plan)
     total = format_volume(sum(run.extra_m3 for run in wide), plan.units)
     words = f"{wide[0].words.split(':')[0]}. Over all trenches not measured yet that is {total} {unit} of concrete."
-    return [finding("bucket-wide", "ground.bucket_mm", words, "Take a narrower bucket, or measure the trench and order for it.")]
+    return [
+        finding(
+            "bucket-wide", "ground.bucket_mm", words, "Take a narrower bucket, or measure the trench and order for it."
+        )
+    ]
 
 
 def spot_along(run: Run, at_mm: float) -> XY:

@@ -99,7 +99,9 @@ def measure(part: Triangles) -> CutFill:
     area, above = part.area, above_zero(part.h)
     cut = float((area * above).sum()) / 1e9
     both = float((area * part.h.mean(axis=1)).sum()) / 1e9
-    return CutFill(float(area.sum()) / 1e6, max(0.0, cut), max(0.0, cut - both), float(part.h.max()), float(part.h.min()))
+    return CutFill(
+        float(area.sum()) / 1e6, max(0.0, cut), max(0.0, cut - both), float(part.h.max()), float(part.h.min())
+    )
 
 
 def above_zero(h: Array) -> Array:

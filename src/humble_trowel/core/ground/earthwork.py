@@ -180,11 +180,15 @@ def _stone_row(
         said = f"{cell.name}: {each.lifts} lift{'' if each.lifts == 1 else 's'} of {say_depth(each.lift_compacted_mm, plan.units)} packed, {say_depth(each.lift_loose_mm, plan.units)} loose"
         lifts.append(said)
     if extra_m3 is not None:
-        inputs["dig"] = leaf("What the dig, as shot, takes beyond the plan", extra_m3 / per, unit, f"{extra_m3 / per:.2f} {unit}", "shot")
+        inputs["dig"] = leaf(
+            "What the dig, as shot, takes beyond the plan", extra_m3 / per, unit, f"{extra_m3 / per:.2f} {unit}", "shot"
+        )
         terms.append("dig")
     packed = work(f"{mark}, packed", unit, " + ".join(terms), inputs, source="ways")
     pack_factor = leaf("Loose over packed", factor, "", number_text(factor, 3), "stone-lift", "ways/ground")
-    loose = work(f"{mark}, loose", unit, "packed * factor", {"packed": packed, "factor": pack_factor}, source="stone-lift")
+    loose = work(
+        f"{mark}, loose", unit, "packed * factor", {"packed": packed, "factor": pack_factor}, source="stone-lift"
+    )
     mass = _mass(plan, mark, loose, density)
     loose_m3 = loose.value * per
     buy = max(0.0, loose_m3 - hand_m3)
@@ -199,10 +203,19 @@ def _stone_row(
 def _mass(plan: Plan, mark: str, loose: Working, density: float) -> Working:
     if plan.units == "mm":
         heavy = leaf("Loose density", density, "t/m³", f"{density:g} t/m³", "stone-lift", "ways/ground")
-        return work(f"{mark}, to order", "t", "loose * heavy", {"loose": loose, "heavy": heavy}, source="stone-lift", digits=1)
+        return work(
+            f"{mark}, to order", "t", "loose * heavy", {"loose": loose, "heavy": heavy}, source="stone-lift", digits=1
+        )
     per_yd = density * M3_PER_YD3 / T_PER_SHORT_TON
     heavy = leaf("Loose density", per_yd, "short ton/yd³", f"{per_yd:.4f} short ton/yd³", "stone-lift", "ways/ground")
-    return work(f"{mark}, to order", "short tons", "loose * heavy", {"loose": loose, "heavy": heavy}, source="stone-lift", digits=1)
+    return work(
+        f"{mark}, to order",
+        "short tons",
+        "loose * heavy",
+        {"loose": loose, "heavy": heavy},
+        source="stone-lift",
+        digits=1,
+    )
 
 
 def spoil(plan: Plan, solid: Solid, ways: Ways) -> tuple[Spoil | None, list[Finding]]:
@@ -211,7 +224,9 @@ def spoil(plan: Plan, solid: Solid, ways: Ways) -> tuple[Spoil | None, list[Find
     found, stripped = found_mm(plan), stripped_mm(plan, ways)
     if found is None or stripped is None:
         words = "Nobody has said how high the ground was before the work, so what comes out is not known."
-        return None, [finding("found-not-set", "ground.found_mm", words, "Shoot the grass, or type its level under Build-up.")]
+        return None, [
+            finding("found-not-set", "ground.found_mm", words, "Shoot the grass, or type its level under Build-up.")
+        ]
     out = margins(plan, solid.cells, margin_mm(plan, ways))
     outline = Polygon(plan.outline)
     area = float(outline.area + sum(shape.area for shape in out.values())) / 1e6
@@ -222,7 +237,14 @@ def spoil(plan: Plan, solid: Solid, ways: Ways) -> tuple[Spoil | None, list[Find
         if level > stripped + 5 and any(row.slab == cell.mark for row in plan.build_ups):
             gap = say_depth(level - stripped, plan.units)
             words = f"The stack of {cell.name} ends {gap} above the stripped ground: that much of it stands on air."
-            doubts.append(finding("stack-in-air", f"zones[{cell.index}]", words, "Add fill of that height to its build-up, or more stone."))
+            doubts.append(
+                finding(
+                    "stack-in-air",
+                    f"zones[{cell.index}]",
+                    words,
+                    "Add fill of that height to its build-up, or more stone.",
+                )
+            )
         dug += max(0.0, stripped - level) / 1000 * float(cell.whole.area + out[cell.index].area) / 1e6
         trench += _below(solid, cell, stack_rows_underside(plan, cell) - min(level, stripped))
     return _spoil(plan, ways, area, dug, trench), doubts
@@ -246,7 +268,9 @@ def _spoil(plan: Plan, ways: Ways, area: float, dug: float, trench: float) -> Sp
     trucks = math.ceil(loose * SPOIL_T_PER_M3 / ways.ground.truck_t - 1e-9)
     topsoil = format_volume(strip.value * per * ways.ground.swell, plan.units, 1)
     words = f"Keep the topsoil ({topsoil} {unit} loose) for round the edges; it is no fill. The rest backfills where it is clean, else it goes."
-    return Spoil(strip.value * per, dug, trench, loose, trucks, round(loose * ways.ground.haul_cents_per_m3), words, strip, whole)
+    return Spoil(
+        strip.value * per, dug, trench, loose, trucks, round(loose * ways.ground.haul_cents_per_m3), words, strip, whole
+    )
 
 
 def _below(solid: Solid, cell: Cell, deep_mm: float) -> float:

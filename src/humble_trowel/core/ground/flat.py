@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 import numpy as np
 import shapely
+from numpy.typing import NDArray
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
@@ -16,11 +17,12 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.tops import Facet
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.ground.layer_shots import Ground, LayerShots
-from humble_trowel.core.ground.shot_surface import ShotSurface
+from humble_trowel.core.ground.shot_surface import ShotSurface, points_of, shot_surface
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import M3_PER_YD3, Units, format_area, say_depth
 
+Array = NDArray[np.float64]
 MOST_DRAWN = 1500
 LEAST_RAKE_M2 = 0.2
 MOST_RAKES = 12
@@ -101,8 +103,6 @@ def bands(drawn: Contours, units: Units) -> list[Band]:
 
 def _drawn(surface: ShotSurface) -> ShotSurface:
     """Of very many shots a thinned surface is drawn; figures always come from all of them."""
-    from humble_trowel.core.ground.shot_surface import shot_surface
-
     if len(surface.spots) <= MOST_DRAWN:
         return surface
     keep = np.linspace(0, len(surface.spots) - 1, MOST_DRAWN).astype(int)
@@ -133,7 +133,11 @@ def _convex(shape: BaseGeometry) -> list[Polygon]:
     for part in shapely.get_parts(shape):
         if part.geom_type == "Polygon" and part.area > 1:
             hull = part.convex_hull
-            found += [part] if hull.area - part.area < 1 else list(shapely.get_parts(shapely.constrained_delaunay_triangles(part)))
+            found += (
+                [part]
+                if hull.area - part.area < 1
+                else list(shapely.get_parts(shapely.constrained_delaunay_triangles(part)))
+            )
     return found
 
 
@@ -182,13 +186,13 @@ def rakes(taken: LayerShots, drawn: Contours, plan: Plan) -> list[Rake]:
     """Places out of tolerance, the worst first: where two bands run together they are one place."""
     rows: list[Rake] = []
     off = np.array([shot.off_mm for shot in taken.shots])
-    tree = shapely.STRtree(shapely.points(np.array([shot.at for shot in taken.shots]).reshape(-1, 2)))
+    tree = shapely.STRtree(points_of([shot.at for shot in taken.shots]))
     for sign in (1, -1):
         own = drawn.areas[4:] if sign > 0 else drawn.areas[:3]
         together = shapely.union_all([area.buffer(1.0) for area in own])
         for ground in taken.grounds:
-            shares = shapely.get_parts(together.intersection(ground.cell.region))
-            shares = sorted((s for s in shares if s.area / 1e6 >= LEAST_RAKE_M2), key=lambda s: -float(s.area))
+            parts = shapely.get_parts(together.intersection(ground.cell.region))
+            shares = sorted((s for s in parts if s.area / 1e6 >= LEAST_RAKE_M2), key=lambda s: -float(s.area))
             for share in shares[:MOST_RAKES]:
                 near = tree.query(share.buffer(150), predicate="intersects")
                 near = near[off[near] * sign > 0]
@@ -236,7 +240,9 @@ def enough(taken: LayerShots, plan: Plan, ways: Ways) -> Enough:
     area = sum(float(facet.region.area) for ground in taken.grounds for facet in ground.facets) / 1e6
     gap = next_spot(taken)
     if n < 3 or taken.surface is None:
-        return Enough(False, math.inf, allowed, max(1, 3 - n), gap, taken.problem or "Three shots at least, not in one line.")
+        return Enough(
+            False, math.inf, allowed, max(1, 3 - n), gap, taken.problem or "Three shots at least, not in one line."
+        )
     doubt = taken.spread_mm / math.sqrt(n) * area / 1000
     unit, per = ("m³", 1.0) if metric else ("yd³", M3_PER_YD3)
     said = f"{n} shots leave {doubt / per:.2f} {unit} in doubt, {allowed / per:.3g} allowed"
@@ -264,13 +270,13 @@ def next_spot(taken: LayerShots) -> XY | None:
     spots = spots[shapely.intersects(roomy, points)] if len(tries) > 1 else spots
     if not len(spots):
         return None
-    tree = shapely.STRtree(shapely.points(np.array([shot.at for shot in taken.shots])))
+    tree = shapely.STRtree(points_of([shot.at for shot in taken.shots]))
     _, away = tree.query_nearest(shapely.points(spots), return_distance=True, all_matches=False)
     best = spots[int(np.argmax(away))]
     return (round(float(best[0])), round(float(best[1])))
 
 
-def _circumcentres(corners: np.ndarray) -> np.ndarray:  # type: ignore[type-arg]
+def _circumcentres(corners: Array) -> Array:
     a = corners[:, 0]
     u, v = corners[:, 1] - a, corners[:, 2] - a
     twice = 2 * (u[:, 0] * v[:, 1] - u[:, 1] * v[:, 0])

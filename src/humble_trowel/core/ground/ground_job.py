@@ -103,9 +103,7 @@ def shots_on(
     return take_shots(plan, solid, ways, layer, rounds, setups)
 
 
-def concrete_shots(
-    plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes, setups: Sequence[Stand]
-) -> list[LayerShots]:
+def concrete_shots(plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes, setups: Sequence[Stand]) -> list[LayerShots]:
     """The layers whose shots say how deep the concrete will be: foam where it was shot, then the base."""
     found = [shots_on(plan, solid, ways, notes, layer, setups) for layer in ("foam", "base")]
     return [taken for taken in found if taken is not None and taken.surface is not None]
@@ -177,7 +175,15 @@ def parts_as_dug(
 
 
 def _part(
-    plan: Plan, name: str, kind: str, mark: str, zone: str | None, m3: float, dug: float | None, shot: float | None, cents: int
+    plan: Plan,
+    name: str,
+    kind: str,
+    mark: str,
+    zone: str | None,
+    m3: float,
+    dug: float | None,
+    shot: float | None,
+    cents: int,
 ) -> PartAsDug:
     extra = (dug if dug is not None else shot if shot is not None else m3) - m3
     texts = [format_volume(v, plan.units) if v is not None else "" for v in (m3, dug, shot)]

@@ -24,7 +24,7 @@ from humble_trowel.core.geometry.zones import Cell, usable_region
 from humble_trowel.core.ground.cut_fill import NOTHING, CutFill, cut_fill, total
 from humble_trowel.core.ground.levels import Stand
 from humble_trowel.core.ground.regions import where_it_is
-from humble_trowel.core.ground.shot_surface import ShotSurface, merged_shots, shot_surface
+from humble_trowel.core.ground.shot_surface import ShotSurface, merged_shots, points_of, shot_surface
 from humble_trowel.core.ground.stack import StackRow, below_slab_mm, high_top, resolve, surface_of
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.site_records import Shots
@@ -77,7 +77,7 @@ class Ground:
         planes = np.array([facet.plane for facet in self.whole])
         which = np.zeros(len(spots), dtype=np.intp)
         if len(planes) > 1 and len(spots):
-            points = shapely.points(spots)
+            points = points_of(spots)
             which = np.argmin([shapely.distance(facet.region, points) for facet in self.whole], axis=0)
         own = planes[which]
         return np.asarray(self.datum_mm + own[:, 0] + (own[:, 1:] * spots).sum(axis=1))
@@ -106,7 +106,11 @@ def layer_grounds(plan: Plan, solid: Solid, layer: str) -> list[Ground]:
         row = resolve(plan, cell, layer)
         if row is None:
             continue
-        region = where_it_is(solid, cell, below_slab_mm(plan, cell, row)) if row.top_mm < high_top(cell, plan) else cell.region
+        region = (
+            where_it_is(solid, cell, below_slab_mm(plan, cell, row))
+            if row.top_mm < high_top(cell, plan)
+            else cell.region
+        )
         whole = tuple(Facet(facet.region, facet.plane.plus_mm(-row.top_mm)) for facet in surface_of(plan, cell, row))
         facets = [
             facet if region is cell.region else Facet(facet.region.intersection(region, grid_size=1e-4), facet.plane)
@@ -140,20 +144,36 @@ def take_shots(
     for number, (i, k, design) in enumerate(zip(kept, zones.tolist(), designs.tolist(), strict=True), start=1):
         record, shots, shot = rows[i]
         stand = heights.get(shots.setup or "")
-        level = shot.level_mm if shot.level_mm is not None else (stand.instrument_mm if stand else 0.0) - (shot.reading_mm or 0.0)
-        taken.append(_shot(plan, ways, grounds[k], number, shot.name, shot.at, (level, design), record, bool(stand and stand.moved)))
+        level = (
+            shot.level_mm
+            if shot.level_mm is not None
+            else (stand.instrument_mm if stand else 0.0) - (shot.reading_mm or 0.0)
+        )
+        taken.append(
+            _shot(
+                plan, ways, grounds[k], number, shot.name, shot.at, (level, design), record, bool(stand and stand.moved)
+            )
+        )
     doubts = _doubts(plan, taken, [(rows[i], rows[j]) for i, j in pairs], setups)
     return _measured(layer, grounds, taken, len(rows) - len(kept), doubts)
 
 
 def _zones_of(spots: Array, grounds: Sequence[Ground]) -> NDArray[np.intp]:
     """Index of the ground under each spot, or of the nearest."""
-    points = shapely.points(spots)
+    points = points_of(spots)
     return np.asarray(np.argmin([shapely.distance(ground.cell.region, points) for ground in grounds], axis=0))
 
 
 def _shot(
-    plan: Plan, ways: Ways, ground: Ground, number: int, name: str, at: XY, levels: tuple[float, float], record: str, doubt: bool
+    plan: Plan,
+    ways: Ways,
+    ground: Ground,
+    number: int,
+    name: str,
+    at: XY,
+    levels: tuple[float, float],
+    record: str,
+    doubt: bool,
 ) -> RodShot:
     level, design = levels
     off = level - design
@@ -162,10 +182,14 @@ def _shot(
     zero = size in ("0″", "0 mm")
     text = "on" if zero else size
     words = "on grade" if zero else f"{'down' if off > 0 else 'up'} {size}"
-    return RodShot(number, name or str(number), at, level, design, off, text, verdict, words, ground.cell.name, record, doubt)
+    return RodShot(
+        number, name or str(number), at, level, design, off, text, verdict, words, ground.cell.name, record, doubt
+    )
 
 
-def _measured(layer: str, grounds: list[Ground], taken: list[RodShot], replaced: int, doubts: list[Finding]) -> LayerShots:
+def _measured(
+    layer: str, grounds: list[Ground], taken: list[RodShot], replaced: int, doubts: list[Finding]
+) -> LayerShots:
     spread = float(np.std([shot.off_mm for shot in taken], ddof=1)) if len(taken) > 1 else 0.0
     datum = {ground.cell.name: ground.datum_mm for ground in grounds}
     spots = np.array([shot.at for shot in taken], dtype=np.float64)
@@ -179,7 +203,9 @@ def _measured(layer: str, grounds: list[Ground], taken: list[RodShot], replaced:
     by_zone: dict[int, CutFill] = {}
     for ground in grounds:
         by_zone[ground.cell.index] = cut_fill(surface, ground.facets)
-    return LayerShots(layer, taken, surface, grounds, total(list(by_zone.values())), by_zone, spread, replaced, "", doubts)
+    return LayerShots(
+        layer, taken, surface, grounds, total(list(by_zone.values())), by_zone, spread, replaced, "", doubts
+    )
 
 
 def _reach(bounds: tuple[float, float, float, float], spots: Array) -> float:
@@ -192,13 +218,15 @@ def _reach(bounds: tuple[float, float, float, float], spots: Array) -> float:
 def _doubts(plan: Plan, taken: Sequence[RodShot], pairs: Sequence[tuple], setups: Sequence[Stand]) -> list[Finding]:  # type: ignore[type-arg]
     rows = []
     region = usable_region(plan)
-    away = shapely.distance(region, shapely.points(np.array([shot.at for shot in taken])))
+    away = np.asarray(shapely.distance(region, points_of([shot.at for shot in taken])))
     margin = plan.set_out.base_margin_mm or 300.0
     outside = [(shot, far) for shot, far in zip(taken, away.tolist(), strict=True) if far > margin + 50]
     if outside:
         shot, far = max(outside, key=lambda row: row[1])
         words = f"{_count(len(outside), 'shot')} outside the outline, the farthest is {shot.name}, {say_length(far, plan.units)} out. The surface still leans on {'it' if len(outside) == 1 else 'them'}."
-        rows.append(finding("shot-outside", f"ground.shots/{shot.name}", words, "Check where it was shot, or take it out."))
+        rows.append(
+            finding("shot-outside", f"ground.shots/{shot.name}", words, "Check where it was shot, or take it out.")
+        )
     odd = [shot for shot in taken if abs(shot.off_mm) > 150.0]
     if odd:
         worst = max(odd, key=lambda row: abs(row.off_mm))
@@ -206,7 +234,9 @@ def _doubts(plan: Plan, taken: Sequence[RodShot], pairs: Sequence[tuple], setups
         rows.append(finding("shot-wild", f"ground.shots/{worst.name}", words, "Read it again."))
     for early, late in list(pairs)[:3]:
         words = f"Two shots stand at one place, {early[2].name or 'one'} and {late[2].name or 'a later one'}. The later one counts."
-        rows.append(finding("shots-same-place", "ground.shots", words, "Take out the wrong one if the earlier was right."))
+        rows.append(
+            finding("shots-same-place", "ground.shots", words, "Take out the wrong one if the earlier was right.")
+        )
     return rows
 
 
@@ -222,7 +252,7 @@ def sane_levels(taken: LayerShots) -> None:
     if middle > ABSURD_MM:
         raise InputError(f"Half of the levels are over {middle / 1000:.1f} m off the design. The columns are in another order or unit; the file must be name,x_mm,y_mm,level_mm with 0 at the finished slab top.", "level_mm")  # fmt: skip
     regions = shapely.union_all([ground.cell.region for ground in taken.grounds])
-    away = shapely.distance(regions, shapely.points(np.array([shot.at for shot in taken.shots])))
+    away = shapely.distance(regions, points_of([shot.at for shot in taken.shots]))
     if float(np.median(away)) > math.sqrt(regions.area):
         raise InputError("Most shots lie far outside the outline. The columns are in another order or unit; x_mm and y_mm are mm in the plan.", "x_mm")  # fmt: skip
     xs = np.array([shot.at for shot in taken.shots])

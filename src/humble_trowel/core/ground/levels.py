@@ -150,7 +150,11 @@ def _words(plan: Plan, ways: Ways, on: str, drift: float, checked: int, moved: b
 def stand_findings(rows: Sequence[Stand]) -> list[Finding]:
     """Set-ups that moved."""
     remedy = "Clean the foot, plumb the stick, shoot the mark again; then shoot these spots again or take a new set-up."
-    return [finding("bench-moved", f"ground.setups/{row.id}", f"{row.name}: {row.words}", remedy) for row in rows if row.moved]
+    return [
+        finding("bench-moved", f"ground.setups/{row.id}", f"{row.name}: {row.words}", remedy)
+        for row in rows
+        if row.moved
+    ]
 
 
 def check_reading(ways: Ways, reading_mm: float, path: str, units: str = "ft-in") -> None:

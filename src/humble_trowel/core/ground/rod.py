@@ -2,8 +2,12 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import pairwise
+
+import shapely
 
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.polygon import XY
@@ -73,7 +77,9 @@ class _Card:
         self.plan, self.instrument_mm, self.reads = plan, instrument_mm, rod_reads(plan, ways)
         self.rows: list[RodRow] = []
 
-    def add(self, surface: str, at: str, key: str, zone: str, spot: XY | None, level: float, heavy: bool = False) -> None:
+    def add(
+        self, surface: str, at: str, key: str, zone: str, spot: XY | None, level: float, heavy: bool = False
+    ) -> None:
         reading = None if self.instrument_mm is None else self.instrument_mm - level
         size = say_depth(abs(level), self.plan.units)
         pole = "at the floor's mark" if size in ("0″", "0 mm") else f"{size} {'up' if level < 0 else 'down'}"
@@ -85,7 +91,9 @@ class _Card:
         )  # fmt: skip
 
 
-def rod_card(plan: Plan, solid: Solid, ways: Ways, instrument_mm: float | None, stripped_mm: float | None) -> list[RodRow]:
+def rod_card(
+    plan: Plan, solid: Solid, ways: Ways, instrument_mm: float | None, stripped_mm: float | None
+) -> list[RodRow]:
     """Every surface: zone by zone from the top down, trench bottoms, form tops, sod stripped, what stands there.
 
     instrument_mm: level of the laser's line, None without a set-up. stripped_mm: level with the sod off, if known."""
@@ -144,10 +152,6 @@ def _where(plan: Plan, spot: XY) -> str:
 
 def _near(solid: Solid, a: XY, b: XY, at: XY) -> Cell:
     """The zone just inside a side at one of its spots."""
-    import math
-
-    import shapely
-
     size = math.dist(a, b)
     to_middle = 0.02
     x = at[0] + to_middle * ((a[0] + b[0]) / 2 - at[0]) - 2 * (b[1] - a[1]) / size
@@ -166,7 +170,7 @@ def _trenches(card: _Card, solid: Solid) -> None:
         runs = [(ring[s], ring[(s + 1) % len(ring)], side_name(s, len(ring))) for s in edge.sides or ()]
         if edge.along is not None:
             path = list(edge.along) if edge.grow == "left" else list(edge.along)[::-1]
-            runs += [(a, b, f"{edge.type} line inside") for a, b in zip(path, path[1:], strict=False)]
+            runs += [(a, b, f"{edge.type} line inside") for a, b in pairwise(path)]
         for a, b, name in runs:
             levels = [_near(solid, a, b, spot).top_at(spot) - depth[edge.type] for spot in (a, b)]
             if abs(levels[0] - levels[1]) < SAME_MM:
@@ -189,7 +193,9 @@ def _form_tops(card: _Card, solid: Solid) -> None:
         level = leaving.top_at(spot)
         card.add("form top", f"corner {corner_name(i)}", "form", leaving.name, spot, level)
         if abs(coming.top_at(spot) - level) > SAME_MM:
-            card.add("form top", f"corner {corner_name(i)}, {coming.name}", "form", coming.name, spot, coming.top_at(spot))
+            card.add(
+                "form top", f"corner {corner_name(i)}, {coming.name}", "form", coming.name, spot, coming.top_at(spot)
+            )
 
 
 def rod_findings(rows: Sequence[RodRow], ways: Ways, reads: RodReads) -> list[Finding]:

@@ -57,13 +57,22 @@ def shot_surface(spots: Array, values: Array, reach_mm: float, triangles: Index 
     triangles, corners = triangles[wide], corners[wide]
     planes = _planes(corners, values[triangles])
     closed = np.concatenate([corners, corners[:, :1]], axis=1)
-    shapes = [shapely.polygons(closed)]
+    shapes: list[NDArray[np.object_]] = [_shapes(closed)]
     rows = [planes]
     outer, outer_rows = _outside(spots, values, hull, reach_mm)
     if len(outer):
-        shapes.append(shapely.polygons(outer))
+        shapes.append(_shapes(outer))
         rows.append(outer_rows)
     return ShotSurface(spots, values, triangles, np.concatenate(shapes), np.concatenate(rows), len(triangles))
+
+
+def points_of(spots: object) -> NDArray[np.object_]:
+    """Points of (n, 2) spots, an array also for one or none."""
+    return np.asarray(shapely.points(np.asarray(spots, dtype=np.float64).reshape(-1, 2)), dtype=object).reshape(-1)
+
+
+def _shapes(rings: Array) -> NDArray[np.object_]:
+    return np.asarray(shapely.polygons(rings), dtype=object).reshape(-1)
 
 
 def delaunay(spots: Array) -> Index:
@@ -159,7 +168,7 @@ def _outside(spots: Array, values: Array, sides: Index, reach: float) -> tuple[A
 
 def merged_shots(spots: Sequence[tuple[float, float]], near_mm: float) -> tuple[list[int], list[tuple[int, int]]]:
     """(indices that count, pairs (earlier, later) at one place): of shots within `near_mm` the later counts."""
-    points = shapely.points(np.asarray(spots, dtype=np.float64).reshape(-1, 2))
+    points = points_of(spots)
     tree = shapely.STRtree(points)
     one, other = tree.query(points, predicate="dwithin", distance=near_mm)
     pairs = sorted((int(i), int(j)) for i, j in zip(one, other, strict=True) if i < j)

@@ -115,7 +115,7 @@ def stone_for(ways: GroundWays, layer: Layer) -> Stone:
     """The stone of the kit that a layer is made of: the one it names, else the first of its kind."""
     named = next((row for row in ways.stones if row.mark == layer.stone), None)
     kind = layer.kind if layer.kind in BASE_KINDS else "stone"
-    return named or next((row for row in ways.stones if row.kind == kind), Stone(mark=LAYER_WORDS[kind], kind=kind))  # type: ignore[arg-type]
+    return named or next((row for row in ways.stones if row.kind == kind), Stone(mark=LAYER_WORDS[kind], kind=kind))
 
 
 def stack_findings(plan: Plan, cells: Sequence[Cell], ways: Ways) -> list[Finding]:
@@ -135,11 +135,17 @@ def _foam(units: Units, build: BuildUp, path: str) -> list[Finding]:
     for at, layer in enumerate(build.layers):
         if layer.kind != "foam" or (layer.strength_kpa or 0.0) >= FOAM_LEAST_KPA:
             continue
-        least = f"{FOAM_LEAST_KPA:g} kPa ({FOAM_LEAST_KPA / 6.894757:.0f} psi)" if units == "mm" else f"{FOAM_LEAST_KPA / 6.894757:.0f} psi"
+        least = (
+            f"{FOAM_LEAST_KPA:g} kPa ({FOAM_LEAST_KPA / 6.894757:.0f} psi)"
+            if units == "mm"
+            else f"{FOAM_LEAST_KPA / 6.894757:.0f} psi"
+        )
         own = f"{layer.strength_kpa:g} kPa" if units == "mm" else f"{(layer.strength_kpa or 0) / 6.894757:.0f} psi"
         said = f"is {own} foam" if layer.strength_kpa else "says no strength"
         words = f"The foam of {build.slab} {said}; under a slab crews use {least} or more."
-        rows.append(finding("foam-soft", f"{path}.layers[{at}]", words, "Take a stronger foam, or ask the engineer.", "foam"))
+        rows.append(
+            finding("foam-soft", f"{path}.layers[{at}]", words, "Take a stronger foam, or ask the engineer.", "foam")
+        )
     return rows
 
 
@@ -158,5 +164,13 @@ def _stone(units: Units, build: BuildUp, path: str, ways: GroundWays) -> list[Fi
         size = stone_for(ways, layer).size_mm
         if (layer.thickness_mm or 0.0) < 2 * size:
             words = f"{say_depth(layer.thickness_mm or 0, units)} of {layer_name(layer)} under {build.slab}, and its stones are up to {say_depth(size, units)}. It will not lie flat."
-            rows.append(finding("stone-thin", f"{path}.layers[{at}]", words, "Lay it at least two stones thick, or take a finer one.", "stone-lift"))
+            rows.append(
+                finding(
+                    "stone-thin",
+                    f"{path}.layers[{at}]",
+                    words,
+                    "Lay it at least two stones thick, or take a finer one.",
+                    "stone-lift",
+                )
+            )
     return rows

@@ -93,11 +93,18 @@ class FormBack(Part):
     note: Note = ""
 
 
+class Struck(Part):
+    """The record that this one supersedes does not count any more, and why."""
+
+    why: Note = ""
+
+
 VALUES_OF: dict[str, type[Part]] = {
     "taped": Taped,
     "string-gaps": StringGaps,
     "form-levels": FormLevels,
     "form-back": FormBack,
+    "struck": Struck,
     "set-up": site.SetUp,
     "bench-shot": site.BenchShot,
     "turning-point": site.TurningPoint,

@@ -1,0 +1,103 @@
+"""Bodies of the ground stage."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import BaseModel, Field
+
+from humble_trowel.api.schemas import Body
+from humble_trowel.core.findings import Finding
+from humble_trowel.core.ground.ground_job import Ground
+from humble_trowel.core.ground.layer_view import LayerView
+from humble_trowel.core.plan.site_records import GroundTest, LiftSigned, SoftSpot
+
+
+class LayerChoice(BaseModel):
+    """A layer that can be shot. shots: how many stand on it."""
+
+    key: str
+    name: str
+    shots: int
+
+
+class Mark(BaseModel):
+    """Something a set-up can take its backsight from."""
+
+    name: str
+    level_mm: float
+    level_text: str
+    benchmark: int | None
+
+
+class TestRow(BaseModel):
+    id: str
+    who: str
+    at: str
+    test: GroundTest
+    words: str
+
+
+class SoftRow(BaseModel):
+    id: str
+    who: str
+    at: str
+    soft: SoftSpot
+    words: str
+
+
+class SignedRow(BaseModel):
+    id: str
+    who: str
+    at: str
+    signed: LiftSigned
+
+
+class FallRow(BaseModel):
+    """How a zone's top runs. rate_text: as the trade says it. lines: down the fall."""
+
+    zone: int
+    name: str
+    words: str
+    lines: list[tuple[tuple[float, float], tuple[float, float]]]
+
+
+class GroundState(BaseModel):
+    """Everything the ground lens shows. layer: the one whose shots are in `shots`."""
+
+    ground: Ground
+    layer: str
+    layers: list[LayerChoice]
+    shots: LayerView
+    marks: list[Mark]
+    tests: list[TestRow]
+    soft: list[SoftRow]
+    signed: list[SignedRow]
+    falls: list[FallRow]
+    reads: Literal["sixteenths", "tenths", "mm"]
+    grid: list[tuple[float, float]]
+    found_text: str
+    strip_text: str
+    findings: list[Finding]
+
+
+class RodCheck(Body):
+    """A reading to check against a level, on the set-up in use or the one named. reading: text or mm."""
+
+    reading: Annotated[str, Field(max_length=40)] | float
+    level_mm: float | None = None
+    at: tuple[float, float] | None = None
+    layer: Annotated[str, Field(max_length=24)] = "base"
+
+
+class RodAnswer(BaseModel):
+    """words: down 1 3/8, up 1/4 or on grade. verdict: high, low or inside."""
+
+    reading_mm: float
+    reading_text: str
+    should_text: str
+    level_mm: float
+    off_mm: float
+    words: str
+    verdict: Literal["high", "low", "inside"]
+    jump: str

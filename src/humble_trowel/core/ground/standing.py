@@ -1,0 +1,63 @@
+"""How the ground stands in a word or two, for the string and the board; and what of it counts in the order."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from humble_trowel.core.errors import TrowelError
+from humble_trowel.core.geometry.solid import build_solid
+from humble_trowel.core.ground.flat import enough
+from humble_trowel.core.ground.ground_job import measured
+from humble_trowel.core.ground.layer_shots import take_shots
+from humble_trowel.core.ground.levels import stands
+from humble_trowel.core.ground.notes import SiteNotes
+from humble_trowel.core.ground.rod import rod_reads, say_reading
+from humble_trowel.core.ground.stack import resolve
+from humble_trowel.core.order.measured import UNMEASURED, Measured
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.ways import Ways, ways_for
+
+
+@dataclass(frozen=True)
+class Graded:
+    """words: two or three, for the knot. flat: base shot, inside, enough of it. stuck: a set-up moved.
+
+    rod: what the rod reads on the base of rod_zone, '' while no laser stands."""
+
+    words: str = "to do"
+    flat: bool = False
+    stuck: bool = False
+    rod: str = ""
+    rod_zone: str = ""
+
+
+def graded(plan: Plan, ways: Ways, notes: SiteNotes) -> Graded:
+    """How the ground of a plan with an outline stands."""
+    ways = ways_for(ways, plan.ways)
+    solid = build_solid(plan)
+    setups = stands(plan, ways, notes)
+    rod = zone = ""
+    cell = max(solid.cells, key=lambda one: one.area_m2)
+    base = resolve(plan, cell, "base")
+    if setups and base is not None:
+        rod, zone = say_reading(setups[-1].instrument_mm - base.top_mm, rod_reads(plan, ways)), cell.name
+    if any(stand.moved for stand in setups):
+        return Graded("laser moved", stuck=True, rod=rod, rod_zone=zone)
+    rounds = [(key, row) for key, row in notes.shots if row.layer == "base"]
+    if not rounds:
+        return Graded("started" if setups or plan.build_ups else "to do", rod=rod, rod_zone=zone)
+    taken = take_shots(plan, solid, ways, "base", rounds, setups)
+    out = sum(shot.verdict != "inside" for shot in taken.shots)
+    n = len(taken.shots)
+    if out:
+        return Graded(f"{out} out of {n}", rod=rod, rod_zone=zone)
+    settled = enough(taken, plan, ways).enough
+    return Graded("flat" if settled else f"{n} shot", settled, rod=rod, rod_zone=zone)
+
+
+def measured_or_not(plan: Plan, ways: Ways, notes: SiteNotes) -> Measured:
+    """What the site measured; nothing where its records do not fit the plan any more."""
+    try:
+        return measured(plan, ways, notes)
+    except TrowelError:
+        return UNMEASURED
