@@ -203,6 +203,57 @@ class AcceptLaid(_Edit):
     ring: Corners
 
 
+class SetBuildUp(_Edit):
+    """layers: top to bottom, as Layer in the job file; thickness_mm and strength_kpa may be text."""
+
+    op: Literal["set_build_up"]
+    slab: Mark
+    heated: bool = False
+    layers: Annotated[list[dict[str, Any]], Field(min_length=1, max_length=20)]
+
+
+class RemoveBuildUp(_Edit):
+    op: Literal["remove_build_up"]
+    slab: Mark
+
+
+class SetBenchmark(_Edit):
+    """index: null for a new one. level: '8 1/2 in below', 'floor', or mm."""
+
+    op: Literal["set_benchmark"]
+    index: Index | None = None
+    name: Annotated[str, Field(max_length=120)]
+    level: Said
+    what: Literal["floor", "nail", "kerb", "cover", "other"] = "nail"
+    at: Spot | None = None
+
+
+class RemoveBenchmark(_Edit):
+    op: Literal["remove_benchmark"]
+    index: Index
+
+
+class SetGround(_Edit):
+    """changes: as typed; null forgets."""
+
+    op: Literal["set_ground"]
+    changes: dict[Literal["found_mm", "strip_mm", "bucket_mm", "on_hand_m3", "peg_spacing_mm"], Said | None]
+
+
+class SetFall(_Edit):
+    """side or bearing: with rate ('1/8 in per ft', '1 %', '1 in 80'). drain: with at and depth."""
+
+    op: Literal["set_fall"]
+    index: Index
+    kind: Literal["none", "side", "bearing", "drain"]
+    side: Index | None = None
+    toward_deg: Annotated[float, Field(ge=-360, le=360)] | None = None
+    rate: Said | None = None
+    at: Spot | None = None
+    depth: Said | None = None
+    underside: Literal["parallel", "level"] | None = None
+
+
 class SetFields(_Edit):
     """values: by key path, under name, client, units, contact, site, mix, order, ways ('site.directions')."""
 
@@ -222,6 +273,6 @@ Edit = Annotated[
     SetWalk | KeepOutline | Template | MoveCorner | SetSide | AddCorner | RemoveCorner | AddOpening | RemoveOpening
     | SetSlabType | RemoveSlabType | WalkZone | SetZone | RemoveZone | SetEdgeType | RemoveEdgeType | SetSideType
     | AddAlong | RemoveAlong | AddExisting | SetExisting | RemoveExisting | Hold | FormSides | RoundCorner
-    | TakeOutline | AcceptLaid | SetFields | ReplacePlan,
+    | TakeOutline | AcceptLaid | SetBuildUp | RemoveBuildUp | SetBenchmark | RemoveBenchmark | SetGround | SetFall | SetFields | ReplacePlan,
     Field(discriminator="op"),
 ]  # fmt: skip

@@ -11,7 +11,7 @@ from typing import Any
 from pydantic import ValidationError
 
 from humble_trowel.core.errors import EditError
-from humble_trowel.core.plan import edge_edits, lines_edits, outline_edits, zone_edits
+from humble_trowel.core.plan import edge_edits, ground_edits, lines_edits, outline_edits, zone_edits
 from humble_trowel.core.plan.carry_forms import follow_outline
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.edit_kinds import (
@@ -26,6 +26,8 @@ from humble_trowel.core.plan.edit_kinds import (
     KeepOutline,
     MoveCorner,
     RemoveAlong,
+    RemoveBenchmark,
+    RemoveBuildUp,
     RemoveCorner,
     RemoveEdgeType,
     RemoveExisting,
@@ -34,9 +36,13 @@ from humble_trowel.core.plan.edit_kinds import (
     RemoveZone,
     ReplacePlan,
     RoundCorner,
+    SetBenchmark,
+    SetBuildUp,
     SetEdgeType,
     SetExisting,
+    SetFall,
     SetFields,
+    SetGround,
     SetSide,
     SetSideType,
     SetSlabType,
@@ -68,7 +74,7 @@ def apply(plan: Plan, edits: Sequence[Edit]) -> tuple[Plan, str]:
 
 
 def _apply(plan: Plan, edit: Edit) -> outline_edits.Edited:
-    o, z, e, f = outline_edits, zone_edits, edge_edits, lines_edits
+    o, z, e, f, g = outline_edits, zone_edits, edge_edits, lines_edits, ground_edits
     match edit:
         case SetWalk():
             return o.set_walk(plan, edit.kind, edit.text)
@@ -124,6 +130,18 @@ def _apply(plan: Plan, edit: Edit) -> outline_edits.Edited:
             return f.take_outline(_with_a_slab(plan), edit.ring, edit.openings, edit.existing, edit.source)
         case AcceptLaid():
             return f.accept_laid(plan, edit.ring)
+        case SetBuildUp():
+            return g.set_build_up(plan, edit.slab, edit.heated, list(edit.layers))
+        case RemoveBuildUp():
+            return g.remove_build_up(plan, edit.slab)
+        case SetBenchmark():
+            return g.set_benchmark(plan, edit.index, edit.name, edit.level, edit.what, edit.at)
+        case RemoveBenchmark():
+            return g.remove_benchmark(plan, edit.index)
+        case SetGround():
+            return g.set_ground(plan, {str(key): value for key, value in edit.changes.items()})
+        case SetFall():
+            return g.set_fall(plan, edit.index, edit.kind, edit.model_dump())
         case SetFields():
             return _set_fields(plan, edit.values)
         case ReplacePlan():

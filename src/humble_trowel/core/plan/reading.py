@@ -140,13 +140,14 @@ def _check_marks(plan: Plan) -> None:
             seen.add(row.mark)
     for key, used, known in (
         ("zones", [zone.slab for zone in plan.zones], {row.mark for row in plan.slab_types}),
+        ("build_ups", [row.slab for row in plan.build_ups], {row.mark for row in plan.slab_types}),
         ("edges", [edge.type for edge in plan.edges], {row.mark for row in plan.edge_types}),
         ("beams", [beam.type for beam in plan.beams], {row.mark for row in plan.beam_types}),
         ("pads", [pad.type for pad in plan.pads], {row.mark for row in plan.pad_types}),
     ):
         for index, mark in enumerate(used):
             if mark not in known:
-                name = "slab" if key == "zones" else "type"
+                name = "slab" if key in ("zones", "build_ups") else "type"
                 there = ", ".join(sorted(known)) or "none"
                 raise PlanError(f"The mark {mark} is not known. Known here: {there}.", f"{key}[{index}].{name}")
 

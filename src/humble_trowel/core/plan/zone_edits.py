@@ -36,7 +36,10 @@ def remove_slab_type(plan: Plan, mark: str) -> Edited:
     if used:
         raise EditError(f"{mark} is the slab of {', '.join(used)}. Give that another slab first.")
     return plan.model_copy(
-        update={"slab_types": [row for row in plan.slab_types if row.mark != mark]}
+        update={
+            "slab_types": [row for row in plan.slab_types if row.mark != mark],
+            "build_ups": [row for row in plan.build_ups if row.slab != mark],
+        }
     ), f"{mark} taken out"
 
 
