@@ -28,13 +28,16 @@ def load_demo(db: sqlite3.Connection, now: str) -> None:
 
 
 def _load_records(db: sqlite3.Connection, job_id: str, name: str, units: Units, now: str) -> None:
-    """The rows of records/NAME.jsonl, as if they had been sent from a phone."""
+    """The rows of records/NAME.jsonl, as if they had been sent from a phone. A row's label names it for later rows (@label)."""
     path = resources.files("humble_trowel.demo") / "records" / f"{name}.jsonl"
     if not path.is_file():
         return
+    labels: dict[str, str] = {}
     for number, line in enumerate(path.read_text("utf-8").splitlines()):
         said = json.loads(line)
-        values = VALUES_OF[said["kind"]].model_validate(said["values"], context={"units": units})
+        own = f"demo-{job_id}-{number}"
+        labels[f"@{said.get('label', '')}"] = own
+        data = {key: labels.get(value, value) if isinstance(value, str) else value for key, value in said["values"].items()}
+        values = VALUES_OF[said["kind"]].model_validate(data, context={"units": units})
         document = values.model_dump(mode="json", by_alias=True)
-        row = Record(f"demo-{job_id}-{number}", job_id, said["kind"], 1, said["who"], now, now, None, document)
-        records.add(db, row)
+        records.add(db, Record(own, job_id, said["kind"], 1, said["who"], now, now, None, document))

@@ -10,6 +10,18 @@
 	<pattern id="soil" width="44" height="26" patternUnits="userSpaceOnUse">
 		<g stroke="var(--soil)" stroke-width="1.2"><path d="M2 12L12 2M6 14L16 4M10 16L20 6" /><path d="M26 8l9 9M30 5l9 9M34 2l9 9" /></g>
 	</pattern>
+	<pattern id="pebbles" width="26" height="22" patternUnits="userSpaceOnUse">
+		<g fill="none" stroke="var(--ink2)" stroke-width="1.1"><path d="M2 6l4-4 5 1 2 5-4 4-5-1z" /><path d="M15 4l5-2 4 4-3 4-5-1z" /><path d="M5 16l4-2 5 2-1 4-6 1z" /><path d="M17 14l5-1 3 4-4 4-4-2z" /></g>
+	</pattern>
+	<pattern id="zig" width="14" height="24" patternUnits="userSpaceOnUse">
+		<path d="M0 24L7 0L14 24" fill="none" stroke="var(--line)" stroke-width="1.1" />
+	</pattern>
+	<pattern id="sand" width="8" height="7" patternUnits="userSpaceOnUse">
+		<g fill="var(--ink2)"><circle cx="2" cy="2" r=".7" /><circle cx="6" cy="5" r=".7" /></g>
+	</pattern>
+	<pattern id="filled" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(-40)">
+		<path d="M0 2H9M0 6H5" stroke="var(--soil)" stroke-width="1.1" />
+	</pattern>
 	<pattern id="grain" width="9" height="60" patternUnits="userSpaceOnUse" patternTransform="rotate(38)">
 		<rect width="9" height="60" fill="var(--board)" /><path d="M2 0V60M6 0V60" stroke="var(--grain)" stroke-width="1.3" />
 	</pattern>

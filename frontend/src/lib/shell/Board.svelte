@@ -4,8 +4,9 @@
 	import { session } from '../state/session.svelte';
 	import Frac from '../ui/Frac.svelte';
 	import Num from '../ui/Num.svelte';
+	import type { LensId } from './lens';
 	import { w } from '../words/words';
-	let { desk, help, toggleUnits }: { desk: JobDesk; help: () => void; toggleUnits: () => void } = $props();
+	let { desk, lens, help, toggleUnits }: { desk: JobDesk; lens: LensId; help: () => void; toggleUnits: () => void } = $props();
 	const kept = $derived(desk.kept);
 	const now = $derived(desk.kept?.figure ?? null);
 	const trial = $derived(desk.draft?.figure ?? null);
@@ -63,6 +64,18 @@
 			<p class="d">&nbsp;</p>
 		{/if}
 	</div>
+	{#if lens === 'ground'}
+		<div class="t round" data-reading="rod">
+			<p class="l">{kept?.graded.rod_zone ? w.board.rod(kept.graded.rod_zone) : w.board.rodNone}</p>
+			{#if kept?.graded.rod}
+				<p class="v"><span class="wk"><Frac text={kept.graded.rod} /></span></p>
+				<p class="d">{kept.graded.stuck ? w.board.laserMoved : w.board.rodNote}</p>
+			{:else}
+				<p class="v unknown">{w.notSet}</p>
+				<p class="d">{w.board.setUpFirst}</p>
+			{/if}
+		</div>
+	{:else}
 	<div class="t round" data-reading="perimeter">
 		<p class="l">{w.board.perimeter}</p>
 		{#if now?.outline}
@@ -76,6 +89,7 @@
 			<p class="d">&nbsp;</p>
 		{/if}
 	</div>
+	{/if}
 	<div class="tools">
 		<button type="button" disabled={!kept?.undo} title={kept?.undo ?? ''} onclick={desk.undo}>{w.board.undo}</button>
 		<button type="button" disabled={!kept?.redo} title={kept?.redo ?? ''} onclick={desk.redo}>{w.board.redo}</button>

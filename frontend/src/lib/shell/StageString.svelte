@@ -8,7 +8,7 @@
 	let { job, lens }: { job: JobState; lens: LensId } = $props();
 	const rows = $derived(knots(job));
 	let width = $state(900);
-	const x = (index: number) => (width < 420 ? 48 + (index * (width - 96)) / 2 : 70 + index * Math.min(190, (width - 170) / 3));
+	const x = (index: number) => (width < 420 ? 38 + (index * (width - 76)) / (rows.length - 1) : 70 + index * Math.min(170, (width - 170) / rows.length));
 	const firstOpen = $derived(rows.findIndex((row) => row.state !== 'tight'));
 	const straight = $derived(firstOpen < 0 ? rows.length - 1 : firstOpen - 1);
 </script>

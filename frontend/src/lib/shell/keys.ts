@@ -13,8 +13,8 @@ interface Place {
 	help: () => void;
 	units: () => void;
 }
-const LENSES: LensId[] = ['lines', 'edges', 'order'];
-const NUMBERS: Record<string, LensId> = { '1': 'lines', '3': 'edges', '8': 'order' };
+const LENSES: LensId[] = ['lines', 'ground', 'edges', 'order'];
+const NUMBERS: Record<string, LensId> = { '1': 'lines', '2': 'ground', '3': 'edges', '8': 'order' };
 
 export function inBox(event: KeyboardEvent): boolean {
 	const target = event.target;

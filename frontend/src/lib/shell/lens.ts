@@ -2,7 +2,7 @@
 import type { JobState } from '../api/schema';
 import { w } from '../words/words';
 
-export type LensId = 'lines' | 'edges' | 'order';
+export type LensId = 'lines' | 'ground' | 'edges' | 'order';
 export interface Knot {
 	id: LensId;
 	name: string;
@@ -32,6 +32,13 @@ export function knots(job: JobState): Knot[] {
 			key: '1',
 			state: sides && !plan.walk && (job.squared === null || job.square) ? 'tight' : 'loop',
 			says: plan.walk ? 'walk open' : !sides ? 'to walk' : job.squared === null ? 'closes' : job.square ? 'square' : saidShort(job.squared)
+		},
+		{
+			id: 'ground',
+			name: w.lenses.ground,
+			key: '2',
+			state: job.graded.stuck ? 'flagged' : job.graded.flat ? 'tight' : 'loop',
+			says: job.graded.words
 		},
 		{
 			id: 'edges',

@@ -1,9 +1,11 @@
 /** Every visible string of the screens. Short, second person, present. */
+import { ground } from './ground';
+
 export const w = {
 	product: 'Humble Trowel',
 	notSet: 'not set',
 	notSaid: 'not said',
-	lenses: { lines: 'Lines', edges: 'Edges', order: 'Order' },
+	lenses: { lines: 'Lines', ground: 'Ground', edges: 'Edges', order: 'Order' },
 	ask: {
 		lines: 'Does it close, and is it square?',
 		edges: 'What is under the wall?',
@@ -45,6 +47,11 @@ export const w = {
 		trucks: 'Trucks',
 		area: 'Area',
 		perimeter: 'Round the forms',
+		rod: (zone: string) => `Rod on base, ${zone}`,
+		rodNone: 'Rod on base',
+		setUpFirst: 'set the laser up',
+		laserMoved: 'laser moved: shoot the mark again',
+		rodNote: 'laser moves, this moves',
 		callFirst: 'call the first side',
 		keep: 'Keep',
 		drop: 'Drop',
@@ -56,6 +63,7 @@ export const w = {
 		keys: 'Keys'
 	},
 	shim: { from: 'Uses', close: 'Close', back: 'Back', set: 'Where it is set' },
+	ground,
 	lines: {
 		side: 'Side',
 		call: 'Your call',
@@ -383,7 +391,8 @@ export const w = {
 	keysOn: 'Single letters are off',
 	keys: [
 		['[  ]', 'stage before, stage after'],
-		['1  3  8', 'Lines, Edges, Order'],
+		['1  2  3  8', 'Lines, Ground, Edges, Order'],
+		['arrows in Shots', 'move the rod 1′ or 250 mm over the plan'],
 		['/', 'to the call-out box'],
 		[',  .', 'side before, side after'],
 		['arrows', 'move the picked corner 1/16″ or 1 mm; Shift 1″ or 10 mm; Alt 1′ or 100 mm'],

@@ -6,6 +6,7 @@
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { XY } from '../../drawing/viewport';
 	import Bench from '../../shell/Bench.svelte';
+	import Turns from '../../shell/Turns.svelte';
 	import type { JobDesk } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import AroundDesk from './AroundDesk.svelte';
@@ -83,9 +84,7 @@
 </Sheet>
 <Bench question={questionOf(turn)} jobId={desk.id}>
 	{#if outline}
-		<nav class="turns" aria-label={w.lines.turnsName}>
-			{#each TURNS as one}<a href="?turn={one}" class:here={turn === one} aria-current={turn === one ? 'page' : undefined} data-sveltekit-noscroll>{w.lines.turns[one].name}</a>{/each}
-		</nav>
+		<Turns turns={TURNS.map((one) => ({ key: one, name: w.lines.turns[one].name }))} here={turn} name={w.lines.turnsName} />
 	{/if}
 	{#if turn === 'walk'}<WalkDesk {desk} {pick} box={walk} />
 	{:else if turn === 'around'}<AroundDesk {desk} {data} />
@@ -97,23 +96,6 @@
 </Bench>
 
 <style>
-	.turns {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0 2px;
-		margin: 6px 0 4px;
-		border-bottom: 2px solid var(--ink);
-	}
-	.turns a {
-		padding: 7px 9px;
-		min-height: 38px;
-		font-weight: 660;
-		color: var(--ink);
-	}
-	.turns a.here {
-		background: var(--ink);
-		color: var(--sheet);
-	}
 	.held {
 		fill: none;
 		stroke: var(--chalk);
@@ -123,11 +105,5 @@
 		font-size: 14px;
 		font-weight: 560;
 		fill: var(--ink2);
-	}
-	@media (max-width: 600px) {
-		.turns a {
-			min-height: 46px;
-			padding: 11px 10px;
-		}
 	}
 </style>

@@ -2,6 +2,7 @@
 import { answer, ApiProblem, client, Offline } from '../../api/client';
 import type { CutPlanOfJob, FormsState, RecordRow, SetOutSheet } from '../../api/schema';
 import type { JobDesk } from '../../state/job.svelte';
+import { addRecord, isWrong, type Wrong } from '../../state/record';
 
 type RecordKind = 'taped' | 'string-gaps' | 'form-levels' | 'form-back';
 
@@ -54,15 +55,9 @@ export class LinesData {
 		this.recorded = true;
 	}
 	/** Append a record; null when it went through, the problem's words and path otherwise. */
-	async record(kind: RecordKind, values: Record<string, unknown>, who: string, supersedes: string | null = null): Promise<{ words: string; path: string } | null> {
-		const body = { id: crypto.randomUUID(), kind, revision: this.desk.kept?.revision ?? 1, values, who, at_device: new Date().toISOString(), supersedes };
-		try {
-			await answer<RecordRow>(client.POST('/api/jobs/{job_id}/records', { ...this.#path, body }));
-		} catch (error) {
-			if (error instanceof ApiProblem) return { words: error.problem.detail, path: error.problem.path };
-			if (error instanceof Offline) return { words: 'No answer from the program. What you typed is still here.', path: '' };
-			throw error;
-		}
+	async record(kind: RecordKind, values: Record<string, unknown>, who: string, supersedes: string | null = null): Promise<Wrong | null> {
+		const got = await addRecord(this.desk, kind, values, who, supersedes);
+		if (isWrong(got)) return got;
 		await this.loadRecords();
 		if (kind === 'taped') await this.desk.load();
 		return null;

@@ -4,6 +4,7 @@
 	import { untrack } from 'svelte';
 	import { Pick } from '#lib/drawing/pick.svelte.ts';
 	import Edges from '#lib/lenses/edges/Edges.svelte';
+	import Ground from '#lib/lenses/ground/Ground.svelte';
 	import Lines from '#lib/lenses/lines/Lines.svelte';
 	import Order from '#lib/lenses/order/Order.svelte';
 	import Board from '#lib/shell/Board.svelte';
@@ -17,7 +18,7 @@
 	import { w } from '#lib/words/words.ts';
 
 	const id = $derived(page.params['id'] ?? '');
-	const lens = $derived((['lines', 'edges', 'order'].includes(page.params['lens'] ?? '') ? page.params['lens'] : 'lines') as LensId);
+	const lens = $derived((['lines', 'ground', 'edges', 'order'].includes(page.params['lens'] ?? '') ? page.params['lens'] : 'lines') as LensId);
 	let desk = $state.raw<JobDesk | null>(null);
 	let pick = $state.raw(new Pick());
 	let help = $state(false);
@@ -50,9 +51,9 @@
 		<StageString job={desk.kept} {lens} />
 		<Notices {desk} />
 		<main class="main {lens}">
-			{#if lens === 'lines'}<Lines {desk} {pick} />{:else if lens === 'edges'}<Edges {desk} {pick} />{:else}<Order {desk} {pick} />{/if}
+			{#if lens === 'lines'}<Lines {desk} {pick} />{:else if lens === 'ground'}<Ground {desk} {pick} />{:else if lens === 'edges'}<Edges {desk} {pick} />{:else}<Order {desk} {pick} />{/if}
 		</main>
-		<Board {desk} help={() => (help = true)} {toggleUnits} />
+		<Board {desk} {lens} help={() => (help = true)} {toggleUnits} />
 	</div>
 	<Keys bind:open={help} />
 {:else}
@@ -74,6 +75,9 @@
 	}
 	.lines {
 		grid-template-columns: minmax(400px, 704fr) minmax(520px, 576fr);
+	}
+	.ground {
+		grid-template-columns: minmax(400px, 620fr) minmax(560px, 660fr);
 	}
 	.edges {
 		grid-template-columns: minmax(400px, 600fr) minmax(560px, 680fr);
@@ -97,6 +101,9 @@
 	@media (max-width: 600px) {
 		.main {
 			grid-template-rows: 344px auto;
+		}
+		.ground {
+			grid-template-rows: 300px auto;
 		}
 		.order {
 			grid-template-rows: 460px auto;

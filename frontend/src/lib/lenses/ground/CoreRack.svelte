@@ -1,0 +1,173 @@
+<script lang="ts">
+	/** Cores hung from the laser line, to scale: every zone's layers and the trenches, with what the rod reads beside each. */
+	import type { GroundState } from '../../api/schema';
+	import SvgFrac from '../../ui/SvgFrac.svelte';
+	import { w } from '../../words/words';
+	interface Props {
+		state: GroundState;
+		picked: number;
+		pick: (zone: string) => void;
+		width: number;
+	}
+	let { state, picked, pick, width }: Props = $props();
+	const TOP = 104;
+	const TALL = 214;
+	const FILLS: Record<string, string> = { slab: 'conc', foam: 'zig', stone: 'pebbles', graded: 'pebbles', blinding: 'sand', fill: 'filled', screed: 'sand', finish: 'sand' };
+	const names = $derived([...new Set(state.ground.stack.map((row) => row.zone))]);
+	const trenches = $derived(state.ground.rod.filter((row) => row.key === 'trench').slice(0, names.length > 4 ? 1 : 2));
+	const stand = $derived(state.ground.stands.at(-1) ?? null);
+	const high = $derived(Math.max(0, ...state.ground.stack.map((row) => row.top_mm)));
+	const deep = $derived(Math.min(...state.ground.stack.filter((row) => row.kind === 'native').map((row) => row.top_mm), ...trenches.map((row) => row.level_mm)) - 30);
+	const scale = $derived(TALL / (high - deep || 1));
+	const y = (level: number) => TOP + (high - level) * scale;
+	const columns = $derived(names.length + trenches.length);
+	const step = $derived((width - 84) / Math.max(columns, 1));
+	const x = (i: number) => 84 + i * step;
+	const boxWide = $derived(Math.min(44, step * 0.34));
+	const spoken = (zone: string, key: string) => {
+		const row = state.ground.rod.find((one) => one.zone === zone && one.key === key);
+		return { text: row?.reading_text || row?.level_text || '', heavy: row?.heavy ?? false };
+	};
+	/** Readings beside a core, pushed apart where layers are thin. */
+	const marks = $derived(
+		names.map((zone) => {
+			let last = -99;
+			return state.ground.stack
+				.filter((row) => row.zone === zone && row.kind !== 'barrier')
+				.map((row) => {
+					last = Math.max(y(row.top_mm) + 5, last + 17);
+					return { ...spoken(zone, row.layer), y: last };
+				})
+				.filter((mark) => mark.text);
+		})
+	);
+	const base = $derived(state.ground.rod.find((row) => row.heavy && row.zone === names[picked]));
+</script>
+
+<svg {width} height="346" class="rack" role="img" aria-label={stand ? w.ground.cores : w.ground.coresLevels}>
+	{#if stand}
+		<path d="M0 40H{width}" class="laser" />
+		<text x="84" y="30" class="line">{w.ground.turns.laser.name}: {stand.name}, <SvgFrac text={stand.on} /></text>
+	{/if}
+	<g class="rodstick">
+		<path d="M22 26V{base ? y(base.level_mm) : TOP + 60}H48V26z" />
+		{#each Array.from({ length: 22 }, (_, i) => i) as i}
+			{@const at = 34 + i * 11}
+			{#if at < (base ? y(base.level_mm) : TOP + 60) - 4 && Math.abs(at - 72) > 10}<path d="M22 {at}h{i % 4 ? 7 : 13}" />{/if}
+		{/each}
+		<path d="M14 70l12-8 8 8 8-8 14 8v10l-14-8-8 8-8-8-12 8z" class="break" />
+		{#if base}<path d="M14 {y(base.level_mm)}h42" class="foot" /><path d="M56 {y(base.level_mm)}H{x(picked)}" class="laser" />{/if}
+		{#if stand}<path d="M62 32v16l-13-8z" class="beam" />{/if}
+	</g>
+	{#each names as zone, i}
+		<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the list below does the same by keyboard) -->
+		<g class="core" class:on={picked === i} onclick={() => pick(zone)} data-core={zone}>
+			<text x={x(i)} y="84" class="name">{zone}</text>
+			{#each state.ground.stack.filter((row) => row.zone === zone) as row}
+				{#if row.kind === 'native'}
+					<path d="M{x(i)} {y(row.top_mm)}q6 9 12 2t12 2t{boxWide - 24} -3" class="soil" />
+				{:else if row.kind === 'barrier'}
+					<path d="M{x(i)} {y(row.top_mm)}h{boxWide}" class="barrier" />
+				{:else}
+					<rect x={x(i)} y={y(row.top_mm)} width={boxWide} height={Math.max(2, (row.top_mm - row.bottom_mm) * scale)} class="cell" />
+					<rect x={x(i)} y={y(row.top_mm)} width={boxWide} height={Math.max(2, (row.top_mm - row.bottom_mm) * scale)} fill="url(#{FILLS[row.kind] ?? 'conc'})" stroke="var(--ink)" stroke-width={picked === i ? 3 : 2} />
+					{#if (row.top_mm - row.bottom_mm) * scale > 17}<text x={x(i) + boxWide / 2} y={y((row.top_mm + row.bottom_mm) / 2) + 5} text-anchor="middle" class="thick"><SvgFrac text={row.thickness_text.replace(' mm', '')} /></text>{/if}
+				{/if}
+			{/each}
+			{#each marks[i] ?? [] as mark}
+				<text x={x(i) + boxWide + 6} y={mark.y} class="mark" class:heavy={mark.heavy}><SvgFrac text={mark.text} /></text>
+			{/each}
+		</g>
+	{/each}
+	{#each trenches as row, k}
+		{@const i = names.length + k}
+		<g class="core">
+			<text x={x(i)} y="84" class="name">{row.surface.split(' ')[0]} {w.ground.trench.toLowerCase()}</text>
+			<rect x={x(i)} y={y(0)} width={boxWide} height={y(row.level_mm) - y(0)} class="cell" />
+			<rect x={x(i)} y={y(0)} width={boxWide} height={y(row.level_mm) - y(0)} fill="url(#deep)" stroke="var(--ink)" stroke-width="2" />
+			<path d="M{x(i)} {y(row.level_mm)}q6 9 12 2t12 2t{boxWide - 24} -3" class="soil" />
+			<text x={x(i) + boxWide + 6} y={y(row.level_mm) + 5} class="mark heavy"><SvgFrac text={row.reading_text || row.level_text} /></text>
+		</g>
+	{/each}
+</svg>
+
+<style>
+	.rack {
+		display: block;
+		max-width: 100%;
+	}
+	.laser {
+		stroke: var(--paint);
+		stroke-width: 2.4;
+		stroke-dasharray: 10 5;
+		fill: none;
+	}
+	.line {
+		font-size: 15px;
+		font-weight: 700;
+		fill: var(--paint);
+	}
+	.rodstick path {
+		fill: var(--well);
+		stroke: var(--ink);
+		stroke-width: 2;
+	}
+	.rodstick .break {
+		stroke: none;
+		fill: var(--bench);
+	}
+	.rodstick .foot {
+		stroke-width: 6;
+	}
+	.rodstick .laser {
+		stroke: var(--paint);
+		stroke-width: 2.4;
+	}
+	.rodstick .beam {
+		fill: var(--paint);
+		stroke: var(--ink);
+		stroke-width: 1;
+	}
+	.core {
+		cursor: pointer;
+	}
+	.cell {
+		fill: var(--well);
+	}
+	.name {
+		font-size: 15px;
+		font-weight: 600;
+		fill: var(--ink2);
+	}
+	.on .name {
+		font-weight: 840;
+		fill: var(--ink);
+	}
+	.thick {
+		font-size: 15px;
+		font-weight: 760;
+		fill: var(--ink);
+		paint-order: stroke;
+		stroke: var(--well);
+		stroke-width: 4px;
+	}
+	.mark {
+		font-size: 14px;
+		font-weight: 560;
+		fill: var(--ink);
+	}
+	.heavy {
+		font-weight: 820;
+		font-size: 15px;
+	}
+	.soil {
+		fill: none;
+		stroke: var(--soil);
+		stroke-width: 3;
+	}
+	.barrier {
+		stroke: var(--ink);
+		stroke-width: 4;
+		stroke-dasharray: 8 4;
+	}
+</style>

@@ -1,0 +1,113 @@
+<script lang="ts">
+	/** Trenches as dug, and the ledger three ways: planned, as dug, as shot, with what each costs. */
+	import Field from '../../ui/Field.svelte';
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	import type { GroundData } from './ground.svelte';
+	import { typedLength } from './stack';
+	let { data, picked, choose }: { data: GroundData; picked: number; choose: (index: number) => void } = $props();
+	const desk = $derived(data.desk);
+	const runs = $derived(data.state?.ground.dug ?? []);
+	const run = $derived(runs[picked] ?? null);
+	const unit = $derived(desk.units === 'mm' ? 'm³' : 'yd³');
+	let rows = $state<{ at: string; width: string; depth: string }[]>([]);
+	let wrong = $state('');
+	let told = $state('');
+	$effect(() => {
+		const now = run;
+		rows = (now?.stations ?? []).map((one) => ({ at: typedLength(one.at_mm, desk.units), width: typedLength(one.width_mm, desk.units), depth: typedLength(one.depth_mm, desk.units) }));
+		if (!rows.length && now) rows = [{ at: '0', width: '', depth: '' }, { at: typedLength(now.length_mm, desk.units), width: '', depth: '' }];
+	});
+	const full = $derived(rows.filter((row) => row.width.trim() && row.depth.trim()));
+	const inches = (text: string) => (desk.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim());
+	const feet = (text: string) => (desk.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}'` : text.trim());
+	async function keep() {
+		if (!run) return;
+		const stations = full.map((row) => ({ at_mm: feet(row.at || '0'), width_mm: inches(row.width), depth_mm: inches(row.depth) }));
+		wrong = (await data.record('as-dug', { ...(run.side === null ? { row: run.row } : { side: run.side }), stations }))?.words ?? '';
+		told = wrong ? '' : `${run.name}: ${data.state?.ground.dug[picked]?.words ?? ''}`;
+	}
+	const setBucket = (typed: string) => desk.keep([{ op: 'set_ground', changes: { bucket_mm: typed.trim() || null } }], 'bucket_mm');
+	const money = (cents: number) => (cents ? `${cents > 0 ? '+' : '−'}${(Math.abs(cents) / 100).toFixed(0)}` : '');
+	const all = $derived(data.state?.ground.parts.reduce((sum, part) => sum + part.extra_cents, 0) ?? 0);
+</script>
+
+{#if runs.length && data.state}
+	<table class="desk-table">
+		<thead><tr><th>{w.ground.trenchOf}</th><th>{w.ground.pressTrench}</th></tr></thead>
+		<tbody>
+			{#each runs as one, i}
+				<tr class:on={i === picked}><th scope="row"><button type="button" onclick={() => choose(i)}>{one.name} <span class="label">{one.mark}</span></button></th><td><Frac text={one.words} /></td></tr>
+			{/each}
+		</tbody>
+	</table>
+	{#if run}
+		<h3>{run.name}: {w.ground.stations.toLowerCase()}</h3>
+		{#each rows as row, i}
+			<div class="row">
+				<label class="label">{w.ground.stationAt}<input class="reading" aria-label="{w.ground.stationAt} {i + 1}" bind:value={row.at} /></label>
+				<label class="label">{w.ground.wide}<input class="reading" aria-label="{w.ground.wide} {i + 1}" bind:value={row.width} /></label>
+				<label class="label">{w.ground.deep}<input class="reading" aria-label="{w.ground.deep} {i + 1}" bind:value={row.depth} /></label>
+			</div>
+		{/each}
+		<div class="row">
+			<button type="button" class="act quiet" onclick={() => rows.push({ at: '', width: '', depth: '' })}>{w.ground.addStation}</button>
+			<button type="button" class="act main" disabled={!full.length} onclick={() => void keep()}>{w.ground.keepDug}</button>
+			{#if told}<span role="status"><Frac text={told} /></span>{/if}
+		</div>
+		{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+	{/if}
+	<Field label={w.ground.bucket} width="170px" calm placeholder={w.notSet} value={desk.document?.ground.bucket_mm ? typedLength(desk.document.ground.bucket_mm, desk.units) : ''} problem={desk.problemFor('bucket_mm')} keep={setBucket} />
+	{#each data.state.findings.filter((row) => row.code === 'bucket-wide') as row}<p class="wrong"><Frac text="{row.words} {row.remedy}" /></p>{/each}
+{:else}<p>{w.ground.noTrench}</p>{/if}
+{#if data.state}
+	<table class="desk-table three">
+		<thead><tr><th>{w.ground.part}</th><th>{w.ground.planned}, {unit}</th><th>{w.ground.asDug}</th><th>{w.ground.asShot}</th><th>{w.ground.costs}</th></tr></thead>
+		<tbody>
+			{#each data.state.ground.parts as part}
+				<tr><th scope="row">{part.part}</th><td>{part.planned_text}</td><td>{part.dug_text || '–'}</td><td>{part.shot_text || '–'}</td><td>{money(part.extra_cents)}</td></tr>
+			{/each}
+			<tr class="heavy"><th scope="row">{w.yard.total}</th><td>{desk.kept?.figure.concrete?.net_text}</td><td></td><td></td><td>{money(all)}</td></tr>
+		</tbody>
+	</table>
+{/if}
+
+<style>
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px 12px;
+		align-items: end;
+		margin: 5px 0;
+	}
+	h3 {
+		margin-top: 8px;
+	}
+	.reading {
+		display: block;
+		width: 140px;
+	}
+	th button {
+		text-align: left;
+		min-height: 30px;
+	}
+	.three {
+		margin-top: 10px;
+	}
+	.three td {
+		font-weight: 620;
+		white-space: nowrap;
+	}
+	.three th {
+		font-weight: 480;
+	}
+	.heavy td,
+	.heavy th {
+		font-weight: 760;
+	}
+	@media (max-width: 600px) {
+		.reading {
+			width: 100px;
+		}
+	}
+</style>

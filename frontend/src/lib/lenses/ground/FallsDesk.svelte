@@ -1,0 +1,107 @@
+<script lang="ts">
+	/** How each zone's top runs: level, to a side, on a bearing, to a drain; and whether its underside follows. */
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	import type { GroundData } from './ground.svelte';
+	let { data }: { data: GroundData } = $props();
+	type Fall = 'none' | 'side' | 'bearing' | 'drain';
+	const desk = $derived(data.desk);
+	const zone = $derived(data.zones[data.zone] ?? null);
+	const sides = $derived(desk.figure?.outline?.sides ?? []);
+	const row = $derived(data.state?.falls.find((one) => one.zone === data.zone) ?? null);
+	const now = $derived<Fall>(!zone?.fall ? 'none' : zone.fall.kind === 'drain' ? 'drain' : 'bearing');
+	let kind = $state<Fall | null>(null);
+	let side = $state(0);
+	let bearing = $state('');
+	let rate = $state('');
+	let depth = $state('');
+	let under = $state<'parallel' | 'level' | null>(null);
+	const own = $derived(kind ?? now);
+	const problem = $derived(desk.problemFor('fall'));
+	const drain = $derived(data.stick ?? (zone?.fall?.kind === 'drain' ? zone.fall.at : null));
+	async function keep() {
+		const fall = zone?.fall;
+		const edit = {
+			op: 'set_fall' as const,
+			index: data.zone,
+			kind: own,
+			side: own === 'side' ? side : null,
+			toward_deg: own === 'bearing' ? (bearing.trim() ? Number(bearing) : fall?.kind === 'plane' ? fall.toward_deg : 0) : null,
+			rate: own === 'side' || own === 'bearing' ? rate.trim() || (fall?.kind === 'plane' ? fall.rate : '') : null,
+			at: own === 'drain' ? (drain as [number, number] | null) : null,
+			depth: own === 'drain' ? depth.trim() || (fall?.kind === 'drain' ? fall.depth_mm : '') : null,
+			underside: under
+		};
+		if (await desk.keep([edit], 'fall')) drop();
+	}
+	function drop() {
+		kind = under = null;
+		rate = depth = bearing = '';
+		data.stick = null;
+	}
+</script>
+
+{#if data.state && zone}
+	<div class="row">
+		{#each data.zones as one, i}<button type="button" class="act quiet" class:on={i === data.zone} onclick={() => { data.zone = i; drop(); }}>{one.name}</button>{/each}
+	</div>
+	<div class="saying"><p class="big plain"><Frac text={row?.words ?? ''} /></p></div>
+	<h3>{w.ground.zoneFall}</h3>
+	<div class="row">
+		{#each Object.entries(w.ground.fallKinds) as [key, name]}<button type="button" class="act quiet" class:on={own === key} aria-pressed={own === key} onclick={() => (kind = key as Fall)}>{name}</button>{/each}
+	</div>
+	<div class="row">
+		{#if own === 'side'}
+			<label class="label">{w.ground.toward}<select class="plain-select" bind:value={side}>{#each sides as one, i}<option value={i}>{one.name}</option>{/each}</select></label>
+		{:else if own === 'bearing'}
+			<label class="label">{w.ground.bearing}<input class="reading" bind:value={bearing} placeholder={zone.fall?.kind === 'plane' ? `${zone.fall.toward_deg}` : '180'} /></label>
+		{/if}
+		{#if own === 'side' || own === 'bearing'}
+			<label class="label">{w.ground.rate}<input class="reading" id="fall-rate" bind:value={rate} placeholder={w.ground.rateHint[desk.units]} onkeydown={(e) => e.key === 'Enter' && void keep()} /></label>
+		{:else if own === 'drain'}
+			<p class="drain"><span class="label">{w.ground.drainAt}</span> {drain ? w.ground.drainHow.replace('Press', 'Set. Press') : w.ground.drainHow}</p>
+			<label class="label">{w.ground.drainDepth}<input class="reading" id="fall-depth" bind:value={depth} placeholder={zone.fall?.kind === 'drain' ? `${+(zone.fall.depth_mm / (desk.units === 'mm' ? 1 : 25.4)).toFixed(2)}${desk.units === 'mm' ? '' : '"'}` : desk.units === 'mm' ? '25' : '1"'} onkeydown={(e) => e.key === 'Enter' && void keep()} /></label>
+		{/if}
+	</div>
+	<fieldset>
+		<legend class="label">{w.ground.underside}</legend>
+		{#each Object.entries(w.ground.undersides) as [key, name]}
+			<label><input type="radio" name="underside" value={key} checked={(under ?? zone.underside) === key} onchange={() => (under = key as 'parallel' | 'level')} /> {name}</label>
+		{/each}
+	</fieldset>
+	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
+	<div class="row">
+		<button type="button" class="act main" onclick={() => void keep()}>{w.ground.keepFall}</button>
+		{#if kind || under}<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>{/if}
+	</div>
+	<table class="desk-table">
+		<tbody>{#each data.state.falls as one}<tr class:on={one.zone === data.zone}><th scope="row">{one.name}</th><td><Frac text={one.words} /></td></tr>{/each}</tbody>
+	</table>
+{/if}
+
+<style>
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px 12px;
+		align-items: end;
+		margin: 6px 0;
+	}
+	.saying .big {
+		font-size: 26px;
+	}
+	fieldset label {
+		display: block;
+		min-height: 30px;
+	}
+	.reading {
+		display: block;
+		width: 150px;
+	}
+	.plain-select {
+		display: block;
+	}
+	.drain {
+		max-width: 300px;
+	}
+</style>

@@ -1,0 +1,139 @@
+<script lang="ts">
+	/** Benchmarks, set-ups with their backsight, the mark shot again, turning points. */
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	import type { GroundData } from './ground.svelte';
+	import type { LaserLink } from './laser.svelte';
+	import StandIn from './StandIn.svelte';
+	let { data, laser, connect }: { data: GroundData; laser: LaserLink; connect: () => Promise<boolean> } = $props();
+	const desk = $derived(data.desk);
+	const marks = $derived(data.state?.marks ?? []);
+	const stand = $derived(data.stand);
+	const problem = $derived(desk.problemFor('mark'));
+	let mark = $state({ name: '', level: '', what: 'nail' as 'nail' | 'floor' | 'kerb' | 'cover' | 'other' });
+	let up = $state({ name: '', on: '', read: '' as string, simulated: false });
+	let again = $state('');
+	let turn = $state({ name: '', read: '' });
+	let wrong = $state<{ at: string; words: string }>({ at: '', words: '' });
+	const on = $derived(up.on || marks[0]?.name || '');
+	async function addMark(level = mark.level) {
+		mark.level = level;
+		if (await desk.keep([{ op: 'set_benchmark', index: null, name: mark.name, level, what: mark.what, at: data.stick }], 'mark')) {
+			mark = { name: '', level: '', what: 'nail' };
+			await data.load();
+		}
+	}
+	async function take(at: string, then: (mm: number) => void, name: string) {
+		const fresh = at === 'up' ? (data.state?.ground.stands.length ?? 0) + 1 : undefined;
+		if (fresh !== undefined || !laser.on) {
+			laser.close();
+			if (!(await connectAs(fresh))) return;
+		}
+		const mm = await laser.shoot({ mark: name });
+		if (mm !== null) then(mm);
+	}
+	const connectAs = (stand?: number) => (stand === undefined ? connect() : laser.connect(desk.id, data.layer, stand));
+	async function note(at: string, kind: 'set-up' | 'bench-shot' | 'turning-point', values: Record<string, unknown>): Promise<boolean> {
+		const got = await data.record(kind, values);
+		wrong = { at, words: got?.words ?? '' };
+		return !got;
+	}
+	async function setUp() {
+		const name = up.name.trim() || `Set-up ${(data.state?.ground.stands.length ?? 0) + 1}`;
+		const at = data.stick;
+		if (await note('up', 'set-up', { name, on, backsight_mm: up.read, at, simulated: up.simulated })) up = { name: '', on: '', read: '', simulated: false };
+	}
+	async function checkAgain() {
+		if (stand && (await note('again', 'bench-shot', { setup: stand.id, on: stand.on, reading_mm: again }))) again = '';
+	}
+	async function keepTurn() {
+		if (stand && (await note('turn', 'turning-point', { setup: stand.id, name: turn.name, foresight_mm: turn.read }))) turn = { name: '', read: '' };
+	}
+</script>
+
+<div class="saying" aria-live="polite">
+	{#if stand}
+		<p class="big" class:good={stand.checked > 0 && !stand.moved} class:plain={stand.checked === 0}>{stand.name}{stand.moved ? ' moved.' : stand.checked ? ' stands.' : ' is not checked.'}</p>
+		<p data-drift={stand.moved}><Frac text={stand.words} /></p>
+	{:else}
+		<p class="big plain">{marks.length ? w.ground.noLaser : w.ground.noMarks}</p>
+	{/if}
+</div>
+
+{#if stand}
+	<h3>{w.ground.again}</h3>
+	<p class="label">{w.ground.againHow}</p>
+	<div class="row">
+		<label class="label">{stand.on}<input class="reading" id="again" bind:value={again} placeholder={w.ground.readHint[data.state?.reads ?? 'sixteenths']} onkeydown={(e) => e.key === 'Enter' && void checkAgain()} /></label>
+		<button type="button" class="act" disabled={!again.trim()} onclick={() => void checkAgain()}>{w.ground.check}</button>
+		{#if stand.simulated}<button type="button" class="act quiet" onclick={() => void take('again', (mm) => (again = `${mm} mm`), stand.on)}>{w.ground.fromStandIn}</button>{/if}
+	</div>
+	{#if wrong.at === 'again' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
+{/if}
+
+<h3>{w.ground.setUp}</h3>
+<div class="row">
+	<label class="label">{w.ground.setUpName}<input class="reading" bind:value={up.name} placeholder="Set-up {(data.state?.ground.stands.length ?? 0) + 1}" /></label>
+	<label class="label">{w.ground.on_}<select class="plain-select" value={on} onchange={(e) => (up.on = e.currentTarget.value)}>{#each marks as row}<option value={row.name}>{row.name}</option>{/each}</select></label>
+	<label class="label">{w.ground.backsight}<input class="reading" id="backsight" bind:value={up.read} oninput={() => (up.simulated = false)} placeholder={w.ground.readHint[data.state?.reads ?? 'sixteenths']} onkeydown={(e) => e.key === 'Enter' && void setUp()} /></label>
+	<button type="button" class="act main" disabled={!on || !up.read.trim()} onclick={() => void setUp()}>{w.ground.setUpKeep}</button>
+	<button type="button" class="act quiet" disabled={!on} onclick={() => void take('up', (mm) => (up = { ...up, read: `${mm} mm`, simulated: true }), on)}>{w.ground.fromStandIn}</button>
+</div>
+{#if wrong.at === 'up' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
+{#if laser.words}<p class="wrong" role="alert">{laser.words}</p>{/if}
+
+<h3>{w.ground.marks}</h3>
+{#if marks.length}
+	<table class="desk-table">
+		<tbody>
+			{#each marks as row}
+				<tr><th scope="row">{row.name}</th><td><Frac text={row.level_text} /></td>
+					<td>{#if row.benchmark !== null}<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_benchmark', index: row.benchmark ?? 0 }], 'mark').then(() => data.load())}>{w.ground.takeOff}</button>{/if}</td></tr>
+			{/each}
+		</tbody>
+	</table>
+{/if}
+<div class="row">
+	<label class="label">{w.ground.markName}<input class="reading wide" id="mark-name" bind:value={mark.name} /></label>
+	<label class="label">{w.ground.markLevel}<input class="reading" id="mark-level" bind:value={mark.level} placeholder={w.ground.markHint[desk.units]} onkeydown={(e) => e.key === 'Enter' && void addMark()} /></label>
+	<label class="label">{w.ground.markWhat}<select class="plain-select" bind:value={mark.what}>{#each Object.entries(w.ground.whats) as [key, name]}<option value={key}>{name}</option>{/each}</select></label>
+	<button type="button" class="act quiet" disabled={!mark.name.trim() || !mark.level.trim()} onclick={() => void addMark()}>{w.ground.addMark}</button>
+</div>
+{#if problem}<p class="wrong" role="alert">{problem.detail} {#each problem.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => void addMark(choice.text)}>{choice.label}</button>{/each}</p>{/if}
+
+{#if stand}
+	<details>
+		<summary><b>{w.ground.turning}</b></summary>
+		<div class="row">
+			<label class="label">{w.ground.turningName}<input class="reading wide" bind:value={turn.name} /></label>
+			<label class="label">{w.ground.turningRead}<input class="reading" bind:value={turn.read} /></label>
+			<button type="button" class="act quiet" disabled={!turn.name.trim() || !turn.read.trim()} onclick={() => void keepTurn()}>{w.ground.turningKeep}</button>
+		</div>
+		{#if wrong.at === 'turn' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
+	</details>
+{/if}
+<StandIn {laser} connect={() => void connect()} />
+
+<style>
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px 12px;
+		align-items: end;
+		margin: 4px 0 8px;
+	}
+	h3 {
+		margin-top: 10px;
+	}
+	.reading {
+		display: block;
+		width: 150px;
+	}
+	.wide {
+		width: 190px;
+	}
+	.plain-select {
+		display: block;
+		min-width: 110px;
+	}
+</style>

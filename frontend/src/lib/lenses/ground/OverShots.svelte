@@ -1,0 +1,119 @@
+<script lang="ts">
+	/** Contours with colour, sign and number; every shot with its amount; the gap; the rod where it stands. */
+	import type { LayerView } from '../../api/schema';
+	import type { Viewport, XY } from '../../drawing/viewport';
+	import SvgFrac from '../../ui/SvgFrac.svelte';
+	interface Props {
+		view: Viewport;
+		shots: LayerView;
+		stick: XY | null;
+		trial: XY[];
+		roomy: boolean;
+		pick: (at: XY) => void;
+	}
+	let { view, shots, stick, trial, roomy, pick }: Props = $props();
+	const shares = { '1': 22, '2': 40, '3': 58 } as Record<string, number>;
+	const fill = (sign: number, step: number) => `color-mix(in srgb, var(--${sign > 0 ? 'flag' : 'chalk'}) ${shares[String(step)] ?? 22}%, var(--slab))`;
+	/** Amounts at all shots where there is room; else at those out of tolerance, none over another's. */
+	const named = $derived.by(() => {
+		const taken: XY[] = [];
+		const worst = [...shots.shots].sort((a, b) => Math.abs(b.off_mm) - Math.abs(a.off_mm));
+		const said = new Set<number>();
+		for (const shot of worst) {
+			const at = view.px(shot.at);
+			const near = taken.some((one) => Math.abs(one[0] - at[0]) < 46 && Math.abs(one[1] - at[1]) < 17);
+			if (near || (shot.verdict === 'inside' && (!roomy || shots.shots.length > 60))) continue;
+			taken.push(at);
+			said.add(shot.number);
+		}
+		return said;
+	});
+	const inside = $derived(shots.shots.filter((shot) => shot.verdict === 'inside'));
+	const out = $derived(shots.shots.filter((shot) => shot.verdict !== 'inside'));
+	function press(event: MouseEvent) {
+		const frame = (event.currentTarget as SVGElement).ownerSVGElement?.getBoundingClientRect();
+		if (frame) pick(view.mm(event.clientX - frame.left, event.clientY - frame.top));
+	}
+</script>
+
+{#each shots.bands as band}
+	{#if band.sign}<path d={view.path(band.rings)} fill={fill(band.sign, band.step)} fill-rule="evenodd" stroke="var(--ink2)" stroke-width=".8" class="band" data-sign={band.sign} />{/if}
+{/each}
+{#each inside as shot}
+	{@const [x, y] = view.px(shot.at)}
+	<path d="M{x - 4.5} {y - 4.5}l9 9m0-9l-9 9" class="mark" class:doubt={shot.doubt} />
+	{#if named.has(shot.number)}<text x={x + 8} y={y + 5} class="amount"><SvgFrac text={shot.off_text} /></text>{/if}
+{/each}
+{#each out as shot}
+	{@const [x, y] = view.px(shot.at)}
+	<path d={shot.verdict === 'high' ? `M${x} ${y - 9}l9 16h-18z` : `M${x} ${y + 9}l9-16h-18z`} class="out" class:doubt={shot.doubt} data-shot={shot.number} data-verdict={shot.verdict} />
+	{#if named.has(shot.number)}<text x={x + 12} y={y + 6} class="amount bad"><SvgFrac text="{shot.off_mm > 0 ? '+' : '−'}{shot.off_text}" /></text>{/if}
+{/each}
+{#each trial as at}
+	{@const [x, y] = view.px(at)}
+	<circle cx={x} cy={y} r="4" class="trial" />
+{/each}
+{#if shots.enough.next_at && !shots.enough.enough}
+	{@const [x, y] = view.px(shots.enough.next_at)}
+	<circle cx={x} cy={y} r="11" class="next" />
+{/if}
+{#if stick}
+	{@const [x, y] = view.px(stick)}
+	<circle cx={x} cy={y} r="17" class="stick" />
+	<path d="M{x} {y - 34}v34m-5 0h10" class="rod" data-stick="{stick[0].toFixed(0)},{stick[1].toFixed(0)}" />
+{/if}
+<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the sheet has its own keys) -->
+<rect width="100%" height="100%" fill="transparent" class="catch" onclick={press} />
+
+<style>
+	.mark,
+	.rod {
+		stroke: var(--paint);
+		stroke-width: 2.6;
+		fill: none;
+	}
+	.out {
+		fill: var(--paint);
+		stroke: var(--ink);
+		stroke-width: 1.4;
+	}
+	.doubt {
+		stroke-dasharray: 2 2;
+		fill-opacity: 0.35;
+	}
+	.amount {
+		font-size: 14px;
+		font-weight: 620;
+		fill: var(--ink);
+		paint-order: stroke;
+		stroke: var(--slab);
+		stroke-width: 4px;
+		stroke-linejoin: round;
+	}
+	.bad {
+		font-size: 16px;
+		font-weight: 760;
+	}
+	.trial {
+		fill: var(--sheet);
+		stroke: var(--paint);
+		stroke-width: 2.4;
+	}
+	.next {
+		fill: none;
+		stroke: var(--ink);
+		stroke-width: 2;
+		stroke-dasharray: 4 3;
+	}
+	.stick {
+		fill: none;
+		stroke: var(--ink);
+		stroke-width: 2.6;
+	}
+	.catch {
+		cursor: pointer;
+	}
+	.band {
+		pointer-events: none;
+	}
+</style>

@@ -1,0 +1,116 @@
+<script lang="ts">
+	/** The rod card: cores with readings, one surface in large type, and every surface as a list. */
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	import CoreRack from './CoreRack.svelte';
+	import type { GroundData } from './ground.svelte';
+	import type { LaserLink } from './laser.svelte';
+	import ReadPanel from './ReadPanel.svelte';
+	import type { Reading } from './reading.svelte';
+	interface Props {
+		data: GroundData;
+		laser: LaserLink;
+		box: Reading;
+		surface: number;
+		choose: (index: number) => void;
+	}
+	let { data, laser, box, surface, choose }: Props = $props();
+	const found = $derived(data.state);
+	const rows = $derived(found?.ground.rod ?? []);
+	const row = $derived(rows[surface] ?? null);
+	let width = $state(600);
+	let only = $state('');
+	const groups = $derived([...new Set(rows.map((one) => one.zone))].filter(Boolean));
+	const shown = $derived(rows.map((one, i) => ({ one, i })).filter(({ one }) => !only || one.zone === only || (only === 'edges' && !one.zone)));
+	function pickZone(zone: string) {
+		data.zone = Math.max(0, data.zones.findIndex((one) => one.name === zone));
+		const at = rows.findIndex((one) => one.zone === zone && one.heavy);
+		if (at >= 0) choose(at);
+		only = zone;
+	}
+	async function shoot() {
+		if (!row?.spot) return;
+		const mm = await laser.shoot({ at: row.spot });
+		if (mm !== null) await box.take(mm);
+	}
+</script>
+
+{#if found}
+	{#if row && data.stand}
+		<ReadPanel {box} title="{row.surface}, {row.at}" should={row.reading_text} shouldMm={row.reading_mm} reads={found.reads} {laser} shoot={row.spot ? shoot : null} />
+	{:else if !data.stand}
+		<p class="none">{w.ground.noLaser} <a class="act quiet" href="?turn=laser">{w.ground.toLaser}</a></p>
+	{/if}
+	<div class="rack-wide" bind:clientWidth={width}>
+		<CoreRack state={found} picked={data.zone} pick={pickZone} {width} />
+		<p class="label">{data.stand ? w.ground.cores : w.ground.coresLevels} {w.ground.coresKey}</p>
+	</div>
+	{#each found.findings.filter((one) => /laser-low|rod-short|bench-moved/.test(one.code)) as one}<p class="wrong"><Frac text="{one.words} {one.remedy}" /></p>{/each}
+	<div class="bar">
+		<h3>{w.ground.surfaces}</h3>
+		{#each ['', ...groups, 'edges'] as key}<button type="button" class="act quiet" class:on={only === key} onclick={() => (only = key)}>{key === '' ? 'all' : key}</button>{/each}
+	</div>
+	<table class="desk-table card">
+		<thead><tr><th>{w.ground.pickSurface}</th><th>{w.ground.level}</th><th>{w.ground.reads}</th><th>{w.ground.pole}</th></tr></thead>
+		<tbody>
+			{#each shown as { one, i }}
+				<tr class:on={i === surface} class:heavy={one.heavy}>
+					<th scope="row"><button type="button" data-surface="{one.surface}, {one.at}" onclick={() => choose(i)}>{one.surface}, {one.at}</button></th>
+					<td><Frac text={one.level_text} /></td>
+					<td class="reads"><Frac text={one.reading_text || '–'} /></td>
+					<td><Frac text={one.pole_text} /></td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+	<p class="label">{w.ground.poleHow}</p>
+{/if}
+
+<style>
+	.none {
+		margin: 10px 0;
+		font-weight: 620;
+	}
+	.bar {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+		align-items: center;
+		margin: 8px 0 4px;
+	}
+	.card th {
+		font-weight: 480;
+	}
+	.card th button {
+		text-align: left;
+		min-height: 32px;
+		width: 100%;
+	}
+	.heavy th,
+	.heavy td {
+		font-weight: 760;
+	}
+	.reads {
+		font-size: 19px;
+		font-weight: 760;
+		white-space: nowrap;
+	}
+	@media (max-width: 600px) {
+		.rack-wide {
+			display: none;
+		}
+		.card td:nth-child(2),
+		.card th:nth-child(2),
+		.card td:nth-child(4),
+		.card th:nth-child(4) {
+			display: none;
+		}
+		.card th button {
+			min-height: 50px;
+			font-size: 16px;
+		}
+		.reads {
+			font-size: 24px;
+		}
+	}
+</style>

@@ -1,0 +1,48 @@
+<script lang="ts">
+	/** Rounds of shots as they were written down; one can be struck out and stays visible. */
+	import { answer, client } from '../../api/client';
+	import type { RecordRow } from '../../api/schema';
+	import { w } from '../../words/words';
+	import type { GroundData } from './ground.svelte';
+	let { data }: { data: GroundData } = $props();
+	let rows = $state.raw<RecordRow[]>([]);
+	let open = $state(false);
+	let wrong = $state('');
+	async function load() {
+		rows = await answer<RecordRow[]>(client.GET('/api/jobs/{job_id}/records', { params: { path: { job_id: data.desk.id }, query: { kind: 'shots' } } }));
+	}
+	$effect(() => {
+		if (open && data.state) void load();
+	});
+	async function strike(row: RecordRow) {
+		wrong = (await data.strike(row.id))?.words ?? '';
+	}
+	const clock = (at: string) => new Date(at).toLocaleString(undefined, { weekday: 'short', hour: 'numeric', minute: '2-digit' });
+</script>
+
+<details bind:open>
+	<summary><b>{w.ground.rounds}</b></summary>
+	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+	<ul>
+		{#each rows.slice(0, 40) as row}
+			<li class:gone={row.superseded}>
+				<span>{clock(row.at)} {row.who} · {row.verdict} {row.values['source']}</span>
+				{#if row.superseded}<b>{w.ground.struck}</b>{:else}<button type="button" class="act quiet" onclick={() => void strike(row)}>{w.ground.strike}</button>{/if}
+			</li>
+		{/each}
+	</ul>
+</details>
+
+<style>
+	li {
+		display: flex;
+		justify-content: space-between;
+		gap: 8px;
+		align-items: center;
+		border-top: 1px solid var(--hair);
+		min-height: 38px;
+	}
+	.gone span {
+		text-decoration: line-through;
+	}
+</style>

@@ -1,0 +1,176 @@
+<script lang="ts">
+	/** Is it flat? The verdict, the rod where it stands, the raking list, and whether there are enough shots. */
+	import Frac from '../../ui/Frac.svelte';
+	import Num from '../../ui/Num.svelte';
+	import { w } from '../../words/words';
+	import type { XY } from '../../drawing/viewport';
+	import type { GroundData } from './ground.svelte';
+	import type { LaserLink } from './laser.svelte';
+	import ReadPanel from './ReadPanel.svelte';
+	import type { Reading } from './reading.svelte';
+	import ShotRounds from './ShotRounds.svelte';
+	import StandIn from './StandIn.svelte';
+	interface Props {
+		data: GroundData;
+		laser: LaserLink;
+		box: Reading;
+		connect: () => Promise<boolean>;
+		trial: { at: XY; mm: number }[];
+	}
+	let { data, laser, box, connect, trial = $bindable() }: Props = $props();
+	const state_ = $derived(data.state);
+	const shots = $derived(data.state?.shots ?? null);
+	const stand = $derived(data.stand);
+	let walking = $state(false);
+	let wrong = $state('');
+	let told = $state('');
+	const where = $derived(data.stick ? `${w.ground.layer}: ${state_?.layers.find((row) => row.key === data.layer)?.name}` : w.ground.pressSheet);
+	const source = $derived(laser.on ? 'stand-in' : 'typed');
+
+	async function keep() {
+		if (!data.stick || !stand || !box.answer) return;
+		const shot = { name: '', at: data.stick, reading_mm: box.mm ?? box.typed };
+		wrong = (await data.record('shots', { layer: data.layer, setup: stand.id, source: box.mm === null ? 'typed' : source, shots: [shot] }))?.words ?? '';
+		if (!wrong) box.clear();
+	}
+	async function shoot() {
+		if (!data.stick) return;
+		const mm = await laser.shoot({ at: data.stick });
+		if (mm !== null) await box.take(mm);
+	}
+	async function walk() {
+		if (!laser.on && !(await connect())) return;
+		walking = true;
+		told = '';
+		trial = [];
+		for (const at of state_?.grid ?? []) {
+			if (!walking) break;
+			data.stick = at;
+			const mm = await laser.shoot({ at });
+			if (mm === null) break;
+			trial = [...trial, { at, mm }];
+		}
+		walking = false;
+	}
+	async function keepGrid() {
+		if (!stand) return;
+		const rows = trial.map((row, i) => ({ name: String(i + 1), at: row.at, reading_mm: row.mm }));
+		wrong = (await data.record('shots', { layer: data.layer, setup: stand.id, source: 'stand-in', shots: rows }))?.words ?? '';
+		if (!wrong) {
+			told = w.ground.keepGrid(rows.length);
+			trial = [];
+		}
+	}
+	async function take(file: File | undefined) {
+		if (file) wrong = await data.file(file);
+	}
+</script>
+
+{#if shots && state_}
+	<div class="bar">
+		{#each state_.layers as row}<button type="button" class="act quiet" class:on={row.key === data.layer} aria-pressed={row.key === data.layer} onclick={() => void data.choose(row.key)}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</button>{/each}
+	</div>
+	<div class="saying" aria-live="polite" data-flat={shots.flat}>
+		<p class="big" class:good={shots.flat} class:plain={!shots.count}><Frac text={shots.verdict} /></p>
+		<p><Frac text={shots.summary} /> <span class="label"><Frac text={shots.allowed} /></span></p>
+		{#if shots.extra}<p class="label">{w.ground.extra}: <b><Num working={shots.extra} /></b>. {shots.trimmed_text} {w.ground.trimmed}.</p>{/if}
+		{#if stand?.moved}<p class="wrong"><Frac text={stand.words} /></p>{/if}
+	</div>
+	{#if stand}
+		<ReadPanel {box} title={where} should="" shouldMm={null} reads={state_.reads} {laser} shoot={data.stick ? shoot : null} keep={data.stick ? keep : null} />
+	{:else}
+		<p class="none">{w.ground.noLaser} <a class="act quiet" href="?turn=laser">{w.ground.toLaser}</a></p>
+	{/if}
+	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+	{#if trial.length}
+		<div class="row grid">
+			<b>{w.ground.gridAt(trial.length, state_.grid.length)}</b>
+			{#if walking}<button type="button" class="act quiet" onclick={() => (walking = false)}>{w.ground.stopGrid}</button>
+			{:else}
+				<button type="button" class="act main" onclick={() => void keepGrid()}>{w.ground.keepGrid(trial.length)}</button>
+				<button type="button" class="act quiet" onclick={() => (trial = [])}>{w.ground.dropGrid}</button>
+			{/if}
+		</div>
+	{:else if stand}
+		<div class="row">
+			<button type="button" class="act quiet" onclick={() => void walk()}>{w.ground.shootGrid(state_.grid.length)} ({w.ground.standIn.toLowerCase()})</button>
+			{#if told}<span role="status">{told}.</span>{/if}
+		</div>
+	{/if}
+	{#if shots.count}
+		<h3>{w.ground.rakes}</h3>
+		{#if shots.rakes.length}
+			<ol class="rakes">
+				{#each shots.rakes.slice(0, 8) as row}
+					<li data-high={row.most_mm > 0}><button type="button" onclick={() => (data.stick = row.at)}><Frac text={row.words} /></button></li>
+				{/each}
+			</ol>
+		{:else}<p>{w.ground.noRakes}</p>{/if}
+		<h3>{w.ground.enough}</h3>
+		<p class:wrong={!shots.enough.enough}><Frac text={shots.enough.words} /> {#if shots.enough.next_at}<button type="button" class="act quiet" onclick={() => (data.stick = shots.enough.next_at)}>{w.ground.nextGap}: {w.ground.goThere}</button>{/if}</p>
+	{/if}
+	{#each state_.findings.filter((row) => /shot|bench/.test(row.code)) as row}<p class="wrong"><Frac text="{row.words} {row.remedy}" /></p>{/each}
+	<StandIn {laser} connect={() => void connect()} />
+	<details>
+		<summary><b>{w.ground.fromFile}</b></summary>
+		<p class="label">{w.ground.fileHow}</p>
+		<label class="act quiet pick">{w.ground.pickFile}<input type="file" accept=".csv,.txt" onchange={(e) => { void take(e.currentTarget.files?.[0]); e.currentTarget.value = ''; }} /></label>
+	</details>
+	<ShotRounds {data} />
+{/if}
+
+<style>
+	.bar,
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+		align-items: center;
+		margin: 6px 0;
+	}
+	.grid {
+		border: 2px solid var(--ink);
+		padding: 6px 10px;
+	}
+	.none {
+		margin: 10px 0;
+		font-weight: 620;
+	}
+	.rakes button {
+		text-align: left;
+		min-height: 32px;
+		font-weight: 560;
+	}
+	.rakes li {
+		border-top: 1px solid var(--hair);
+		padding-left: 22px;
+		position: relative;
+	}
+	.rakes li::before {
+		content: '';
+		position: absolute;
+		left: 2px;
+		top: 9px;
+		border: 7px solid transparent;
+		border-top: 13px solid var(--paint);
+		border-bottom: 0;
+	}
+	.rakes li[data-high='true']::before {
+		border-bottom: 13px solid var(--paint);
+		border-top: 0;
+	}
+	h3 {
+		margin-top: 10px;
+	}
+	.pick input {
+		position: absolute;
+		opacity: 0;
+		width: 1px;
+	}
+	@media (max-width: 600px) {
+		.rakes button {
+			min-height: 46px;
+			font-size: 16px;
+		}
+	}
+</style>

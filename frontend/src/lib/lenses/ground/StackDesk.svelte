@@ -1,0 +1,141 @@
+<script lang="ts">
+	/** The build-up of the picked zone's slab, edited in place layer by layer, beside the cores of all zones. */
+	import Field from '../../ui/Field.svelte';
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	import CoreRack from './CoreRack.svelte';
+	import type { GroundData } from './ground.svelte';
+	import { typedLength, type Kind, type LayerRow } from './stack';
+	let { data }: { data: GroundData } = $props();
+	const desk = $derived(data.desk);
+	const plan = $derived(desk.document);
+	const units = $derived(desk.units);
+	const mark = $derived(data.zones[data.zone]?.slab ?? '');
+	const own = $derived(plan?.build_ups.find((row) => row.slab === mark) ?? null);
+	const kept = $derived.by((): LayerRow[] => (own?.layers ?? [{ kind: 'slab' as const }, { kind: 'native' as const }]).map((row) => ({ kind: row.kind, thickness: 'thickness_mm' in row && row.thickness_mm ? typedLength(row.thickness_mm, units) : '', strength: 'strength_kpa' in row && row.strength_kpa ? (units === 'mm' ? `${Math.round(row.strength_kpa)} kPa` : `${Math.round(row.strength_kpa / 6.894757)} psi`) : '', stone: 'stone' in row ? (row.stone ?? '') : '' })));
+	let draft = $state<LayerRow[] | null>(null);
+	let heated = $state<boolean | null>(null);
+	const rows = $derived(draft ?? kept);
+	const hot = $derived(heated ?? own?.heated ?? false);
+	const problem = $derived(desk.problemFor('stack'));
+	const wrongAt = $derived(Number(problem?.path.match(/layers\[(\d+)\]/)?.[1] ?? -1));
+	let width = $state(600);
+	const kinds = Object.keys(w.ground.layers) as Kind[];
+	const stones = $derived(data.state ? ['3/4 clean', 'crusher run', 'sand', 'bank run'] : []);
+	function change(act: (list: LayerRow[]) => void) {
+		const list = rows.map((row) => ({ ...row }));
+		act(list);
+		draft = list;
+	}
+	function drop() {
+		draft = heated = null;
+		desk.clearProblem();
+	}
+	async function keep() {
+		const layers = rows.map((row) => ({ kind: row.kind, thickness_mm: row.thickness.trim() || null, strength_kpa: row.strength.trim() || null, stone: row.stone || null }));
+		if (await desk.keep([{ op: 'set_build_up', slab: mark, heated: hot, layers }], 'stack')) drop();
+	}
+	const set = (key: 'found_mm' | 'strip_mm') => (typed: string) => desk.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
+	function pickZone(zone: string) {
+		data.zone = Math.max(0, data.zones.findIndex((one) => one.name === zone));
+		drop();
+	}
+	const digs = $derived(data.state?.ground.stack.filter((row) => row.kind === 'native') ?? []);
+	const findings = $derived(data.state?.findings.filter((row) => /foam|barrier|stone|stack|found/.test(row.code)) ?? []);
+</script>
+
+{#if data.state}
+	<div bind:clientWidth={width}><CoreRack state={data.state} picked={data.zone} pick={pickZone} {width} /></div>
+	<div class="row">
+		{#each data.zones as zone, i}<button type="button" class="act quiet" class:on={i === data.zone} onclick={() => pickZone(zone.name)}>{zone.name}</button>{/each}
+	</div>
+	<h3>{w.ground.stackFor(mark)} <label class="hot"><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {w.ground.heated}</label></h3>
+	<ol class="stack">
+		{#each rows as row, i}
+			<li data-kind={row.kind} class:bad={wrongAt === i}>
+				<select class="plain-select" aria-label="{w.ground.layer} {i + 1}" value={row.kind} disabled={row.kind === 'slab' || row.kind === 'native'} onchange={(e) => change((list) => (list[i] = { ...row, kind: e.currentTarget.value as Kind }))}>
+					{#each kinds.filter((one) => row.kind === one || (one !== 'slab' && one !== 'native')) as one}<option value={one}>{w.ground.layers[one]}</option>{/each}
+				</select>
+				{#if row.kind === 'slab'}<span class="fixed"><Frac text={data.state.ground.stack.find((one) => one.slab === mark && one.kind === 'slab')?.thickness_text ?? ''} /></span>
+				{:else if row.kind !== 'barrier' && row.kind !== 'native'}<input class="reading" aria-label="{w.ground.layers[row.kind]} {w.ground.thick}" value={row.thickness} oninput={(e) => change((list) => (list[i] = { ...row, thickness: e.currentTarget.value }))} />
+				{:else}<span></span>{/if}
+				{#if row.kind === 'foam'}<input class="reading" aria-label={w.ground.strength} placeholder={w.ground.strength} value={row.strength} oninput={(e) => change((list) => (list[i] = { ...row, strength: e.currentTarget.value }))} />
+				{:else if ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)}<select class="plain-select" aria-label={w.ground.stoneOf} value={row.stone} onchange={(e) => change((list) => (list[i] = { ...row, stone: e.currentTarget.value }))}><option value="">{w.ground.kitStone}</option>{#each stones as one}<option value={one}>{one}</option>{/each}</select>
+				{:else}<span></span>{/if}
+				<span class="moves">
+					{#if row.kind !== 'native'}
+						<button type="button" aria-label={w.ground.up} disabled={i === 0} onclick={() => change((list) => list.splice(i - 1, 0, ...list.splice(i, 1)))}>▲</button>
+						<button type="button" aria-label={w.ground.down} disabled={i >= rows.length - 2} onclick={() => change((list) => list.splice(i + 1, 0, ...list.splice(i, 1)))}>▼</button>
+						{#if row.kind !== 'slab'}<button type="button" aria-label={w.ground.out} onclick={() => change((list) => list.splice(i, 1))}>✕</button>{/if}
+					{/if}
+				</span>
+			</li>
+		{/each}
+	</ol>
+	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
+	<div class="row">
+		<button type="button" class="act quiet" onclick={() => change((list) => list.splice(list.length - 1, 0, { kind: 'graded', thickness: units === 'mm' ? '100' : '4"', strength: '', stone: '' }))}>{w.ground.addLayer}</button>
+		{#if draft || heated !== null}
+			<button type="button" class="act main" onclick={() => void keep()}>{w.ground.keepStack}</button>
+			<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>
+		{/if}
+	</div>
+	{#each findings as row}<p class="wrong"><Frac text="{row.words} {row.remedy}" /></p>{/each}
+	<div class="row fields">
+		<Field label={w.ground.found} width="190px" calm placeholder={data.state.found_text || w.ground.foundHint[units]} value={plan?.ground.found_mm != null ? data.state.found_text : ''} problem={desk.problemFor('found_mm')} keep={set('found_mm')} />
+		<Field label={w.ground.strip} width="170px" calm placeholder={data.state.strip_text} value={plan?.ground.strip_mm != null ? data.state.strip_text : ''} problem={desk.problemFor('strip_mm')} keep={set('strip_mm')} />
+		<p class="digs"><span class="label">{w.ground.dig}</span> {#each digs as row, i}{i ? '; ' : ''}{row.zone} <b><Frac text={data.state.ground.rod.find((one) => one.zone === row.zone && one.key === row.layer)?.level_text ?? ''} /></b>{/each}</p>
+	</div>
+	<p class="label">{w.ground.caution}</p>
+{/if}
+
+<style>
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px 12px;
+		align-items: end;
+		margin: 6px 0;
+	}
+	.stack li {
+		display: grid;
+		grid-template-columns: 150px 110px 150px 1fr;
+		gap: 8px;
+		align-items: center;
+		border-top: 1px solid var(--hair);
+		min-height: 40px;
+	}
+	.stack li.bad {
+		border-left: 5px solid var(--flag);
+		padding-left: 6px;
+	}
+	.stack li[data-kind='slab'] {
+		background: var(--slab);
+	}
+	.fixed {
+		font-weight: 760;
+		font-size: 17px;
+	}
+	.moves button {
+		width: 38px;
+		height: 34px;
+		border: 1.5px solid var(--ink);
+	}
+	.moves button:disabled {
+		opacity: 0.35;
+	}
+	.hot {
+		font-weight: 560;
+		margin-left: 14px;
+	}
+	.digs {
+		flex: 1;
+		min-width: 200px;
+	}
+	@media (max-width: 600px) {
+		.stack li {
+			grid-template-columns: 1fr 100px;
+			padding: 6px 0;
+		}
+	}
+</style>

@@ -1,0 +1,87 @@
+<script lang="ts">
+	/** Probe and density tests, soft spots and what was done, at a place on the plan. */
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	import type { GroundData } from './ground.svelte';
+	let { data }: { data: GroundData } = $props();
+	let kind = $state<'probe' | 'density' | 'roll'>('probe');
+	let value = $state('');
+	let passed = $state(true);
+	let note = $state('');
+	let soft = $state({ across: '', deep: '', done: 'nothing yet' as (typeof w.ground.dones)[number] });
+	let wrong = $state({ at: '', words: '' });
+	const tests = $derived(data.state?.tests ?? []);
+	const spots = $derived(data.state?.soft ?? []);
+	const bad = $derived(tests.filter((row) => !row.test.passed).length + spots.filter((row) => row.soft.done === 'nothing yet').length);
+	const inches = (text: string) => (data.desk.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim());
+	async function keepTest() {
+		const extra = kind === 'probe' ? { sank_mm: value.trim() ? inches(value) : null } : kind === 'density' ? { density_percent: value.trim() ? Number(value) : null } : {};
+		const got = await data.record('ground-test', { test: kind, at: data.stick, layer: data.layer, passed, note, ...extra });
+		wrong = { at: 'test', words: got?.words ?? '' };
+		if (!got) value = note = '';
+	}
+	async function keepSoft() {
+		const got = await data.record('soft-spot', { at: data.stick, across_mm: inches(soft.across), deep_mm: soft.deep.trim() ? inches(soft.deep) : null, done: soft.done, note });
+		wrong = { at: 'soft', words: got?.words ?? '' };
+		if (!got) soft = { across: '', deep: '', done: 'nothing yet' };
+	}
+</script>
+
+{#if data.state}
+	<div class="saying"><p class="big" class:plain={!tests.length && !spots.length} class:good={bad === 0 && tests.length > 0}>{!tests.length && !spots.length ? w.ground.testsNone : bad ? `${bad} to settle.` : 'All passed.'}</p></div>
+	<p><span class="label">{w.ground.where}:</span> <b>{data.stick ? 'as pressed on the plan' : w.ground.notPicked}</b></p>
+	<h3>{w.ground.test}</h3>
+	<div class="row">
+		{#each Object.entries(w.ground.testKinds) as [key, name]}<button type="button" class="act quiet" class:on={kind === key} onclick={() => (kind = key as typeof kind)}>{name}</button>{/each}
+		{#if kind !== 'roll'}<label class="label">{kind === 'probe' ? w.ground.sank : w.ground.density}<input class="reading" id="test-value" bind:value /></label>{/if}
+		<button type="button" class="act quiet" class:on={passed} onclick={() => (passed = true)}>{w.ground.passed}</button>
+		<button type="button" class="act quiet" class:on={!passed} onclick={() => (passed = false)}>{w.ground.failed}</button>
+		<label class="label">{w.ground.note}<input class="reading wide" bind:value={note} /></label>
+		<button type="button" class="act main" disabled={!data.stick} onclick={() => void keepTest()}>{w.ground.keepTest}</button>
+	</div>
+	{#if wrong.at === 'test' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
+	<h3>{w.ground.soft}</h3>
+	<div class="row">
+		<label class="label">{w.ground.across}<input class="reading" bind:value={soft.across} /></label>
+		<label class="label">{w.ground.deep.split(' ')[0]}<input class="reading" bind:value={soft.deep} /></label>
+		<label class="label">{w.ground.note}<select class="plain-select" bind:value={soft.done}>{#each w.ground.dones as one}<option value={one}>{one}</option>{/each}</select></label>
+		<button type="button" class="act" disabled={!data.stick || !soft.across.trim()} onclick={() => void keepSoft()}>{w.ground.keepSoft}</button>
+	</div>
+	{#if wrong.at === 'soft' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
+	<ul>
+		{#each tests as row, i}<li class:bad={!row.test.passed}><b>{i + 1}</b> <Frac text={row.words} /> {row.test.note} <span class="label">{row.who}</span></li>{/each}
+		{#each spots as row, i}<li class:bad={row.soft.done === 'nothing yet'}><b>S{i + 1}</b> <Frac text={row.words} /> {row.soft.note} <span class="label">{row.who}</span></li>{/each}
+	</ul>
+	<p class="label">{w.ground.caution}</p>
+{/if}
+
+<style>
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px 10px;
+		align-items: end;
+		margin: 5px 0 8px;
+	}
+	.reading {
+		display: block;
+		width: 110px;
+	}
+	.wide {
+		width: 180px;
+	}
+	.plain-select {
+		display: block;
+	}
+	li {
+		border-top: 1px solid var(--hair);
+		padding: 6px 0;
+	}
+	.bad {
+		color: var(--flag);
+		font-weight: 640;
+	}
+	h3 {
+		margin-top: 8px;
+	}
+</style>

@@ -1,0 +1,77 @@
+/** The ground of the kept revision as the program works it out, and what is picked on it. */
+import { answer, ApiProblem, client, Offline } from '../../api/client';
+import type { GroundState, NewRecord, RodAnswer } from '../../api/schema';
+import type { XY } from '../../drawing/viewport';
+import type { JobDesk } from '../../state/job.svelte';
+import { addRecord, isWrong, type Wrong } from '../../state/record';
+import { session } from '../../state/session.svelte';
+
+export class GroundData {
+	state = $state.raw<GroundState | null>(null);
+	layer = $state('base');
+	/** where the rod stands on the plan */
+	stick = $state.raw<XY | null>(null);
+	/** index of the zone whose core or fall is looked at */
+	zone = $state(0);
+	problem = $state('');
+	#asked = 0;
+
+	constructor(readonly desk: JobDesk) {}
+	get stand() {
+		return this.state?.ground.stands.at(-1) ?? null;
+	}
+	get zones() {
+		return this.desk.document?.zones ?? [];
+	}
+	async load() {
+		if (!this.desk.kept?.document.outline) return;
+		const ask = ++this.#asked;
+		try {
+			const got = await answer<GroundState>(client.GET('/api/jobs/{job_id}/ground', { params: { path: { job_id: this.desk.id }, query: { layer: this.layer } } }));
+			if (ask !== this.#asked) return;
+			this.state = got;
+			this.problem = '';
+		} catch (error) {
+			if (error instanceof ApiProblem) this.problem = error.problem.detail;
+			else if (!(error instanceof Offline)) throw error;
+		}
+	}
+	async choose(layer: string) {
+		this.layer = layer;
+		await this.load();
+	}
+	/** Keep a record, then everything that hangs on it. Null when it went through. */
+	async record(kind: NewRecord['kind'], values: Record<string, unknown>, supersedes: string | null = null): Promise<Wrong | null> {
+		const got = await addRecord(this.desk, kind, values, session.who, supersedes);
+		if (isWrong(got)) return got;
+		await Promise.all([this.load(), this.desk.load()]);
+		return null;
+	}
+	strike(id: string) {
+		return this.record('struck', {}, id);
+	}
+	/** A reading against a level, or against the layer where the rod stands. */
+	async check(reading: string | number, level: number | null): Promise<RodAnswer | Wrong> {
+		const at = level === null ? this.stick : null;
+		try {
+			const body = { reading, level_mm: level, at, layer: this.layer };
+			return await answer<RodAnswer>(client.POST('/api/jobs/{job_id}/rod-check', { params: { path: { job_id: this.desk.id } }, body }));
+		} catch (error) {
+			if (error instanceof ApiProblem) return { words: error.problem.detail, path: error.problem.path };
+			if (error instanceof Offline) return { words: 'No answer from the program.', path: '' };
+			throw error;
+		}
+	}
+	async file(file: File): Promise<string> {
+		const setup = this.stand?.id;
+		const asked = new URLSearchParams({ record: crypto.randomUUID(), layer: this.layer, who: session.who, ...(setup ? { setup } : {}) });
+		try {
+			const got = await fetch(`/api/jobs/${this.desk.id}/shots-file?${asked}`, { method: 'POST', body: file, headers: { 'content-type': 'text/csv' } });
+			if (!got.ok) return ((await got.json()) as { detail: string }).detail;
+		} catch {
+			return 'No answer from the program.';
+		}
+		await Promise.all([this.load(), this.desk.load()]);
+		return '';
+	}
+}
