@@ -82,21 +82,27 @@ class GroundState(BaseModel):
 
 
 class RodCheck(Body):
-    """A reading to check against a level, on the set-up in use or the one named. reading: text or mm."""
+    """A reading to check against a level, or against a layer at a spot. reading: text or mm; null asks what it should be."""
 
-    reading: Annotated[str, Field(max_length=40)] | float
+    reading: Annotated[str, Field(max_length=40)] | float | None = None
     level_mm: float | None = None
     at: tuple[float, float] | None = None
     layer: Annotated[str, Field(max_length=24)] = "base"
 
 
 class RodAnswer(BaseModel):
-    """words: down 1 3/8, up 1/4 or on grade. verdict: high, low or inside."""
+    """What it should read; and, where something was read, words: down 1 3/8, up 1/4 or on grade."""
+
+    should_mm: float
+    should_text: str
+    said: RodSaid | None
+
+
+class RodSaid(BaseModel):
+    """jump: a question where the reading is far off."""
 
     reading_mm: float
     reading_text: str
-    should_text: str
-    level_mm: float
     off_mm: float
     words: str
     verdict: Literal["high", "low", "inside"]

@@ -37,7 +37,9 @@ def _load_records(db: sqlite3.Connection, job_id: str, name: str, units: Units, 
         said = json.loads(line)
         own = f"demo-{job_id}-{number}"
         labels[f"@{said.get('label', '')}"] = own
-        data = {key: labels.get(value, value) if isinstance(value, str) else value for key, value in said["values"].items()}
+        data = {
+            key: labels.get(value, value) if isinstance(value, str) else value for key, value in said["values"].items()
+        }
         values = VALUES_OF[said["kind"]].model_validate(data, context={"units": units})
         document = values.model_dump(mode="json", by_alias=True)
         records.add(db, Record(own, job_id, said["kind"], 1, said["who"], now, now, None, document))

@@ -20,7 +20,7 @@
 	const loads = $derived(now?.trucks.map((truck) => truck.text).join(' + ') ?? '');
 </script>
 
-<footer class="board" aria-label="Tally">
+<footer class="board {lens}" aria-label="Tally">
 	<div class="t" data-reading="order" aria-live="polite">
 		<p class="l">{w.board.order}</p>
 		{#if now?.concrete}
@@ -51,7 +51,7 @@
 			<p class="d">&nbsp;</p>
 		{/if}
 	</div>
-	<div class="t" data-reading="area">
+	<div class="t area" data-reading="area">
 		<p class="l">{w.board.area}</p>
 		{#if now?.outline}
 			<p class="v">
@@ -203,10 +203,14 @@
 		}
 	}
 	@media (max-width: 600px) {
+		.ground .round {
+			display: block;
+		}
 		.board {
 			grid-template-columns: 1.35fr 1fr auto;
 			min-height: 66px;
 		}
+		.ground .area,
 		.trucks,
 		.wide {
 			display: none !important;

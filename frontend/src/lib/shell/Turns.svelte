@@ -1,9 +1,16 @@
 <script lang="ts">
 	/** The turns of a bench, as links. */
-	let { turns, here, name }: { turns: { key: string; name: string }[]; here: string; name: string } = $props();
+	import { goto } from '$app/navigation';
+	/** tight: one choice instead of a row of links on a phone, so that the instrument stands higher */
+	let { turns, here, name, tight = false }: { turns: { key: string; name: string }[]; here: string; name: string; tight?: boolean } = $props();
 </script>
 
-<nav class="turns" aria-label={name}>
+{#if tight}
+	<select class="plain-select small" aria-label={name} value={here} onchange={(e) => void goto(`?turn=${e.currentTarget.value}`)}>
+		{#each turns as one}<option value={one.key}>{one.name}</option>{/each}
+	</select>
+{/if}
+<nav class="turns" class:tight aria-label={name}>
 	{#each turns as one}<a href="?turn={one.key}" class:here={here === one.key} aria-current={here === one.key ? 'page' : undefined} data-sveltekit-noscroll>{one.name}</a>{/each}
 </nav>
 
@@ -25,7 +32,20 @@
 		background: var(--ink);
 		color: var(--sheet);
 	}
+	.small {
+		display: none;
+	}
 	@media (max-width: 600px) {
+		.turns.tight {
+			display: none;
+		}
+		.small {
+			display: block;
+			width: 100%;
+			min-height: 46px;
+			font-size: 17px;
+			font-weight: 740;
+		}
 		a {
 			min-height: 46px;
 			padding: 11px 10px;

@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from typing import Annotated
+from typing import Annotated, Literal
 
+import shapely
 from fastapi import APIRouter, Query, Request
 from starlette.concurrency import run_in_threadpool
 
@@ -14,6 +15,7 @@ from humble_trowel.api.ground_schemas import (
     Mark,
     RodAnswer,
     RodCheck,
+    RodSaid,
     SignedRow,
     SoftRow,
     TestRow,
@@ -118,25 +120,40 @@ def rod_check(request: Request, job_id: JobId, body: RodCheck) -> RodAnswer:
     setups = stands(plan, ways, notes)
     if not setups:
         raise InputError("No laser stands yet. Set it up on a mark first.", "setup")
-    reading = parse_length(body.reading, plan.units, bare="in")
-    check_reading(ways, reading, "reading", plan.units)
-    wanted = body.level_mm
-    if wanted is None:
-        grounds = layer_grounds(plan, build_solid(plan), body.layer)
-        if body.at is None or not grounds:
-            raise InputError("Which surface, or where on the plan?", "at")
-        import shapely
+    wanted = _wanted(plan, body)
+    line, reads = setups[-1].instrument_mm, rod_reads(plan, ways)
+    said = None if body.reading is None else _said(plan, ways, line, wanted, body.reading)
+    return RodAnswer(should_mm=line - wanted, should_text=say_reading(line - wanted, reads), said=said)
 
-        point = shapely.Point(body.at)
-        wanted = min(grounds, key=lambda ground: ground.cell.region.distance(point)).level_at(body.at)
-    reads, level = rod_reads(plan, ways), setups[-1].instrument_mm - reading
-    off = level - wanted
-    verdict = "high" if off > ways.ground.high_mm + 1e-9 else "low" if off < -ways.ground.low_mm - 1e-9 else "inside"
+
+def _wanted(plan: Plan, body: RodCheck) -> float:
+    """The level asked for: given, or the layer's at the spot."""
+    if body.level_mm is not None:
+        return body.level_mm
+    grounds = layer_grounds(plan, build_solid(plan), body.layer)
+    if body.at is None or not grounds:
+        raise InputError("Which surface, or where on the plan?", "at")
+    point = shapely.Point(body.at)
+    return min(grounds, key=lambda ground: ground.cell.region.distance(point)).level_at(body.at)
+
+
+def _said(plan: Plan, ways: Ways, line_mm: float, wanted_mm: float, typed: str | float) -> RodSaid:
+    reading = parse_length(typed, plan.units, bare="in")
+    check_reading(ways, reading, "reading", plan.units)
+    reads, off = rod_reads(plan, ways), line_mm - reading - wanted_mm
+    verdict: Literal["high", "low", "inside"] = "inside"
+    if not -ways.ground.low_mm - 1e-9 <= off <= ways.ground.high_mm + 1e-9:
+        verdict = "high" if off > 0 else "low"
     jump = f"{say_depth(abs(off), plan.units)} off. Read again?" if abs(off) > JUMP_MM else ""
-    return RodAnswer(
-        reading_mm=reading, reading_text=say_reading(reading, reads), should_text=say_reading(setups[-1].instrument_mm - wanted, reads),
-        level_mm=level, off_mm=off, words=say_off(off, plan.units, reads), verdict=verdict, jump=jump,
-    )  # fmt: skip
+    words = say_off(off, plan.units, reads)
+    return RodSaid(
+        reading_mm=reading,
+        reading_text=say_reading(reading, reads),
+        off_mm=off,
+        words=words,
+        verdict=verdict,
+        jump=jump,
+    )
 
 
 @router.post("/shots-file", status_code=201)

@@ -10,6 +10,7 @@ from humble_trowel.core.ground.levels import check_reading, known_marks, stands
 from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.ground.rod import say_level
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.ground_parts import LAYER_WORDS
 from humble_trowel.core.plan.part import Part
 from humble_trowel.core.plan.site_records import (
     AsDug,
@@ -106,8 +107,9 @@ def test_words(plan: Plan, test: GroundTest) -> str:
     """A test's result in a sentence."""
     end = "passed" if test.passed else "not passed"
     lift = f", lift {test.lift}" if test.lift else ""
+    layer = LAYER_WORDS.get(test.layer, test.layer)
     if test.test == "probe":
-        return f"Probe sank {say_depth(test.sank_mm or 0, plan.units)} in {test.layer}{lift}: {end}."
+        return f"Probe sank {say_depth(test.sank_mm or 0, plan.units)} in {layer}{lift}: {end}."
     if test.test == "density":
-        return f"{test.density_percent:g} % of greatest density in {test.layer}{lift}: {end}."
-    return f"Rolled {test.layer}{lift}: {end}."
+        return f"{test.density_percent:g} % of greatest density in {layer}{lift}: {end}."
+    return f"Rolled {layer}{lift}: {end}."

@@ -69,8 +69,9 @@ def fans(surface: ShotSurface, facet: Facet) -> Triangles:
     region = facet.region
     rows = surface.planes - np.array([facet.plane.at_0, facet.plane.per_x, facet.plane.per_y])
     shapely.prepare(region)
-    box = shapely.box(*region.bounds)
-    near = np.flatnonzero(shapely.intersects(surface.polygons, box))
+    x0, y0, x1, y1 = region.bounds
+    box = surface.boxes
+    near = np.flatnonzero((box[:, 0] < x1) & (box[:, 2] > x0) & (box[:, 1] < y1) & (box[:, 3] > y0))
     whole = shapely.covers(region, surface.polygons[near])
     kept, row_of = [surface.polygons[near[whole]]], [near[whole]]
     cut = near[~whole]

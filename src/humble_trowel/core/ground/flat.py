@@ -82,8 +82,8 @@ def contours(taken: LayerShots, ways: Ways) -> Contours:
     edges = [-math.inf, -3 * low, -2 * low, -low, high, 2 * high, 3 * high, math.inf]
     groups: list[list[Polygon]] = [[] for _ in edges[1:]]
     if taken.surface is not None:
-        surface = _drawn(taken.surface)
         for ground in taken.grounds:
+            surface = _drawn(taken.surfaces[ground.cell.index])
             for facet in ground.facets:
                 for ring, values in _rings(surface, facet):
                     for k, part in _split(ring, values, edges):
@@ -209,8 +209,7 @@ def rakes(taken: LayerShots, drawn: Contours, plan: Plan) -> list[Rake]:
 
 def _off_at(taken: LayerShots, ground: Ground, spot: XY) -> float:
     """How far the surface is off the design at a plan point, mm."""
-    assert taken.surface is not None
-    return taken.surface.at(*spot) + ground.datum_mm - ground.level_at(spot)
+    return taken.surfaces[ground.cell.index].at(*spot) + ground.datum_mm - ground.level_at(spot)
 
 
 def _rake(ground: Ground, share: BaseGeometry, spot: XY, most: float, plan: Plan) -> Rake:
@@ -262,7 +261,7 @@ def next_spot(taken: LayerShots) -> XY | None:
         spot = roomy.representative_point()
         return (round(spot.x), round(spot.y))
     tries = [shapely.get_coordinates(roomy)]
-    if taken.surface is not None and taken.surface.inside:
+    if taken.surface is not None and len(taken.surface.triangles):
         tries.append(_circumcentres(taken.surface.spots[taken.surface.triangles]))
     spots = np.concatenate(tries)
     points = shapely.points(spots)

@@ -85,12 +85,14 @@ class Ground:
 
 @dataclass(frozen=True)
 class LayerShots:
-    """All that shots on one layer come to. by_zone: cut and fill by index of the zone. replaced: earlier shots at one place."""
+    """All that shots on one layer come to. surface: the triangles; surfaces: the values over each zone's datum, by its
+    index. by_zone: cut and fill, by index of the zone. replaced: earlier shots at one place."""
 
     layer: str
     shots: list[RodShot]
     surface: ShotSurface | None
     grounds: list[Ground]
+    surfaces: dict[int, ShotSurface]
     whole: CutFill
     by_zone: dict[int, CutFill]
     spread_mm: float
@@ -133,7 +135,7 @@ def take_shots(
     rows = [(record, shots, shot) for record, shots in rounds for shot in shots.shots]
     rows = [row for row in rows if row[1].setup is None or row[1].setup in heights or row[2].level_mm is not None]
     if not rows:
-        return LayerShots(layer, [], None, grounds, NOTHING, {}, 0.0, 0, "")
+        return LayerShots(layer, [], None, grounds, {}, NOTHING, {}, 0.0, 0, "")
     kept, pairs = merged_shots([shot.at for _, _, shot in rows], SAME_PLACE_MM)
     spots = np.array([rows[i][2].at for i in kept], dtype=np.float64)
     zones = _zones_of(spots, grounds)
@@ -191,24 +193,37 @@ def _measured(
     layer: str, grounds: list[Ground], taken: list[RodShot], replaced: int, doubts: list[Finding]
 ) -> LayerShots:
     spread = float(np.std([shot.off_mm for shot in taken], ddof=1)) if len(taken) > 1 else 0.0
-    datum = {ground.cell.name: ground.datum_mm for ground in grounds}
     spots = np.array([shot.at for shot in taken], dtype=np.float64)
-    values = np.array([shot.level_mm - datum[shot.zone] for shot in taken])
-    everything = shapely.union_all([ground.cell.region for ground in grounds])
-    reach = _reach(everything.bounds, spots)
+    bounds = shapely.total_bounds([ground.cell.region for ground in grounds])
     try:
-        surface = shot_surface(spots, values, reach)
+        surface = shot_surface(spots, np.zeros(len(taken)), _reach(bounds, spots))
     except InputError as error:
-        return LayerShots(layer, taken, None, grounds, NOTHING, {}, spread, replaced, error.words, doubts)
+        return LayerShots(layer, taken, None, grounds, {}, NOTHING, {}, spread, replaced, error.words, doubts)
+    off = np.array([shot.off_mm for shot in taken])
+    level = np.array([shot.level_mm for shot in taken])
+    zone = np.array([shot.zone for shot in taken])
+    surfaces: dict[int, ShotSurface] = {}
     by_zone: dict[int, CutFill] = {}
     for ground in grounds:
-        by_zone[ground.cell.index] = cut_fill(surface, ground.facets)
-    return LayerShots(
-        layer, taken, surface, grounds, total(list(by_zone.values())), by_zone, spread, replaced, "", doubts
-    )
+        own = surfaces[ground.cell.index] = surface.with_values(_carried(ground, spots, level, off, zone))
+        by_zone[ground.cell.index] = cut_fill(own, ground.facets)
+    whole = total(list(by_zone.values()))
+    return LayerShots(layer, taken, surface, grounds, surfaces, whole, by_zone, spread, replaced, "", doubts)
 
 
-def _reach(bounds: tuple[float, float, float, float], spots: Array) -> float:
+def _carried(ground: Ground, spots: Array, level: Array, off: Array, zone: NDArray[np.str_]) -> Array:
+    """Values of all shots as one zone sees them, over its datum.
+
+    Its own shots are what they are. A shot in another zone keeps its error and is laid on this zone's plane run on,
+    so that neither a step nor a fall beyond the border makes a ramp of errors in here."""
+    ahead = np.zeros(len(spots))
+    if len(ground.whole) == 1:
+        at_0, per_x, per_y = ground.whole[0].plane
+        ahead = at_0 + spots @ np.array([per_x, per_y])
+    return np.asarray(np.where(zone == ground.cell.name, level - ground.datum_mm, off + ahead))
+
+
+def _reach(bounds: Array, spots: Array) -> float:
     """Farther than any corner of the ground lies from any shot, mm."""
     low = np.minimum(spots.min(axis=0), bounds[:2])
     high = np.maximum(spots.max(axis=0), bounds[2:])

@@ -32,11 +32,14 @@ def grade_pegs(grounds: Sequence[Ground], spacing_mm: float, instrument_mm: floa
     shapes = [facet.region for ground in grounds for facet in ground.facets]
     if not shapes or spacing_mm <= 0:
         return []
+    roomy = shapely.union_all(shapes, grid_size=0.1).buffer(-INSET_MM / 2)
     x0, y0, x1, y1 = (float(v) for v in shapely.total_bounds(shapes))
     rows: list[Peg] = []
     spots = [(x, y) for y in _row(y0, y1, spacing_mm) for x in _row(x0, x1, spacing_mm)]
     for x, y in spots:
         point = shapely.Point(x, y)
+        if not roomy.is_empty and not roomy.intersects(point):
+            continue
         for ground in grounds:
             if any(facet.region.buffer(1.0).intersects(point) for facet in ground.facets):
                 level = ground.level_at((x, y))

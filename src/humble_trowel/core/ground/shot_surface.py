@@ -9,7 +9,7 @@ and integrals are exact.
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 import shapely
@@ -23,16 +23,24 @@ Index = NDArray[np.intp]
 
 @dataclass(frozen=True)
 class ShotSurface:
-    """Polygons that cover the plan, and a row (at_0, per_x, per_y) of the value on each. inside: triangles of shots.
+    """Polygons that cover the plan, and a row (at_0, per_x, per_y) of the value on each.
 
-    spots: (n, 2) and values: (n,), mm. triangles: (m, 3) into them."""
+    boxes: bounds of the polygons.
+    spots: (n, 2) and values: (n,), mm. triangles: (m, 3) into them; hull: (k, 2), sides with the hull on their left."""
 
     spots: Array
     values: Array
     triangles: Index
     polygons: NDArray[np.object_]
+    boxes: Array
     planes: Array
-    inside: int
+    hull: Index
+
+    def with_values(self, values: Array) -> ShotSurface:
+        """The same places with other values."""
+        planes = _planes(self.spots[self.triangles], values[self.triangles])
+        _, outer = _outside(self.spots, values, self.hull, 1.0)
+        return replace(self, values=values, planes=np.concatenate([planes, outer]))
 
     def at(self, x: float, y: float) -> float:
         """The value at a plan point, mm."""
@@ -63,7 +71,9 @@ def shot_surface(spots: Array, values: Array, reach_mm: float, triangles: Index 
     if len(outer):
         shapes.append(_shapes(outer))
         rows.append(outer_rows)
-    return ShotSurface(spots, values, triangles, np.concatenate(shapes), np.concatenate(rows), len(triangles))
+    polygons = np.concatenate(shapes)
+    boxes = np.asarray(shapely.bounds(polygons), dtype=np.float64)
+    return ShotSurface(spots, values, triangles, polygons, boxes, np.concatenate(rows), hull)
 
 
 def points_of(spots: object) -> NDArray[np.object_]:

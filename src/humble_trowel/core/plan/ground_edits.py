@@ -46,7 +46,9 @@ def _first_words(error: ValueError) -> str:
     if not isinstance(error, ValidationError):
         return str(error)
     words = error.errors()[0]["msg"].removeprefix("Value error, ")
-    return re.sub(r"^(layers|thickness_mm): ", "", words)[:1].upper() + re.sub(r"^(layers|thickness_mm): ", "", words)[1:]
+    return (
+        re.sub(r"^(layers|thickness_mm): ", "", words)[:1].upper() + re.sub(r"^(layers|thickness_mm): ", "", words)[1:]
+    )
 
 
 def _strength(text: str, plan: Plan) -> float:
@@ -81,12 +83,18 @@ def read_level(text: Said, plan: Plan) -> float:
     clean = text.strip().lower()
     if clean in ("floor", "0", "same", "finished floor"):
         return 0.0
-    match = re.fullmatch(r"(?P<sign>[-−+])?\s*(?P<size>.*?)\s*(?P<way>below|under|down|over|above|up)?(?:\s+(?:the\s+)?floor)?", clean)
+    match = re.fullmatch(
+        r"(?P<sign>[-−+])?\s*(?P<size>.*?)\s*(?P<way>below|under|down|over|above|up)?(?:\s+(?:the\s+)?floor)?", clean
+    )
     assert match is not None
     size = parse_length(match["size"], plan.units, bare="in")
     low = match["sign"] in ("-", "−") or match["way"] in ("below", "under", "down")
     if not match["sign"] and not match["way"] and size:
-        raise CallError(f"{text.strip()} over or below the finished floor?", (f"{text.strip()} below", f"{text.strip()} over"), "level")
+        raise CallError(
+            f"{text.strip()} over or below the finished floor?",
+            (f"{text.strip()} below", f"{text.strip()} over"),
+            "level",
+        )
     return -size if low else size
 
 
@@ -130,7 +138,13 @@ def set_ground(plan: Plan, changes: dict[str, Any]) -> Edited:
             update[key] = parse_volume(said, plan.units)
         else:
             update[key] = parse_length(said, plan.units, bare="in")
-    names = {"found_mm": "Ground before", "strip_mm": "Strip", "bucket_mm": "Bucket", "on_hand_m3": "Stone on hand", "peg_spacing_mm": "Pegs"}
+    names = {
+        "found_mm": "Ground before",
+        "strip_mm": "Strip",
+        "bucket_mm": "Bucket",
+        "on_hand_m3": "Stone on hand",
+        "peg_spacing_mm": "Pegs",
+    }
     return _grounded(plan, **update), f"{' and '.join(names[key] for key in changes)} set"
 
 
@@ -157,7 +171,9 @@ def read_rate(text: Said, plan: Plan) -> float:
         return float(clean) / 100
     if plan.units == "ft-in":
         return parse_length(clean, plan.units, bare="in") / 304.8
-    raise CallError(f"Cannot read {text.strip() or 'nothing'} as a fall. Say it like 1/8 in per ft, 1 % or 1 in 80.", path="rate")
+    raise CallError(
+        f"Cannot read {text.strip() or 'nothing'} as a fall. Say it like 1/8 in per ft, 1 % or 1 in 80.", path="rate"
+    )
 
 
 def set_fall(plan: Plan, index: int, kind: str, said: dict[str, Any]) -> Edited:
@@ -190,5 +206,3 @@ def _out_of(plan: Plan, side: int | None) -> float:
         raise EditError("Toward which side?", "side")
     (ax, ay), (bx, by) = ring[side], ring[(side + 1) % len(ring)]
     return round(math.degrees(math.atan2(by - ay, -(bx - ax))) % 360, 6)
-
-

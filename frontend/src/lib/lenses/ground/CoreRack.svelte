@@ -23,7 +23,7 @@
 	const columns = $derived(names.length + trenches.length);
 	const step = $derived((width - 84) / Math.max(columns, 1));
 	const x = (i: number) => 84 + i * step;
-	const boxWide = $derived(Math.min(44, step * 0.34));
+	const boxWide = $derived(Math.max(8, Math.min(40, step * 0.32)));
 	const spoken = (zone: string, key: string) => {
 		const row = state.ground.rod.find((one) => one.zone === zone && one.key === key);
 		return { text: row?.reading_text || row?.level_text || '', heavy: row?.heavy ?? false };
@@ -158,6 +158,7 @@
 	}
 	.heavy {
 		font-weight: 820;
+		font-stretch: 88%;
 		font-size: 15px;
 	}
 	.soil {

@@ -15,8 +15,9 @@
 	let told = $state('');
 	$effect(() => {
 		const now = run;
-		rows = (now?.stations ?? []).map((one) => ({ at: typedLength(one.at_mm, desk.units), width: typedLength(one.width_mm, desk.units), depth: typedLength(one.depth_mm, desk.units) }));
-		if (!rows.length && now) rows = [{ at: '0', width: '', depth: '' }, { at: typedLength(now.length_mm, desk.units), width: '', depth: '' }];
+		const own = (now?.stations ?? []).map((one) => ({ at: typedLength(one.at_mm, desk.units), width: typedLength(one.width_mm, desk.units), depth: typedLength(one.depth_mm, desk.units) }));
+		const blank = now ? ['0', typedLength(now.length_mm, desk.units)].map((at) => ({ at, width: '', depth: '' })) : [];
+		rows = own.length ? own : blank;
 	});
 	const full = $derived(rows.filter((row) => row.width.trim() && row.depth.trim()));
 	const inches = (text: string) => (desk.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim());
@@ -45,9 +46,9 @@
 		<h3>{run.name}: {w.ground.stations.toLowerCase()}</h3>
 		{#each rows as row, i}
 			<div class="row">
-				<label class="label">{w.ground.stationAt}<input class="reading" aria-label="{w.ground.stationAt} {i + 1}" bind:value={row.at} /></label>
-				<label class="label">{w.ground.wide}<input class="reading" aria-label="{w.ground.wide} {i + 1}" bind:value={row.width} /></label>
-				<label class="label">{w.ground.deep}<input class="reading" aria-label="{w.ground.deep} {i + 1}" bind:value={row.depth} /></label>
+				<label class="label">{i ? '' : w.ground.stationAt}<input class="reading" aria-label="{w.ground.stationAt} {i + 1}" bind:value={row.at} /></label>
+				<label class="label">{i ? '' : w.ground.wide}<input class="reading" aria-label="{w.ground.wide} {i + 1}" bind:value={row.width} /></label>
+				<label class="label">{i ? '' : w.ground.deep}<input class="reading" aria-label="{w.ground.deep} {i + 1}" bind:value={row.depth} /></label>
 			</div>
 		{/each}
 		<div class="row">

@@ -40,11 +40,15 @@
 	});
 	$effect(() => {
 		void desk.kept?.revision;
-		untrack(() => void data.load().then(() => surface < 0 && chooseSurface(data.state?.ground.rod.findIndex((row) => row.heavy) ?? -1)));
+		untrack(() => void data.load().then(begin));
 	});
 	$effect(() => {
 		void turn;
-		untrack(() => shot.clear());
+		untrack(() => {
+			data.stick = null;
+			shot.clear();
+			if (data.state) begin();
+		});
 	});
 	onDestroy(() => laser.close());
 	const connect = () => laser.connect(desk.id, data.layer, data.state?.ground.stands.length ?? 1);
@@ -52,6 +56,13 @@
 	const ring = $derived((desk.document?.outline ?? []) as XY[]);
 	const marks = $derived((desk.document?.ground.benchmarks ?? []) as { name: string; at?: XY | null }[]);
 	const also = $derived(turn === 'laser' ? marks.flatMap((row) => (row.at ? [row.at] : [])) : []);
+	/** The first look: the rod on the base, and on the worst spot or in the largest gap. */
+	function begin() {
+		if (surface < 0) chooseSurface(data.state?.ground.rod.findIndex((row) => row.heavy) ?? -1);
+		if (data.stick || turn !== 'shots' || !data.state) return;
+		data.stick = (data.state.shots.rakes[0]?.at ?? data.state.shots.enough.next_at) as XY | null;
+		shot.clear();
+	}
 	function chooseSurface(index: number) {
 		surface = index;
 		rod.clear();
@@ -77,7 +88,7 @@
 </script>
 
 <svelte:window bind:innerWidth={across} onkeydown={keys} />
-<Sheet {desk} {pick} {title} {also} strips={turn === 'dug' || turn === 'shots'} labels={turn !== 'shots' || !data.state?.shots.count} sizes={false} letters={turn !== 'shots'}>
+<Sheet {desk} {pick} {title} {also} strips={turn === 'dug' || turn === 'shots'} labels={!['falls', 'stone'].includes(turn) && (turn !== 'shots' || !data.state?.shots.count)} sizes={false} letters={turn !== 'shots' && across > 600}>
 	{#snippet key()}
 		{#if turn === 'shots'}<p class="label key"><span class="tri up"></span> {w.ground.high}, {w.ground.rakeOff.toLowerCase()} <span class="tri dn"></span> {w.ground.low}, fill <span class="x">✕</span> inside</p>{/if}
 	{/snippet}
@@ -85,14 +96,14 @@
 		{#if data.state}
 			{#if turn === 'shots'}<OverShots {view} shots={data.state.shots} stick={data.stick} trial={trial.map((row) => row.at)} roomy={across > 600} pick={(at) => void stand(at)} />
 			{:else if turn === 'falls'}<OverFalls {view} state={data.state} stick={data.stick} pick={(at) => void stand(at)} />
-			{:else if turn === 'stone'}<OverPegs {view} pegs={data.state.ground.pegs} />
+			{:else if turn === 'stone'}<OverPegs {view} pegs={data.state.ground.pegs} roomy={across > 600} />
 			{:else}<OverPlaces {view} state={data.state} {turn} {ring} picked={trench} stick={data.stick} benchmarks={marks} spot={turn === 'rod' ? ((data.state.ground.rod[surface]?.spot ?? null) as XY | null) : null} pick={(at) => void stand(at)} />{/if}
 		{/if}
 	{/snippet}
 </Sheet>
 <Bench question={questionOf(turn)} jobId={desk.id}>
 	{#if outline}
-		<Turns turns={TURNS.map((one) => ({ key: one, name: w.ground.turns[one].name }))} here={turn} name={w.ground.turnsName} />
+		<Turns turns={TURNS.map((one) => ({ key: one, name: w.ground.turns[one].name }))} here={turn} name={w.ground.turnsName} tight />
 		{#if data.problem}<p class="wrong" role="alert">{data.problem}</p>{/if}
 		{#if !data.state}<p class="label">{w.ground.loading}</p>
 		{:else if turn === 'shots'}<ShotsDesk {data} {laser} box={shot} {connect} bind:trial />
@@ -111,6 +122,11 @@
 		display: flex;
 		gap: 5px;
 		align-items: center;
+	}
+	@media (max-width: 600px) {
+		.key {
+			display: none;
+		}
 	}
 	.tri {
 		border: 6px solid transparent;

@@ -2,13 +2,15 @@
 	/** Grade pegs on the plan. */
 	import type { Peg } from '../../api/schema';
 	import type { Viewport } from '../../drawing/viewport';
-	let { view, pegs }: { view: Viewport; pegs: Peg[] } = $props();
+	import SvgFrac from '../../ui/SvgFrac.svelte';
+	let { view, pegs, roomy }: { view: Viewport; pegs: Peg[]; roomy: boolean } = $props();
 </script>
 
 {#each pegs as peg}
 	{@const [x, y] = view.px(peg.at)}
 	<path d="M{x - 5} {y - 7}h10v9l-5 7-5-7z" fill="var(--board)" stroke="var(--ink)" stroke-width="1.4" />
-	{#if pegs.length < 60}<text x={x + 8} y={y + 5}>{peg.number}</text>{/if}
+	{#if pegs.length < 60}<text x={x + 8} y={y - 1}>{peg.number}</text>{/if}
+	{#if roomy && pegs.length < 40}<text {x} y={y + 18} text-anchor="middle"><SvgFrac text={peg.reading_text} /></text>{/if}
 {/each}
 
 <style>
@@ -16,5 +18,8 @@
 		font-size: 14px;
 		font-weight: 620;
 		fill: var(--ink);
+		paint-order: stroke;
+		stroke: var(--slab);
+		stroke-width: 4px;
 	}
 </style>

@@ -26,7 +26,7 @@
 	{#each benchmarks.filter((row) => row.at) as row}
 		{@const [x, y] = view.px(row.at ?? [0, 0])}
 		<path d="M{x} {y - 11}l11 19h-22z" class="bm" /><circle cx={x} cy={y + 2} r="1.8" />
-		<text x={x + 14} y={y + 6}>{row.name}</text>
+		<text x={x + 22} y={y - 18} text-anchor="end">{row.name}</text>
 	{/each}
 {/if}
 {#if turn === 'tests'}

@@ -14,16 +14,19 @@
 	let { view, shots, stick, trial, roomy, pick }: Props = $props();
 	const shares = { '1': 22, '2': 40, '3': 58 } as Record<string, number>;
 	const fill = (sign: number, step: number) => `color-mix(in srgb, var(--${sign > 0 ? 'flag' : 'chalk'}) ${shares[String(step)] ?? 22}%, var(--slab))`;
-	/** Amounts at all shots where there is room; else at those out of tolerance, none over another's. */
+	/** Amounts at all shots where there is room; the worst always, none over another's or over a mark. */
 	const named = $derived.by(() => {
+		const marks = shots.shots.map((shot) => view.px(shot.at));
 		const taken: XY[] = [];
-		const worst = [...shots.shots].sort((a, b) => Math.abs(b.off_mm) - Math.abs(a.off_mm));
 		const said = new Set<number>();
-		for (const shot of worst) {
+		for (const shot of [...shots.shots].sort((a, b) => Math.abs(b.off_mm) - Math.abs(a.off_mm))) {
 			const at = view.px(shot.at);
-			const near = taken.some((one) => Math.abs(one[0] - at[0]) < 46 && Math.abs(one[1] - at[1]) < 17);
-			if (near || (shot.verdict === 'inside' && (!roomy || shots.shots.length > 60))) continue;
-			taken.push(at);
+			const bad = shot.verdict !== 'inside';
+			if (!bad && (!roomy || shots.shots.length > 90)) continue;
+			const box: XY = bad ? [at[0] + 34, at[1]] : [at[0], at[1] + 15];
+			if (taken.some((one) => Math.abs(one[0] - box[0]) < 40 && Math.abs(one[1] - box[1]) < 15)) continue;
+			if (!bad && marks.some((one) => one[0] !== at[0] && Math.abs(one[0] - box[0]) < 24 && Math.abs(one[1] - box[1]) < 11)) continue;
+			taken.push(box);
 			said.add(shot.number);
 		}
 		return said;
@@ -42,7 +45,7 @@
 {#each inside as shot}
 	{@const [x, y] = view.px(shot.at)}
 	<path d="M{x - 4.5} {y - 4.5}l9 9m0-9l-9 9" class="mark" class:doubt={shot.doubt} />
-	{#if named.has(shot.number)}<text x={x + 8} y={y + 5} class="amount"><SvgFrac text={shot.off_text} /></text>{/if}
+	{#if named.has(shot.number)}<text {x} y={y + 19} text-anchor="middle" class="amount"><SvgFrac text={shot.off_text} /></text>{/if}
 {/each}
 {#each out as shot}
 	{@const [x, y] = view.px(shot.at)}
@@ -82,7 +85,7 @@
 		fill-opacity: 0.35;
 	}
 	.amount {
-		font-size: 14px;
+		font-size: 13.5px;
 		font-weight: 620;
 		fill: var(--ink);
 		paint-order: stroke;

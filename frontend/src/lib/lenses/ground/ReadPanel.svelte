@@ -8,14 +8,12 @@
 	interface Props {
 		box: Reading;
 		title: string;
-		should: string;
-		shouldMm: number | null;
 		reads: 'sixteenths' | 'tenths' | 'mm';
 		laser: LaserLink;
 		shoot?: (() => void) | null;
 		keep?: (() => Promise<void>) | null;
 	}
-	let { box, title, should, shouldMm, reads, laser, shoot = null, keep = null }: Props = $props();
+	let { box, title, reads, laser, shoot = null, keep = null }: Props = $props();
 	const said = $derived(box.answer);
 	const act = $derived(!said ? '' : said.verdict === 'high' ? w.ground.rakeOff : said.verdict === 'low' ? w.ground.fillPack : w.ground.right);
 	const size = $derived(said ? said.words.replace(/^(down|up) /, '') : '');
@@ -24,7 +22,7 @@
 <div class="panel">
 	<h3><Frac text={title} /></h3>
 	<div class="row">
-		<div class="cell"><p class="label">{w.ground.should}</p><p class="num should"><span class="wk"><Frac text={said?.should_text || should} /></span></p></div>
+		<div class="cell"><p class="label">{w.ground.should}</p><p class="num should"><span class="wk"><Frac text={box.should} /></span></p></div>
 		<label class="cell"><span class="label">{w.ground.read}</span><input id="rod-reading" class="num pen read" autocomplete="off" placeholder={w.ground.readHint[reads]} value={box.typed} aria-invalid={box.wrong !== ''} oninput={(e) => box.type(e.currentTarget.value)} onkeydown={(e) => e.key === 'Enter' && keep && said && void keep()} /></label>
 		<div class="verdict" aria-live="polite" data-verdict={said?.verdict ?? ''}>
 			{#if said}
@@ -33,12 +31,12 @@
 					{:else}<path d={said.verdict === 'high' ? 'M0 -14l15 27h-30z' : 'M0 14l15-27h-30z'} class="tri" />{/if}
 				</svg>
 				<p><b class="big">{#if said.words === 'on grade'}{w.ground.on}{:else}<Frac text="{size} {said.off_mm > 0 ? w.ground.high : w.ground.low}" />{/if}</b><span class="acts"><Frac text={said.words === 'on grade' ? act : `${said.words[0]?.toUpperCase()}${said.words.slice(1)}. ${act}`} />.</span></p>
-			{/if}
+			{:else}<p class="label">{w.ground.nothingRead}</p>{/if}
 		</div>
 	</div>
 	{#if box.wrong}<p class="wrong" role="alert">{box.wrong}</p>{/if}
 	{#if said?.jump}<p class="wrong" role="alert"><Frac text={said.jump} /></p>{/if}
-	<RodKeys {box} {reads} start={shouldMm} />
+	<RodKeys {box} {reads} start={box.shouldMm} />
 	<div class="acts-row">
 		{#if keep}<button type="button" class="act main wide" disabled={!said} onclick={() => void keep?.()}>{w.ground.keepShot}</button>{/if}
 		{#if laser.on && shoot}<button type="button" class="act" onclick={shoot}>{w.ground.shootHere}</button>{/if}

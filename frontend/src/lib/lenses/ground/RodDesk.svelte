@@ -37,7 +37,7 @@
 
 {#if found}
 	{#if row && data.stand}
-		<ReadPanel {box} title="{row.surface}, {row.at}" should={row.reading_text} shouldMm={row.reading_mm} reads={found.reads} {laser} shoot={row.spot ? shoot : null} />
+		<ReadPanel {box} title="{row.surface[0]?.toUpperCase()}{row.surface.slice(1)}, {row.at}" reads={found.reads} {laser} shoot={row.spot ? shoot : null} />
 	{:else if !data.stand}
 		<p class="none">{w.ground.noLaser} <a class="act quiet" href="?turn=laser">{w.ground.toLaser}</a></p>
 	{/if}

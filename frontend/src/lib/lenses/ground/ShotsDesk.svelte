@@ -70,18 +70,23 @@
 	<div class="bar">
 		{#each state_.layers as row}<button type="button" class="act quiet" class:on={row.key === data.layer} aria-pressed={row.key === data.layer} onclick={() => void data.choose(row.key)}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</button>{/each}
 	</div>
+	<select class="plain-select layers" aria-label={w.ground.layer} value={data.layer} onchange={(e) => void data.choose(e.currentTarget.value)}>{#each state_.layers as row}<option value={row.key}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</option>{/each}</select>
+	<div class="stack-phone">
 	<div class="saying" aria-live="polite" data-flat={shots.flat}>
 		<p class="big" class:good={shots.flat} class:plain={!shots.count}><Frac text={shots.verdict} /></p>
 		<p><Frac text={shots.summary} /> <span class="label"><Frac text={shots.allowed} /></span></p>
 		{#if shots.extra}<p class="label">{w.ground.extra}: <b><Num working={shots.extra} /></b>. {shots.trimmed_text} {w.ground.trimmed}.</p>{/if}
 		{#if stand?.moved}<p class="wrong"><Frac text={stand.words} /></p>{/if}
 	</div>
+	<div class="read-first">
 	{#if stand}
-		<ReadPanel {box} title={where} should="" shouldMm={null} reads={state_.reads} {laser} shoot={data.stick ? shoot : null} keep={data.stick ? keep : null} />
+		<ReadPanel {box} title={where} reads={state_.reads} {laser} shoot={data.stick ? shoot : null} keep={data.stick ? keep : null} />
 	{:else}
 		<p class="none">{w.ground.noLaser} <a class="act quiet" href="?turn=laser">{w.ground.toLaser}</a></p>
 	{/if}
 	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+	</div>
+	</div>
 	{#if trial.length}
 		<div class="row grid">
 			<b>{w.ground.gridAt(trial.length, state_.grid.length)}</b>
@@ -128,6 +133,9 @@
 		align-items: center;
 		margin: 6px 0;
 	}
+	.layers {
+		display: none;
+	}
 	.grid {
 		border: 2px solid var(--ink);
 		padding: 6px 10px;
@@ -168,6 +176,22 @@
 		width: 1px;
 	}
 	@media (max-width: 600px) {
+		.bar {
+			display: none;
+		}
+		.layers {
+			display: block;
+			width: 100%;
+			min-height: 46px;
+			margin-top: 6px;
+		}
+		.stack-phone {
+			display: flex;
+			flex-direction: column;
+		}
+		.read-first {
+			order: -1;
+		}
 		.rakes button {
 			min-height: 46px;
 			font-size: 16px;

@@ -3,9 +3,9 @@
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
-	import CoreRack from './CoreRack.svelte';
+	import CoreSample from './CoreSample.svelte';
 	import type { GroundData } from './ground.svelte';
-	import { typedLength, type Kind, type LayerRow } from './stack';
+	import { readRough, typedLength, type Kind, type LayerRow } from './stack';
 	let { data }: { data: GroundData } = $props();
 	const desk = $derived(data.desk);
 	const plan = $derived(desk.document);
@@ -19,7 +19,6 @@
 	const hot = $derived(heated ?? own?.heated ?? false);
 	const problem = $derived(desk.problemFor('stack'));
 	const wrongAt = $derived(Number(problem?.path.match(/layers\[(\d+)\]/)?.[1] ?? -1));
-	let width = $state(600);
 	const kinds = Object.keys(w.ground.layers) as Kind[];
 	const stones = $derived(data.state ? ['3/4 clean', 'crusher run', 'sand', 'bank run'] : []);
 	function change(act: (list: LayerRow[]) => void) {
@@ -40,24 +39,30 @@
 		data.zone = Math.max(0, data.zones.findIndex((one) => one.name === zone));
 		drop();
 	}
+	/** thickness to draw: as kept, or as typed where that can be read */
+	const drawn = $derived(rows.map((row) => ({ kind: row.kind, mm: row.kind === 'slab' ? slabMm : readRough(row.thickness, units) })));
+	const slabMm = $derived(plan?.slab_types.find((row) => row.mark === mark)?.thickness_mm ?? 100);
 	const digs = $derived(data.state?.ground.stack.filter((row) => row.kind === 'native') ?? []);
+	const levelOf = (zone: string, key: string) => data.state?.ground.rod.find((one) => one.zone === zone && one.key === key)?.level_text ?? '';
 	const findings = $derived(data.state?.findings.filter((row) => /foam|barrier|stone|stack|found/.test(row.code)) ?? []);
 </script>
 
 {#if data.state}
-	<div bind:clientWidth={width}><CoreRack state={data.state} picked={data.zone} pick={pickZone} {width} /></div>
 	<div class="row">
 		{#each data.zones as zone, i}<button type="button" class="act quiet" class:on={i === data.zone} onclick={() => pickZone(zone.name)}>{zone.name}</button>{/each}
 	</div>
 	<h3>{w.ground.stackFor(mark)} <label class="hot"><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {w.ground.heated}</label></h3>
+	<div class="core">
+	<CoreSample rows={drawn} />
 	<ol class="stack">
 		{#each rows as row, i}
 			<li data-kind={row.kind} class:bad={wrongAt === i}>
 				<select class="plain-select" aria-label="{w.ground.layer} {i + 1}" value={row.kind} disabled={row.kind === 'slab' || row.kind === 'native'} onchange={(e) => change((list) => (list[i] = { ...row, kind: e.currentTarget.value as Kind }))}>
 					{#each kinds.filter((one) => row.kind === one || (one !== 'slab' && one !== 'native')) as one}<option value={one}>{w.ground.layers[one]}</option>{/each}
 				</select>
-				{#if row.kind === 'slab'}<span class="fixed"><Frac text={data.state.ground.stack.find((one) => one.slab === mark && one.kind === 'slab')?.thickness_text ?? ''} /></span>
+				{#if row.kind === 'slab'}<span class="set"><Frac text={data.state.ground.stack.find((one) => one.slab === mark && one.kind === 'slab')?.thickness_text ?? ''} /></span>
 				{:else if row.kind !== 'barrier' && row.kind !== 'native'}<input class="reading" aria-label="{w.ground.layers[row.kind]} {w.ground.thick}" value={row.thickness} oninput={(e) => change((list) => (list[i] = { ...row, thickness: e.currentTarget.value }))} />
+				{:else if row.kind === 'native'}<span class="set"><Frac text={digs.find((one) => one.slab === mark) ? levelOf(digs.find((one) => one.slab === mark)?.zone ?? '', 'native') : ''} /></span>
 				{:else}<span></span>{/if}
 				{#if row.kind === 'foam'}<input class="reading" aria-label={w.ground.strength} placeholder={w.ground.strength} value={row.strength} oninput={(e) => change((list) => (list[i] = { ...row, strength: e.currentTarget.value }))} />
 				{:else if ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)}<select class="plain-select" aria-label={w.ground.stoneOf} value={row.stone} onchange={(e) => change((list) => (list[i] = { ...row, stone: e.currentTarget.value }))}><option value="">{w.ground.kitStone}</option>{#each stones as one}<option value={one}>{one}</option>{/each}</select>
@@ -72,6 +77,7 @@
 			</li>
 		{/each}
 	</ol>
+	</div>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row">
 		<button type="button" class="act quiet" onclick={() => change((list) => list.splice(list.length - 1, 0, { kind: 'graded', thickness: units === 'mm' ? '100' : '4"', strength: '', stone: '' }))}>{w.ground.addLayer}</button>
@@ -84,7 +90,7 @@
 	<div class="row fields">
 		<Field label={w.ground.found} width="190px" calm placeholder={data.state.found_text || w.ground.foundHint[units]} value={plan?.ground.found_mm != null ? data.state.found_text : ''} problem={desk.problemFor('found_mm')} keep={set('found_mm')} />
 		<Field label={w.ground.strip} width="170px" calm placeholder={data.state.strip_text} value={plan?.ground.strip_mm != null ? data.state.strip_text : ''} problem={desk.problemFor('strip_mm')} keep={set('strip_mm')} />
-		<p class="digs"><span class="label">{w.ground.dig}</span> {#each digs as row, i}{i ? '; ' : ''}{row.zone} <b><Frac text={data.state.ground.rod.find((one) => one.zone === row.zone && one.key === row.layer)?.level_text ?? ''} /></b>{/each}</p>
+		<p class="digs"><span class="label">{w.ground.dig}</span> {#each digs as row, i}{i ? '; ' : ''}{row.zone} <b><Frac text={levelOf(row.zone, row.layer)} /></b>{/each}</p>
 	</div>
 	<p class="label">{w.ground.caution}</p>
 {/if}
@@ -99,11 +105,15 @@
 	}
 	.stack li {
 		display: grid;
-		grid-template-columns: 150px 110px 150px 1fr;
+		grid-template-columns: 124px 76px 118px 1fr;
 		gap: 8px;
 		align-items: center;
 		border-top: 1px solid var(--hair);
-		min-height: 40px;
+		height: 46px;
+	}
+	.core {
+		display: grid;
+		grid-template-columns: 132px 1fr;
 	}
 	.stack li.bad {
 		border-left: 5px solid var(--flag);
@@ -112,12 +122,17 @@
 	.stack li[data-kind='slab'] {
 		background: var(--slab);
 	}
-	.fixed {
+	.set {
+		white-space: nowrap;
 		font-weight: 760;
 		font-size: 17px;
 	}
+	.moves {
+		display: flex;
+		gap: 3px;
+	}
 	.moves button {
-		width: 38px;
+		width: 36px;
 		height: 34px;
 		border: 1.5px solid var(--ink);
 	}
@@ -133,9 +148,12 @@
 		min-width: 200px;
 	}
 	@media (max-width: 600px) {
+		.core {
+			grid-template-columns: 64px 1fr;
+		}
 		.stack li {
-			grid-template-columns: 1fr 100px;
-			padding: 6px 0;
+			grid-template-columns: 112px 62px 1fr;
+			height: 92px;
 		}
 	}
 </style>

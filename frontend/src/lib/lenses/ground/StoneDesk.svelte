@@ -52,7 +52,7 @@
 	<h3>{w.ground.pegs(found.pegs.length)}</h3>
 	<div class="row">
 		<Field label={w.ground.pegSpacing} width="170px" calm placeholder={metric ? '2438' : '8′'} value={plan.ground.peg_spacing_mm ? typedLength(plan.ground.peg_spacing_mm, desk.units) : ''} problem={desk.problemFor('peg_spacing_mm')} keep={set('peg_spacing_mm')} />
-		<p class="pegs">{#if found.pegs[0]?.reading_text}<span class="label">{w.ground.pegTop}</span> {#each [...new Set(found.pegs.map((peg) => `${peg.zone} ${peg.reading_text}`))] as one, i}{i ? '; ' : ''}<b><Frac text={one} /></b>{/each}{:else}<span class="label">{w.ground.noLaser}</span>{/if}</p>
+		<p class="pegs">{#if found.pegs[0]?.reading_text}<span class="label">{w.ground.pegTop}</span> {#each [...new Set(found.pegs.map((peg) => `${peg.zone} ${peg.reading_text}`))].slice(0, 5) as one, i}{i ? '; ' : ''}<b><Frac text={one} /></b>{/each}{:else}<span class="label">{w.ground.noLaser}</span>{/if}</p>
 	</div>
 	{#if layers.length}
 		<h3>{w.ground.lifts}</h3>

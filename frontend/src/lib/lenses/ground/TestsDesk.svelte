@@ -44,7 +44,7 @@
 	<div class="row">
 		<label class="label">{w.ground.across}<input class="reading" bind:value={soft.across} /></label>
 		<label class="label">{w.ground.deep.split(' ')[0]}<input class="reading" bind:value={soft.deep} /></label>
-		<label class="label">{w.ground.note}<select class="plain-select" bind:value={soft.done}>{#each w.ground.dones as one}<option value={one}>{one}</option>{/each}</select></label>
+		<label class="label">{w.ground.softDone}<select class="plain-select" bind:value={soft.done}>{#each w.ground.dones as one}<option value={one}>{one}</option>{/each}</select></label>
 		<button type="button" class="act" disabled={!data.stick || !soft.across.trim()} onclick={() => void keepSoft()}>{w.ground.keepSoft}</button>
 	</div>
 	{#if wrong.at === 'soft' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}

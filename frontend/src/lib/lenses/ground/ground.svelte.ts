@@ -51,7 +51,7 @@ export class GroundData {
 		return this.record('struck', {}, id);
 	}
 	/** A reading against a level, or against the layer where the rod stands. */
-	async check(reading: string | number, level: number | null): Promise<RodAnswer | Wrong> {
+	async check(reading: string | number | null, level: number | null): Promise<RodAnswer | Wrong> {
 		const at = level === null ? this.stick : null;
 		try {
 			const body = { reading, level_mm: level, at, layer: this.layer };

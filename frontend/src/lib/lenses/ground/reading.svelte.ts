@@ -6,7 +6,10 @@ export class Reading {
 	typed = $state('');
 	/** exact, when it came from a receiver */
 	mm = $state<number | null>(null);
-	answer = $state.raw<RodAnswer | null>(null);
+	answer = $state.raw<RodAnswer['said']>(null);
+	/** what it should read there */
+	should = $state('');
+	shouldMm = $state<number | null>(null);
 	wrong = $state('');
 	#ask = 0;
 	#timer: ReturnType<typeof setTimeout> | undefined;
@@ -32,13 +35,15 @@ export class Reading {
 	}
 	async check() {
 		const ask = ++this.#ask;
-		if (this.mm === null && !this.typed.trim()) return void this.#set(null, '');
-		const got = await this.data.check(this.value, this.wanted());
+		const empty = this.mm === null && !this.typed.trim();
+		const got = await this.data.check(empty ? null : this.value, this.wanted());
 		if (ask !== this.#ask) return;
-		if ('words' in got && 'off_mm' in got) this.#set(got, '');
-		else this.#set(null, (got as { words: string }).words);
+		if ('words' in got) return void this.#set(null, empty ? '' : got.words);
+		this.should = got.should_text;
+		this.shouldMm = got.should_mm;
+		this.#set(got.said, '');
 	}
-	#set(answer: RodAnswer | null, wrong: string) {
+	#set(answer: RodAnswer['said'], wrong: string) {
 		this.answer = answer;
 		this.wrong = wrong;
 	}
@@ -46,5 +51,7 @@ export class Reading {
 		this.typed = '';
 		this.mm = null;
 		this.#set(null, '');
+		this.should = '';
+		if (this.wanted() !== null || this.data.stick) void this.check();
 	}
 }

@@ -13,8 +13,22 @@ export function typedLength(mm: number, units: 'ft-in' | 'mm'): string {
 	if (units === 'mm') return `${+mm.toFixed(1)}`;
 	const all = Math.round((mm / 25.4) * 16);
 	if (Math.abs(all / 16 - mm / 25.4) > 1e-6) return `${+(mm / 25.4).toFixed(4)}"`;
-	let [over, under] = [all % 16, 16];
+	const feet = all >= 72 * 16 ? Math.floor(all / 192) : 0;
+	const left = all - feet * 192;
+	let [over, under] = [left % 16, 16];
 	while (over && over % 2 === 0) [over, under] = [over / 2, under / 2];
-	const whole = Math.floor(all / 16);
-	return `${[whole || !over ? `${whole}` : '', over ? `${over}/${under}` : ''].filter(Boolean).join(' ')}"`;
+	const whole = Math.floor(left / 16);
+	if (feet && !left) return `${feet}'`;
+	return `${feet ? `${feet}' ` : ''}${[whole || !over ? `${whole}` : '', over ? `${over}/${under}` : ''].filter(Boolean).join(' ')}"`;
+}
+
+/** A typed thickness roughly in mm, for the drawing alone; the program reads it when it is kept. */
+export function readRough(text: string, units: 'ft-in' | 'mm'): number {
+	const parts = text.replace(/["″]|mm|in/g, '').trim().split(/\s+/);
+	const value = parts.reduce((sum, part) => {
+		const [over, under] = part.split('/');
+		return sum + (under ? Number(over) / Number(under) : Number(part));
+	}, 0);
+	if (!Number.isFinite(value)) return 0;
+	return units === 'mm' || /mm/.test(text) ? value : value * 25.4;
 }

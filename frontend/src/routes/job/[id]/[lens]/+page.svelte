@@ -103,10 +103,15 @@
 			grid-template-rows: 344px auto;
 		}
 		.ground {
-			grid-template-rows: 300px auto;
+			grid-template-rows: 204px auto;
 		}
 		.order {
 			grid-template-rows: 460px auto;
+		}
+	}
+	@media (max-width: 600px) {
+		.ground :global(.bench h2) {
+			display: none;
 		}
 	}
 	@media print {
