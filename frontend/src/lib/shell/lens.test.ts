@@ -6,6 +6,7 @@ const job = (outline: unknown, more: object = {}, findings: string[] = [], unsai
 	({
 		squared: null,
 		square: false,
+		graded: { words: 'to do', flat: false, stuck: false, rod: '', rod_zone: '' },
 		document: { outline, walk: null, ...more },
 		figure: {
 			outline: outline ? { sides: [{ edge: 'E1' }, { edge: null }] } : null,
@@ -15,9 +16,9 @@ const job = (outline: unknown, more: object = {}, findings: string[] = [], unsai
 	}) as unknown as JobState;
 
 test('the knots say in two words how each stage stands', () => {
-	expect(knots(job(null)).map((knot) => [knot.state, knot.says])).toEqual([['loop', 'to walk'], ['loop', 'to do'], ['loop', 'to do']]);
-	expect(knots(job([[0, 0], [1, 0]])).map((knot) => knot.state)).toEqual(['tight', 'tight', 'tight']);
-	expect(knots(job([[0, 0], [1, 0]], { walk: { text: '1' } }, [], 3)).map((knot) => knot.says)).toEqual(['walk open', '1 of 2 sides', '3 unsaid']);
+	expect(knots(job(null)).map((knot) => [knot.state, knot.says])).toEqual([['loop', 'to walk'], ['loop', 'to do'], ['loop', 'to do'], ['loop', 'to do']]);
+	expect(knots(job([[0, 0], [1, 0]])).map((knot) => knot.state)).toEqual(['tight', 'loop', 'tight', 'tight']);
+	expect(knots(job([[0, 0], [1, 0]], { walk: { text: '1' } }, [], 3)).map((knot) => knot.says)).toEqual(['walk open', 'to do', '1 of 2 sides', '3 unsaid']);
 });
 
 test('a racked frame opens the knot of the lines and says by how much', () => {
@@ -26,7 +27,13 @@ test('a racked frame opens the knot of the lines and says by how much', () => {
 	expect(knots({ ...racked, squared: 'Square, inside 1/8″.', square: true })[0]).toMatchObject({ state: 'tight', says: 'square' });
 });
 
+test('a laser that moved flags the ground, and a flat base ties it', () => {
+	const base = job([[0, 0], [1, 0]]);
+	expect(knots({ ...base, graded: { ...base.graded, words: 'laser moved', stuck: true } })[1]).toMatchObject({ state: 'flagged', says: 'laser moved' });
+	expect(knots({ ...base, graded: { ...base.graded, words: 'flat', flat: true } })[1]).toMatchObject({ state: 'tight', says: 'flat' });
+});
+
 test('a stop ties a flag to its stage', () => {
 	const rows = knots(job([[0, 0], [1, 0]], {}, ['step-hangs', 'not-counted-yet']));
-	expect(rows.map((knot) => knot.state)).toEqual(['tight', 'flagged', 'flagged']);
+	expect(rows.map((knot) => knot.state)).toEqual(['tight', 'loop', 'flagged', 'flagged']);
 });

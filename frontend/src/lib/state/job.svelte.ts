@@ -1,6 +1,7 @@
 /** One open job: its kept state, what is being tried, and edits that wait for the server. */
 import { answer, ApiProblem, client, Offline } from '../api/client';
 import type { Drafted, JobState, Keep, Problem } from '../api/schema';
+import { w } from '../words/words';
 import { session } from './session.svelte';
 
 export type Edit = Keep['edits'][number];
@@ -12,6 +13,14 @@ interface Clash {
 	head: JobState;
 	edits: Edit[];
 	words: string;
+}
+
+/** The same plan with another order: what the site measured moved it, so the board says what it was. */
+function measuredSince(was: JobState | null, now: JobState): JobState {
+	const old = was?.figure.concrete?.ordered.text;
+	if (!was || !old || was.revision !== now.revision || old === now.figure.concrete?.ordered.text) return now;
+	const before = { area: null, perimeter: null, ...now.before, order: old, trucks: was.figure.trucks.length };
+	return { ...now, before, summary: w.board.measured };
 }
 
 export class JobDesk {
@@ -46,7 +55,8 @@ export class JobDesk {
 
 	async load() {
 		try {
-			this.kept = await answer<JobState>(client.GET('/api/jobs/{job_id}', { params: { path: { job_id: this.id } } }));
+			const got = await answer<JobState>(client.GET('/api/jobs/{job_id}', { params: { path: { job_id: this.id } } }));
+			this.kept = measuredSince(this.kept, got);
 			if (this.waiting.length) void this.#send();
 		} catch (error) {
 			if (error instanceof ApiProblem && error.problem.status === 404) this.missing = true;

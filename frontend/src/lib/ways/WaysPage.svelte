@@ -7,6 +7,7 @@
 	import { w } from '../words/words';
 	import CrewList from './CrewList.svelte';
 	import FormWays from './FormWays.svelte';
+	import GroundWays from './GroundWays.svelte';
 	import { WaysDesk } from './ways.svelte';
 	const desk = new WaysDesk();
 	const ways = $derived(session.ways);
@@ -100,6 +101,7 @@
 				<CrewList {desk} {ways} />
 			</section>
 			<FormWays {desk} {ways} />
+			<GroundWays {desk} {ways} />
 		</main>
 	{/if}
 </div>

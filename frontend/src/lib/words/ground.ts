@@ -49,6 +49,7 @@ export const ground = {
 	stopGrid: 'Stop',
 	gridAt: (n: number, of: number) => `${n} of ${of} shot`,
 	keepGrid: (n: number) => `Keep ${n} shots`,
+	kept: (n: number) => (n === 1 ? 'Shot kept.' : `${n} shots kept.`),
 	dropGrid: 'Drop them',
 	noBeam: { battery: 'No beam: its battery is flat.', 'off the rod': 'No beam: the line runs off the rod.' } as Record<string, string>,
 	fromFile: 'Shots from a file',
@@ -208,6 +209,7 @@ export const ground = {
 		size: 'Largest stone',
 		price: 'A tonne costs',
 		thumb: 'Thumb figures until the quarry gives its own.',
-		choices: { base: 'Base', grading: 'Grading', lifts: 'Lifts' }
+		choices: { base: 'Base', grading: 'Grading', lifts: 'Lifts' },
+		schoolNames: { clean: 'Clean stone', graded: 'Graded', laser: 'Laser only', pegs: 'Grade pegs', thin: 'Thin lifts', thick: 'Thick lifts' }
 	}
 } as const;

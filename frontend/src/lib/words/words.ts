@@ -49,6 +49,7 @@ export const w = {
 		perimeter: 'Round the forms',
 		rod: (zone: string) => `Rod on base, ${zone}`,
 		rodNone: 'Rod on base',
+		measured: 'as measured on site',
 		setUpFirst: 'set the laser up',
 		laserMoved: 'laser moved: shoot the mark again',
 		rodNote: 'laser moves, this moves',

@@ -46,7 +46,7 @@ from humble_trowel.store import records
 router = APIRouter(prefix="/api/jobs/{job_id}", tags=["ground"])
 Layer = Annotated[str, Query(max_length=24)]
 JUMP_MM = 152.4
-GRID_MM = 1500.0
+GRID_MM = 1250.0
 
 
 @router.get("/ground")

@@ -42,7 +42,8 @@ class Sight:
 
 
 def level_run(start: float, sights: Sequence[Sight], close_on: float | None = None) -> Levelled:
-    """Levels from a start along set-ups, in the unit given. A misclosure m is spread: the k-th of n gets -m k/n.
+    """Levels from a start along set-ups, in the unit given. A misclosure m is spread: the k-th of n
+    turning points gets -m k/n, and shots take the correction of the point that their set-up started from.
 
     Raises InputError for a set-up but the last without a foresight."""
     level, instrument, points = start, [], []
@@ -66,7 +67,7 @@ def level_run(start: float, sights: Sequence[Sight], close_on: float | None = No
     return Levelled(
         instrument, points, shots, back, fore, (back - fore) - (level - start), off,
         [point - off * k / n for k, point in enumerate(points, start=1)],
-        {name: value - off * of_setup[name] / n for name, value in shots.items()},
+        {name: value - off * (of_setup[name] - 1) / n for name, value in shots.items()},
     )  # fmt: skip
 
 

@@ -135,18 +135,17 @@ def _foam(units: Units, build: BuildUp, path: str) -> list[Finding]:
     for at, layer in enumerate(build.layers):
         if layer.kind != "foam" or (layer.strength_kpa or 0.0) >= FOAM_LEAST_KPA:
             continue
-        least = (
-            f"{FOAM_LEAST_KPA:g} kPa ({FOAM_LEAST_KPA / 6.894757:.0f} psi)"
-            if units == "mm"
-            else f"{FOAM_LEAST_KPA / 6.894757:.0f} psi"
-        )
-        own = f"{layer.strength_kpa:g} kPa" if units == "mm" else f"{(layer.strength_kpa or 0) / 6.894757:.0f} psi"
+        least, own = _kpa_text(FOAM_LEAST_KPA, units), _kpa_text(layer.strength_kpa or 0.0, units)
         said = f"is {own} foam" if layer.strength_kpa else "says no strength"
         words = f"The foam of {build.slab} {said}; under a slab crews use {least} or more."
         rows.append(
             finding("foam-soft", f"{path}.layers[{at}]", words, "Take a stronger foam, or ask the engineer.", "foam")
         )
     return rows
+
+
+def _kpa_text(kpa: float, units: Units) -> str:
+    return f"{kpa:g} kPa" if units == "mm" else f"{kpa / 6.894757:.0f} psi"
 
 
 def _barrier(build: BuildUp, path: str) -> list[Finding]:

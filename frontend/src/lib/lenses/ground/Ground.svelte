@@ -34,13 +34,17 @@
 	const shot = new Reading(data, () => null);
 	let trial = $state.raw<{ at: XY; mm: number }[]>([]);
 	let trench = $state(0);
+	const revision = $derived(desk.kept?.revision);
 	const turn = $derived.by((): Turn => {
 		const asked = page.url.searchParams.get('turn');
 		return isTurn(asked) ? asked : 'shots';
 	});
 	$effect(() => {
-		void desk.kept?.revision;
-		untrack(() => void data.load().then(begin));
+		void revision;
+		untrack(() => void data.load());
+	});
+	$effect(() => {
+		if (data.state) untrack(begin);
 	});
 	$effect(() => {
 		void turn;
@@ -59,6 +63,7 @@
 	/** The first look: the rod on the base, and on the worst spot or in the largest gap. */
 	function begin() {
 		if (surface < 0) chooseSurface(data.state?.ground.rod.findIndex((row) => row.heavy) ?? -1);
+		else if (!rod.typed) void rod.check();
 		if (data.stick || turn !== 'shots' || !data.state) return;
 		data.stick = (data.state.shots.rakes[0]?.at ?? data.state.shots.enough.next_at) as XY | null;
 		shot.clear();

@@ -57,7 +57,7 @@
 		const rows = trial.map((row, i) => ({ name: String(i + 1), at: row.at, reading_mm: row.mm }));
 		wrong = (await data.record('shots', { layer: data.layer, setup: stand.id, source: 'stand-in', shots: rows }))?.words ?? '';
 		if (!wrong) {
-			told = w.ground.keepGrid(rows.length);
+			told = w.ground.kept(rows.length);
 			trial = [];
 		}
 	}
@@ -99,7 +99,7 @@
 	{:else if stand}
 		<div class="row">
 			<button type="button" class="act quiet" onclick={() => void walk()}>{w.ground.shootGrid(state_.grid.length)} ({w.ground.standIn.toLowerCase()})</button>
-			{#if told}<span role="status">{told}.</span>{/if}
+			{#if told}<span role="status">{told}</span>{/if}
 		</div>
 	{/if}
 	{#if shots.count}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The build-up of the picked zone's slab, edited in place layer by layer, beside the cores of all zones. */
+	import { session } from '../../state/session.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
@@ -20,7 +21,10 @@
 	const problem = $derived(desk.problemFor('stack'));
 	const wrongAt = $derived(Number(problem?.path.match(/layers\[(\d+)\]/)?.[1] ?? -1));
 	const kinds = Object.keys(w.ground.layers) as Kind[];
-	const stones = $derived(data.state ? ['3/4 clean', 'crusher run', 'sand', 'bank run'] : []);
+	const stones = $derived(session.ways?.ground.stones.map((row) => row.mark) ?? []);
+	$effect(() => {
+		if (!session.ways) void session.loadWays();
+	});
 	function change(act: (list: LayerRow[]) => void) {
 		const list = rows.map((row) => ({ ...row }));
 		act(list);
@@ -80,7 +84,7 @@
 	</div>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row">
-		<button type="button" class="act quiet" onclick={() => change((list) => list.splice(list.length - 1, 0, { kind: 'graded', thickness: units === 'mm' ? '100' : '4"', strength: '', stone: '' }))}>{w.ground.addLayer}</button>
+		<button type="button" class="act quiet" onclick={() => change((list) => list.splice(list.length - 1, 0, { kind: session.ways?.ground.base === 'clean' ? 'stone' : 'graded', thickness: units === 'mm' ? '100' : '4"', strength: '', stone: '' }))}>{w.ground.addLayer}</button>
 		{#if draft || heated !== null}
 			<button type="button" class="act main" onclick={() => void keep()}>{w.ground.keepStack}</button>
 			<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>

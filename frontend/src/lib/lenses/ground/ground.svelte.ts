@@ -52,6 +52,7 @@ export class GroundData {
 	}
 	/** A reading against a level, or against the layer where the rod stands. */
 	async check(reading: string | number | null, level: number | null): Promise<RodAnswer | Wrong> {
+		if (!this.stand) return { words: '', path: '' };
 		const at = level === null ? this.stick : null;
 		try {
 			const body = { reading, level_mm: level, at, layer: this.layer };
