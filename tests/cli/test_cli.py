@@ -95,3 +95,41 @@ def test_figure_carries_lines_forms_and_the_cut_plan():
     assert side["height_mm"] == pytest.approx(431.8) and side["stakes"] > 2 and side["boards"]
     cuts = data["forms"]["cut_plan"]
     assert cuts["waste_mm"] >= 0 and cuts["bought_mm"] >= cuts["bound_mm"]
+
+
+SHOTS = "name,x_mm,y_mm,level_mm\n" + "\n".join(
+    f"{i},{x},{y},{-110}" for i, (x, y) in enumerate([(500, 500), (5500, 500), (5500, 3500), (500, 3500)])
+)
+
+
+def test_grade_gives_cut_fill_and_trenches_as_dug_without_a_server(tmp_path):
+    edge = {"mark": "E1", "kind": "thickened", "depth_mm": 400, "bottom_width_mm": 300}
+    (tmp_path / "job.json").write_text(json.dumps(job(edge_types=[edge], edges=[{"sides": [0], "type": "E1"}])))
+    (tmp_path / "shots.csv").write_text(SHOTS)
+    (tmp_path / "dug.csv").write_text("side,at_mm,width_mm,depth_mm\n0,0,350,400\n")
+    files = [tmp_path / "job.json", tmp_path / "shots.csv", "--layer", "base"]
+    told = json.loads(run("grade", *files, "--dug", tmp_path / "dug.csv", "--json").stdout)
+    found = told["ground"]["shots"]
+    assert found["fill_m3"] == found["extra_concrete_m3"] == pytest.approx(6 * 3.7 * 0.01)
+    assert (found["cut_m3"], found["mean_error_mm"]) == pytest.approx((0.0, -10.0))
+    slab, trench = told["concrete"]["parts_as_dug"]
+    assert slab["as_shot_m3"] == pytest.approx(2.4 + 6 * 3.7 * 0.01)
+    assert trench["as_dug_m3"] - trench["planned_m3"] == pytest.approx(6 * 0.05 * 0.3)
+    assert "10 mm low" in run("grade", *files).stdout
+
+
+@pytest.mark.parametrize(
+    ("shots", "words"),
+    [
+        ("1,100,100,-100\n2,2000,900,-100\n", "2 shots make no surface"),
+        ("1,500,500,-100\n2,1000,500,-100\n3,3000,500,-100\n", "in one line"),
+        ("name,level_mm,x,z\n1,2,3,4\n", "no y"),
+        ("name,x_furlong,y_mm,level_mm\n1,2,3,4\n", "x_furlong has a unit"),
+        ("\0\0", "no text file"),
+    ],
+)
+def test_grade_refuses_bad_files_in_one_line(tmp_path, shots, words):
+    (tmp_path / "job.json").write_text(json.dumps(job()))
+    (tmp_path / "shots.csv").write_text(shots)
+    refused = run("grade", tmp_path / "job.json", tmp_path / "shots.csv", "--json")
+    assert refused.returncode == 2 and words in refused.stderr and refused.stderr.count("\n") == 1

@@ -1,6 +1,7 @@
 """Ground: what must hold whatever the shots, falls and trenches, checked by computations of their own."""
 
 import math
+from itertools import pairwise
 
 import numpy as np
 import pytest
@@ -230,6 +231,6 @@ def test_a_stack_hangs_together(below):
     layers = [{"kind": kind, "thickness_mm": thick} for kind, thick in below]
     job = plan(build_ups=[{"slab": "S1", "layers": [{"kind": "slab"}, *layers, {"kind": "native"}]}])
     rows = stack_rows(job, build_solid(job).cells[0])
-    assert all(one.bottom_mm == pytest.approx(two.top_mm) for one, two in zip(rows, rows[1:], strict=False))
+    assert all(one.bottom_mm == pytest.approx(two.top_mm) for one, two in pairwise(rows))
     assert rows[-1].top_mm == pytest.approx(-100 - sum(thick for _, thick in below))
     assert len({row.layer for row in rows}) == len(rows)

@@ -271,5 +271,5 @@ def sane_levels(taken: LayerShots) -> None:
     if float(np.median(away)) > math.sqrt(regions.area):
         raise InputError("Most shots lie far outside the outline. The columns are in another order or unit; x_mm and y_mm are mm in the plan.", "x_mm")  # fmt: skip
     xs = np.array([shot.at for shot in taken.shots])
-    if len(xs) >= 3 and np.ptp(xs[:, 0]) < 100 and np.ptp(xs[:, 1]) < 100 and regions.area > 4e6:
+    if len(xs) + taken.replaced >= 3 and np.ptp(xs[:, 0]) < 100 and np.ptp(xs[:, 1]) < 100 and regions.area > 4e6:
         raise InputError("All shots lie within 100 mm. They look like metres or feet; x_mm and y_mm are mm.", "x_mm")
