@@ -187,4 +187,4 @@ def test_ways_change_every_slab(page):
     field.press("Enter")
     expect(field).to_have_value("0.9843″ (25 mm)")
     page.get_by_role("link", name="Yard").click()
-    expect(page.locator("[data-job^='Tansy'] .yards b")).to_contain_text("24")
+    expect(page.locator("[data-job^='Ferrier'] .yards b")).to_contain_text("22.5")

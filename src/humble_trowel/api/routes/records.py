@@ -94,11 +94,12 @@ def all_records(request: Request, job_id: JobId, kind: str | None = None) -> lis
     desk = desk_of(request)
     with desk.open() as db:
         jobs.find(db, job_id)
-        rows = records.of_job(db, job_id, kind)
+        every = records.of_job(db, job_id)
+        rows = [row for row in every if kind is None or row.kind == kind]
         _, crew = desk.ways(db)
         notes, _ = desk.notes(db, job_id)
         plans = {row.revision: desk.plan(jobs.revision(db, job_id, row.revision)) for row in rows}
-    replaced = {row.supersedes for row in rows if row.supersedes}
+    replaced = {row.supersedes for row in every if row.supersedes}
     told = []
     for row in reversed(rows):
         plan = plans[row.revision]
