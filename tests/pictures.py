@@ -38,6 +38,17 @@ def side(page: Page) -> None:
     page.locator("[data-form-side='0'] th button").click()
 
 
+def read(page: Page) -> None:
+    page.locator("#rod-reading").fill("4' 10 7/8")
+    page.wait_for_timeout(500)
+
+
+def pressed(page: Page) -> None:
+    page.get_by_role("button", name="10", exact=True).click()
+    page.get_by_role("button", name="7 eighths").click()
+    page.wait_for_timeout(500)
+
+
 VIEWS = [
     ("1-yard", "/", LAPTOP, None),
     ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
@@ -47,14 +58,16 @@ VIEWS = [
     ("7-new-slab", "/job/{new}/lines", LAPTOP, walking),
     ("8-dim", "/job/{tansy}/edges?dim", LAPTOP, lambda page: page.keyboard.press("d")),
     ("9-phone-lines", "/job/{tansy}/lines", PHONE, None),
-    ("10-phone-edges", "/job/{tansy}/edges", PHONE, None),
     ("11-phone-order", "/job/{tansy}/order", PHONE, None),
     ("12-around", "/job/{tansy}/lines?turn=around", LAPTOP, None),
     ("13-set-out", "/job/{tansy}/lines?turn=setout", LAPTOP, None),
     ("14-square", "/job/{tansy}/lines?turn=square", LAPTOP, squared),
     ("15-forms", "/job/{tansy}/lines?turn=forms", LAPTOP, side),
     ("16-boards", "/job/{tansy}/lines?turn=boards", LAPTOP, None),
-    ("17-phone-square", "/job/{tansy}/lines?turn=square", PHONE, squared),
+    ("18-ground", "/job/{tansy}/ground", LAPTOP, None),
+    ("19-rod-card", "/job/{tansy}/ground?turn=rod", LAPTOP, read),
+    ("20-build-up", "/job/{tansy}/ground?turn=stack", LAPTOP, None),
+    ("21-phone-rod", "/job/{tansy}/ground?turn=rod", PHONE, pressed),
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # last: it leaves an open walk
 ]
 

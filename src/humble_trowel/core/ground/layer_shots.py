@@ -23,7 +23,7 @@ from humble_trowel.core.geometry.tops import Facet, at_spot
 from humble_trowel.core.geometry.zones import Cell, usable_region
 from humble_trowel.core.ground.cut_fill import NOTHING, CutFill, cut_fill, total
 from humble_trowel.core.ground.levels import Stand
-from humble_trowel.core.ground.regions import where_it_is
+from humble_trowel.core.ground.regions import nearest_of, where_it_is
 from humble_trowel.core.ground.shot_surface import ShotSurface, merged_shots, points_of, shot_surface
 from humble_trowel.core.ground.stack import StackRow, below_slab_mm, high_top, resolve, surface_of
 from humble_trowel.core.plan.document import Plan
@@ -40,7 +40,7 @@ ABSURD_MM = 3000.0
 class RodShot:
     """A shot as it stands. off_mm: actual less design, high is positive. doubt: its set-up moved.
 
-    record: id of its record; number: as drawn. verdict: high, low or inside."""
+    record: id of its record; number: as drawn. off_text: where it is shown. verdict: high, low or inside."""
 
     number: int
     name: str
@@ -48,12 +48,11 @@ class RodShot:
     level_mm: float
     design_mm: float
     off_mm: float
-    off_text: str
     verdict: str
-    words: str
     zone: str
     record: str
     doubt: bool
+    off_text: str = ""
 
 
 @dataclass(frozen=True)
@@ -77,8 +76,7 @@ class Ground:
         planes = np.array([facet.plane for facet in self.whole])
         which = np.zeros(len(spots), dtype=np.intp)
         if len(planes) > 1 and len(spots):
-            points = points_of(spots)
-            which = np.argmin([shapely.distance(facet.region, points) for facet in self.whole], axis=0)
+            which = nearest_of([facet.region for facet in self.whole], spots)
         own = planes[which]
         return np.asarray(self.datum_mm + own[:, 0] + (own[:, 1:] * spots).sum(axis=1))
 
@@ -151,10 +149,11 @@ def take_shots(
             if shot.level_mm is not None
             else (stand.instrument_mm if stand else 0.0) - (shot.reading_mm or 0.0)
         )
+        ground, off = grounds[k], level - design
+        doubt = stand is not None and stand.moved
+        name = shot.name or str(number)
         taken.append(
-            _shot(
-                plan, ways, grounds[k], number, shot.name, shot.at, (level, design), record, bool(stand and stand.moved)
-            )
+            RodShot(number, name, shot.at, level, design, off, _verdict(off, ways), ground.cell.name, record, doubt)
         )
     doubts = _doubts(plan, taken, [(rows[i], rows[j]) for i, j in pairs], setups)
     return _measured(layer, grounds, taken, len(rows) - len(kept), doubts)
@@ -162,31 +161,13 @@ def take_shots(
 
 def _zones_of(spots: Array, grounds: Sequence[Ground]) -> NDArray[np.intp]:
     """Index of the ground under each spot, or of the nearest."""
-    points = points_of(spots)
-    return np.asarray(np.argmin([shapely.distance(ground.cell.region, points) for ground in grounds], axis=0))
+    return nearest_of([ground.cell.region for ground in grounds], spots)
 
 
-def _shot(
-    plan: Plan,
-    ways: Ways,
-    ground: Ground,
-    number: int,
-    name: str,
-    at: XY,
-    levels: tuple[float, float],
-    record: str,
-    doubt: bool,
-) -> RodShot:
-    level, design = levels
-    off = level - design
-    verdict = "high" if off > ways.ground.high_mm + 1e-9 else "low" if off < -ways.ground.low_mm - 1e-9 else "inside"
-    size = say_depth(abs(off), plan.units)
-    zero = size in ("0″", "0 mm")
-    text = "on" if zero else size
-    words = "on grade" if zero else f"{'down' if off > 0 else 'up'} {size}"
-    return RodShot(
-        number, name or str(number), at, level, design, off, text, verdict, words, ground.cell.name, record, doubt
-    )
+def _verdict(off: float, ways: Ways) -> str:
+    if off > ways.ground.high_mm + 1e-9:
+        return "high"
+    return "low" if off < -ways.ground.low_mm - 1e-9 else "inside"
 
 
 def _measured(
@@ -233,7 +214,11 @@ def _reach(bounds: Array, spots: Array) -> float:
 def _doubts(plan: Plan, taken: Sequence[RodShot], pairs: Sequence[tuple], setups: Sequence[Stand]) -> list[Finding]:  # type: ignore[type-arg]
     rows = []
     region = usable_region(plan)
-    away = np.asarray(shapely.distance(region, points_of([shot.at for shot in taken])))
+    spots = np.array([shot.at for shot in taken])
+    shapely.prepare(region)
+    beyond = np.flatnonzero(~shapely.contains_xy(region, spots[:, 0], spots[:, 1]))
+    away = np.zeros(len(spots))
+    away[beyond] = shapely.distance(region, points_of(spots[beyond]))
     margin = plan.set_out.base_margin_mm or 300.0
     outside = [(shot, far) for shot, far in zip(taken, away.tolist(), strict=True) if far > margin + 50]
     if outside:

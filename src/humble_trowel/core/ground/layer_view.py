@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
-from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.ground.flat import Band, Enough, Rake, bands, contours, enough, rakes
 from humble_trowel.core.ground.layer_shots import LayerShots, RodShot
 from humble_trowel.core.order.ledger import area_leaf, area_times_depth, thin_leaf, volume_unit
@@ -51,6 +50,7 @@ def layer_view(taken: LayerShots, plan: Plan, ways: Ways) -> LayerView:
     out = [shot for shot in taken.shots if shot.verdict != "inside"]
     allowed = f"Allowed: {say_depth(ways.ground.high_mm, plan.units)} high to {say_depth(ways.ground.low_mm, plan.units)} low."
     shown = taken.shots if len(taken.shots) <= SHOWN else sorted(taken.shots, key=lambda s: -abs(s.off_mm))[:SHOWN]
+    shown = [replace(shot, off_text=_off_text(shot.off_mm, plan)) for shot in shown]
     doubt = sum(shot.doubt for shot in taken.shots)
     flat = bool(taken.shots) and not out and settled.enough and not doubt
     whole = taken.whole
@@ -61,6 +61,11 @@ def layer_view(taken: LayerShots, plan: Plan, ways: Ways) -> LayerView:
         whole.mean_mm, whole.high_mm, whole.low_mm, whole.cut_m3, whole.fill_m3,
         _extra(taken, plan) if taken.surface else None, f"{format_volume(whole.fill_m3, plan.units)} {unit}", doubt,
     )  # fmt: skip
+
+
+def _off_text(off_mm: float, plan: Plan) -> str:
+    size = say_depth(abs(off_mm), plan.units)
+    return "on" if size in ("0″", "0 mm") else size
 
 
 def _verdict(taken: LayerShots, plan: Plan, out: list[RodShot], doubt: int, settled: Enough) -> str:
@@ -97,12 +102,3 @@ def _extra(taken: LayerShots, plan: Plan) -> Working:
         "low": thin_leaf(low, -taken.whole.mean_mm, plan, "ground/shots", "shot"),
     }
     return work("Concrete if nothing is done", unit, area_times_depth(plan, "area", "low"), inputs, source="shot")
-
-
-def spot_words(at: XY, plan: Plan) -> str:
-    """A plan point from the first corner: '12′ east, 4′ north of A'."""
-    from humble_trowel.core.units import say_length
-
-    x0, y0 = (plan.outline or [(0.0, 0.0)])[0]
-    east, north = at[0] - x0, at[1] - y0
-    return f"{say_length(abs(east), plan.units)} {'east' if east >= 0 else 'west'}, {say_length(abs(north), plan.units)} {'north' if north >= 0 else 'south'} of A"

@@ -2,7 +2,11 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
+import numpy as np
 import shapely
+from numpy.typing import NDArray
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
@@ -34,3 +38,16 @@ def where_it_is(solid: Solid, cell: Cell, below_mm: float) -> BaseGeometry:
     """The zone's ground in which a layer whose top lies `below_mm` under the slab's underside is there."""
     gone = trenches(solid, cell, max(0.0, below_mm))
     return cell.region if gone.is_empty else cell.region.difference(gone, grid_size=GRID_MM)
+
+
+def nearest_of(regions: Sequence[BaseGeometry], spots: NDArray[np.float64]) -> NDArray[np.intp]:
+    """Index of the region that holds each of (n, 2) spots, or of the nearest where none does."""
+    which = np.full(len(spots), -1, dtype=np.intp)
+    for k, region in enumerate(regions):
+        shapely.prepare(region)
+        which[(which < 0) & shapely.contains_xy(region, spots[:, 0], spots[:, 1])] = k
+    left = np.flatnonzero(which < 0)
+    if len(left):
+        points = np.asarray(shapely.points(spots[left]), dtype=object).reshape(-1)
+        which[left] = np.argmin([shapely.distance(region, points) for region in regions], axis=0)
+    return which

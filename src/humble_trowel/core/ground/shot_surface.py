@@ -26,7 +26,8 @@ class ShotSurface:
     """Polygons that cover the plan, and a row (at_0, per_x, per_y) of the value on each.
 
     boxes: bounds of the polygons.
-    spots: (n, 2) and values: (n,), mm. triangles: (m, 3) into them; hull: (k, 2), sides with the hull on their left."""
+    spots: (n, 2) and values: (n,), mm. triangles: (m, 3) into them; hull: (k, 2), sides with the hull on their
+    left; corners: of the hull."""
 
     spots: Array
     values: Array
@@ -35,12 +36,12 @@ class ShotSurface:
     boxes: Array
     planes: Array
     hull: Index
+    corners: Index
 
     def with_values(self, values: Array) -> ShotSurface:
         """The same places with other values."""
-        planes = _planes(self.spots[self.triangles], values[self.triangles])
-        _, outer = _outside(self.spots, values, self.hull, 1.0)
-        return replace(self, values=values, planes=np.concatenate([planes, outer]))
+        planes = _all_planes(self.spots, values, self.triangles, self.hull, self.corners)
+        return replace(self, values=values, planes=planes)
 
     def at(self, x: float, y: float) -> float:
         """The value at a plan point, mm."""
@@ -63,17 +64,12 @@ def shot_surface(spots: Array, values: Array, reach_mm: float, triangles: Index 
     corners = spots[triangles]
     wide = np.abs(_twice(corners)) > _flat(corners)
     triangles, corners = triangles[wide], corners[wide]
-    planes = _planes(corners, values[triangles])
     closed = np.concatenate([corners, corners[:, :1]], axis=1)
-    shapes: list[NDArray[np.object_]] = [_shapes(closed)]
-    rows = [planes]
-    outer, outer_rows = _outside(spots, values, hull, reach_mm)
-    if len(outer):
-        shapes.append(_shapes(outer))
-        rows.append(outer_rows)
-    polygons = np.concatenate(shapes)
+    outer, turns = _outside(spots, hull, reach_mm)
+    polygons = np.concatenate([_shapes(closed), _shapes(outer)])
     boxes = np.asarray(shapely.bounds(polygons), dtype=np.float64)
-    return ShotSurface(spots, values, triangles, polygons, boxes, np.concatenate(rows), hull)
+    planes = _all_planes(spots, values, triangles, hull, turns)
+    return ShotSurface(spots, values, triangles, polygons, boxes, planes, hull, turns)
 
 
 def points_of(spots: object) -> NDArray[np.object_]:
@@ -142,38 +138,41 @@ def _hull_sides(triangles: Index) -> Index:
     return np.asarray(sides[first[counts == 1]], dtype=np.intp)
 
 
-def _outside(spots: Array, values: Array, sides: Index, reach: float) -> tuple[Array, Array]:
-    """Strips and wedges outside the hull: rings (k, 5, 2) closed, and their rows."""
+def _outside(spots: Array, sides: Index, reach: float) -> tuple[Array, Index]:
+    """Strips outside the hull's sides and wedges at its corners: rings (k, 5, 2) closed, and the wedges' corners."""
     a, b = spots[sides[:, 0]], spots[sides[:, 1]]
     along = b - a
     size = np.hypot(along[:, 0], along[:, 1])
     out = np.column_stack([along[:, 1], -along[:, 0]]) / size[:, None]
     far = reach * out
-    strips = np.stack([a, a + far, b + far, b, a], axis=1)
-    rise = (values[sides[:, 1]] - values[sides[:, 0]]) / size**2
-    per = along * rise[:, None]
-    at_0 = values[sides[:, 0]] - (per * a).sum(axis=1)
-    rings, rows = [strips], [np.column_stack([at_0, per])]
+    rings = [np.stack([a, a + far, b + far, b, a], axis=1)]
     into = {int(side[1]): i for i, side in enumerate(sides)}
-    wedges, own = [], []
+    wedges, corners = [], []
     for i, (start, _) in enumerate(sides.tolist()):
         j = into.get(start)
         if j is None:
             continue
         one, two = out[j], out[i]
-        turn = one[0] * two[1] - one[1] * two[0]
-        if turn <= 1e-12:
+        if one[0] * two[1] - one[1] * two[0] <= 1e-12:
             continue
-        spot = spots[start]
-        tip = one + two
+        spot, tip = spots[start], one + two
         # long enough that the quadrilateral holds the whole arc of the wedge
         tip = tip / max(float(tip @ one), 0.2) if float(tip @ one) > 0 else tip
         wedges.append([spot, spot + reach * one, spot + reach * tip, spot + reach * two, spot])
-        own.append([values[start], 0.0, 0.0])
+        corners.append(start)
     if wedges:
         rings.append(np.asarray(wedges))
-        rows.append(np.asarray(own))
-    return np.concatenate(rings), np.concatenate(rows)
+    return np.concatenate(rings), np.asarray(corners, dtype=np.intp)
+
+
+def _all_planes(spots: Array, values: Array, triangles: Index, hull: Index, corners: Index) -> Array:
+    """Rows of the triangles, then of the strips outside the hull's sides, then of the wedges at its corners."""
+    a = spots[hull[:, 0]]
+    along = spots[hull[:, 1]] - a
+    per = along * ((values[hull[:, 1]] - values[hull[:, 0]]) / (along**2).sum(axis=1))[:, None]
+    strips = np.column_stack([values[hull[:, 0]] - (per * a).sum(axis=1), per])
+    wedges = np.column_stack([values[corners], np.zeros((len(corners), 2))])
+    return np.concatenate([_planes(spots[triangles], values[triangles]), strips, wedges])
 
 
 def merged_shots(spots: Sequence[tuple[float, float]], near_mm: float) -> tuple[list[int], list[tuple[int, int]]]:

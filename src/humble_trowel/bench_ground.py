@@ -1,0 +1,37 @@
+"""Speed of the ground: cut and fill of many shots on the demo slab, and everything the lens shows."""
+
+from __future__ import annotations
+
+from importlib import resources
+
+import numpy as np
+
+from humble_trowel.bench_lines import Row, timed
+
+
+def ground_rows() -> list[Row]:
+    """Cut and fill of 400 and of 20,000 shots against the design, and the whole ground of the demo job."""
+    from humble_trowel.core.geometry.solid import build_solid
+    from humble_trowel.core.ground.ground_job import ground
+    from humble_trowel.core.ground.layer_shots import take_shots
+    from humble_trowel.core.plan.site_records import Shot, Shots
+    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.files.job_file import parse_job
+
+    demo = parse_job((resources.files("humble_trowel.demo") / "jobs" / "honey-house.json").read_bytes())
+    solid, ways = build_solid(demo), Ways()
+
+    def shots(count: int) -> list[tuple[str, Shots]]:
+        dice = np.random.default_rng(count)
+        spots = dice.uniform((0, 0), (13400, 8500), (count, 2)).tolist()
+        rows = [
+            Shot(at=(x, y), level_mm=float(z)) for (x, y), z in zip(spots, dice.normal(-250, 5, count), strict=True)
+        ]
+        return [("bench", Shots(layer="base", shots=rows))]
+
+    few, many = shots(400), shots(20_000)
+    return [
+        timed("cut and fill of 400 shots", lambda: take_shots(demo, solid, ways, "base", few), 60, 30, "p50"),
+        timed("cut and fill of 20,000 shots", lambda: take_shots(demo, solid, ways, "base", many), 8, 1000, "p50"),
+        timed("stack, rod card, stone and spoil of the demo job", lambda: ground(demo, ways), 50, 50, "p95"),
+    ]
