@@ -114,7 +114,11 @@ def backup(file: Path, data: DataOption = None, demo: Annotated[bool, typer.Opti
 
 
 @app.command()
-def figure(job: Path, as_json: Annotated[bool, typer.Option("--json")] = False) -> None:
+def figure(
+    job: Path,
+    as_json: Annotated[bool, typer.Option("--json")] = False,
+    line: Annotated[float | None, typer.Option(help="Level of the laser's line in mm, for the rod readings.")] = None,
+) -> None:
     """The figures of a job FILE, without a server."""
     from humble_trowel.core.errors import TrowelError
     from humble_trowel.core.figures import figure as work_out
@@ -125,7 +129,7 @@ def figure(job: Path, as_json: Annotated[bool, typer.Option("--json")] = False) 
 
     try:
         plan = read_job(job)
-        told = json.dumps(whole_json(plan, Ways()), indent=1, allow_nan=False) + "\n" if as_json else ""
+        told = json.dumps(whole_json(plan, Ways(), line), indent=1, allow_nan=False) + "\n" if as_json else ""
         told = told or as_text(work_out(plan, Ways()))
     except TrowelError as error:
         _stop(f"{job}: {error}")

@@ -13,8 +13,8 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
 
 
-def whole_json(plan: Plan, ways: Ways) -> dict[str, Any]:
-    """What `figure --json` gives. lines, forms and ground are null while there is no outline."""
+def whole_json(plan: Plan, ways: Ways, line_mm: float | None = None) -> dict[str, Any]:
+    """What `figure --json` gives. line_mm: level of a laser's line, to fill in the rod readings. lines, forms and ground are null while there is no outline."""
     answer = {**figure_json(figure(plan, ways)), "lines": None, "forms": None, "ground": None}
     if plan.outline is None:
         return answer
@@ -22,7 +22,7 @@ def whole_json(plan: Plan, ways: Ways) -> dict[str, Any]:
     cuts = cut_boards(plan, forms, ways)
     answer["lines"] = set_out_json(set_out(plan, ways))
     answer["forms"] = {**forms_json(forms), "cut_plan": cut_boards_json(cuts)}
-    under = ground(plan, ways)
+    under = ground(plan, ways, line_mm=line_mm)
     answer["ground"] = ground_json(under, plan, ways)
     answer["concrete"]["parts_as_dug"] = parts_json(under)
     answer["findings"] += [row.__dict__ for row in under.findings]

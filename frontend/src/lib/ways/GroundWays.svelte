@@ -70,29 +70,44 @@
 			</div>
 		{/each}
 	{/each}
-	<h3>{words.stones}</h3>
+</section>
+<section>
+	<h2>{words.stones}</h2>
 	<p class="label">{words.thumb}</p>
 	{#each g.stones.keys() as i}<div class="grid">{#each stone(i) as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}</div>{/each}
 </section>
 
 <style>
+	section {
+		padding: 16px 20px 30px;
+		display: grid;
+		gap: 10px;
+		align-content: start;
+		border-top: 3px solid var(--ink);
+	}
+	section:nth-of-type(even) {
+		border-left: 3px solid var(--ink);
+	}
 	.grid {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
-		gap: 8px 20px;
-		margin: 6px 0;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px 18px;
 	}
 	.school {
 		display: grid;
-		grid-template-columns: 130px 1fr;
-		gap: 10px;
+		grid-template-columns: 118px 1fr;
+		gap: 12px;
 		align-items: center;
-		margin: 4px 0;
-	}
-	h3 {
-		margin-top: 10px;
+		border-top: 1px solid var(--hair);
+		padding-top: 6px;
+		font-size: 14px;
 	}
 	.plain-select {
 		display: block;
+	}
+	@media (max-width: 860px) {
+		section:nth-of-type(even) {
+			border-left: 0;
+		}
 	}
 </style>

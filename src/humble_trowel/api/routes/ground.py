@@ -27,16 +27,17 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.solid import Solid, build_solid
 from humble_trowel.core.geometry.tops import fall_lines
 from humble_trowel.core.ground.check import say_site, test_words
-from humble_trowel.core.ground.earthwork import found_mm, strip_mm
+from humble_trowel.core.ground.earthwork import found_mm, layer_volume, strip_mm
 from humble_trowel.core.ground.falls import fall_words
 from humble_trowel.core.ground.ground_job import ground as work_out
+from humble_trowel.core.ground.ground_job import shots_on
 from humble_trowel.core.ground.layer_shots import layer_grounds, take_shots
 from humble_trowel.core.ground.layer_view import layer_view
 from humble_trowel.core.ground.levels import check_reading, known_marks, stands
 from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.ground.pegs import grade_pegs
 from humble_trowel.core.ground.rod import rod_reads, say_level, say_off, say_reading
-from humble_trowel.core.ground.stack import stack_rows
+from humble_trowel.core.ground.stack import BASE_KINDS, stack_rows
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways, ways_for
 from humble_trowel.core.units import parse_length, say_depth
@@ -69,12 +70,12 @@ def _state(plan: Plan, crew: Ways, notes: SiteNotes, rows: dict[str, records.Rec
     grounds = layer_grounds(plan, solid, layer)
     if not grounds:
         layer, grounds = "base", layer_grounds(plan, solid, "base")
-    rounds = [(key, row) for key, row in notes.shots if row.layer == layer]
-    shots = layer_view(take_shots(plan, solid, ways, layer, rounds, found.stands), plan, crew)
+    taken = shots_on(plan, solid, ways, notes, layer, found.stands) or take_shots(plan, solid, ways, layer, [])
+    shots = layer_view(taken, plan, crew)
     pegs = grade_pegs(grounds, GRID_MM, None, "mm")
     was = found_mm(plan)
     return GroundState(
-        ground=found, layer=layer, layers=_layers(plan, solid, notes), shots=shots, marks=_marks(plan, notes),
+        ground=found, layer=layer, layers=_layers(plan, solid, ways, notes), shots=shots, marks=_marks(plan, notes),
         tests=[TestRow(id=key, who=rows[key].who, at=rows[key].at, test=row, words=test_words(plan, row)) for key, row in notes.tests],
         soft=[SoftRow(id=key, who=rows[key].who, at=rows[key].at, soft=row, words=say_site(plan, crew, notes, row)) for key, row in notes.soft],
         signed=[SignedRow(id=key, who=rows[key].who, at=rows[key].at, signed=row) for key, row in notes.signed],
@@ -88,15 +89,21 @@ def _state(plan: Plan, crew: Ways, notes: SiteNotes, rows: dict[str, records.Rec
     )  # fmt: skip
 
 
-def _layers(plan: Plan, solid: Solid, notes: SiteNotes) -> list[LayerChoice]:
-    """Base and dig always; then foam and every layer below the slab of some zone."""
+def _layers(plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes) -> list[LayerChoice]:
+    """Base and dig always; then every layer below the slab of some zone, and the lifts under its top."""
     names = {"base": "base top", "dig": "dig"}
     for cell in solid.cells:
         rows = stack_rows(plan, cell)
         at = next(i for i, row in enumerate(rows) if row.kind == "slab")
         for row in rows[at + 1 :]:
-            if row.kind not in ("native", "barrier"):
-                names.setdefault(row.layer, f"top of {row.name}")
+            if row.kind in ("native", "barrier"):
+                continue
+            each = (
+                layer_volume(0.0, row.thickness_mm, 1.0, 1.0, ways.ground.lift_mm) if row.kind in BASE_KINDS else None
+            )
+            for i in range(1, each.lifts if each else 1):
+                names.setdefault(f"{row.layer} lift {i} of {each.lifts if each else 1}", f"{row.name}, lift {i}")
+            names.setdefault(row.layer, f"top of {row.name}")
     counts = {name: sum(len(row.shots) for _, row in notes.shots if row.layer == name) for name in names}
     return [LayerChoice(key=key, name=name, shots=counts[key]) for key, name in names.items()]
 

@@ -69,12 +69,13 @@ class Ground:
     findings: list[Finding]
 
 
-def ground(plan: Plan, ways: Ways, notes: SiteNotes = NO_NOTES) -> Ground:
-    """The ground of a plan with an outline. Raises PlanError as build_solid does."""
+def ground(plan: Plan, ways: Ways, notes: SiteNotes = NO_NOTES, line_mm: float | None = None) -> Ground:
+    """The ground of a plan with an outline. line_mm: level of a laser's line where no set-up is on record. Raises
+    PlanError as build_solid does."""
     ways = ways_for(ways, plan.ways)
     solid = build_solid(plan)
     setups = stands(plan, ways, notes)
-    line = setups[-1].instrument_mm if setups else None
+    line = setups[-1].instrument_mm if setups else line_mm
     rod = rod_card(plan, solid, ways, line, stripped_mm(plan, ways))
     dig_shots = shots_on(plan, solid, ways, notes, "dig", setups)
     base_shots = concrete_shots(plan, solid, ways, notes, setups)
@@ -96,11 +97,17 @@ def ground(plan: Plan, ways: Ways, notes: SiteNotes = NO_NOTES) -> Ground:
 def shots_on(
     plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes, layer: str, setups: Sequence[Stand]
 ) -> LayerShots | None:
-    """The shots on a layer, None where there are none."""
+    """The shots on a layer, None where there are none. The notes keep the last answer: very many shots take a second."""
     rounds = [(key, row) for key, row in notes.shots if row.layer == layer]
     if not rounds or not any(resolve(plan, cell, layer) for cell in solid.cells):
         return None
-    return take_shots(plan, solid, ways, layer, rounds, setups)
+    old = notes.worked.get(layer)
+    if old is not None and old[0] is plan and old[1] == ways:
+        kept: LayerShots = old[2]
+        return kept
+    taken = take_shots(plan, solid, ways, layer, rounds, setups)
+    notes.worked[layer] = (plan, ways, taken)
+    return taken
 
 
 def concrete_shots(plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes, setups: Sequence[Stand]) -> list[LayerShots]:

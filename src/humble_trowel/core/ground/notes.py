@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, field
+from typing import Any
 
 from humble_trowel.core.plan.part import Part
 from humble_trowel.core.plan.site_records import (
@@ -30,6 +31,9 @@ class SiteNotes:
     tests: tuple[tuple[str, GroundTest], ...] = ()
     soft: tuple[tuple[str, SoftSpot], ...] = ()
     signed: tuple[tuple[str, LiftSigned], ...] = ()
+    worked: dict[str, Any] = field(
+        default_factory=dict, compare=False, repr=False
+    )  # shots as worked out last, by layer
 
 
 NO_NOTES = SiteNotes()

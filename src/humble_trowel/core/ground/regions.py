@@ -21,7 +21,11 @@ EVEN_MM = 1e-6
 def trenches(solid: Solid, cell: Cell, below_mm: float = 0.0) -> BaseGeometry:
     """Plan area of a zone in which concrete goes deeper than `below_mm` under the slab's underside."""
     rings = [ring for piece in solid.pieces if piece.zone == cell.index for ring in _deeper(piece, below_mm)]
-    return shapely.union_all([Polygon(ring) for ring in rings], grid_size=GRID_MM)
+    if not rings:
+        return Polygon()
+    owner = np.repeat(np.arange(len(rings)), [len(ring) + 1 for ring in rings])
+    spots = np.array([spot for ring in rings for spot in (*ring, ring[0])])
+    return shapely.union_all(shapely.polygons(shapely.linearrings(spots, indices=owner)), grid_size=GRID_MM)
 
 
 def _deeper(piece: Piece, below_mm: float) -> list[list[tuple[float, float]]]:

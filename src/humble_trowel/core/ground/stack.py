@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.tops import Facet, least_of
@@ -81,7 +82,8 @@ def stack_rows(plan: Plan, cell: Cell) -> list[StackRow]:
 
 
 def resolve(plan: Plan, cell: Cell, name: str) -> StackRow | None:
-    """The row that a name means: a layer's key, or base, dig, foam, underside; None where the zone has none."""
+    """The row that a name means: a layer's key, base, dig, foam, underside, or 'graded lift 1 of 2'; None where the zone
+    has none."""
     rows = stack_rows(plan, cell)
     at = next(i for i, row in enumerate(rows) if row.kind == "slab")
     under = rows[at + 1 :]
@@ -93,6 +95,13 @@ def resolve(plan: Plan, cell: Cell, name: str) -> StackRow | None:
         return under[0]
     if name == "foam":
         return next((row for row in under if row.kind == "foam"), None)
+    lift = re.fullmatch(r"(.+) lift (\d+) of (\d+)", name)
+    if lift:
+        whole = next((row for row in rows if row.layer == lift[1]), None)
+        share = int(lift[2]) / max(1, int(lift[3]))
+        if whole is None or whole.kind not in BASE_KINDS or not 0 < share <= 1:
+            return None
+        return replace(whole, layer=name, top_mm=whole.bottom_mm + share * whole.thickness_mm)
     return next((row for row in rows if row.layer == name), None)
 
 

@@ -7,8 +7,7 @@ from dataclasses import dataclass
 from humble_trowel.core.errors import TrowelError
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.ground.flat import enough
-from humble_trowel.core.ground.ground_job import measured
-from humble_trowel.core.ground.layer_shots import take_shots
+from humble_trowel.core.ground.ground_job import measured, shots_on
 from humble_trowel.core.ground.levels import stands
 from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.ground.rod import rod_reads, say_reading
@@ -43,10 +42,9 @@ def graded(plan: Plan, ways: Ways, notes: SiteNotes) -> Graded:
         rod, zone = say_reading(setups[-1].instrument_mm - base.top_mm, rod_reads(plan, ways)), cell.name
     if any(stand.moved for stand in setups):
         return Graded("laser moved", stuck=True, rod=rod, rod_zone=zone)
-    rounds = [(key, row) for key, row in notes.shots if row.layer == "base"]
-    if not rounds:
+    taken = shots_on(plan, solid, ways, notes, "base", setups)
+    if taken is None:
         return Graded("started" if setups or plan.build_ups else "to do", rod=rod, rod_zone=zone)
-    taken = take_shots(plan, solid, ways, "base", rounds, setups)
     out = sum(shot.verdict != "inside" for shot in taken.shots)
     n = len(taken.shots)
     if out:

@@ -24,9 +24,11 @@
 	const step = $derived((width - 84) / Math.max(columns, 1));
 	const x = (i: number) => 84 + i * step;
 	const boxWide = $derived(Math.max(8, Math.min(40, step * 0.32)));
+	/** a level beside a core: the unit and 'below' are said under the drawing */
+	const short = (text: string) => text.replace(/^(.*?)(?: mm)? below$/, '−$1').replace(/^(.*?)(?: mm)? over$/, '+$1');
 	const spoken = (zone: string, key: string) => {
 		const row = state.ground.rod.find((one) => one.zone === zone && one.key === key);
-		return { text: row?.reading_text || row?.level_text || '', heavy: row?.heavy ?? false };
+		return { text: row?.reading_text || short(row?.level_text ?? ''), heavy: row?.heavy ?? false };
 	};
 	/** Readings beside a core, pushed apart where layers are thin. */
 	const marks = $derived(
@@ -86,7 +88,7 @@
 			<rect x={x(i)} y={y(0)} width={boxWide} height={y(row.level_mm) - y(0)} class="cell" />
 			<rect x={x(i)} y={y(0)} width={boxWide} height={y(row.level_mm) - y(0)} fill="url(#deep)" stroke="var(--ink)" stroke-width="2" />
 			<path d="M{x(i)} {y(row.level_mm)}q6 9 12 2t12 2t{boxWide - 24} -3" class="soil" />
-			<text x={x(i) + boxWide + 6} y={y(row.level_mm) + 5} class="mark heavy"><SvgFrac text={row.reading_text || row.level_text} /></text>
+			<text x={x(i) + boxWide + 6} y={y(row.level_mm) + 5} class="mark heavy"><SvgFrac text={row.reading_text || short(row.level_text)} /></text>
 		</g>
 	{/each}
 </svg>

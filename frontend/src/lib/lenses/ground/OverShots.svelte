@@ -33,6 +33,19 @@
 	});
 	const inside = $derived(shots.shots.filter((shot) => shot.verdict === 'inside'));
 	const out = $derived(shots.shots.filter((shot) => shot.verdict !== 'inside'));
+	/** The number of each contour, where no shot says a worse one. */
+	const contourMarks = $derived(
+		shots.bands
+			.flatMap((band) => band.marks as [XY, string][])
+			.filter(([at]) => {
+				const spot = view.px(at);
+				return shots.shots.every((shot) => {
+					const p = view.px(shot.at);
+					const wide = shot.verdict === 'inside' ? 16 : 62;
+					return Math.abs(p[0] - spot[0]) > wide || Math.abs(p[1] - spot[1]) > 20;
+				});
+			})
+	);
 	function press(event: MouseEvent) {
 		const frame = (event.currentTarget as SVGElement).ownerSVGElement?.getBoundingClientRect();
 		if (frame) pick(view.mm(event.clientX - frame.left, event.clientY - frame.top));
@@ -41,6 +54,10 @@
 
 {#each shots.bands as band}
 	{#if band.sign}<path d={view.path(band.rings)} fill={fill(band.sign, band.step)} fill-rule="evenodd" stroke="var(--ink2)" stroke-width=".8" class="band" data-sign={band.sign} />{/if}
+{/each}
+{#each contourMarks as [at, text]}
+	{@const [x, y] = view.px(at)}
+	<text {x} y={y + 5} text-anchor="middle" class="amount contour"><SvgFrac {text} /></text>
 {/each}
 {#each inside as shot}
 	{@const [x, y] = view.px(shot.at)}
@@ -92,6 +109,9 @@
 		stroke: var(--slab);
 		stroke-width: 4px;
 		stroke-linejoin: round;
+	}
+	.contour {
+		fill: var(--ink2);
 	}
 	.bad {
 		font-size: 16px;
