@@ -151,7 +151,7 @@ def test_ways_change_figures_and_are_refused_when_stale_or_absurd(client):
     ways = state["ways"]
     ways["allowances"]["base_low_mm"] = "1 in"
     assert client.put("/api/ways", json={"version": state["version"], "ways": ways}).status_code == 200
-    assert opened(client)["figure"]["concrete"]["allowances"][0]["text"] == "0.31"
+    assert opened(client, "Ferrier")["figure"]["concrete"]["allowances"][0]["text"] == "2.62"
     assert client.put("/api/ways", json={"version": state["version"], "ways": ways}).status_code == 409
     ways["allowances"]["base_low_mm"] = "12' 14\""
     refused = client.put("/api/ways", json={"version": state["version"] + 1, "ways": ways})

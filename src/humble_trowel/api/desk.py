@@ -58,7 +58,7 @@ class Desk:
     def __init__(self, settings: Settings) -> None:
         self.settings = settings
         self.plans = Shelf(64)
-        self.figures = Shelf(48)
+        self.figures = Shelf(144)
 
     @contextmanager
     def open(self) -> Iterator[sqlite3.Connection]:

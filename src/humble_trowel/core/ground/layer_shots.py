@@ -156,7 +156,7 @@ def take_shots(
             RodShot(number, name, shot.at, level, design, off, _verdict(off, ways), ground.cell.name, record, doubt)
         )
     doubts = _doubts(plan, taken, [(rows[i], rows[j]) for i, j in pairs], setups)
-    return _measured(layer, grounds, taken, len(rows) - len(kept), doubts)
+    return _measured(layer, grounds, taken, zones, len(rows) - len(kept), doubts)
 
 
 def _zones_of(spots: Array, grounds: Sequence[Ground]) -> NDArray[np.intp]:
@@ -171,7 +171,12 @@ def _verdict(off: float, ways: Ways) -> str:
 
 
 def _measured(
-    layer: str, grounds: list[Ground], taken: list[RodShot], replaced: int, doubts: list[Finding]
+    layer: str,
+    grounds: list[Ground],
+    taken: list[RodShot],
+    zones: NDArray[np.intp],
+    replaced: int,
+    doubts: list[Finding],
 ) -> LayerShots:
     spread = float(np.std([shot.off_mm for shot in taken], ddof=1)) if len(taken) > 1 else 0.0
     spots = np.array([shot.at for shot in taken], dtype=np.float64)
@@ -182,17 +187,16 @@ def _measured(
         return LayerShots(layer, taken, None, grounds, {}, NOTHING, {}, spread, replaced, error.words, doubts)
     off = np.array([shot.off_mm for shot in taken])
     level = np.array([shot.level_mm for shot in taken])
-    zone = np.array([shot.zone for shot in taken])
     surfaces: dict[int, ShotSurface] = {}
     by_zone: dict[int, CutFill] = {}
-    for ground in grounds:
-        own = surfaces[ground.cell.index] = surface.with_values(_carried(ground, spots, level, off, zone))
+    for k, ground in enumerate(grounds):
+        own = surfaces[ground.cell.index] = surface.with_values(_carried(ground, spots, level, off, zones == k))
         by_zone[ground.cell.index] = cut_fill(own, ground.facets)
     whole = total(list(by_zone.values()))
     return LayerShots(layer, taken, surface, grounds, surfaces, whole, by_zone, spread, replaced, "", doubts)
 
 
-def _carried(ground: Ground, spots: Array, level: Array, off: Array, zone: NDArray[np.str_]) -> Array:
+def _carried(ground: Ground, spots: Array, level: Array, off: Array, own: NDArray[np.bool_]) -> Array:
     """Values of all shots as one zone sees them, over its datum.
 
     Its own shots are what they are. A shot in another zone keeps its error and is laid on this zone's plane run on,
@@ -201,7 +205,7 @@ def _carried(ground: Ground, spots: Array, level: Array, off: Array, zone: NDArr
     if len(ground.whole) == 1:
         at_0, per_x, per_y = ground.whole[0].plane
         ahead = at_0 + spots @ np.array([per_x, per_y])
-    return np.asarray(np.where(zone == ground.cell.name, level - ground.datum_mm, off + ahead))
+    return np.asarray(np.where(own, level - ground.datum_mm, off + ahead))
 
 
 def _reach(bounds: Array, spots: Array) -> float:

@@ -45,7 +45,7 @@
 	{#if run}
 		<h3>{run.name}: {w.ground.stations.toLowerCase()}</h3>
 		{#each rows as row, i}
-			<div class="row">
+			<div class="row stations">
 				<label class="label">{i ? '' : w.ground.stationAt}<input class="reading" aria-label="{w.ground.stationAt} {i + 1}" bind:value={row.at} /></label>
 				<label class="label">{i ? '' : w.ground.wide}<input class="reading" aria-label="{w.ground.wide} {i + 1}" bind:value={row.width} /></label>
 				<label class="label">{i ? '' : w.ground.deep}<input class="reading" aria-label="{w.ground.deep} {i + 1}" bind:value={row.depth} /></label>
@@ -107,8 +107,12 @@
 		font-weight: 760;
 	}
 	@media (max-width: 600px) {
+		.stations {
+			display: grid;
+			grid-template-columns: 1fr 1fr 1fr;
+		}
 		.reading {
-			width: 100px;
+			width: 100%;
 		}
 	}
 </style>

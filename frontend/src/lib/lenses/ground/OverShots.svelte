@@ -67,7 +67,7 @@
 {#each out as shot}
 	{@const [x, y] = view.px(shot.at)}
 	<path d={shot.verdict === 'high' ? `M${x} ${y - 9}l9 16h-18z` : `M${x} ${y + 9}l9-16h-18z`} class="out" class:doubt={shot.doubt} data-shot={shot.number} data-verdict={shot.verdict} />
-	{#if named.has(shot.number)}<text x={x + 12} y={y + 6} class="amount bad"><SvgFrac text="{shot.off_mm > 0 ? '+' : '−'}{shot.off_text}" /></text>{/if}
+	{#if named.has(shot.number)}<text x={x + (stick && Math.hypot(stick[0] - shot.at[0], stick[1] - shot.at[1]) < 60 ? 22 : 12)} y={y + 6} class="amount bad"><SvgFrac text="{shot.off_mm > 0 ? '+' : '−'}{shot.off_text}" /></text>{/if}
 {/each}
 {#each trial as at}
 	{@const [x, y] = view.px(at)}

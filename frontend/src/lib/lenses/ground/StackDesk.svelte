@@ -143,6 +143,10 @@
 	.moves button:disabled {
 		opacity: 0.35;
 	}
+	.stack :is(select, input) {
+		width: 100%;
+		min-width: 0;
+	}
 	.hot {
 		font-weight: 560;
 		margin-left: 14px;
@@ -156,7 +160,8 @@
 			grid-template-columns: 64px 1fr;
 		}
 		.stack li {
-			grid-template-columns: 112px 62px 1fr;
+			grid-template-columns: 112px 58px minmax(0, 1fr);
+			gap: 4px 8px;
 			height: 92px;
 		}
 	}

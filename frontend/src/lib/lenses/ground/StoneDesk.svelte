@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Stone in, spoil out, lifts to pack and sign off, grade pegs. */
+	import { session } from '../../state/session.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
@@ -22,10 +23,26 @@
 		wrong = got?.words ?? '';
 		if (!got) sign = { ...sign, lift: String(Number(sign.lift) + 1) };
 	}
+	/** crews who grade by pegs find them first */
+	const pegsFirst = $derived(session.ways?.ground.grading === 'pegs');
+	$effect(() => {
+		if (!session.ways) void session.loadWays();
+	});
 	const layers = $derived([...new Set((found?.stack ?? []).filter((row) => ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)).map((row) => row.name))]);
 </script>
 
+{#snippet pegs()}
+	{#if found && plan}
+	<h3>{w.ground.pegs(found.pegs.length)}</h3>
+	<div class="row">
+		<Field label={w.ground.pegSpacing} width="170px" calm placeholder={metric ? '2438' : '8′'} value={plan.ground.peg_spacing_mm ? typedLength(plan.ground.peg_spacing_mm, desk.units) : ''} problem={desk.problemFor('peg_spacing_mm')} keep={set('peg_spacing_mm')} />
+		<p class="pegs">{#if found.pegs[0]?.reading_text}<span class="label">{w.ground.pegTop}</span> {#each [...new Set(found.pegs.map((peg) => `${peg.zone} ${peg.reading_text}`))].slice(0, 5) as one, i}{i ? '; ' : ''}<b><Frac text={one} /></b>{/each}{:else}<span class="label">{w.ground.noLaser}</span>{/if}</p>
+	</div>
+	{/if}
+{/snippet}
+
 {#if found && plan}
+	{#if pegsFirst}{@render pegs()}{/if}
 	{#if found.stones.length}
 		{#each found.stones as row}
 			<section class="stone">
@@ -49,11 +66,7 @@
 		</tbody></table>
 		<p class="label">{found.spoil.words}</p>
 	{:else}{#each data.state?.findings.filter((row) => row.code === 'found-not-set') ?? [] as row}<p class="wrong">{row.words} {row.remedy}</p>{/each}{/if}
-	<h3>{w.ground.pegs(found.pegs.length)}</h3>
-	<div class="row">
-		<Field label={w.ground.pegSpacing} width="170px" calm placeholder={metric ? '2438' : '8′'} value={plan.ground.peg_spacing_mm ? typedLength(plan.ground.peg_spacing_mm, desk.units) : ''} problem={desk.problemFor('peg_spacing_mm')} keep={set('peg_spacing_mm')} />
-		<p class="pegs">{#if found.pegs[0]?.reading_text}<span class="label">{w.ground.pegTop}</span> {#each [...new Set(found.pegs.map((peg) => `${peg.zone} ${peg.reading_text}`))].slice(0, 5) as one, i}{i ? '; ' : ''}<b><Frac text={one} /></b>{/each}{:else}<span class="label">{w.ground.noLaser}</span>{/if}</p>
-	</div>
+	{#if !pegsFirst}{@render pegs()}{/if}
 	{#if layers.length}
 		<h3>{w.ground.lifts}</h3>
 		{#each data.state?.signed ?? [] as row}<p>{row.signed.layer}, {w.ground.lift.toLowerCase()} {row.signed.lift}: {row.signed.passes} passes, {w.ground.signed.toLowerCase()}{row.who ? ` ${w.ground.by} ${row.who}` : ''}.</p>{/each}
