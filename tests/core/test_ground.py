@@ -247,3 +247,29 @@ def test_levels_as_a_crew_says_them(text, mm):
 )
 def test_falls_as_a_crew_says_them(text, rate):
     assert read_rate(text, plan(units="ft-in")) == pytest.approx(rate)
+
+
+def test_a_reading_shows_its_working_down_to_the_rod_on_the_mark():
+    from humble_trowel.core.ground.levels import stands
+    from humble_trowel.core.ground.rod_working import reading_working
+    from humble_trowel.core.ground.stack import resolve
+
+    job = pad(units="ft-in", ground={"benchmarks": [{"name": "nail", "level_mm": "-8 1/2 in"}]})
+    notes = sort_notes(
+        [
+            (
+                "one",
+                SetUp.model_validate(
+                    {"name": "Morning", "on": "nail", "backsight_mm": "5' 0 3/4\""}, context={"units": "ft-in"}
+                ),
+            )
+        ]
+    )
+    (stand,) = stands(job, Ways(), notes)
+    cell = build_solid(job).cells[0]
+    base = resolve(job, cell, "base")
+    shown = reading_working(job, Ways(), stand, base.top_mm, "base", cell, base)
+    assert [item.text for _, item in shown.inputs] == ["60 3/4″", "−8 1/2″", "3.937″", "1.969″"]
+    assert shown.value * 25.4 == pytest.approx(stand.instrument_mm - base.top_mm) and shown.text == "4′-10 1/8″"
+    trench = reading_working(job, Ways(), stand, -450.0, "E1 trench bottom")
+    assert trench.value * 25.4 == pytest.approx(stand.instrument_mm + 450)

@@ -11,6 +11,7 @@ from humble_trowel.core.findings import Finding
 from humble_trowel.core.ground.ground_job import Ground
 from humble_trowel.core.ground.layer_view import LayerView
 from humble_trowel.core.plan.site_records import GroundTest, LiftSigned, SoftSpot
+from humble_trowel.core.working import Working
 
 
 class LayerChoice(BaseModel):
@@ -82,19 +83,23 @@ class GroundState(BaseModel):
 
 
 class RodCheck(Body):
-    """A reading to check against a level, or against a layer at a spot. reading: text or mm; null asks what it should be."""
+    """A reading to check against a level, or against a layer at a spot. reading: text or mm; null asks what it should be. surface:
+    its row of the rod card."""
 
     reading: Annotated[str, Field(max_length=40)] | float | None = None
     level_mm: float | None = None
+    surface: Annotated[int, Field(ge=0, le=5000)] | None = None
     at: tuple[float, float] | None = None
     layer: Annotated[str, Field(max_length=24)] = "base"
 
 
 class RodAnswer(BaseModel):
-    """What it should read; and, where something was read, words: down 1 3/8, up 1/4 or on grade."""
+    """What it should read, with its working, and where that is; and, where something was read, words: down 1 3/8, up 1/4 or on grade."""
 
     should_mm: float
     should_text: str
+    where: str
+    working: Working
     said: RodSaid | None
 
 

@@ -68,7 +68,7 @@
 		<div class="t round" data-reading="rod">
 			<p class="l">{kept?.graded.rod_zone ? w.board.rod(kept.graded.rod_zone) : w.board.rodNone}</p>
 			{#if kept?.graded.rod}
-				<p class="v"><span class="wk"><Frac text={kept.graded.rod} /></span></p>
+				<p class="v">{#if kept.graded.working}<Num working={kept.graded.working} text={kept.graded.rod} />{/if}</p>
 				<p class="d">{kept.graded.stuck ? w.board.laserMoved : w.board.rodNote}</p>
 			{:else}
 				<p class="v unknown">{w.notSet}</p>

@@ -6,7 +6,8 @@
 	let { jobId }: { jobId: string } = $props();
 	const slip = $derived(shim.open);
 	function where(setAt: string): string {
-		const stage = setAt.split('/')[0];
+		const [stage, part] = setAt.split('/');
+		if (stage === 'ground') return `/job/${jobId}/ground?turn=${{ zone: 'falls', strip: 'stack' }[part ?? ''] ?? part}`;
 		return stage === 'ways' ? '/ways' : `/job/${jobId}/${stage === 'edges' ? 'edges' : 'lines'}`;
 	}
 </script>
@@ -27,7 +28,7 @@
 		</div>
 		<p class="from">
 			{slip.words}
-			{#if slip.standing === 'house' || slip.standing === 'estimate'}<span class="boxed">{slip.standing}</span>{/if}
+			{#if ['house', 'estimate', 'thumb'].includes(slip.standing)}<span class="boxed">{slip.standing}</span>{/if}
 			{#if slip.set_at}<a href={where(slip.set_at)} onclick={() => shim.close()}>{w.shim.set}</a>{/if}
 		</p>
 		{#if slip.inputs.length}

@@ -26,9 +26,11 @@ from humble_trowel.api.routes.records import keep_record, laid_out
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.solid import Solid, build_solid
 from humble_trowel.core.geometry.tops import fall_lines
+from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.ground.check import say_site, test_words
-from humble_trowel.core.ground.earthwork import found_mm, layer_volume, strip_mm
+from humble_trowel.core.ground.earthwork import found_mm, layer_volume, strip_mm, stripped_mm
 from humble_trowel.core.ground.falls import fall_words
+from humble_trowel.core.ground.flat import place_of
 from humble_trowel.core.ground.ground_job import ground as work_out
 from humble_trowel.core.ground.ground_job import shots_on
 from humble_trowel.core.ground.layer_shots import layer_grounds, take_shots
@@ -36,8 +38,9 @@ from humble_trowel.core.ground.layer_view import layer_view
 from humble_trowel.core.ground.levels import check_reading, known_marks, stands
 from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.ground.pegs import grade_pegs
-from humble_trowel.core.ground.rod import rod_reads, say_level, say_off, say_reading
-from humble_trowel.core.ground.stack import BASE_KINDS, stack_rows
+from humble_trowel.core.ground.rod import rod_card, rod_reads, say_level, say_off, say_reading
+from humble_trowel.core.ground.rod_working import reading_working
+from humble_trowel.core.ground.stack import BASE_KINDS, StackRow, resolve, stack_rows
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways, ways_for
 from humble_trowel.core.units import parse_length, say_depth
@@ -127,21 +130,39 @@ def rod_check(request: Request, job_id: JobId, body: RodCheck) -> RodAnswer:
     setups = stands(plan, ways, notes)
     if not setups:
         raise InputError("No laser stands yet. Set it up on a mark first.", "setup")
-    wanted = _wanted(plan, body)
-    line, reads = setups[-1].instrument_mm, rod_reads(plan, ways)
-    said = None if body.reading is None else _said(plan, ways, line, wanted, body.reading)
-    return RodAnswer(should_mm=line - wanted, should_text=say_reading(line - wanted, reads), said=said)
+    stand, reads = setups[-1], rod_reads(plan, ways)
+    wanted, name, where, cell, row = _asked(plan, ways, notes, body)
+    should = stand.instrument_mm - wanted
+    return RodAnswer(
+        should_mm=should, should_text=say_reading(should, reads), where=where,
+        working=reading_working(plan, ways, stand, wanted, name, cell, row),
+        said=None if body.reading is None else _said(plan, ways, stand.instrument_mm, wanted, body.reading),
+    )  # fmt: skip
 
 
-def _wanted(plan: Plan, body: RodCheck) -> float:
-    """The level asked for: given, or the layer's at the spot."""
+Asked = tuple[float, str, str, Cell | None, StackRow | None]
+
+
+def _asked(plan: Plan, ways: Ways, notes: SiteNotes, body: RodCheck) -> Asked:
+    """(level, surface, place, its zone, its layer): a row of the rod card, a level given, or the layer at a spot."""
+    solid = build_solid(plan)
+    if body.surface is not None:
+        card = rod_card(plan, solid, ways, None, stripped_mm(plan, ways))
+        if body.surface >= len(card):
+            raise InputError("There is no such surface on the card any more.", "surface")
+        one = card[body.surface]
+        cell = next((cell for cell in solid.cells if cell.name == one.zone), None)
+        row = resolve(plan, cell, one.key) if cell is not None else None
+        return one.level_mm, f"{one.surface}, {one.at}", one.at, cell if row else None, row
     if body.level_mm is not None:
-        return body.level_mm
-    grounds = layer_grounds(plan, build_solid(plan), body.layer)
+        return body.level_mm, "that level", "", None, None
+    grounds = layer_grounds(plan, solid, body.layer)
     if body.at is None or not grounds:
         raise InputError("Which surface, or where on the plan?", "at")
     point = shapely.Point(body.at)
-    return min(grounds, key=lambda ground: ground.cell.region.distance(point)).level_at(body.at)
+    near = min(grounds, key=lambda ground: ground.cell.region.distance(point))
+    where = place_of(body.at, near.cell)
+    return near.level_at(body.at), where, where, near.cell, near.row
 
 
 def _said(plan: Plan, ways: Ways, line_mm: float, wanted_mm: float, typed: str | float) -> RodSaid:

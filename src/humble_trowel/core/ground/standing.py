@@ -11,10 +11,12 @@ from humble_trowel.core.ground.ground_job import measured, shots_on
 from humble_trowel.core.ground.levels import stands
 from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.ground.rod import rod_reads, say_reading
+from humble_trowel.core.ground.rod_working import reading_working
 from humble_trowel.core.ground.stack import resolve
 from humble_trowel.core.order.measured import UNMEASURED, Measured
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.working import Working
 
 
 @dataclass(frozen=True)
@@ -28,6 +30,7 @@ class Graded:
     stuck: bool = False
     rod: str = ""
     rod_zone: str = ""
+    working: Working | None = None
 
 
 def graded(plan: Plan, ways: Ways, notes: SiteNotes) -> Graded:
@@ -36,21 +39,23 @@ def graded(plan: Plan, ways: Ways, notes: SiteNotes) -> Graded:
     solid = build_solid(plan)
     setups = stands(plan, ways, notes)
     rod = zone = ""
+    shown: Working | None = None
     cell = max(solid.cells, key=lambda one: one.area_m2)
     base = resolve(plan, cell, "base")
     if setups and base is not None:
         rod, zone = say_reading(setups[-1].instrument_mm - base.top_mm, rod_reads(plan, ways)), cell.name
+        shown = reading_working(plan, ways, setups[-1], base.top_mm, f"base, {cell.name}", cell, base)
     if any(stand.moved for stand in setups):
-        return Graded("laser moved", stuck=True, rod=rod, rod_zone=zone)
+        return Graded("laser moved", stuck=True, rod=rod, rod_zone=zone, working=shown)
     taken = shots_on(plan, solid, ways, notes, "base", setups)
     if taken is None:
-        return Graded("started" if setups or plan.build_ups else "to do", rod=rod, rod_zone=zone)
+        return Graded("started" if setups or plan.build_ups else "to do", rod=rod, rod_zone=zone, working=shown)
     out = sum(shot.verdict != "inside" for shot in taken.shots)
     n = len(taken.shots)
     if out:
-        return Graded(f"{out} out of {n}", rod=rod, rod_zone=zone)
+        return Graded(f"{out} out of {n}", rod=rod, rod_zone=zone, working=shown)
     settled = enough(taken, plan, ways).enough
-    return Graded("flat" if settled else f"{n} shot", settled, rod=rod, rod_zone=zone)
+    return Graded("flat" if settled else f"{n} shot", settled, rod=rod, rod_zone=zone, working=shown)
 
 
 def measured_or_not(plan: Plan, ways: Ways, notes: SiteNotes) -> Measured:

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** Should read, you read, and what that means: the same for a surface of the card and for a shot on the plan. */
 	import Frac from '../../ui/Frac.svelte';
+	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	import type { LaserLink } from './laser.svelte';
 	import type { Reading } from './reading.svelte';
@@ -22,7 +23,7 @@
 <div class="panel">
 	<h3><Frac text={title} /></h3>
 	<div class="row">
-		<div class="cell"><p class="label">{w.ground.should}</p><p class="num should"><span class="wk"><Frac text={box.should} /></span></p></div>
+		<div class="cell"><p class="label">{w.ground.should}</p><p class="num should">{#if box.working}<Num working={box.working} text={box.should} />{/if}</p></div>
 		<label class="cell"><span class="label">{w.ground.read}</span><input id="rod-reading" class="num pen read" autocomplete="off" placeholder={w.ground.readHint[reads]} value={box.typed} aria-invalid={box.wrong !== ''} oninput={(e) => box.type(e.currentTarget.value)} onkeydown={(e) => e.key === 'Enter' && keep && said && void keep()} /></label>
 		<div class="verdict" aria-live="polite" data-verdict={said?.verdict ?? ''}>
 			{#if said}

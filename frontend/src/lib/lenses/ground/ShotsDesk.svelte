@@ -24,7 +24,8 @@
 	let walking = $state(false);
 	let wrong = $state('');
 	let told = $state('');
-	const where = $derived(data.stick ? `${w.ground.layer}: ${state_?.layers.find((row) => row.key === data.layer)?.name}` : w.ground.pressSheet);
+	const layer = $derived(state_?.layers.find((row) => row.key === data.layer)?.name ?? '');
+	const where = $derived(!data.stick ? w.ground.pressSheet : box.where ? `${layer[0]?.toUpperCase()}${layer.slice(1)}, ${box.where}` : layer);
 	const source = $derived(laser.on ? 'stand-in' : 'typed');
 
 	async function keep() {

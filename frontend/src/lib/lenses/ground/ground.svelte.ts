@@ -50,12 +50,12 @@ export class GroundData {
 	strike(id: string) {
 		return this.record('struck', {}, id);
 	}
-	/** A reading against a level, or against the layer where the rod stands. */
-	async check(reading: string | number | null, level: number | null): Promise<RodAnswer | Wrong> {
+	/** A reading against a row of the rod card, or against the layer where the rod stands. */
+	async check(reading: string | number | null, surface: number | null): Promise<RodAnswer | Wrong> {
 		if (!this.stand) return { words: '', path: '' };
-		const at = level === null ? this.stick : null;
+		const at = surface === null ? this.stick : null;
 		try {
-			const body = { reading, level_mm: level, at, layer: this.layer };
+			const body = { reading, level_mm: null, surface, at, layer: this.layer };
 			return await answer<RodAnswer>(client.POST('/api/jobs/{job_id}/rod-check', { params: { path: { job_id: this.desk.id } }, body }));
 		} catch (error) {
 			if (error instanceof ApiProblem) return { words: error.problem.detail, path: error.problem.path };

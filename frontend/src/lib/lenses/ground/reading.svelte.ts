@@ -9,6 +9,8 @@ export class Reading {
 	answer = $state.raw<RodAnswer['said']>(null);
 	/** what it should read there */
 	should = $state('');
+	where = $state('');
+	working = $state.raw<RodAnswer['working'] | null>(null);
 	shouldMm = $state<number | null>(null);
 	wrong = $state('');
 	#ask = 0;
@@ -16,7 +18,7 @@ export class Reading {
 
 	constructor(
 		readonly data: GroundData,
-		/** the level that is wanted, null for the layer where the rod stands */
+		/** row of the rod card, null for the layer where the rod stands */
 		readonly wanted: () => number | null
 	) {}
 	get value(): string | number {
@@ -40,6 +42,8 @@ export class Reading {
 		if (ask !== this.#ask) return;
 		if ('words' in got) return void this.#set(null, empty ? '' : got.words);
 		this.should = got.should_text;
+		this.where = got.where;
+		this.working = got.working;
 		this.shouldMm = got.should_mm;
 		this.#set(got.said, '');
 	}
@@ -51,7 +55,8 @@ export class Reading {
 		this.typed = '';
 		this.mm = null;
 		this.#set(null, '');
-		this.should = '';
+		this.should = this.where = '';
+		this.working = null;
 		if (this.wanted() !== null || this.data.stick) void this.check();
 	}
 }
