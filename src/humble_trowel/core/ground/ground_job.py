@@ -8,7 +8,6 @@ from typing import Any
 
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.geometry.solid import Solid, build_solid
-from humble_trowel.core.geometry.tops import Facet
 from humble_trowel.core.ground.as_dug import DugRun, dug_findings, dug_runs, dug_working
 from humble_trowel.core.ground.cut_fill import CutFill
 from humble_trowel.core.ground.earthwork import Spoil, StoneRow, margin_mm, spoil, stones, stripped_mm
@@ -249,6 +248,3 @@ def parts_json(found: Ground) -> list[dict[str, Any]]:
          "as_dug_m3": p.as_dug_m3, "as_shot_m3": p.as_shot_m3, "extra_cents": p.extra_cents}
         for p in found.parts
     ]  # fmt: skip
-
-
-__all__ = ["Facet", "Ground", "ground", "ground_json", "measured", "parts_json", "shots_json"]
