@@ -236,8 +236,14 @@ def _doubts(plan: Plan, taken: Sequence[RodShot], pairs: Sequence[tuple], setups
         worst = max(odd, key=lambda row: abs(row.off_mm))
         words = f"Shot {worst.name} is {say_depth(abs(worst.off_mm), plan.units)} {'high' if worst.off_mm > 0 else 'low'}. That is another layer, another set-up or a misread foot."
         rows.append(finding("shot-wild", f"ground.shots/{worst.name}", words, "Read it again."))
-    for early, late in list(pairs)[:3]:
-        words = f"Two shots stand at one place, {early[2].name or 'one'} and {late[2].name or 'a later one'}. The later one counts."
+    if pairs:
+        early, late = pairs[0]
+        gone = len({id(one[2]) for one, _ in pairs})
+        names = f"{early[2].name or 'one'} and {late[2].name or 'a later one'}"
+        what = (
+            "Two shots stand at one place," if gone == 1 else f"{gone} shots stand where a later one stands too, like"
+        )
+        words = f"{what} {names}. The later one counts."
         rows.append(
             finding("shots-same-place", "ground.shots", words, "Take out the wrong one if the earlier was right.")
         )

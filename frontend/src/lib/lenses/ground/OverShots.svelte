@@ -32,7 +32,17 @@
 		return said;
 	});
 	const inside = $derived(shots.shots.filter((shot) => shot.verdict === 'inside'));
-	const out = $derived(shots.shots.filter((shot) => shot.verdict !== 'inside'));
+	/** Those out of tolerance; of very many only as many as can be told apart, the worst first. */
+	const out = $derived.by(() => {
+		const all = shots.shots.filter((shot) => shot.verdict !== 'inside').sort((a, b) => Math.abs(b.off_mm) - Math.abs(a.off_mm));
+		if (shots.count <= 120) return all;
+		const kept: typeof all = [];
+		for (const shot of all) {
+			const at = view.px(shot.at);
+			if (kept.every((one) => Math.hypot(view.px(one.at)[0] - at[0], view.px(one.at)[1] - at[1]) > 74)) kept.push(shot);
+		}
+		return kept;
+	});
 	/** The number of each contour, where no shot says a worse one. */
 	const contourMarks = $derived(
 		shots.bands
