@@ -273,3 +273,17 @@ def test_a_reading_shows_its_working_down_to_the_rod_on_the_mark():
     assert shown.value * 25.4 == pytest.approx(stand.instrument_mm - base.top_mm) and shown.text == "4′-10 1/8″"
     trench = reading_working(job, Ways(), stand, -450.0, "E1 trench bottom")
     assert trench.value * 25.4 == pytest.approx(stand.instrument_mm + 450)
+
+
+def test_foam_shots_count_for_their_zones_once_they_are_enough_and_never_alone():
+    job = pad()
+    spots = [(x, y) for x in (500, 3500, 6500, 9500) for y in (500, 4000, 7500)]
+    base = shots(*[(x, y, -10.0) for x, y in spots])
+    foam = Shots(layer="foam", shots=[Shot(at=spot, level_mm=-100 - 4.0) for spot in spots])
+    few = Shots(
+        layer="foam",
+        shots=[Shot(at=(x, y), level_mm=-100 - h) for (x, y), h in zip(spots[:4], (0, 40, 0, 30), strict=True)],
+    )
+    assert measured(job, Ways(), SiteNotes(shots=(("a", foam),))).base is None
+    assert measured(job, Ways(), SiteNotes(shots=(("a", base), ("b", foam)))).base.value == pytest.approx(80 * 0.004)
+    assert measured(job, Ways(), SiteNotes(shots=(("a", base), ("b", few)))).base.value == pytest.approx(80 * 0.010)

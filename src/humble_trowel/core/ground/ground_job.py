@@ -135,9 +135,10 @@ def measured(plan: Plan, ways: Ways, notes: SiteNotes) -> Measured:
     runs = dug_runs(plan, solid, notes.dug)
     unit, per = volume_unit(plan)
     base, words = None, ""
-    if layers:
+    if layers and layers[-1].layer == "base":  # foam alone says nothing of the zones without foam
         settled = enough(layers[-1], plan, ways)
         words = settled.words
+        layers = [taken for taken in layers if enough(taken, plan, ways).enough]
         if settled.enough and not any(shot.doubt for taken in layers for shot in taken.shots):
             rows = zone_errors(layers)
             inputs = {
