@@ -55,7 +55,8 @@ def shot_surface(spots: Array, values: Array, reach_mm: float, triangles: Index 
 
     Raises InputError for fewer than three shots, or all in one line."""
     if len(spots) < 3:
-        raise InputError(f"{len(spots)} shots make no surface. It takes three, not in one line.", "shots")
+        said = "1 shot makes" if len(spots) == 1 else f"{len(spots)} shots make"
+        raise InputError(f"{said} no surface. It takes three, not in one line.", "shots")
     if triangles is None:
         triangles = delaunay(spots)
     if not len(triangles):
