@@ -188,3 +188,18 @@ def test_a_shot_is_kept_on_the_phone_and_strikes_the_earlier_one_there(phone):
     expect(phone.locator(".verdict")).to_contain_text("on grade")
     phone.get_by_role("button", name="Keep this shot").click()
     expect(phone.locator("a[aria-current='step']")).to_contain_text("2 out of 60")
+
+
+def test_arrow_keys_walk_the_rod_and_leave_the_sides_alone(page):
+    open_ground(page, "Tansy")
+    rod = page.locator("[data-stick]")
+    expect(rod).to_be_attached()  # on the worst spot, once the ground is read
+    box = page.locator(".sheet svg").bounding_box()
+    page.mouse.click(box["x"] + 160, box["y"] + 400)
+    before = [float(v) for v in rod.get_attribute("data-stick").split(",")]
+    page.keyboard.press("ArrowRight")
+    page.keyboard.press("ArrowUp")
+    after = [float(v) for v in rod.get_attribute("data-stick").split(",")]
+    assert abs(after[0] - before[0] - 304.8) < 1.5 and abs(after[1] - before[1] - 304.8) < 1.5
+    expect(page.locator(".side.on")).to_have_count(0)
+    expect(page.get_by_role("heading", name=re.compile("^Base top, .* of Extraction"))).to_be_visible()

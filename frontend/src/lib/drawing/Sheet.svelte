@@ -23,6 +23,8 @@
 		labels?: boolean;
 		sizes?: boolean;
 		letters?: boolean;
+		/** arrow keys move along the sides; not where a lens has them for itself */
+		roving?: boolean;
 		ghost?: XY[];
 		/** plan points that must be on the sheet too */
 		also?: XY[];
@@ -31,7 +33,7 @@
 		foot?: Snippet;
 		footHeight?: number;
 	}
-	let { desk, pick, title, editable = false, strips = false, labels = true, sizes = true, letters = true, ghost = [], also = [], over, key, foot, footHeight = 0 }: Props = $props();
+	let { desk, pick, title, editable = false, strips = false, labels = true, sizes = true, letters = true, roving = true, ghost = [], also = [], over, key, foot, footHeight = 0 }: Props = $props();
 	let width = $state(704);
 	let height = $state(620);
 	let drag = $state.raw<{ corner: number; ring: XY[]; view: Viewport } | null>(null);
@@ -101,6 +103,7 @@
 	function keys(event: KeyboardEvent) {
 		const arrow = ARROWS[event.key];
 		const n = ring.length;
+		if (arrow && !roving) return;
 		if (arrow && pick.corner !== null && editable) nudge(arrow[0], arrow[1], event);
 		else if (arrow && n) pick.step(arrow[0] + arrow[1] > 0 ? 1 : -1, n);
 		else if (event.key === 'Enter' && pick.side !== null && editable) pick.typing = true;

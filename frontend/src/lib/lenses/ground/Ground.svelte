@@ -64,6 +64,7 @@
 	function begin() {
 		if (surface < 0) chooseSurface(data.state?.ground.rod.findIndex((row) => row.heavy) ?? -1);
 		else if (!rod.typed) void rod.check();
+		if (turn === 'shots' && data.stick && !shot.typed) void shot.check();
 		if (data.stick || turn !== 'shots' || !data.state) return;
 		data.stick = (data.state.shots.rakes[0]?.at ?? data.state.shots.enough.next_at) as XY | null;
 		shot.clear();
@@ -93,7 +94,7 @@
 </script>
 
 <svelte:window bind:innerWidth={across} onkeydown={keys} />
-<Sheet {desk} {pick} {title} {also} strips={turn === 'dug' || turn === 'shots'} labels={!['falls', 'stone'].includes(turn) && (turn !== 'shots' || !data.state?.shots.count)} sizes={false} letters={turn !== 'shots' && across > 600}>
+<Sheet {desk} {pick} {title} {also} strips={turn === 'dug' || turn === 'shots'} labels={!['falls', 'stone'].includes(turn) && (turn !== 'shots' || !data.state?.shots.count)} sizes={false} letters={turn !== 'shots' && across > 600} roving={turn !== 'shots'}>
 	{#snippet key()}
 		{#if turn === 'shots'}<p class="label key"><span class="tri up"></span> {w.ground.high}, {w.ground.rakeOff.toLowerCase()} <span class="tri dn"></span> {w.ground.low}, fill <span class="x">✕</span> inside</p>{/if}
 	{/snippet}

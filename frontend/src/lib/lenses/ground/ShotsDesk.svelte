@@ -74,7 +74,7 @@
 	<select class="plain-select layers" aria-label={w.ground.layer} value={data.layer} onchange={(e) => void data.choose(e.currentTarget.value)}>{#each state_.layers as row}<option value={row.key}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</option>{/each}</select>
 	<div class="stack-phone">
 	<div class="saying" aria-live="polite" data-flat={shots.flat}>
-		<p class="big" class:good={shots.flat} class:plain={!shots.count}><Frac text={shots.verdict} /></p>
+		<p class="big" class:good={shots.flat} class:plain={!shots.count || shots.verdict.startsWith('Flat')}><Frac text={shots.verdict} /></p>
 		<p><Frac text={shots.summary} /> <span class="label"><Frac text={shots.allowed} /></span></p>
 		{#if shots.extra}<p class="label">{w.ground.extra}: <b><Num working={shots.extra} /></b>. {shots.trimmed_text} {w.ground.trimmed}.</p>{/if}
 		{#if stand?.moved}<p class="wrong"><Frac text={stand.words} /></p>{/if}
