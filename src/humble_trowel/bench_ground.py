@@ -8,6 +8,14 @@ from importlib import resources
 import numpy as np
 
 from humble_trowel.bench_lines import Row, timed
+from humble_trowel.core.plan.site_records import Shot, Shots
+
+
+def _shots(count: int) -> list[tuple[str, Shots]]:
+    dice = np.random.default_rng(count)
+    spots = dice.uniform((0, 0), (13400, 8500), (count, 2)).tolist()
+    rows = [Shot(at=(x, y), level_mm=float(z)) for (x, y), z in zip(spots, dice.normal(-250, 5, count), strict=True)]
+    return [("bench", Shots(layer="base", shots=rows))]
 
 
 def ground_rows() -> list[Row]:
@@ -17,20 +25,11 @@ def ground_rows() -> list[Row]:
     from humble_trowel.core.ground.ground_job import ground
     from humble_trowel.core.ground.layer_shots import take_shots
     from humble_trowel.core.ground.shot_surface import shot_surface
-    from humble_trowel.core.plan.site_records import Shot, Shots
     from humble_trowel.core.plan.ways import Ways
     from humble_trowel.files.job_file import parse_job
 
     demo = parse_job((resources.files("humble_trowel.demo") / "jobs" / "honey-house.json").read_bytes())
     solid, ways = build_solid(demo), Ways()
-
-    def shots(count: int) -> list[tuple[str, Shots]]:
-        dice = np.random.default_rng(count)
-        spots = dice.uniform((0, 0), (13400, 8500), (count, 2)).tolist()
-        rows = [
-            Shot(at=(x, y), level_mm=float(z)) for (x, y), z in zip(spots, dice.normal(-250, 5, count), strict=True)
-        ]
-        return [("bench", Shots(layer="base", shots=rows))]
 
     def measured(rounds: list[tuple[str, Shots]]) -> Callable[[], object]:
         """Triangles through the shots, then cut and fill over every zone: the design stands already."""
@@ -44,7 +43,7 @@ def ground_rows() -> list[Row]:
 
         return act
 
-    few, many = shots(400), shots(20_000)
+    few, many = _shots(400), _shots(20_000)
     return [
         timed("cut and fill of 400 shots", measured(few), 60, 30, "p50"),
         timed("cut and fill of 20,000 shots", measured(many), 8, 1000, "p50"),
