@@ -9,7 +9,8 @@ import shapely
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.solid import Piece, Solid
+from humble_trowel.core.geometry.shares import Piece
+from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.order.ledger import LedgerPart
 from humble_trowel.core.plan.document import Plan
@@ -82,11 +83,11 @@ def _strips(plan: Plan, solid: Solid) -> list[StripDrawn]:
 
 def _borders(piece: Piece) -> Rings:
     """Sides of a piece that lie on the inner border of its facet, or where it is no deeper than the slab."""
-    on_border = [abs(piece.inner.at(x, y)) < BORDER_MM for x, y in piece.ring]
+    on_borders = [[abs(line.at(x, y)) < BORDER_MM for x, y in piece.ring] for line in piece.inner]
     on_slab = [piece.excess.at(x, y) < BORDER_MM for x, y in piece.ring]
     lines: Rings = []
     for at, spot in enumerate(piece.ring):
-        if (on_border[at - 1] and on_border[at]) or (on_slab[at - 1] and on_slab[at]):
+        if any(on[at - 1] and on[at] for on in (*on_borders, on_slab)):
             lines.append(_rounded([piece.ring[at - 1], spot]))
     return lines
 

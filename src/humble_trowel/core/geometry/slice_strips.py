@@ -19,7 +19,7 @@ Row = tuple[float, float, float]
 class Strip:
     """A convex plan region (rows a, b, c: a*x + b*y <= c) whose depth is a function of the distance from a line.
 
-    x_low, x_high: no line outside these meets it (a generous bound).
+    x_low, x_high: no line outside these meets it (a generous bound). circle: its middle and radius instead of rows.
     """
 
     rows: tuple[Row, ...]
@@ -27,6 +27,7 @@ class Strip:
     kind: EdgeType
     x_low: float = -FAR
     x_high: float = FAR
+    circle: tuple[float, float, float] | None = None
 
 
 def plan_strips(plan: Plan, slab_mm: float) -> list[Strip]:

@@ -15,6 +15,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.slice_parts import Void, part_strips, plan_voids, void_levels
 from humble_trowel.core.geometry.slice_slabs import Slab, plan_slabs
 from humble_trowel.core.geometry.slice_strips import FAR, Strip, plan_strips
 from humble_trowel.core.plan.document import Plan
@@ -48,7 +49,7 @@ def count_by_slices(plan: Plan) -> Slices:
     width = (max(xs) - min(xs)) / count
     x: Array = np.asarray(min(xs) + (np.arange(count) + 0.5) * width, dtype=np.float64)
     slab = min((row.thickness_mm for row in plan.slab_types), default=0.0)
-    strips = plan_strips(plan, slab)
+    strips = [*plan_strips(plan, slab), *part_strips(plan, slab)]
     areas = np.concatenate([_slice_areas(plan, strips, part) for part in np.array_split(x, max(1, count // 4000))])
     return Slices(x, width, np.asarray(areas * (width / 1e9), dtype=np.float64))
 
@@ -63,18 +64,20 @@ def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
     depths = sorted({rest, *slabs}, key=lambda slab: slab.at_0)
     level = [slab.at_0 for slab in depths if not slab.tilted and slab.at_0]
     tilted = [slab for slab in depths if slab.tilted]
+    voids = [(_crossings(void.ring, x), void) for void in plan_voids(plan)]
+    bends = void_levels([void for _, void in voids], level)
     marks = [
         outline,
         *holes,
-        *[zone for zone, _ in zones],
-        *_band_marks(bands, sorted(set(level))[0 if tilted else 1 :]),
+        *[zone for zone, _ in (*zones, *voids)],
+        *_band_marks(bands, sorted({*sorted(set(level))[0 if tilted else 1 :], *bends})),
     ]
     marks += _tilted_marks(bands, tilted, x)
     breaks = np.sort(np.concatenate(marks, axis=1), axis=1)
     gap = np.diff(breaks, axis=1)
     line, column = np.nonzero((gap > 1e-9) & (breaks[:, 1:] < FAR))
     low, gap = breaks[line, column], gap[line, column]
-    depth = _mean_depth(x, line, low, gap, outline, holes, (rest, zones), bands)
+    depth = _mean_depth(x, line, low, gap, outline, holes, (rest, zones), bands, voids)
     return np.asarray(np.bincount(line, weights=depth * gap, minlength=len(x)), dtype=np.float64)
 
 
@@ -114,6 +117,7 @@ def _mean_depth(
     holes: Sequence[Array],
     slabs: tuple[Slab, Sequence[tuple[Array, Slab]]],
     bands: Bands,
+    voids: Sequence[tuple[Array, Void]],
 ) -> Array:
     """Mean depth on each interval low..low + gap of its line, by two Gauss points. No rule starts or ends inside."""
     middle = low + gap / 2
@@ -127,6 +131,7 @@ def _mean_depth(
         there = _inside(line, middle, zone)
         for depth, y in zip(depths, spots, strict=True):
             depth[there] = slab.at(x[line[there]], y[there])
+    bare = [depth.copy() for depth in depths] if voids else depths
     for column in range(bands.low.shape[1]):
         met = np.flatnonzero((middle > bands.low[line, column]) & (middle < bands.high[line, column]))
         row = line[met]
@@ -134,6 +139,11 @@ def _mean_depth(
             s = bands.at_0[row, column] + bands.per_y[row, column] * (low[met] + share * gap[met])
             own = np.minimum(bands.full[row, column], bands.knee[row, column] - bands.slope[row, column] * s)
             depth[met] = np.maximum(depth[met], own)
+    for ring, void in voids:
+        there = _inside(line, middle, ring)
+        for depth, slab_only in zip(depths, bare, strict=True):
+            least = slab_only[there] if void.keeps else 0.0
+            depth[there] = np.maximum(least, depth[there] - void.depth_mm)
     return np.where(concrete, (depths[0] + depths[1]) / 2, 0.0)
 
 
@@ -242,6 +252,11 @@ def _crossing_marks(bands: Bands) -> list[Array]:
 def _interval(strip: Strip, x: Array) -> tuple[int, Array, Array]:
     """(first line, low, high): the interval of a convex strip on each line from the first on that may meet it."""
     x_low, x_high = strip.x_low, strip.x_high
+    if strip.circle:
+        cx, cy, radius = strip.circle
+        first, last = np.searchsorted(x, (x_low, x_high))
+        half = np.sqrt(np.maximum(0.0, radius**2 - (x[first:last] - cx) ** 2))
+        return int(first), cy - half, cy + half
     tilted = []
     for a, b, c in strip.rows:
         if abs(b) > 1e-12:

@@ -24,14 +24,14 @@ STRAIGHT_RAD = 1e-9
 class Facet:
     """part: index into the list of parts. face: 'full' or 'haunch'. depth: mm below the slab top.
 
-    inner: how far a point lies from the facet's inner border (its knee or its foot), for drawing.
+    inner: how far a point lies from each of the facet's inner borders (its knees or its foot), for drawing.
     """
 
     part: int
     face: str
     shape: Polygon
     depth: Plane
-    inner: Plane
+    inner: tuple[Plane, ...]
 
 
 @dataclass(frozen=True)
@@ -198,7 +198,7 @@ def _faces(
     if depth <= slab_mm:
         return
     foot = nx * x0 + ny * y0
-    yield Facet(part, "full", band(0.0, width), Plane(depth), Plane(-foot - width, nx, ny))
+    yield Facet(part, "full", band(0.0, width), Plane(depth), (Plane(-foot - width, nx, ny),))
     haunch = kind.haunch_run_per_rise or 0.0
     if haunch > 0:
         slope = -1.0 / haunch
@@ -208,5 +208,5 @@ def _faces(
             "haunch",
             band(width, reach),
             Plane(depth - (foot + width) * slope, nx * slope, ny * slope),
-            Plane(-foot - reach, nx, ny),
+            (Plane(-foot - reach, nx, ny),),
         )

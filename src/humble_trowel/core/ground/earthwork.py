@@ -11,8 +11,8 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.findings import Finding, finding
-from humble_trowel.core.geometry.convex import cut
-from humble_trowel.core.geometry.solid import Solid, ring_volume_m3
+from humble_trowel.core.geometry.solid import Solid
+from humble_trowel.core.geometry.tops import Plane
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.ground.regions import where_it_is
 from humble_trowel.core.ground.stack import BASE_KINDS, build_up_of, layer_name, stack_rows, stone_for
@@ -275,17 +275,8 @@ def _spoil(plan: Plan, ways: Ways, area: float, dug: float, trench: float) -> Sp
 
 def _below(solid: Solid, cell: Cell, deep_mm: float) -> float:
     """Concrete of a zone that goes deeper than `deep_mm` under its slab, m3."""
-    volume = 0.0
-    for piece in solid.pieces:
-        if piece.zone != cell.index:
-            continue
-        over = piece.excess.plus_mm(-max(0.0, deep_mm))
-        values = [over.at(x, y) for x, y in piece.ring]
-        if max(values) <= 0:
-            continue
-        ring = piece.ring if min(values) >= 0 else cut(piece.ring, values)[0]
-        volume += ring_volume_m3(ring, over) if ring else 0.0
-    return volume
+    limit = Plane(max(0.0, deep_mm))
+    return sum(piece.deeper_than_m3(piece.ring, limit) for piece in solid.pieces if piece.zone == cell.index)
 
 
 def layer_area_m2(plan: Plan, solid: Solid) -> float:

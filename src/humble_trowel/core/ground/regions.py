@@ -11,7 +11,8 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.convex import cut
-from humble_trowel.core.geometry.solid import Piece, Solid
+from humble_trowel.core.geometry.shares import Piece
+from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.tops import GRID_MM
 from humble_trowel.core.geometry.zones import Cell
 

@@ -261,6 +261,7 @@ class Plan(Part):
     """One job file. Names are fixed: extend them, never rename."""
 
     _laid: Any = PrivateAttr(default=None)  # the zones as laid last (geometry/zones.py), for these very fields
+    _built: Any = PrivateAttr(default=None)  # the solid as built last (geometry/solid.py)
 
     format: Literal["humble-trowel-job"] = "humble-trowel-job"
     version: Literal[1] = 1
