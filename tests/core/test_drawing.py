@@ -9,7 +9,8 @@ from humble_trowel.core.edges.section import sections
 from humble_trowel.core.figures import figure
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.geometry.zones import lay_zones
-from humble_trowel.core.order.ledger import ledger, section_m2
+from humble_trowel.core.order.edge_row import section_m2
+from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.plan.ways import Ways
 
 APRON = {"op": "walk_zone", "text": "from B 3' n, 8' e 12' n 8' w", "name": "Apron", "drop": "1 1/2"}

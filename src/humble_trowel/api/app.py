@@ -12,7 +12,7 @@ from starlette.exceptions import HTTPException
 from humble_trowel.api import errors
 from humble_trowel.api.desk import Desk
 from humble_trowel.api.guard import Guard
-from humble_trowel.api.routes import ground, jobs, laser, lines, papers, records, ways
+from humble_trowel.api.routes import edges, ground, jobs, laser, lines, papers, records, ways
 from humble_trowel.api.schemas import Problem
 from humble_trowel.settings import Settings
 
@@ -35,6 +35,7 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     app.include_router(jobs.router)
     app.include_router(lines.router)
     app.include_router(records.router)
+    app.include_router(edges.router)
     app.include_router(ground.router)
     app.include_router(laser.router)
     app.include_router(papers.router)

@@ -9,16 +9,23 @@ from typing import Any
 import numpy as np
 
 from humble_trowel.core.drawing.plan_view import PlanView, plan_view
-from humble_trowel.core.edges.section import Section, sections
+from humble_trowel.core.edges.corner_levels import CornerLevel, corner_levels
+from humble_trowel.core.edges.cut_places import CutPlace, cut_places
+from humble_trowel.core.edges.edge_checks import EdgeCheck, edge_checks, edge_findings
+from humble_trowel.core.edges.part_doubts import part_findings
+from humble_trowel.core.edges.shape_doubts import shape_findings
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.slices import Slices, count_by_slices
 from humble_trowel.core.geometry.solid import Solid, build_solid
 from humble_trowel.core.lines.outline import Outline, outline_figure
 from humble_trowel.core.lines.walk import walk
 from humble_trowel.core.order.call_in import CallLine, call_in
-from humble_trowel.core.order.ledger import LedgerPart, ledger, volume_unit
+from humble_trowel.core.order.leaves import volume_unit
+from humble_trowel.core.order.ledger import ledger
+from humble_trowel.core.order.ledger_part import LedgerPart
 from humble_trowel.core.order.measured import UNMEASURED, Measured
 from humble_trowel.core.order.quantity import Allowance, Ordered, Truck, allowances, order, order_findings
+from humble_trowel.core.order.second_pours import SecondPour, second_pours
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways, ways_for
 from humble_trowel.core.units import MM_PER_FT, format_volume, say_depth, say_length
@@ -67,7 +74,10 @@ class Figure:
     findings: list[Finding]
     call_in: list[CallLine]
     drawing: PlanView | None
-    sections: list[Section]
+    cuts: list[CutPlace]
+    levels: list[CornerLevel]
+    checks: list[EdgeCheck]
+    second_pours: list[SecondPour]
 
 
 def figure(
@@ -88,19 +98,25 @@ def figure(
                 "Start at a corner you can find again and call the first side.",
             )
         )
-        return Figure(None, None, [], doubts, call_in(plan, None, ways), None, [])
+        return Figure(None, None, [], doubts, call_in(plan, None, ways), None, [], [], [], [])
     solid = build_solid(plan)
     concrete = _concrete(plan, solid, ways, quick, found)
-    doubts += _plan_findings(plan, solid) + _later_findings(plan)
+    doubts += _plan_findings(plan, solid) + part_findings(plan, solid) + shape_findings(plan, solid, ways)
+    checks = edge_checks(plan, solid.cells)
+    doubts += edge_findings(checks)
     doubts += _ways_findings(plan, concrete) + order_findings(plan, concrete.ordered, ways)
+    drawing = plan_view(plan, solid, concrete.parts)
     return Figure(
         outline=outline_figure(plan, ways.reading.nearest, every_diagonal),
         concrete=concrete,
         trucks=concrete.ordered.trucks,
         findings=doubts,
         call_in=call_in(plan, concrete.ordered, ways),
-        drawing=plan_view(plan, solid, concrete.parts),
-        sections=sections(plan, solid.cells),
+        drawing=drawing,
+        cuts=cut_places(plan, solid.cells, drawing.steps),
+        levels=corner_levels(plan, solid.cells),
+        checks=checks,
+        second_pours=second_pours(plan),
     )
 
 
@@ -167,48 +183,7 @@ def _plan_findings(plan: Plan, solid: Solid) -> list[Finding]:
             words = f"{cell.name} drops {say_depth(drop, plan.units)}, and its slab is {say_depth(cell.thickness_mm, plan.units)} thick: the step hangs free."
             remedy = "Drop it less, or thicken along the step with a line inside."
             rows.append(finding("step-hangs", f"zones[{cell.index}]", words, remedy))
-    thickest = max(cell.thickness_mm for cell in solid.cells)
-    thinnest = min(cell.thickness_mm for cell in solid.cells)
-    used = {edge.type for edge in plan.edges}
-    for index, kind in enumerate(plan.edge_types):
-        if kind.mark not in used:
-            rows.append(
-                finding(
-                    "edge-type-unused",
-                    f"edge_types[{index}]",
-                    f"{kind.mark} is used on no side.",
-                    "Give it a side, or take it out.",
-                )
-            )
-        elif kind.kind == "thickened" and (kind.depth_mm or 0) <= thickest:
-            which = "any slab" if (kind.depth_mm or 0) <= thinnest else "the thickest slab"
-            words = f"{kind.mark} is {say_depth(kind.depth_mm or 0, plan.units)} deep, no deeper than {which} ({say_depth(thickest, plan.units)})."
-            rows.append(
-                finding("edge-adds-nothing", f"edge_types[{index}]", words, "Make it deeper, or the side plain.")
-            )
-    for row, lost in solid.clipped_m2.items():
-        if plan.edges[row].along is not None and lost > 0.001:
-            words = f"A line of {plan.edges[row].type} sticks out of the outline by {lost:.2f} m² and is cut off there."
-            rows.append(finding("part-clipped", f"edges[{row}].along", words, "Move the line, or leave it."))
     return rows
-
-
-def _later_findings(plan: Plan) -> list[Finding]:
-    """Keys of later stages that would change the volume."""
-    said = [
-        (key, f"{len(getattr(plan, key))} in {name}")
-        for key, name in (
-            ("beams", "beams"), ("pads", "pads"), ("recesses", "recesses"), ("side_pads", "side pads"), ("kerbs", "kerbs"),
-        )
-        if getattr(plan, key)
-    ]  # fmt: skip
-    return [
-        finding(
-            "not-counted-yet", key, f"The file has {what}; the volume here does not count that yet.",
-            "Add it by hand before you order.",
-        )
-        for key, what in said
-    ]  # fmt: skip
 
 
 def _ways_findings(plan: Plan, concrete: Concrete) -> list[Finding]:
@@ -241,10 +216,12 @@ def figure_json(result: Figure) -> dict[str, Any]:
             "net_m3": c.net_m3,
             "parts": [{"part": p.part, "kind": p.kind, "mark": p.mark, "zone": p.zone, "m3": p.m3} for p in c.parts],
             "second_way_m3": c.second_way_m3,
+            "second_pours": [{"name": p.name, "kind": p.kind, "m3": p.m3} for p in result.second_pours],
             "allowances": [{"name": a.name, "m3": a.m3, "reason": a.reason} for a in c.allowances],
             "order_m3": c.order_m3,
             "order_yd3": c.order_yd3,
         },
         "trucks": [{"load_m3": t.load_m3, "load_yd3": t.load_yd3} for t in result.trucks],
+        "levels": {"corners": [{"zone": r.zone, "corner": r.corner, "level_mm": r.level_mm} for r in result.levels]},
         "findings": [f.__dict__ for f in result.findings],
     }  # fmt: skip

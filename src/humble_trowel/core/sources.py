@@ -34,6 +34,43 @@ _ROWS = (
         "plain side the strip ends square.",
         "definition",
     ),
+    Source(
+        "beam",
+        "Full depth over the bottom width, the haunch on both sides; mitred at bends, flat at the ends.",
+        "definition",
+    ),
+    Source(
+        "second-pour", "A pour of its own on starter bars or beside the slab; not in the slab's volume.", "definition"
+    ),
+    Source(
+        "bury",
+        "Footings at least 12 in into undisturbed ground: IRC R403.1.4. Check the code adopted there.",
+        "standard",
+    ),
+    Source(
+        "frost",
+        "Footings below the frost line or protected from frost: IRC R403.1.4.1. The county says how deep it is.",
+        "standard",
+    ),
+    Source(
+        "above-grade",
+        "Top of foundation 6 in over the ground outside, 4 in under masonry veneer: IRC R404.1.6.",
+        "standard",
+    ),
+    Source(
+        "shallow-frost",
+        "Frost-protected shallow foundation, heated to 64 °F or more: IRC R403.3, recalled. Read the code before use.",
+        "standard",
+    ),
+    Source(
+        "plate",
+        "A sill plate may hang over the concrete by a third of its width at most: thumb rule; the engineer decides.",
+        "thumb",
+    ),
+    Source(
+        "least-slab", "Slabs on ground at least 3 1/2 in thick: IRC R506.1. Check the code adopted there.", "standard"
+    ),
+    Source("thumb-use", "4 in for feet and cars, 5 to 6 in for trucks, more by the engineer: thumb table.", "thumb"),
     Source("slices", "Counted again in thin slices, by a separate computation.", "definition"),
     Source("house", "House default until the crew sets its own. See Ways.", "house"),
     Source(

@@ -6,14 +6,18 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import shapely
+from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.shares import Piece
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.order.ledger import LedgerPart
+from humble_trowel.core.order.ledger_part import LedgerPart, label_spot
+from humble_trowel.core.order.second_pours import second_pours
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import PadType
 from humble_trowel.core.units import say_depth
 
 Rings = list[list[XY]]
@@ -35,12 +39,15 @@ class ZoneDrawn:
 
 @dataclass(frozen=True)
 class StripDrawn:
-    """A thickened strip as owned: face 'full' or 'haunch'. row: of edges. rings: touching convex pieces.
+    """An edge, beam or pad as drawn, later ones over earlier: face 'full' or 'haunch'. kind: edge, beam or pad.
 
-    borders: the lines where the bottom ends (full) or the haunch comes up to the slab.
+    row: of `edges`, `beams` or `pads`. number: of the part. rings: touching convex pieces. borders: the lines where
+    the bottom ends (full) or the haunch comes up to the slab; a pad's own outline.
     """
 
+    kind: str
     row: int
+    number: int
     mark: str
     face: str
     rings: Rings
@@ -48,10 +55,22 @@ class StripDrawn:
 
 
 @dataclass(frozen=True)
+class Outlined:
+    """A recess, a pile head, or what comes on top or beside: its rings and where its name stands."""
+
+    kind: str
+    row: int
+    name: str
+    rings: Rings
+    at: XY
+
+
+@dataclass(frozen=True)
 class PlanView:
     zones: list[ZoneDrawn]
     strips: list[StripDrawn]
     steps: Rings
+    outlined: list[Outlined]
 
 
 def plan_view(plan: Plan, solid: Solid, parts: list[LedgerPart]) -> PlanView:
@@ -62,23 +81,45 @@ def plan_view(plan: Plan, solid: Solid, parts: list[LedgerPart]) -> PlanView:
         drop = f"{say_depth(zone.drop_mm, plan.units)} down, " if zone.drop_mm else ""
         under = f"{drop}{say_depth(cell.thickness_mm, plan.units)} {cell.mark}"
         zones.append(ZoneDrawn(cell.index, cell.name, under, cell.mark, zone.drop_mm, _rings(cell.region), part.at))
-    return PlanView(zones, _strips(plan, solid), _steps(plan, solid.cells))
+    return PlanView(zones, _strips(plan, solid), _steps(plan, solid.cells), _outlined(plan))
 
 
 def _strips(plan: Plan, solid: Solid) -> list[StripDrawn]:
     groups: dict[tuple[int, str], list[Piece]] = {}
     for piece in solid.pieces:
         groups.setdefault((piece.part, piece.face), []).append(piece)
-    return [
-        StripDrawn(
-            row,
-            plan.edges[row].type,
-            face,
-            [_rounded(piece.ring) for piece in pieces],
-            [line for piece in pieces for line in _borders(piece)],
-        )
-        for (row, face), pieces in sorted(groups.items())
+    drawn = []
+    for (number, face), pieces in sorted(groups.items()):
+        part = solid.parts[number]
+        borders = [line for piece in pieces for line in _borders(piece)]
+        if part.kind == "pad":
+            ring = _rounded(pad_ring(_pad_type(plan, part.mark), plan.pads[part.row]))
+            borders = [[*ring, ring[0]]]
+        rings = [_rounded(piece.ring) for piece in pieces]
+        drawn.append(StripDrawn(part.kind, part.row, number, part.mark, face, rings, borders))
+    return drawn
+
+
+def _pad_type(plan: Plan, mark: str) -> PadType:
+    return next(row for row in plan.pad_types if row.mark == mark)
+
+
+def _outlined(plan: Plan) -> list[Outlined]:
+    rows = [
+        Outlined("recess", at, recess.name, [_rounded(recess.polygon)], label_spot(Polygon(recess.polygon)))
+        for at, recess in enumerate(plan.recesses)
     ]
+    for pour in second_pours(plan):
+        middle = Polygon(pour.rings[0]).representative_point() if pour.rings else None
+        if middle is not None:
+            rows.append(Outlined(pour.kind, pour.row, pour.name, pour.rings, (middle.x, middle.y)))
+    for at, piles in enumerate(plan.piles):
+        for spot in piles.at:
+            circle = shapely.Point(spot).buffer(piles.diameter_mm / 2, quad_segs=6)
+            rows.append(
+                Outlined("pile", at, piles.name, [_rounded([(x, y) for x, y in circle.exterior.coords[:-1]])], spot)
+            )
+    return rows
 
 
 def _borders(piece: Piece) -> Rings:

@@ -8,13 +8,15 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
+from itertools import pairwise
 
 from shapely.geometry import Polygon
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.strips import Facet
 from humble_trowel.core.geometry.tops import Plane
-from humble_trowel.core.plan.document import BeamType, Plan
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import BeamType
 
 MITRE_LIMIT = 4.0
 STRAIGHT = 1e-9
@@ -39,10 +41,10 @@ def one_beam(kind: BeamType, path: Sequence[XY], slab_mm: float, part: int) -> I
     """Facets of one beam along its centreline."""
     half, run = kind.width_mm / 2, kind.haunch_run_per_rise or 0.0
     reach = half + run * (kind.depth_mm - slab_mm)
-    legs = list(zip(path, path[1:], strict=False))
+    legs = list(pairwise(path))
     for a, b in legs:
         yield from _leg(kind, a, b, half, reach, part)
-    bends = list(zip(legs, legs[1:], strict=False))
+    bends = list(pairwise(legs))
     if is_closed(path):
         bends.append((legs[-1], legs[0]))
     for before, after in bends:
@@ -112,9 +114,7 @@ def _cones(n1: XY, n2: XY) -> Iterator[tuple[XY, XY, XY]]:
     yield ends[1], n2, n2
 
 
-def _cone(
-    kind: BeamType, corner: XY, cone: tuple[XY, XY, XY], half: float, reach: float, part: int
-) -> Iterator[Facet]:
+def _cone(kind: BeamType, corner: XY, cone: tuple[XY, XY, XY], half: float, reach: float, part: int) -> Iterator[Facet]:
     e1, e2, q = cone
     cx, cy = corner
 

@@ -9,7 +9,8 @@ from shapely.geometry import Polygon
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.strips import Facet
 from humble_trowel.core.geometry.tops import Plane
-from humble_trowel.core.plan.document import Pad, PadType, Plan
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import Pad, PadType
 
 SIDES = 72
 

@@ -17,7 +17,7 @@ from humble_trowel.core.geometry.convex import Ring, apart, box_of, parted
 from humble_trowel.core.geometry.shares import Piece, clip_to, convex_rings, ring_volume_m3, split
 from humble_trowel.core.geometry.tops import GRID_MM, Plane
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.plan.document import Recess
+from humble_trowel.core.plan.shape_parts import Recess
 
 
 def recess_change_m3(recess: Recess, cells: Sequence[Cell], pieces: Sequence[Piece]) -> float:

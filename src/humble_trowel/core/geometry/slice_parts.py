@@ -7,11 +7,13 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
+from itertools import pairwise
 from typing import NamedTuple
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.slice_strips import Row, Strip
-from humble_trowel.core.plan.document import BeamType, EdgeType, Pad, PadType, Plan
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import BeamType, EdgeType, Pad, PadType
 
 LIMIT = 4.0  # half widths
 
@@ -68,7 +70,7 @@ def _beam(kind: BeamType, path: list[XY], slab_mm: float) -> list[Strip]:
     )  # fmt: skip
     reach = kind.width_mm / 2 + (kind.haunch_run_per_rise or 0.0) * (kind.depth_mm - slab_mm)
     strips: list[Strip] = []
-    for p, q in zip(path, path[1:], strict=False):
+    for p, q in pairwise(path):
         u = _way(p, q)
         ends = ((-u[0], -u[1], -_dot(u, p)), (u[0], u[1], _dot(u, q)))
         for line in (_distance((-u[1], u[0]), p), _distance((u[1], -u[0]), p)):
@@ -85,13 +87,13 @@ def _outer_corner(p: XY, q: XY, r: XY, reach: float, half: EdgeType) -> list[Str
     """Past both legs' ends on the outer side: the greatest of both distances and a quarter of that along the middle."""
     u, v = _way(p, q), _way(q, r)
     left = u[0] * v[1] - u[1] * v[0] > 0
-    out = (lambda w: (w[1], -w[0])) if left else (lambda w: (-w[1], w[0]))
+    away = 1.0 if left else -1.0
     middle = (u[0] - v[0], u[1] - v[1])
     size = math.hypot(*middle)
     if size < 1e-9:
         return []
     axis = (middle[0] / size / LIMIT, middle[1] / size / LIMIT)
-    lines = [_distance(out(u), q), _distance(out(v), q), _distance(axis, q)]
+    lines = [_distance((away * u[1], -away * u[0]), q), _distance((away * v[1], -away * v[0]), q), _distance(axis, q)]
     past = ((-u[0], -u[1], -_dot(u, q)), (v[0], v[1], _dot(v, q)))
     strips = []
     for own in lines:
@@ -125,4 +127,3 @@ def _at_least(line: Row, limit: float) -> Row:
 def void_levels(voids: Sequence[Void], slabs: Sequence[float]) -> list[float]:
     """Depths at which a recess bends the depth: its own, or so much under a slab that dips."""
     return sorted({row.depth_mm + slab for row in voids for slab in (slabs if row.keeps else (0.0,))})
-

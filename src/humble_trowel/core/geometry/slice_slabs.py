@@ -15,7 +15,8 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.plan.document import DrainFall, Plan, PlaneFall, Zone
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import DrainFall, PlaneFall, Zone
 
 Array = NDArray[np.float64]
 

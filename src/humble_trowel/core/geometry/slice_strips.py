@@ -9,7 +9,8 @@ import math
 from dataclasses import dataclass
 
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.plan.document import EdgeType, Plan
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import EdgeType
 
 FAR = 1e12
 Row = tuple[float, float, float]

@@ -17,7 +17,7 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.beams import beam_facets
-from humble_trowel.core.geometry.convex import Ring, box_of, parted
+from humble_trowel.core.geometry.convex import SLIVER_MM2, Ring, box_of, parted
 from humble_trowel.core.geometry.pads import pad_facets
 from humble_trowel.core.geometry.parts import PartOf, first_number, parts_of
 from humble_trowel.core.geometry.recesses import recess_change_m3
@@ -35,7 +35,8 @@ from humble_trowel.core.geometry.shares import (
 from humble_trowel.core.geometry.strips import Facet, edge_runs, strip_facets
 from humble_trowel.core.geometry.tops import Plane
 from humble_trowel.core.geometry.zones import Cell, lay_zones, usable_region
-from humble_trowel.core.plan.document import Plan, Recess
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import Recess
 
 
 @dataclass(frozen=True)
@@ -117,11 +118,12 @@ def _build(plan: Plan, cells: list[Cell]) -> Solid:
 def all_facets(plan: Plan, cells: Sequence[Cell]) -> list[Facet]:
     """Facets of all edges, beams and pads, not yet clipped to the outline."""
     slab_mm = min((cell.thickness_mm for cell in cells), default=0.0)
-    return [
+    facets = [
         *strip_facets(edge_runs(plan), slab_mm),
         *beam_facets(plan, slab_mm, first_number(plan, "beam")),
         *pad_facets(plan, slab_mm, first_number(plan, "pad")),
     ]
+    return [facet for facet in facets if facet.shape.area > SLIVER_MM2]
 
 
 class Laying:

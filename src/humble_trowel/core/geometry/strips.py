@@ -15,7 +15,8 @@ from shapely.geometry import Polygon
 
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
 from humble_trowel.core.geometry.tops import Plane
-from humble_trowel.core.plan.document import EdgeType, Plan
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import EdgeType
 
 STRAIGHT_RAD = 1e-9
 

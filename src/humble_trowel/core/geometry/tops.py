@@ -11,7 +11,7 @@ from shapely.geometry import LineString, Point, Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.errors import PlanError
-from humble_trowel.core.plan.document import DrainFall, PlaneFall, Zone
+from humble_trowel.core.plan.shape_parts import DrainFall, PlaneFall, Zone
 
 STEEPEST = 0.25
 SIGHT_MM = 0.5

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import pairwise
 
 from humble_trowel.core.errors import InputError
@@ -12,9 +12,10 @@ from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.strips import Run, edge_runs
-from humble_trowel.core.order.ledger import volume_unit
+from humble_trowel.core.order.leaves import volume_unit
 from humble_trowel.core.order.quantity import slab_beside
-from humble_trowel.core.plan.document import EdgeType, Plan, side_name
+from humble_trowel.core.plan.document import Plan, side_name
+from humble_trowel.core.plan.shape_parts import EdgeType
 from humble_trowel.core.plan.site_records import AsDug, DugStation
 from humble_trowel.core.units import format_volume, say_depth, say_length
 from humble_trowel.core.working import Working, leaf, work
@@ -25,7 +26,7 @@ WIDEST_MM = 3000.0
 @dataclass(frozen=True)
 class DugRun:
     """One trench. extra_m3: beyond the plan (less than nothing where it was dug small). measured: at stations, not by
-    the bucket. row: of `edges`. side: None for a line inside."""
+    the bucket. row: of `edges` (-1 for a beam). side: None for a line inside. beam: index of a beam."""
 
     row: int
     side: int | None
@@ -37,6 +38,7 @@ class DugRun:
     measured: bool
     stations: list[DugStation]
     words: str
+    beam: int | None = None
 
 
 def dug_runs(plan: Plan, solid: Solid, dug: Sequence[AsDug]) -> list[DugRun]:
@@ -60,7 +62,24 @@ def dug_runs(plan: Plan, solid: Solid, dug: Sequence[AsDug]) -> list[DugRun]:
         for side, run in zip(edge.sides or (), own, strict=True):
             said = next((d.stations for d in reversed(dug) if d.side == side), None)
             rows.append(_run(plan, solid, row, side, side_name(side, n), [(0.0, run)], said, bucket))
+    for beam, line in enumerate(plan.beams):
+        own = beam_runs(plan, beam)
+        spots = [(sum(map(_size, own[:k])), run) for k, run in enumerate(own)]
+        said = next((d.stations for d in reversed(dug) if d.beam == beam), None)
+        found = _run(plan, solid, -1, None, f"beam {beam + 1}, {line.type}", spots, said, bucket)
+        rows.append(replace(found, beam=beam))
     return rows
+
+
+def beam_runs(plan: Plan, beam: int) -> list[Run]:
+    """A beam's trench as runs along its middle; its two haunches stand as one of twice the run."""
+    line = plan.beams[beam]
+    kind = next(row for row in plan.beam_types if row.mark == line.type)
+    section = EdgeType(
+        mark=kind.mark, kind="thickened", depth_mm=kind.depth_mm, bottom_width_mm=kind.width_mm,
+        haunch_run_per_rise=2 * (kind.haunch_run_per_rise or 0.0),
+    )  # fmt: skip
+    return [Run(-1, section, a, b, None, None) for a, b in pairwise(line.path)]
 
 
 def _size(run: Run) -> float:
@@ -132,18 +151,7 @@ def _words(plan: Plan, kind: EdgeType, said: list[DugStation] | None, bucket: fl
 
 def check_dug(plan: Plan, dug: AsDug) -> None:
     """Raise InputError for a trench that is not there, a station past its end, or a size that cannot be."""
-    runs = edge_runs(plan)
-    marks = {row.mark for row in plan.edge_types if row.kind == "thickened"}
-    row = (
-        dug.row
-        if dug.row is not None
-        else next((i for i, e in enumerate(plan.edges) if dug.side in (e.sides or ())), None)
-    )
-    if row is None or row >= len(plan.edges) or plan.edges[row].type not in marks:
-        raise InputError("There is no trench along that side.", "side" if dug.side is not None else "row")
-    own = [run for run in runs if run.part == row]
-    if dug.side is not None:
-        own = [own[(plan.edges[row].sides or []).index(dug.side)]]
+    own = _own_runs(plan, dug)
     length = sum(_size(run) for run in own)
     for i, station in enumerate(dug.stations):
         if station.at_mm > length + 50:
@@ -155,6 +163,20 @@ def check_dug(plan: Plan, dug: AsDug) -> None:
                     f"{say_length(getattr(station, key), plan.units)} is no trench of this slab.",
                     f"stations[{i}].{key}",
                 )
+
+
+def _own_runs(plan: Plan, dug: AsDug) -> list[Run]:
+    if dug.beam is not None:
+        if dug.beam >= len(plan.beams):
+            raise InputError("There is no such beam.", "beam")
+        return beam_runs(plan, dug.beam)
+    marks = {row.mark for row in plan.edge_types if row.kind == "thickened"}
+    sides = (i for i, edge in enumerate(plan.edges) if dug.side in (edge.sides or ()))
+    row = dug.row if dug.row is not None else next(sides, None)
+    if row is None or row >= len(plan.edges) or plan.edges[row].type not in marks:
+        raise InputError("There is no trench along that side.", "side" if dug.side is not None else "row")
+    own = [run for run in edge_runs(plan) if run.part == row]
+    return own if dug.side is None else [own[(plan.edges[row].sides or []).index(dug.side)]]
 
 
 def dug_working(plan: Plan, runs: Sequence[DugRun]) -> Working | None:

@@ -16,7 +16,7 @@ from humble_trowel.core.geometry.tops import Plane
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.ground.regions import where_it_is
 from humble_trowel.core.ground.stack import BASE_KINDS, build_up_of, layer_name, stack_rows, stone_for
-from humble_trowel.core.order.ledger import area_leaf, area_times_depth, thin_leaf, volume_unit
+from humble_trowel.core.order.leaves import area_leaf, area_times_depth, thin_leaf, volume_unit
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import M3_PER_YD3, format_volume, say_depth

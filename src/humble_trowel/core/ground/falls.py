@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from humble_trowel.core.geometry.tops import least_of
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.plan.document import DrainFall, Plan, PlaneFall
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import DrainFall, PlaneFall
 from humble_trowel.core.units import round_half_away, say_depth
 
 POINTS = ("north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west")

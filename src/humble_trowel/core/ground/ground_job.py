@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from humble_trowel.core.findings import Finding
+from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.solid import Solid, build_solid
 from humble_trowel.core.ground.as_dug import DugRun, dug_findings, dug_runs, dug_working
 from humble_trowel.core.ground.cut_fill import CutFill
@@ -18,7 +19,8 @@ from humble_trowel.core.ground.notes import NO_NOTES, SiteNotes
 from humble_trowel.core.ground.pegs import Peg, grade_pegs
 from humble_trowel.core.ground.rod import RodRow, rod_card, rod_findings, rod_reads
 from humble_trowel.core.ground.stack import StackRow, resolve, stack_findings, stack_rows
-from humble_trowel.core.order.ledger import volume_unit
+from humble_trowel.core.order.leaves import volume_unit
+from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.order.measured import Measured
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways, ways_for
@@ -153,7 +155,8 @@ def measured(plan: Plan, ways: Ways, notes: SiteNotes) -> Measured:
     return Measured(
         base, words, trenches, "Measured at stations along the trench.",
         frozenset(run.side for run in runs if run.measured and run.side is not None),
-        frozenset(run.row for run in runs if run.measured and run.side is None),
+        frozenset(run.row for run in runs if run.measured and run.side is None and run.beam is None),
+        frozenset(run.beam for run in runs if run.measured and run.beam is not None),
     )  # fmt: skip
 
 
@@ -162,6 +165,7 @@ def parts_as_dug(
 ) -> list[PartAsDug]:
     """The ledger three ways: planned, as dug, as shot."""
     errors = zone_errors(layers)
+    first = first_number(plan, "beam")
     cents = ways.ground.concrete_cents_per_m3
     rows = []
     for cell in solid.cells:
@@ -169,15 +173,14 @@ def parts_as_dug(
         error = errors.get(cell.index)
         shot = None if error is None else m3 + error.fill_m3 - error.cut_m3
         rows.append(_part(plan, f"{cell.name} slab", "slab", cell.mark, cell.name, m3, None, shot, cents))
-    for row, edge in enumerate(plan.edges):
-        if row not in solid.added_m3:
+    for part in ledger(plan, solid):
+        if part.kind == "slab":
             continue
-        own = [run for run in dug if run.row == row]
+        own = [run for run in dug if part.kind == "edge" and run.row in part.numbers]
+        own += [run for run in dug if run.beam is not None and part.kind == "beam" and first + run.beam in part.numbers]
         known = any(run.measured or run.extra_m3 for run in own)
-        m3 = solid.added_m3[row]
-        name = f"{edge.type} along a line" if edge.along is not None else f"{edge.type} edge below the slab"
-        as_dug = m3 + sum(run.extra_m3 for run in own) if known else None
-        rows.append(_part(plan, name, "edge", edge.type, None, m3, as_dug, None, cents))
+        as_dug = part.m3 + sum(run.extra_m3 for run in own) if known else None
+        rows.append(_part(plan, part.part, part.kind, part.mark, None, part.m3, as_dug, None, cents))
     return rows
 
 

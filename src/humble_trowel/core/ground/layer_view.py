@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 
 from humble_trowel.core.ground.flat import Band, Enough, Rake, bands, contours, enough, rakes
 from humble_trowel.core.ground.layer_shots import LayerShots, RodShot
-from humble_trowel.core.order.ledger import area_leaf, area_times_depth, thin_leaf, volume_unit
+from humble_trowel.core.order.leaves import area_leaf, area_times_depth, thin_leaf, volume_unit
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways, ways_for
 from humble_trowel.core.units import format_volume, say_depth

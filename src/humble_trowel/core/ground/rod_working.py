@@ -6,7 +6,7 @@ from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.ground.levels import Stand
 from humble_trowel.core.ground.rod import rod_reads, say_reading
 from humble_trowel.core.ground.stack import StackRow, stack_rows
-from humble_trowel.core.order.ledger import thin_leaf
+from humble_trowel.core.order.leaves import thin_leaf
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import MM_PER_IN, say_depth

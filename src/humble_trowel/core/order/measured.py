@@ -11,7 +11,7 @@ from humble_trowel.core.working import Working
 class Measured:
     """base: extra concrete over the ground as shot (may be less than nothing), None while not settled.
 
-    trenches: extra of trenches as dug, None where none was measured. dug_sides, dug_rows: which ones were."""
+    trenches: extra of trenches as dug, None where none was measured. dug_sides, dug_rows, dug_beams: which ones were."""
 
     base: Working | None = None
     base_words: str = ""
@@ -19,6 +19,7 @@ class Measured:
     trench_words: str = ""
     dug_sides: frozenset[int] = frozenset()
     dug_rows: frozenset[int] = frozenset()
+    dug_beams: frozenset[int] = frozenset()
 
 
 UNMEASURED = Measured()

@@ -6,11 +6,15 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+import shapely
+from shapely.geometry import LineString, Polygon
+
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.strips import Run, edge_runs
 from humble_trowel.core.lines.outline import length_leaf
-from humble_trowel.core.order.ledger import LedgerPart, area_leaf, area_times_depth, short_sum, thin_leaf, volume_unit
+from humble_trowel.core.order.leaves import area_leaf, area_times_depth, short_sum, thin_leaf, volume_unit
+from humble_trowel.core.order.ledger_part import LedgerPart
 from humble_trowel.core.order.measured import UNMEASURED, Measured
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import SLACK_M3, Ways
@@ -114,6 +118,12 @@ def _trench_wide(plan: Plan, solid: Solid, ways: Ways, found: Measured) -> Allow
         if below > 0:
             key = (run.kind.mark, round(below, 6))
             lengths[key] = lengths.get(key, 0.0) + math.dist(run.start, run.end)
+    beams = {kind.mark: kind for kind in plan.beam_types}
+    for row, beam in enumerate(plan.beams):
+        below = beams[beam.type].depth_mm - solid.cells[0].thickness_mm
+        if row not in found.dug_beams and below > 0:
+            key = (beam.type, round(below, 6))
+            lengths[key] = lengths.get(key, 0.0) + inside_mm(plan, beam.path)
     if not lengths:
         return None
     wide = thin_leaf("Trench wider by", ways.allowances.trench_wide_mm, plan, "ways/trench_wide_mm", "ways")
@@ -133,6 +143,11 @@ def _trench_wide(plan: Plan, solid: Solid, ways: Ways, found: Measured) -> Allow
     return _row(plan, "trench_wide_mm", "Trench wider than drawn", ways.allowances.trench_wide_reason, working, ways)
 
 
+def inside_mm(plan: Plan, path: Sequence[tuple[float, float]]) -> float:
+    """Length of a centreline on the outline."""
+    return float(LineString(path).intersection(Polygon(plan.outline)).length)
+
+
 def _was_dug(plan: Plan, run: Run, found: Measured) -> bool:
     if run.part in found.dug_rows:
         return True
@@ -142,8 +157,6 @@ def _was_dug(plan: Plan, run: Run, found: Measured) -> bool:
 
 def slab_beside(solid: Solid, start: tuple[float, float], end: tuple[float, float]) -> float:
     """Thickness of the slab just inside the middle of a run, mm."""
-    import shapely
-
     size = math.dist(start, end)
     x = (start[0] + end[0]) / 2 - 5 * (end[1] - start[1]) / size
     y = (start[1] + end[1]) / 2 + 5 * (end[0] - start[0]) / size

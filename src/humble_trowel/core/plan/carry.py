@@ -11,7 +11,8 @@ from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.polygon import SNAP_MM, XY, signed_area_m2, turned
-from humble_trowel.core.plan.document import Edge, Plan, Zone
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import Edge, Zone
 
 
 def ring_of(polygon: BaseGeometry, start: XY | None = None) -> list[XY]:

@@ -7,17 +7,30 @@ later stages are kept unharmed. Geometry is checked elsewhere (reading.py): here
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Annotated, Any, Literal, Self
+from typing import Annotated, Any, Literal
 
 from pydantic import (
     Field,
     PrivateAttr,
     field_validator,
-    model_validator,
 )
 
 from humble_trowel.core.plan.ground_parts import BuildUp, GroundNotes
 from humble_trowel.core.plan.part import Part
+from humble_trowel.core.plan.shape_parts import (
+    Beam,
+    BeamType,
+    Edge,
+    EdgeType,
+    Kerb,
+    Pad,
+    PadType,
+    Piles,
+    Recess,
+    SidePad,
+    SlabType,
+    Zone,
+)
 from humble_trowel.core.plan.values import (
     MAX_CORNERS,
     Length,
@@ -25,11 +38,9 @@ from humble_trowel.core.plan.values import (
     Name,
     Note,
     Number,
-    Path,
     Point,
     Position,
     Ring,
-    Size,
     Small,
     Strength,
 )
@@ -67,123 +78,6 @@ class Walk(Part):
     start: Point | None = None
 
 
-class Marked(Part):
-    """A type that plans name by its mark."""
-
-    mark: Mark
-
-
-class SlabType(Marked):
-    thickness_mm: Size
-
-
-class PlaneFall(Part):
-    kind: Literal["plane"]
-    toward_deg: Number
-    rate: Number = Field(ge=0, le=1000)
-
-
-class DrainFall(Part):
-    kind: Literal["drain"]
-    at: Point
-    depth_mm: Length
-
-
-class Zone(Part):
-    name: Name
-    slab: Mark
-    polygon: Ring | None = None
-    drop_mm: Length = 0.0
-    fall: Annotated[PlaneFall | DrainFall, Field(discriminator="kind")] | None = None
-    underside: Literal["parallel", "level"] = "parallel"
-
-
-EdgeKind = Literal["thickened", "plain", "against-wall", "dowelled"]
-
-
-class EdgeType(Marked):
-    kind: EdgeKind
-    depth_mm: Length | None = None
-    bottom_width_mm: Length | None = None
-    haunch_run_per_rise: Number | None = Field(default=None, ge=0, le=20)
-
-    @model_validator(mode="after")
-    def _sizes_that_the_kind_uses(self) -> Self:
-        if self.kind == "thickened":
-            for key in ("depth_mm", "bottom_width_mm"):
-                if not getattr(self, key):
-                    raise ValueError(f"{key}: a thickened edge needs it, and more than nothing.")
-        return self
-
-
-class Edge(Part):
-    """Sides of one type, or a thickening along a line inside (`along` with `grow`)."""
-
-    type: Mark
-    sides: list[Annotated[int, Field(ge=0)]] | None = None
-    along: Path | None = None
-    grow: Literal["left", "right"] | None = None
-
-    @model_validator(mode="after")
-    def _one_of_both(self) -> Self:
-        if (self.sides is None) == (self.along is None):
-            raise ValueError("needs either sides or along, one of them.")
-        if (self.along is None) != (self.grow is None):
-            raise ValueError("grow (left or right) goes with along, and along needs it.")
-        return self
-
-
-class BeamType(Marked):
-    width_mm: Size
-    depth_mm: Size
-    haunch_run_per_rise: Number | None = Field(default=None, ge=0, le=20)
-
-
-class Beam(Part):
-    type: Mark
-    path: Path
-
-
-class PadType(Marked):
-    shape: Literal["rectangle", "round"]
-    width_mm: Length | None = None
-    length_mm: Length | None = None
-    diameter_mm: Length | None = None
-    depth_mm: Size
-
-
-class Pad(Part):
-    type: Mark
-    at: Point
-    turn_deg: Number = 0.0
-
-
-class Recess(Part):
-    name: Name
-    polygon: Ring
-    depth_mm: Size
-    keeps_thickness: bool = False
-
-
-class SidePad(Part):
-    name: Name
-    polygon: Ring
-    thickness_mm: Size
-    top_mm: Position = 0.0
-
-
-class LeaveOut(Part):
-    from_mm: Length
-    to_mm: Length
-
-
-class Kerb(Part):
-    path: Path
-    width_mm: Size
-    height_mm: Size
-    leave_outs: list[LeaveOut] = []
-
-
 class Mix(Part):
     strength_mpa: Strength | None = Field(default=None, gt=0, le=150)
     slump_mm: Small | None = None
@@ -211,13 +105,22 @@ class OrderNotes(Part):
         return value
 
 
+class MeasuredLevel(Part):
+    """A level measured on something that stands, at a plan point; 0 is the finished top of the main slab."""
+
+    at: Point
+    level_mm: Position
+
+
 class Existing(Part):
-    """What stands beside the work. level_mm: its floor or top; 0 is the finished top of the main slab."""
+    """What stands beside the work. level_mm: its floor or top; 0 is the finished top of the main slab. levels: where
+    it is out of level, point by point."""
 
     name: Name
     what: Literal["slab", "wall", "walk", "kerb", "other"] = "slab"
     polygon: Ring
     level_mm: Position = 0.0
+    levels: Annotated[list[MeasuredLevel], Field(max_length=200)] = []
 
 
 class LotLine(Part):
@@ -277,13 +180,14 @@ class Plan(Part):
     zones: Annotated[list[Zone], Field(max_length=100)] = []
     edge_types: Annotated[list[EdgeType], Field(max_length=100)] = []
     edges: Annotated[list[Edge], Field(max_length=400)] = []
-    beam_types: list[BeamType] = []
-    beams: list[Beam] = []
-    pad_types: list[PadType] = []
-    pads: list[Pad] = []
-    recesses: list[Recess] = []
-    side_pads: list[SidePad] = []
-    kerbs: list[Kerb] = []
+    beam_types: Annotated[list[BeamType], Field(max_length=100)] = []
+    beams: Annotated[list[Beam], Field(max_length=400)] = []
+    pad_types: Annotated[list[PadType], Field(max_length=100)] = []
+    pads: Annotated[list[Pad], Field(max_length=400)] = []
+    recesses: Annotated[list[Recess], Field(max_length=200)] = []
+    side_pads: Annotated[list[SidePad], Field(max_length=100)] = []
+    kerbs: Annotated[list[Kerb], Field(max_length=100)] = []
+    piles: Annotated[list[Piles], Field(max_length=20)] = []
     mix: Mix = Mix()
     order: OrderNotes = OrderNotes()
     ways: WaysOverride = WaysOverride()

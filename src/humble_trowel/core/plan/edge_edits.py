@@ -9,8 +9,9 @@ from typing import Any
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.lines.walk import walk
 from humble_trowel.core.plan.carry import rows_of_sides, types_of_sides
-from humble_trowel.core.plan.document import Edge, EdgeKind, EdgeType, Plan, side_name
+from humble_trowel.core.plan.document import Plan, side_name
 from humble_trowel.core.plan.outline_edits import Edited, ring_needed, start_of
+from humble_trowel.core.plan.shape_parts import Edge, EdgeKind, EdgeType
 from humble_trowel.core.units import parse_length, say_depth
 
 
@@ -50,8 +51,10 @@ def set_edge_type(
     bottom_width: str | float | None,
     degrees: float | None,
     text: str,
+    faces: dict[str, str | float] | None = None,
 ) -> Edited:
-    """Change an edge type or add one with a new mark. `text` may call the whole cut."""
+    """Change an edge type or add one with a new mark. `text` may call the whole cut. faces: foam_mm, isolation_mm,
+    plate_mm, plate_over_mm as typed; '' or '0' takes one away."""
     old = next((row for row in plan.edge_types if row.mark == mark), None)
     values: dict[str, Any] = old.model_dump() if old else {"mark": mark, "kind": "thickened"}
     values["kind"] = kind or values["kind"]
@@ -64,6 +67,9 @@ def set_edge_type(
                 raise EditError("A thickened edge needs more than nothing here.", key.removesuffix("_mm"))
     if degrees is not None:
         values["haunch_run_per_rise"] = run_per_rise(degrees)
+    for key, face in (faces or {}).items():
+        size = parse_length(face, plan.units, bare="in") if str(face).strip() else 0.0
+        values[key] = size if size or (key == "plate_over_mm" and str(face).strip()) else None
     if values["kind"] == "thickened":
         values["haunch_run_per_rise"] = values.get("haunch_run_per_rise") or 0.0
         for key, name in (("depth_mm", "deep"), ("bottom_width_mm", "wide")):
@@ -77,8 +83,10 @@ def set_edge_type(
 
 
 def _type_words(old: EdgeType | None, row: EdgeType, plan: Plan) -> str:
+    if old is not None and _faces(old) != _faces(row):
+        return f"{row.mark} foam, strip or plate set"
     if old is None or old.kind != row.kind or row.kind != "thickened":
-        return f"{row.mark} {row.kind}"
+        return f"{row.mark} {row.kind.replace('-', ' ')}"
     deeper = (row.depth_mm or 0) - (old.depth_mm or 0)
     wider = (row.bottom_width_mm or 0) - (old.bottom_width_mm or 0)
     words = []
@@ -89,6 +97,10 @@ def _type_words(old: EdgeType | None, row: EdgeType, plan: Plan) -> str:
     if row.haunch_run_per_rise != old.haunch_run_per_rise:
         words.append("face changed")
     return f"{row.mark} {', '.join(words) or 'unchanged'}"
+
+
+def _faces(row: EdgeType) -> tuple[float | None, ...]:
+    return (row.foam_mm, row.isolation_mm, row.plate_mm, row.plate_over_mm)
 
 
 def remove_edge_type(plan: Plan, mark: str) -> Edited:

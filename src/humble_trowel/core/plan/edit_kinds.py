@@ -6,7 +6,9 @@ from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
-from humble_trowel.core.plan.document import EdgeKind, Existing, LotLine
+from humble_trowel.core.plan.document import Existing, LotLine
+from humble_trowel.core.plan.shape_edit_kinds import ShapeEdit
+from humble_trowel.core.plan.shape_parts import EdgeKind
 
 Said = Annotated[str, Field(max_length=200)] | float
 Calls = Annotated[str, Field(max_length=4000)]
@@ -92,11 +94,11 @@ class WalkZone(_Edit):
 
 
 class SetZone(_Edit):
-    """changes: any of name, slab, drop_mm (may be text), fall, underside."""
+    """changes: any of name, slab, drop_mm (may be text), fall, underside, use."""
 
     op: Literal["set_zone"]
     index: Index
-    changes: dict[Literal["name", "slab", "drop_mm", "fall", "underside"], Any]
+    changes: dict[Literal["name", "slab", "drop_mm", "fall", "underside", "use"], Any]
 
 
 class RemoveZone(_Edit):
@@ -112,6 +114,20 @@ class SetEdgeType(_Edit):
     bottom_width: Said | None = None
     degrees: float | None = None
     text: Annotated[str, Field(max_length=200)] = ""
+    foam: Said | None = None
+    isolation: Said | None = None
+    plate: Said | None = None
+    plate_over: Said | None = None
+
+    def faces(self) -> dict[str, str | float]:
+        """What is said of foam, isolation and sill plate, under the job file's names."""
+        said = {
+            "foam_mm": self.foam,
+            "isolation_mm": self.isolation,
+            "plate_mm": self.plate,
+            "plate_over_mm": self.plate_over,
+        }
+        return {key: value for key, value in said.items() if value is not None}
 
 
 class RemoveEdgeType(_Edit):
@@ -273,6 +289,6 @@ Edit = Annotated[
     SetWalk | KeepOutline | Template | MoveCorner | SetSide | AddCorner | RemoveCorner | AddOpening | RemoveOpening
     | SetSlabType | RemoveSlabType | WalkZone | SetZone | RemoveZone | SetEdgeType | RemoveEdgeType | SetSideType
     | AddAlong | RemoveAlong | AddExisting | SetExisting | RemoveExisting | Hold | FormSides | RoundCorner
-    | TakeOutline | AcceptLaid | SetBuildUp | RemoveBuildUp | SetBenchmark | RemoveBenchmark | SetGround | SetFall | SetFields | ReplacePlan,
+    | TakeOutline | AcceptLaid | SetBuildUp | RemoveBuildUp | SetBenchmark | RemoveBenchmark | SetGround | SetFall | SetFields | ReplacePlan | ShapeEdit,
     Field(discriminator="op"),
 ]  # fmt: skip

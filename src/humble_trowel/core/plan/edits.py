@@ -13,6 +13,7 @@ from pydantic import ValidationError
 from humble_trowel.core.errors import EditError
 from humble_trowel.core.plan import edge_edits, ground_edits, lines_edits, outline_edits, zone_edits
 from humble_trowel.core.plan.carry_forms import follow_outline
+from humble_trowel.core.plan.carry_parts import parts_on_outline
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.edit_kinds import (
     AcceptLaid,
@@ -53,6 +54,7 @@ from humble_trowel.core.plan.edit_kinds import (
     WalkZone,
 )
 from humble_trowel.core.plan.reading import anticlockwise, check_plan, plan_error, validate
+from humble_trowel.core.plan.shape_edits import apply_shape
 
 _FIELD_ROOTS = ("name", "client", "units", "contact", "site", "mix", "order", "ways")
 
@@ -65,7 +67,7 @@ def apply(plan: Plan, edits: Sequence[Edit]) -> tuple[Plan, str]:
             before = plan
             plan, summary = _apply(plan, edit)
             if not isinstance(edit, ReplacePlan):
-                plan = follow_outline(before, plan)
+                plan = parts_on_outline(before, follow_outline(before, plan))
         except ValidationError as error:
             raise plan_error(error) from None
     plan = anticlockwise(validate(plan.model_dump()))
@@ -105,7 +107,9 @@ def _apply(plan: Plan, edit: Edit) -> outline_edits.Edited:
         case RemoveZone():
             return z.remove_zone(plan, edit.index)
         case SetEdgeType():
-            return e.set_edge_type(plan, edit.mark, edit.kind, edit.depth, edit.bottom_width, edit.degrees, edit.text)
+            return e.set_edge_type(
+                plan, edit.mark, edit.kind, edit.depth, edit.bottom_width, edit.degrees, edit.text, edit.faces()
+            )
         case RemoveEdgeType():
             return e.remove_edge_type(plan, edit.mark)
         case SetSideType():
@@ -146,6 +150,8 @@ def _apply(plan: Plan, edit: Edit) -> outline_edits.Edited:
             return _set_fields(plan, edit.values)
         case ReplacePlan():
             return validate(dict(edit.document)), edit.summary
+        case _:
+            return apply_shape(plan, edit)
 
 
 def _with_a_slab(plan: Plan) -> Plan:

@@ -7,9 +7,10 @@ import re
 from typing import Any
 
 from humble_trowel.core.errors import CallError, EditError
-from humble_trowel.core.plan.document import Plan, Zone
+from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ground_parts import LAYER_WORDS, Benchmark, BuildUp, GroundNotes, Layer
 from humble_trowel.core.plan.outline_edits import Edited, ring_needed
+from humble_trowel.core.plan.shape_parts import Zone
 from humble_trowel.core.units import parse_length, parse_strength, parse_volume
 
 Said = str | float

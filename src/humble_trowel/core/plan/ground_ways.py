@@ -75,6 +75,7 @@ class GroundWays(GroundPart):
     peg_spacing_mm: WayLength = 8 * 12 * IN
     haul_cents_per_m3: Annotated[int, Field(ge=0, le=10**6)] = 1800
     concrete_cents_per_m3: Annotated[int, Field(ge=0, le=10**6)] = 21600
+    foam_cents_per_m2_inch: Annotated[int, Field(ge=0, le=10**5)] = 1150
     reason: Reason = "House figures until the crew writes its own."
 
 

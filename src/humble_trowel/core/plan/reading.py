@@ -14,7 +14,9 @@ from shapely.geometry import LineString, Polygon
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.polygon import XY, check_ring, signed_area_m2, turned
 from humble_trowel.core.geometry.zones import lay_zones
-from humble_trowel.core.plan.document import FormRow, GroundLevel, Marked, Plan
+from humble_trowel.core.plan.document import FormRow, GroundLevel, Plan
+from humble_trowel.core.plan.parts_check import check_parts
+from humble_trowel.core.plan.shape_parts import Marked
 
 FORMAT = "humble-trowel-job"
 VERSION = 1
@@ -97,6 +99,7 @@ def check_plan(plan: Plan) -> None:
             raise PlanError("The openings leave nothing of the slab.", "openings")
     _check_edges(plan)
     _check_wholly_outside(plan)
+    check_parts(plan)
     _check_forms(plan)
 
 

@@ -82,16 +82,17 @@ class DugStation(Part):
 
 
 class AsDug(Part):
-    """A trench as it was dug: of a side, or of a line inside (row of `edges`)."""
+    """A trench as it was dug: of a side, of a line inside (row of `edges`), or of a beam."""
 
     side: Annotated[int, Field(ge=0, lt=200)] | None = None
     row: Annotated[int, Field(ge=0, lt=400)] | None = None
+    beam: Annotated[int, Field(ge=0, lt=400)] | None = None
     stations: Annotated[list[DugStation], Field(min_length=1, max_length=100)]
 
     @model_validator(mode="after")
     def _one_of_both(self) -> Self:
-        if (self.side is None) == (self.row is None):
-            raise ValueError("needs either side or row, one of them.")
+        if [self.side, self.row, self.beam].count(None) != 2:
+            raise ValueError("needs either side, row or beam, one of them.")
         return self
 
 

@@ -13,8 +13,9 @@ from humble_trowel.core.geometry.polygon import SNAP_MM, XY, check_ring
 from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.lines.walk import Walked, walk
 from humble_trowel.core.plan.carry import distance_to_side, new_corners, ring_of, types_of_sides
-from humble_trowel.core.plan.document import Edge, Plan, SlabType, Zone
+from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.outline_edits import Edited, ring_needed, start_of
+from humble_trowel.core.plan.shape_parts import Edge, SlabType, Zone
 from humble_trowel.core.units import parse_length, say_depth
 
 

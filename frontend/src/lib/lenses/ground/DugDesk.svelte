@@ -25,7 +25,7 @@
 	async function keep() {
 		if (!run) return;
 		const stations = full.map((row) => ({ at_mm: feet(row.at || '0'), width_mm: inches(row.width), depth_mm: inches(row.depth) }));
-		wrong = (await data.record('as-dug', { ...(run.side === null ? { row: run.row } : { side: run.side }), stations }))?.words ?? '';
+		wrong = (await data.record('as-dug', { ...(run.beam !== null ? { beam: run.beam } : run.side === null ? { row: run.row } : { side: run.side }), stations }))?.words ?? '';
 		told = wrong ? '' : `${run.name}: ${data.state?.ground.dug[picked]?.words ?? ''}`;
 	}
 	const setBucket = (typed: string) => desk.keep([{ op: 'set_ground', changes: { bucket_mm: typed.trim() || null } }], 'bucket_mm');

@@ -1,0 +1,36 @@
+"""Bodies of the edges routes."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from pydantic import BaseModel, ConfigDict, Field
+
+from humble_trowel.core.edges.cut import Cut
+from humble_trowel.core.edges.frost_options import EdgeOption
+from humble_trowel.core.edges.match import Match
+from humble_trowel.core.plan.edit_kinds import Edit
+from humble_trowel.core.plan.shape_edit_kinds import Spot
+
+
+class CutCall(BaseModel):
+    """A line on the plan, mm; edits: not kept yet."""
+
+    model_config = ConfigDict(extra="forbid")
+    start: Spot
+    end: Spot
+    edits: Annotated[list[Edit], Field(max_length=60)] = []
+
+
+class CutAnswer(BaseModel):
+    cut: Cut
+
+
+class EdgesState(BaseModel):
+    options: list[EdgeOption]
+    matches: list[Match]
+
+
+class PartAlone(BaseModel):
+    m3: float
+    text: str

@@ -1,0 +1,172 @@
+"""A cut through the slab as it is drawn: concrete, layers, what stands at its ends, and every size to read off it.
+
+Levels are mm over the finished top of the main slab, s runs along the cut, mm. Nothing here is measured from the
+plan document's sizes alone: positions come from the solid where the line crosses it.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+
+from shapely.geometry import LineString, Polygon
+
+from humble_trowel.core.edges.cut_ends import CutEnd, cut_ends
+from humble_trowel.core.edges.cut_layers import CutLayer, cut_layers
+from humble_trowel.core.edges.cut_line import Span, cut_line, section_area_m2, section_rings
+from humble_trowel.core.edges.cut_sizes import CutSize, cut_sizes
+from humble_trowel.core.errors import InputError
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.solid import Solid
+from humble_trowel.core.ground.falls import rate_words
+from humble_trowel.core.order.second_pours import stretches
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.units import M2_PER_FT2
+
+LEAST_CUT_MM = 10.0
+LEAST_FALL = 0.0005
+
+
+@dataclass(frozen=True)
+class Block:
+    """Something else that the line crosses: a kerb on top, a pile below. Levels of its foot and head."""
+
+    kind: str
+    name: str
+    s0: float
+    s1: float
+    bottom_mm: float
+    top_mm: float
+
+
+@dataclass(frozen=True)
+class Sloped:
+    """A stretch of top that falls, with its rate along the cut in words."""
+
+    s0: float
+    z0: float
+    s1: float
+    z1: float
+    text: str
+
+
+@dataclass(frozen=True)
+class Cut:
+    """start, end: on plan. rings: concrete as (s, level). zones: (s, level of its top, name)."""
+
+    start: XY
+    end: XY
+    length_mm: float
+    words: str
+    area_m2: float
+    area_text: str
+    rings: list[list[XY]]
+    layers: list[CutLayer]
+    ends: list[CutEnd]
+    sizes: list[CutSize]
+    slopes: list[Sloped]
+    blocks: list[Block]
+    zones: list[tuple[float, float, str]]
+    numbers: list[int]
+
+
+def cut(plan: Plan, solid: Solid, ways: Ways, a: XY, b: XY) -> Cut:
+    """The cut from a to b as seen with a on the left. Raises InputError for a line of no length or off the slab."""
+    if math.dist(a, b) < LEAST_CUT_MM:
+        raise InputError("Both ends of the cut are one spot. Draw it longer.", "to")
+    spans = cut_line(solid, a, b)
+    if not spans:
+        raise InputError("The line does not cross the slab. Draw it over concrete.", "from")
+    ends = cut_ends(plan, solid, ways, a, b, spans)
+    area = section_area_m2(spans)
+    text = f"{area:.3f} m²" if plan.units == "mm" else f"{area / M2_PER_FT2:.2f} sq ft"
+    return Cut(
+        a, b, math.dist(a, b), _words(plan, solid, spans, ends, a, b), area, text, section_rings(spans),
+        cut_layers(plan, solid, spans), ends, cut_sizes(plan, solid, spans, a, b), _slopes(plan, spans),
+        [*_kerbs(plan, solid, a, b), *_piles(plan, solid, a, b)], _zones(solid, spans),
+        sorted({span.part for span in spans if span.part is not None}),
+    )  # fmt: skip
+
+
+def _words(plan: Plan, solid: Solid, spans: Sequence[Span], ends: Sequence[CutEnd], a: XY, b: XY) -> str:
+    marks = list(dict.fromkeys(solid.parts[span.part].mark for span in spans if span.part is not None))
+    zones = list(dict.fromkeys(solid.cells[span.zone].name for span in spans))
+    across = " and ".join(end.name for end in ends) or "no side"
+    looking = _way(math.degrees(math.atan2(b[0] - a[0], b[1] - a[1])) - 90.0)
+    through = f", through {' and '.join(marks)}" if marks else ""
+    return f"Cut across {across}, {' and '.join(zones)}{through}, looking {looking}."
+
+
+def _way(bearing_deg: float) -> str:
+    """Plan direction in words: n is +y."""
+    names = ("north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west")
+    return names[round(bearing_deg / 45.0) % 8]
+
+
+def _zones(solid: Solid, spans: Sequence[Span]) -> list[tuple[float, float, str]]:
+    widest: dict[int, tuple[float, float, float]] = {}
+    for zone in dict.fromkeys(span.zone for span in spans):
+        own = [span for span in spans if span.zone == zone]
+        start, stop = own[0].s0, own[-1].s1
+        widest[zone] = ((start + stop) / 2, max(own[0].top0, own[-1].top1), stop - start)
+    return [(s, level, solid.cells[zone].name) for zone, (s, level, _) in widest.items()]
+
+
+def _slopes(plan: Plan, spans: Sequence[Span]) -> list[Sloped]:
+    rows: list[Sloped] = []
+    for span in spans:
+        rate = (span.top1 - span.top0) / (span.s1 - span.s0)
+        if abs(rate) < LEAST_FALL:
+            continue
+        last = rows[-1] if rows else None
+        text = rate_words(abs(rate), plan.units)
+        joins = last is not None and abs(last.s1 - span.s0) < 1e-3 and abs(last.z1 - span.top0) < 0.01
+        if last is not None and joins and last.text == text and (last.z1 > last.z0) == (rate > 0):
+            rows[-1] = Sloped(last.s0, last.z0, span.s1, span.top1, text)
+        else:
+            rows.append(Sloped(span.s0, span.top0, span.s1, span.top1, text))
+    return rows
+
+
+def _kerbs(plan: Plan, solid: Solid, a: XY, b: XY) -> list[Block]:
+    line = LineString([a, b])
+    rows = []
+    for kerb in plan.kerbs:
+        for path in stretches(kerb):
+            for p, q in pairwise(path):
+                shape = LineString([p, q]).buffer(kerb.width_mm / 2, cap_style="flat")
+                part = line.intersection(shape)
+                if part.length > 1:
+                    s = sorted(math.dist(a, spot) for spot in part.coords)
+                    foot = _top(solid, part.interpolate(0.5, normalized=True).coords[0])
+                    rows.append(Block("kerb", kerb.name or "kerb", s[0], s[-1], foot, foot + kerb.height_mm))
+    return rows
+
+
+def _piles(plan: Plan, solid: Solid, a: XY, b: XY) -> list[Block]:
+    line = LineString([a, b])
+    rows = []
+    for piles in plan.piles:
+        for spot in piles.at:
+            part = line.intersection(Polygon(_ring(spot, piles.diameter_mm / 2)))
+            if part.length > 1:
+                s = sorted(math.dist(a, corner) for corner in part.coords)
+                head = _top(solid, spot) - piles.head_down_mm
+                rows.append(Block("pile", piles.name, s[0], s[-1], head - 900.0, head))
+    return rows
+
+
+def _ring(spot: XY, radius: float) -> list[XY]:
+    turns = [math.pi * k / 24 for k in range(48)]
+    return [(spot[0] + radius * math.cos(turn), spot[1] + radius * math.sin(turn)) for turn in turns]
+
+
+def _top(solid: Solid, spot: Sequence[float]) -> float:
+    from shapely.geometry import Point
+
+    point = Point(spot[0], spot[1])
+    cell = min(solid.cells, key=lambda one: one.region.distance(point))
+    return cell.top_at((spot[0], spot[1]))

@@ -1,0 +1,129 @@
+"""Where a cut leaves the slab: which side it crosses, what stands there, the ground and the frost line outside."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from humble_trowel.core.edges.cut_line import Span
+from humble_trowel.core.edges.outside import outside_at
+from humble_trowel.core.forms.exposed import reaches
+from humble_trowel.core.forms.side_form import SideForm, side_form
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.rounds import find_arcs
+from humble_trowel.core.geometry.solid import Solid
+from humble_trowel.core.plan.carry import distance_to_side
+from humble_trowel.core.plan.document import Existing, Plan, side_name
+from humble_trowel.core.plan.ways import Ways, ways_for
+
+NEAR_MM = 5.0
+
+
+@dataclass(frozen=True)
+class BoardDrawn:
+    """A form board seen in the cut. top_mm, deep_mm: its top edge as a level, and its height."""
+
+    mark: str
+    top_mm: float
+    deep_mm: float
+
+
+@dataclass(frozen=True)
+class CutEnd:
+    """s: where the face is. outward: -1 where the outside lies toward smaller s, else 1. against: what stands there.
+
+    ground_mm, frost_mm: levels outside, None where nobody said. plate_over_mm: how far the sill plate stands out past
+    the concrete. square: whether the cut crosses the side at a right angle (sizes may then be typed on it).
+    """
+
+    s: float
+    outward: int
+    side: int
+    name: str
+    mark: str | None
+    kind: str
+    top_mm: float
+    bottom_mm: float
+    against: str
+    against_level_mm: float | None
+    ground_mm: float | None
+    frost_mm: float | None
+    foam_mm: float
+    isolation_mm: float
+    plate_mm: float
+    plate_over_mm: float
+    boards: list[BoardDrawn]
+    square: bool
+
+
+def cut_ends(plan: Plan, solid: Solid, ways: Ways, a: XY, b: XY, spans: Sequence[Span]) -> list[CutEnd]:
+    """The faces that the line crosses at its first and its last concrete, where they lie on the outline."""
+    ends = []
+    for span, first in ((spans[0], True), (spans[-1], False)):
+        s = span.s0 if first else span.s1
+        t = s / math.dist(a, b)
+        spot = (a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1]))
+        side = _side_at(plan, spot)
+        if side is not None:
+            top, bottom = (span.top0, span.bottom0) if first else (span.top1, span.bottom1)
+            ends.append(_end(plan, solid, ways, side, spot, (s, top, bottom), -1 if first else 1, (a, b)))
+    return ends
+
+
+def _side_at(plan: Plan, spot: XY) -> int | None:
+    ring = plan.outline or []
+    near = [(distance_to_side(spot, p, ring[(i + 1) % len(ring)]), i) for i, p in enumerate(ring)]
+    best = min(near, default=(math.inf, 0))
+    return best[1] if best[0] < NEAR_MM else None
+
+
+def _end(
+    plan: Plan, solid: Solid, ways: Ways, side: int, spot: XY, where: tuple[float, float, float], outward: int,
+    line: tuple[XY, XY],
+) -> CutEnd:  # fmt: skip
+    ring = plan.outline or []
+    p, q = ring[side], ring[(side + 1) % len(ring)]
+    s, top, bottom = where
+    mark = next((edge.type for edge in plan.edges if side in (edge.sides or ())), None)
+    kind = next((row for row in plan.edge_types if row.mark == mark), None)
+    at = math.dist(p, spot)
+    standing = next((reach.against for reach in reaches(plan, side) if reach.from_mm <= at <= reach.to_mm), "")
+    thing = next((row for row in plan.existing if row.name == standing), None)
+    ground = outside_at(plan, side, at).level_mm
+    frost = plan.site.frost_depth_mm
+    cosine = abs((q[0] - p[0]) * (line[1][0] - line[0][0]) + (q[1] - p[1]) * (line[1][1] - line[0][1]))
+    foam = (kind.foam_mm if kind else None) or 0.0
+    over = kind.plate_over_mm if kind and kind.plate_over_mm is not None else foam
+    return CutEnd(
+        s, outward, side, side_name(side, len(ring)), mark, kind.kind if kind else "plain", top, bottom, standing,
+        _level_of(thing, spot), ground, None if ground is None or frost is None else ground - frost, foam,
+        (kind.isolation_mm if kind else None) or 0.0, (kind.plate_mm if kind else None) or 0.0,
+        over if kind and kind.plate_mm else 0.0,
+        [] if standing else _boards(_form(plan, solid, ways, side), at, top),
+        cosine < 1e-3 * math.dist(p, q) * math.dist(*line),
+    )  # fmt: skip
+
+
+def _level_of(thing: Existing | None, spot: XY) -> float | None:
+    """Level of a thing that stands, at the measured point nearest to the spot."""
+    if thing is None:
+        return None
+    near = min(thing.levels, key=lambda row: math.dist(row.at, spot), default=None)
+    return near.level_mm if near else thing.level_mm
+
+
+def _form(plan: Plan, solid: Solid, ways: Ways, side: int) -> SideForm:
+    own = ways_for(ways, plan.ways).forms
+    deep = {row.mark: row.depth_mm or 0.0 for row in plan.edge_types if row.kind == "thickened"}
+    mark = next((edge.type for edge in plan.edges if side in (edge.sides or ())), "")
+    arc = next((arc for arc in find_arcs(list(plan.outline or [])) if side in arc.sides), None)
+    return side_form(plan, solid.cells, side, own, deep.get(mark, 0.0), arc)
+
+
+def _boards(form: SideForm, at_mm: float, top_mm: float) -> list[BoardDrawn]:
+    return [
+        BoardDrawn(row.board, top_mm - row.top_mm, row.deep_mm)
+        for row in form.courses
+        if row.from_mm - 1 <= at_mm <= row.to_mm + 1
+    ]

@@ -1,0 +1,222 @@
+"""The section of the solid along any straight line, exact: every top and every bottom is a straight stretch.
+
+Levels are mm over the finished top of the main slab; s runs along the line from its first point, mm.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import combinations, pairwise
+from typing import NamedTuple
+
+import shapely
+from shapely.geometry import LineString, Polygon
+from shapely.geometry.base import BaseGeometry
+
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.solid import Solid
+from humble_trowel.core.geometry.tops import Plane
+from humble_trowel.core.geometry.zones import Cell
+
+LEAST_MM = 1e-6
+EVEN_MM = 1e-9
+
+
+class Straight(NamedTuple):
+    """A value that is linear along the line: at s = 0, and per mm."""
+
+    at_0: float
+    per_s: float
+
+    def at(self, s: float) -> float:
+        return self.at_0 + self.per_s * s
+
+
+@dataclass(frozen=True)
+class Span:
+    """A stretch over which top and bottom are straight and one part gives the depth.
+
+    part: number of that part, None for the slab alone. face: of its facet, '' for the slab. recess: index or None.
+    slab_mm: thickness of the slab there, at the stretch's middle.
+    """
+
+    s0: float
+    s1: float
+    top0: float
+    top1: float
+    bottom0: float
+    bottom1: float
+    zone: int
+    part: int | None
+    face: str
+    recess: int | None
+    slab_mm: float
+
+    @property
+    def area_mm2(self) -> float:
+        return (self.s1 - self.s0) * (self.top0 - self.bottom0 + self.top1 - self.bottom1) / 2
+
+
+class _Depth(NamedTuple):
+    """Something that gives a depth over a stretch of the line."""
+
+    s0: float
+    s1: float
+    part: int | None
+    face: str
+    depth: Straight
+
+
+def cut_line(solid: Solid, a: XY, b: XY) -> list[Span]:
+    """Stretches along the line from a to b, in order, where there is concrete. The points must differ."""
+    size = math.dist(a, b)
+    ux, uy = (b[0] - a[0]) / size, (b[1] - a[1]) / size
+    line = LineString([a, b])
+
+    def along(plane: Plane) -> Straight:
+        return Straight(plane.at(*a), plane.per_x * ux + plane.per_y * uy)
+
+    over = [
+        _Depth(s0, s1, facet.part, facet.face, along(facet.depth))
+        for facet in solid.facets
+        for s0, s1 in _reaches(line, facet.shape, a)
+    ]
+    dips = [
+        (s0, s1, index)
+        for index, recess in enumerate(solid.recesses)
+        for s0, s1 in _reaches(line, Polygon(recess.polygon), a)
+    ]
+    spans: list[Span] = []
+    for cell in solid.cells:
+        for top in cell.tops:
+            for slab in cell.depths:
+                both = top.region if top.region is slab.region else top.region.intersection(slab.region)
+                for s0, s1 in _reaches(line, both, a):
+                    spans += _stretch(solid, cell, (s0, s1), along(top.plane), along(slab.plane), over, dips)
+    return _joined(sorted(spans, key=lambda span: span.s0))
+
+
+def _reaches(line: LineString, shape: BaseGeometry, a: XY) -> list[tuple[float, float]]:
+    """Stretches of a line inside a shape."""
+    if not shapely.intersects(line, shape):
+        return []
+    found = []
+    for part in shapely.get_parts(line.intersection(shape)):
+        if part.geom_type == "LineString" and part.length > LEAST_MM:
+            ends = sorted(math.dist(a, spot) for spot in part.coords)
+            found.append((ends[0], ends[-1]))
+    return found
+
+
+def _stretch(
+    solid: Solid, cell: Cell, ends: tuple[float, float], top: Straight, slab: Straight,
+    over: Sequence[_Depth], dips: Sequence[tuple[float, float, int]],
+) -> list[Span]:  # fmt: skip
+    """The stretch of one share of slab, cut wherever something begins, ends or takes over."""
+    s0, s1 = ends
+    marks = {s0, s1}
+    for row in over:
+        marks |= {s for s in (row.s0, row.s1) if s0 < s < s1}
+    for low, high, _ in dips:
+        marks |= {s for s in (low, high) if s0 < s < s1}
+    spans: list[Span] = []
+    for low, high in pairwise(sorted(marks)):
+        if high - low <= LEAST_MM:
+            continue
+        middle = (low + high) / 2
+        here = [row for row in over if row.s0 <= middle <= row.s1]
+        dip = next((index for d0, d1, index in dips if d0 <= middle <= d1), None)
+        spans += _under_one_recess(solid, cell, (low, high), top, slab, here, dip)
+    return spans
+
+
+def _under_one_recess(
+    solid: Solid, cell: Cell, ends: tuple[float, float], top: Straight, slab: Straight,
+    here: Sequence[_Depth], dip: int | None,
+) -> list[Span]:  # fmt: skip
+    """Upper envelope of the depths over a stretch, each measured from the zone's top."""
+    low, high = ends
+    recess = solid.recesses[dip] if dip is not None else None
+    gone = recess.depth_mm if recess else 0.0
+    keeps = gone if recess is not None and recess.keeps_thickness else 0.0
+    rows = [_Depth(low, high, None, "", Straight(slab.at_0 + keeps, slab.per_s)), *here]
+    if recess is not None and not keeps:
+        rows.append(_Depth(low, high, None, "", Straight(gone, 0.0)))  # nothing is deeper than the void
+    marks = {low, high}
+    for one, other in combinations(rows, 2):
+        closing = one.depth.per_s - other.depth.per_s
+        if abs(closing) > EVEN_MM:
+            s = (other.depth.at_0 - one.depth.at_0) / closing
+            if low < s < high:
+                marks.add(s)
+    spans = []
+    for s0, s1 in pairwise(sorted(marks)):
+        middle = (s0 + s1) / 2
+        best = max(rows, key=lambda row: (round(row.depth.at(middle), 6), row.part is None))
+        if best.depth.at(middle) - gone <= EVEN_MM:
+            continue
+        spans.append(
+            Span(
+                s0, s1, top.at(s0) - gone, top.at(s1) - gone, top.at(s0) - best.depth.at(s0),
+                top.at(s1) - best.depth.at(s1), cell.index, best.part, best.face, dip, slab.at(middle),
+            )
+        )  # fmt: skip
+    return spans
+
+
+def _joined(spans: Sequence[Span]) -> list[Span]:
+    """Neighbours that are one straight stretch of the same thing made one."""
+    rows: list[Span] = []
+    for span in spans:
+        last = rows[-1] if rows else None
+        if last is not None and _same(last, span):
+            rows[-1] = Span(**{**last.__dict__, "s1": span.s1, "top1": span.top1, "bottom1": span.bottom1})
+        else:
+            rows.append(span)
+    return rows
+
+
+def _same(one: Span, two: Span) -> bool:
+    if abs(one.s1 - two.s0) > LEAST_MM or (one.zone, one.part, one.recess) != (two.zone, two.part, two.recess):
+        return False
+    if max(abs(one.top1 - two.top0), abs(one.bottom1 - two.bottom0)) > 1e-6:
+        return False
+    for a0, a1, b0, b1 in (
+        (one.top0, one.top1, two.top0, two.top1),
+        (one.bottom0, one.bottom1, two.bottom0, two.bottom1),
+    ):
+        if abs((a1 - a0) * (two.s1 - two.s0) - (b1 - b0) * (one.s1 - one.s0)) > 1e-6 * (two.s1 - one.s0):
+            return False
+    return True
+
+
+def section_area_m2(spans: Sequence[Span]) -> float:
+    """Area of the cut concrete."""
+    return sum(span.area_mm2 for span in spans) / 1e6
+
+
+def section_rings(spans: Sequence[Span]) -> list[list[XY]]:
+    """Concrete as rings (s, level), one for each stretch without a gap; neighbours at different levels stay joined
+    where they touch."""
+    groups: list[list[Span]] = []
+    for span in spans:
+        last = groups[-1][-1] if groups else None
+        touches = last is not None and abs(last.s1 - span.s0) < 1e-3
+        overlap = last is not None and min(last.top1, span.top0) > max(last.bottom1, span.bottom0)
+        if touches and overlap:
+            groups[-1].append(span)
+        else:
+            groups.append([span])
+    rings = []
+    for group in groups:
+        above = [spot for span in group for spot in ((span.s0, span.top0), (span.s1, span.top1))]
+        below = [spot for span in group for spot in ((span.s0, span.bottom0), (span.s1, span.bottom1))]
+        rings.append(_without_twins([*above, *below[::-1]]))
+    return rings
+
+
+def _without_twins(ring: list[XY]) -> list[XY]:
+    rounded = [(round(s, 3), round(z, 3)) for s, z in ring]
+    return [spot for at, spot in enumerate(rounded) if spot != rounded[at - 1]]

@@ -1,0 +1,88 @@
+"""The sides that frost and weather reach: outside edges with nothing standing against them, and how they stand."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+import shapely
+
+from humble_trowel.core.edges.outside import outside_at, stations_of
+from humble_trowel.core.forms.exposed import reaches
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.zones import Cell
+from humble_trowel.core.plan.document import Plan, side_name
+
+INSIDE_MM = 5.0
+
+
+@dataclass(frozen=True)
+class FrostSide:
+    """A side open to the weather over more than half its length. Levels over the main top, at its worst spot.
+
+    buried_mm: how far the edge's bottom lies under the ground outside, least along the side; above_mm: least height
+    of the top over that ground; short_mm: how far the bottom stays above the frost line, 0 or less where it reaches.
+    None where ground or frost depth is not known.
+    """
+
+    side: int
+    name: str
+    mark: str | None
+    depth_mm: float
+    length_mm: float
+    top_mm: float
+    ground_mm: float | None
+    buried_mm: float | None
+    above_mm: float | None
+    short_mm: float | None
+
+
+def frost_sides(plan: Plan, cells: list[Cell]) -> list[FrostSide]:
+    """Thickened sides open to the weather; where no side is thickened, every open side."""
+    ring = plan.outline or []
+    n = len(ring)
+    types = {row.mark: row for row in plan.edge_types}
+    of_side = {side: edge.type for edge in plan.edges for side in edge.sides or ()}
+    thick = [i for i in range(n) if i in of_side and types[of_side[i]].kind == "thickened" and _open(plan, i)]
+    rows = []
+    for side in thick or [i for i in range(n) if i not in of_side and _open(plan, i)]:
+        mark = of_side.get(side)
+        depth = (types[mark].depth_mm or 0.0) if mark else 0.0
+        rows.append(_side(plan, cells, side, mark, depth))
+    return rows
+
+
+def _open(plan: Plan, side: int) -> bool:
+    rows = reaches(plan, side)
+    return sum(row.length_mm for row in rows if not row.against) > 0.5 * sum(row.length_mm for row in rows)
+
+
+def _side(plan: Plan, cells: list[Cell], side: int, mark: str | None, depth: float) -> FrostSide:
+    ring = plan.outline or []
+    a, b = ring[side], ring[(side + 1) % len(ring)]
+    frost = plan.site.frost_depth_mm
+    rows = []
+    for at in stations_of(plan, side):
+        spot = _inside(a, b, at)
+        point = shapely.Point(spot)
+        cell = min(cells, key=lambda one: one.region.distance(point))
+        top = cell.top_at(spot)
+        deep = max(depth, cell.depth_at(spot))
+        ground = outside_at(plan, side, at).level_mm
+        rows.append((top, top - deep, ground, deep))
+    tops, deep = [row[0] for row in rows], max(row[3] for row in rows)
+    known = [(top, bottom, ground) for top, bottom, ground, _ in rows if ground is not None]
+    worst = min(known, key=lambda row: row[2] - row[1]) if known else None
+    short = None if worst is None or frost is None else max(row[1] - (row[2] - frost) for row in known)
+    return FrostSide(
+        side, side_name(side, len(ring)), mark, deep, math.dist(a, b), max(tops),
+        worst[2] if worst else None, worst[2] - worst[1] if worst else None,
+        min(row[0] - row[2] for row in known) if known else None, short,
+    )  # fmt: skip
+
+
+def _inside(a: XY, b: XY, at: float) -> XY:
+    size = math.dist(a, b)
+    ux, uy = (b[0] - a[0]) / size, (b[1] - a[1]) / size
+    at = min(size - INSIDE_MM, max(INSIDE_MM, at))
+    return (a[0] + ux * at - uy * INSIDE_MM, a[1] + uy * at + ux * INSIDE_MM)

@@ -1,0 +1,104 @@
+"""What is poured on its own, another day or from the same truck's end: kerbs, knee walls, pads beside the slab.
+
+Not in the net volume of the slab. A mitred kerb with upright faces is width times height times the length of its
+centreline, exactly; leave-outs are measured along it.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+
+import shapely
+from shapely.geometry import LineString, Polygon
+from shapely.ops import substring
+
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.lines.outline import length_leaf
+from humble_trowel.core.order.leaves import area_leaf, area_times_depth, short_sum, thin_leaf, volume_unit
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import Kerb, SidePad
+from humble_trowel.core.units import format_volume
+from humble_trowel.core.working import Working, leaf, work
+
+
+@dataclass(frozen=True)
+class SecondPour:
+    """kind: kerb or side pad; row: of `kerbs` or `side_pads`. rings: on plan, mm."""
+
+    name: str
+    kind: str
+    row: int
+    m3: float
+    text: str
+    how: str
+    length_mm: float
+    rings: list[list[XY]]
+    working: Working
+
+
+def second_pours(plan: Plan) -> list[SecondPour]:
+    """All kerbs, then all side pads."""
+    rows = [_kerb(plan, row, kerb) for row, kerb in enumerate(plan.kerbs)]
+    return rows + [_side_pad(plan, row, pad) for row, pad in enumerate(plan.side_pads)]
+
+
+def stretches(kerb: Kerb) -> list[list[XY]]:
+    """Centrelines of a kerb between its leave-outs."""
+    size = sum(math.dist(a, b) for a, b in pairwise(kerb.path))
+    gaps = sorted((row.from_mm, min(size, row.to_mm)) for row in kerb.leave_outs)
+    line, at = LineString(kerb.path), 0.0
+    found = []
+    for start, end in [*gaps, (size, size)]:
+        if start > at + 1e-6:
+            part = substring(line, at, start)
+            found.append([(float(x), float(y)) for x, y in part.coords])
+        at = max(at, end)
+    return found
+
+
+def _kerb(plan: Plan, row: int, kerb: Kerb) -> SecondPour:
+    unit, _ = volume_unit(plan)
+    parts = stretches(kerb)
+    length = sum(math.dist(a, b) for part in parts for a, b in pairwise(part))
+    closed = not kerb.leave_outs and kerb.path[0] == kerb.path[-1]
+    name = kerb.name or f"Kerb {row + 1}"
+    at = f"edges/kerb/{row}"
+    inputs = {
+        "long": leaf(f"{name} length, leave-outs off", length / 1000, "m", f"{length / 1000:.3f} m", "geometry", at)
+        if plan.units == "mm"
+        else length_leaf(f"{name} length, leave-outs off", length, plan.units, at, "geometry"),
+        "wide": thin_leaf(f"{name} width", kerb.width_mm, plan, at),
+        "high": thin_leaf(f"{name} height", kerb.height_mm, plan, at),
+    }
+    m3 = length * kerb.width_mm * kerb.height_mm / 1e9
+    text = format_volume(m3, plan.units)
+    formula = "long * wide * high / " + ("1000000" if plan.units == "mm" else "3888")
+    working = work(name, unit, formula, inputs, source="second-pour", text=f"{text} {unit}")
+    rings = [ring for part in parts for ring in _rings(part, kerb.width_mm, closed)]
+    return SecondPour(name, "kerb", row, m3, text, short_sum(working), length, rings, working)
+
+
+def _rings(path: Sequence[XY], width_mm: float, closed: bool) -> list[list[XY]]:
+    line = shapely.LinearRing(path) if closed else LineString(path)
+    shape = line.buffer(width_mm / 2, cap_style="flat", join_style="mitre", mitre_limit=4)
+    return [[(round(x, 2), round(y, 2)) for x, y in ring.coords[:-1]] for ring in (shape.exterior, *shape.interiors)]
+
+
+def _side_pad(plan: Plan, row: int, pad: SidePad) -> SecondPour:
+    unit, _ = volume_unit(plan)
+    at = f"edges/side_pad/{row}"
+    area = Polygon(pad.polygon).area / 1e6
+    inputs = {
+        "area": area_leaf(f"{pad.name}, area", area, plan, at),
+        "thick": thin_leaf(f"{pad.name}, thickness", pad.thickness_mm, plan, at),
+    }
+    m3 = area * pad.thickness_mm / 1000
+    text = format_volume(m3, plan.units)
+    working = work(pad.name, unit, area_times_depth(plan, "area", "thick"), inputs, source="second-pour", text=f"{text} {unit}")  # fmt: skip
+    return SecondPour(
+        pad.name, "side pad", row, m3, text, short_sum(working), 0.0,
+        [[(round(x, 2), round(y, 2)) for x, y in pad.polygon]], working,
+    )  # fmt: skip

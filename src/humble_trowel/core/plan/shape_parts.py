@@ -1,0 +1,166 @@
+"""What a slab is made of, as it stands in a job file: slabs and zones, edges, beams, pads, recesses, what comes on top.
+
+Lengths are mm; sizes that a kind does not use may be 0, null or absent.
+"""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal, Self
+
+from pydantic import Field, model_validator
+
+from humble_trowel.core.plan.part import Part
+from humble_trowel.core.plan.values import Length, Mark, Name, Note, Number, Path, Point, Position, Ring, Size
+
+Use = Literal["foot", "cars", "trucks", "racks"]
+
+
+class Marked(Part):
+    """A type that plans name by its mark."""
+
+    mark: Mark
+
+
+class SlabType(Marked):
+    thickness_mm: Size
+
+
+class PlaneFall(Part):
+    kind: Literal["plane"]
+    toward_deg: Number
+    rate: Number = Field(ge=0, le=1000)
+
+
+class DrainFall(Part):
+    kind: Literal["drain"]
+    at: Point
+    depth_mm: Length
+
+
+class Zone(Part):
+    """use: the heaviest that comes on it, for the thumb table of thicknesses."""
+
+    name: Name
+    slab: Mark
+    polygon: Ring | None = None
+    drop_mm: Length = 0.0
+    fall: Annotated[PlaneFall | DrainFall, Field(discriminator="kind")] | None = None
+    underside: Literal["parallel", "level"] = "parallel"
+    use: Use | None = None
+
+
+EdgeKind = Literal["thickened", "plain", "against-wall", "dowelled", "block-wall", "overhang"]
+
+
+class EdgeType(Marked):
+    """foam_mm: board against the face that stays; isolation_mm: strip between slab and wall; plate_mm: sill plate of
+    the wall on it, flush with the foam's face unless plate_over_mm says how far it stands past the concrete."""
+
+    kind: EdgeKind
+    depth_mm: Length | None = None
+    bottom_width_mm: Length | None = None
+    haunch_run_per_rise: Number | None = Field(default=None, ge=0, le=20)
+    foam_mm: Length | None = None
+    isolation_mm: Length | None = None
+    plate_mm: Length | None = None
+    plate_over_mm: Length | None = None
+
+    @model_validator(mode="after")
+    def _sizes_that_the_kind_uses(self) -> Self:
+        if self.kind == "thickened":
+            for key in ("depth_mm", "bottom_width_mm"):
+                if not getattr(self, key):
+                    raise ValueError(f"{key}: a thickened edge needs it, and more than nothing.")
+        return self
+
+
+class Edge(Part):
+    """Sides of one type, or a thickening along a line inside (`along` with `grow`)."""
+
+    type: Mark
+    sides: list[Annotated[int, Field(ge=0)]] | None = None
+    along: Path | None = None
+    grow: Literal["left", "right"] | None = None
+
+    @model_validator(mode="after")
+    def _one_of_both(self) -> Self:
+        if (self.sides is None) == (self.along is None):
+            raise ValueError("needs either sides or along, one of them.")
+        if (self.along is None) != (self.grow is None):
+            raise ValueError("grow (left or right) goes with along, and along needs it.")
+        return self
+
+
+class BeamType(Marked):
+    width_mm: Size
+    depth_mm: Size
+    haunch_run_per_rise: Number | None = Field(default=None, ge=0, le=20)
+
+
+class Beam(Part):
+    type: Mark
+    path: Path
+
+
+class PadType(Marked):
+    shape: Literal["rectangle", "round"]
+    width_mm: Length | None = None
+    length_mm: Length | None = None
+    diameter_mm: Length | None = None
+    depth_mm: Size
+
+    @model_validator(mode="after")
+    def _sizes_of_the_shape(self) -> Self:
+        for key in ("diameter_mm",) if self.shape == "round" else ("width_mm", "length_mm"):
+            if not getattr(self, key):
+                raise ValueError(f"{key}: a {self.shape} pad needs it, and more than nothing.")
+        return self
+
+
+class Pad(Part):
+    type: Mark
+    at: Point
+    turn_deg: Number = 0.0
+
+
+class Recess(Part):
+    name: Name
+    polygon: Ring
+    depth_mm: Size
+    keeps_thickness: bool = False
+
+
+class SidePad(Part):
+    name: Name
+    polygon: Ring
+    thickness_mm: Size
+    top_mm: Position = 0.0
+
+
+class LeaveOut(Part):
+    """A stretch without kerb, measured along its middle from its start; a door."""
+
+    from_mm: Length
+    to_mm: Length
+
+
+class Kerb(Part):
+    """A second pour on top of the slab along a centreline: a kerb or a knee wall."""
+
+    name: Note = ""
+    path: Path
+    width_mm: Size
+    height_mm: Size
+    leave_outs: Annotated[list[LeaveOut], Field(max_length=60)] = []
+
+
+class Piles(Part):
+    """Pile heads that the slab encloses. head_down_mm: from the slab's top down to the heads; least_above_mm and
+    least_below_mm: concrete over the head and below it, as the engineer says."""
+
+    name: Name = "Piles"
+    diameter_mm: Size
+    head_down_mm: Size
+    least_above_mm: Length = 75.0
+    least_below_mm: Length = 150.0
+    at: Annotated[list[Point], Field(min_length=1, max_length=400)]
