@@ -1,15 +1,14 @@
-"""Sections and the plan as drawn: the drawing says what the solid is."""
+"""The plan as drawn: the drawing says what the solid is."""
 
 import pytest
+from shapely import Point, union_all
 from shapely.geometry import Polygon
 from tests.plans import edited, l_shape, plan
 
 from humble_trowel.core.drawing.plan_view import plan_view
-from humble_trowel.core.edges.section import sections
 from humble_trowel.core.figures import figure
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.geometry.zones import lay_zones
-from humble_trowel.core.order.edge_row import section_m2
 from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.plan.ways import Ways
 
@@ -19,40 +18,6 @@ APRON = {"op": "walk_zone", "text": "from B 3' n, 8' e 12' n 8' w", "name": "Apr
 def drawn(job):
     solid = build_solid(job)
     return solid, plan_view(job, solid, ledger(job, solid))
-
-
-def test_the_section_is_the_edge_type_to_scale():
-    job = l_shape()
-    cut = sections(job, lay_zones(job))[0]
-    assert [(round(s, 6), round(z, 6)) for s, z in cut.ring[3:]] == [(660.4, 101.6), (304.8, 457.2), (0, 457.2)]
-    assert {size.key: size.text for size in cut.sizes} == {
-        "thickness": "4″", "depth": "18″", "bottom_width": "12″", "degrees": "45°",
-    }  # fmt: skip
-    below = Polygon(cut.ring).area - 101.6 * max(x for x, _ in cut.ring)
-    area, middle = section_m2(job.edge_types[0], 101.6)
-    assert below / 1e6 == pytest.approx(area)
-    strip = Polygon([(0, 101.6), (660.4, 101.6), (304.8, 457.2), (0, 457.2)])
-    assert middle == pytest.approx(strip.centroid.x)
-
-
-def test_every_side_and_every_line_inside_has_a_section():
-    job = edited(l_shape(), APRON, {"op": "set_side_type", "sides": [4], "type": None})
-    rows = sections(job, lay_zones(job))
-    assert [row.side for row in rows] == [*range(10), None]
-    assert rows[3].zone == "Apron" and rows[3].drop_mm == pytest.approx(38.1) and rows[3].kind == "plain"
-    assert rows[-1].row == 1 and rows[-1].kind == "thickened"
-    assert "1 1/2″ down" in rows[3].words
-
-
-def test_a_wall_or_dowels_add_no_depth_and_say_so():
-    job = plan(
-        edge_types=[{"mark": "W1", "kind": "against-wall"}, {"mark": "D1", "kind": "dowelled"}],
-        edges=[{"sides": [0], "type": "W1"}, {"sides": [1], "type": "D1"}],
-    )
-    rows = sections(job, lay_zones(job))
-    assert [row.depth_mm for row in rows] == [100] * 4
-    assert "against a wall" in rows[0].words and "dowelled" in rows[1].words
-    assert figure(job, Ways()).concrete.net_m3 == pytest.approx(2.4)
 
 
 def test_strips_as_drawn_cover_what_the_solid_owns_and_zones_cover_the_slab():
@@ -77,9 +42,12 @@ def test_borders_and_steps_are_where_the_depth_and_the_top_change():
     assert [[(round(x), round(y)) for x, y in line] for line in view.steps] in (
         [[(10973, 914), (10973, 4572)]], [[(10973, 4572), (10973, 914)]],
     )  # fmt: skip
-    for strip in view.strips:
+    for at, strip in enumerate(view.strips):
+        painted = union_all([Polygon(ring).buffer(0.1) for later in view.strips[at + 1 :] for ring in later.rings])
         assert strip.borders
         for (ax, ay), (bx, by) in strip.borders:
+            if painted.intersects(Point((ax + bx) / 2, (ay + by) / 2)):
+                continue
             depth = solid.depth_at((ax + bx) / 2, (ay + by) / 2)
             assert depth == pytest.approx(457.2 if strip.face == "full" else 101.6, abs=0.2)
 

@@ -89,7 +89,7 @@ def test_the_card_is_in_the_dispatchers_order_and_marks_what_is_unsaid():
 
 def test_the_json_names_are_fixed():
     data = figure_json(figure(read_plan(job()), Ways()))
-    assert list(data) == ["outline", "concrete", "trucks", "findings"]
+    assert list(data) == ["outline", "concrete", "trucks", "levels", "findings"]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]
     assert list(data["concrete"]) == [
         "net_m3",

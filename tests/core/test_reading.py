@@ -84,18 +84,6 @@ def test_a_file_goes_round_without_loss_later_stages_too():
     assert json.loads(once)["walk"]["text"] == "10' e 3"
 
 
-def test_what_is_not_counted_yet_is_said():
-    beams = plan(
-        beam_types=[{"mark": "B1", "width_mm": 300, "depth_mm": 500}],
-        beams=[{"type": "B1", "path": [[0, 2000], [6000, 2000]]}],
-        zones=[{**ZONE, "underside": "level", "fall": {"kind": "plane", "toward_deg": 0, "rate": 0.02}}],
-    )
-    doubts = [doubt for doubt in figure(beams, Ways()).findings if doubt.code == "not-counted-yet"]
-    assert [doubt.where for doubt in doubts] == ["beams"]
-    level_only = plan(zones=[{**ZONE, "underside": "level"}])
-    assert not [doubt for doubt in figure(level_only, Ways()).findings if doubt.code == "not-counted-yet"]
-
-
 def test_doubts_that_are_no_errors():
     hanging = plan(
         zones=[ZONE, {**ZONE, "polygon": [[0, 0], [2000, 0], [2000, 4000], [0, 4000]], "drop_mm": 100}],

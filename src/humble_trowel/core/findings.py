@@ -54,8 +54,6 @@ FINDING_KINDS = (
     FindingKind("step-no-form", "check", "a step that no board forms"),
     FindingKind("overhang-fouls", "check", "something that stands under the slab comes up into it"),
     FindingKind("match-off", "check", "the new floor is off the existing floor that it meets"),
-    FindingKind("outside-not-set", "note", "the ground outside a thickened side is not known"),
-    FindingKind("frost-not-set", "note", "the frost depth of the site is not known"),
     FindingKind("edge-bury", "check", "an edge's bottom is less than 12 in into the ground"),
     FindingKind("edge-above-frost", "check", "an edge's bottom stays above the frost line"),
     FindingKind("top-low", "check", "the slab's top is less than 6 in over the ground outside"),

@@ -110,10 +110,10 @@ def _plate(plan: Plan, kind: EdgeType) -> EdgeCheck:
 
 
 def edge_findings(checks: Sequence[EdgeCheck]) -> list[Finding]:
-    """Findings of the checks: one a rule and edge type, the worst side told first, the others counted."""
+    """Findings of the checks that are short: one a rule, its first side told, the others counted."""
     rows: list[Finding] = []
-    for code in dict.fromkeys(row.code for row in checks if row.verdict != "meets"):
-        own = [row for row in checks if row.code == code and row.verdict != "meets"]
+    for code in dict.fromkeys(row.code for row in checks if row.verdict == "short"):
+        own = [row for row in checks if row.code == code and row.verdict == "short"]
         more = f" {len(own) - 1} more {'side' if len(own) == 2 else 'sides'} too." if len(own) > 1 else ""
         where = f"edges/side/{own[0].side}" if own[0].side is not None else "edge_types"
         rows.append(finding(code, where, own[0].words + more, own[0].remedy, own[0].source))

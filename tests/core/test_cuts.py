@@ -1,0 +1,130 @@
+"""Cuts along any line: they are the solid, with its sizes, layers and what stands at the ends."""
+
+import math
+from itertools import pairwise
+
+import pytest
+from shapely.geometry import Polygon
+from tests.plans import edited, l_shape, plan
+
+from humble_trowel.core.edges.cut import cut
+from humble_trowel.core.edges.cut_line import cut_line, section_area_m2, section_rings
+from humble_trowel.core.errors import InputError
+from humble_trowel.core.figures import figure
+from humble_trowel.core.geometry.solid import build_solid
+from humble_trowel.core.order.edge_row import section_m2
+from humble_trowel.core.plan.ways import Ways
+
+APRON = {"op": "walk_zone", "text": "from B 3' n, 8' e 12' n 8' w", "name": "Apron", "drop": "1 1/2"}
+FALL = {"kind": "plane", "toward_deg": 90, "rate": 0.02}
+
+
+def made(job, a, b):
+    return cut(job, build_solid(job), Ways(), a, b)
+
+
+def at_place(job, kind, row=0):
+    place = next(p for p in figure(job, Ways()).cuts if (p.kind, p.row) == (kind, row))
+    return made(job, place.start, place.end)
+
+
+def test_the_cut_under_a_side_is_its_type_with_sizes_that_may_be_typed():
+    job = l_shape()
+    got = at_place(job, "side")
+    (ring,) = got.rings
+    s0 = got.ends[0].s
+    assert {(round(s - s0, 1), round(z, 1)) for s, z in ring} >= {(0, 0), (0, -457.2), (304.8, -457.2), (660.4, -101.6)}
+    assert {(size.kind, size.key): (size.text, size.typed) for size in got.sizes} == {
+        ("slab", "thickness"): ("4\u2033", True), ("edge", "depth"): ("18\u2033", True),
+        ("edge", "bottom_width"): ("12\u2033", True), ("edge", "degrees"): ("45°", True),
+    }  # fmt: skip
+    below = got.area_m2 - 0.1016 * (got.length_mm - s0) / 1000
+    area, _ = section_m2(job.edge_types[0], 101.6)
+    assert below == pytest.approx(area)
+    assert got.ends[0].name == "A to B" and got.ends[0].square and got.ends[0].outward == -1
+    skew = made(job, (1000, -500), (2500, 2500))
+    assert not any(size.typed for size in skew.sizes if size.kind == "edge" and size.key == "bottom_width")
+
+
+def test_every_side_line_beam_pad_recess_and_step_has_a_place_to_cut():
+    job = edited(
+        l_shape(), APRON,
+        {"op": "set_beam_type", "mark": "B1", "text": "12 wide 16 deep 45"},
+        {"op": "add_beam", "type": "B1", "text": "from A 10' e, 18' n"},
+        {"op": "set_pad_type", "mark": "P1", "text": "30 sq 16 deep"},
+        {"op": "add_pads", "type": "P1", "text": "from A 20' e 9' n"},
+        {"op": "add_recess", "text": "from A 24' e 4' n, 3' e 3' n 3' w 3' s", "depth": "1 1/2", "name": "Shower"},
+    )  # fmt: skip
+    kinds = [place.kind for place in figure(job, Ways()).cuts]
+    assert [kinds.count(k) for k in ("side", "along", "beam", "pad", "recess", "step")] == [10, 1, 1, 1, 1, 1]
+    for kind, key, text in (
+        ("beam", "width", "12\u2033"),
+        ("pad", "width", "30\u2033"),
+        ("recess", "depth", "1 1/2\u2033"),
+        ("step", "drop", "1 1/2\u2033"),
+    ):
+        size = next(s for s in at_place(job, kind).sizes if s.kind == kind and s.key == key)
+        assert size.text == text and size.typed
+
+
+def test_cuts_across_add_up_to_the_volume():
+    """Areas of parallel cuts at Gauss points between all breakpoints: exact where depths are linear."""
+    job = plan(
+        zones=[
+            {"name": "main", "slab": "S1", "polygon": None},
+            {"name": "porch", "slab": "S1", "polygon": [[4000, 0], [6000, 0], [6000, 4000], [4000, 4000]], "drop_mm": 40,
+             "fall": FALL, "underside": "level"},
+        ],
+        beam_types=[{"mark": "B1", "width_mm": 300, "depth_mm": 500, "haunch_run_per_rise": 0.5}],
+        beams=[{"type": "B1", "path": [[0, 2000], [6000, 2000]]}],
+        recesses=[{"name": "r", "polygon": [[1000, 1500], [2000, 1500], [2000, 2500], [1000, 2500]], "depth_mm": 60}],
+    )  # fmt: skip
+    solid = build_solid(job)
+    marks = [0, 1000, 2000, 4000, 6000]
+    total = 0.0
+    for low, high in pairwise(marks):
+        for share in (-0.5 / math.sqrt(3), 0.5 / math.sqrt(3)):
+            x = (low + high) / 2 + share * (high - low)
+            total += section_area_m2(cut_line(solid, (x, -100), (x, 4100))) * (high - low) / 2000
+    assert total == pytest.approx(solid.net_m3, rel=2e-5)
+
+
+def test_levels_layers_and_slopes_are_where_they_are():
+    job = plan(
+        zones=[
+            {"name": "main", "slab": "S1", "polygon": None},
+            {"name": "porch", "slab": "S1", "polygon": [[4000, 0], [6000, 0], [6000, 4000], [4000, 4000]], "drop_mm": 40, "fall": FALL},
+        ],
+        edge_types=[{"mark": "E1", "kind": "thickened", "depth_mm": 400, "bottom_width_mm": 300}],
+        edges=[{"sides": [3], "type": "E1"}],
+        build_ups=[{"slab": "S1", "layers": [{"kind": "slab"}, {"kind": "foam", "thickness_mm": 50}, {"kind": "stone", "thickness_mm": 100}, {"kind": "native"}]}],
+    )  # fmt: skip
+    got = made(job, (-300, 2000), (6300, 2000))
+    assert [layer.kind for layer in got.layers] == ["foam", "stone", "foam", "stone"]
+    foam = Polygon(got.layers[0].rings[0])
+    assert foam.area == pytest.approx(50 * 3700) and foam.bounds[0] == pytest.approx(600)
+    (slope,) = got.slopes
+    assert (slope.z0, slope.z1, slope.text) == (pytest.approx(-40), pytest.approx(-80), "2 %")
+    assert [end.name for end in got.ends] == ["D to A", "B to C"]
+    assert "looking north" in got.words
+    assert next(size for size in got.sizes if size.kind == "step").value == pytest.approx(40)
+
+
+def test_recesses_cut_the_top_and_keep_or_lose_thickness():
+    base = {"polygon": [[1000, 1000], [2000, 1000], [2000, 2000], [1000, 2000]]}
+    for depth, keeps, bottom, pieces in ((40, False, -100, 1), (40, True, -140, 1), (150, False, None, 2)):
+        job = plan(recesses=[{"name": "r", "depth_mm": depth, "keeps_thickness": keeps, **base}])
+        spans = cut_line(build_solid(job), (-100, 1500), (6100, 1500))
+        own = [span for span in spans if span.recess == 0]
+        assert ([span.top0 for span in own], [span.bottom0 for span in own]) == (
+            ([-depth], [bottom]) if bottom else ([], [])
+        )  # fmt: skip
+        assert len(section_rings(spans)) == pieces
+
+
+def test_a_line_off_the_slab_or_of_no_length_is_refused():
+    job = l_shape()
+    with pytest.raises(InputError, match="does not cross"):
+        made(job, (-9000, -9000), (-8000, -9000))
+    with pytest.raises(InputError, match="one spot"):
+        made(job, (0, 0), (0, 1))
