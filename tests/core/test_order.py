@@ -95,6 +95,7 @@ def test_the_json_names_are_fixed():
         "net_m3",
         "parts",
         "second_way_m3",
+        "second_pours",
         "allowances",
         "order_m3",
         "order_yd3",

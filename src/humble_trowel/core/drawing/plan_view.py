@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import shapely
-from shapely.geometry import Polygon
+from shapely.geometry import LineString, Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.pads import pad_ring
@@ -22,6 +22,7 @@ from humble_trowel.core.units import say_depth
 
 Rings = list[list[XY]]
 BORDER_MM = 0.05
+HIDDEN_MM = 0.2
 
 
 @dataclass(frozen=True)
@@ -88,10 +89,11 @@ def _strips(plan: Plan, solid: Solid) -> list[StripDrawn]:
     groups: dict[tuple[int, str], list[Piece]] = {}
     for piece in solid.pieces:
         groups.setdefault((piece.part, piece.face), []).append(piece)
+    lines = _seen(solid.pieces)
     drawn = []
     for (number, face), pieces in sorted(groups.items()):
         part = solid.parts[number]
-        borders = [line for piece in pieces for line in _borders(piece)]
+        borders = [line for piece in pieces for line in lines[id(piece)]]
         if part.kind == "pad":
             ring = _rounded(pad_ring(_pad_type(plan, part.mark), plan.pads[part.row]))
             borders = [[*ring, ring[0]]]
@@ -120,6 +122,27 @@ def _outlined(plan: Plan) -> list[Outlined]:
                 Outlined("pile", at, piles.name, [_rounded([(x, y) for x, y in circle.exterior.coords[:-1]])], spot)
             )
     return rows
+
+
+def _seen(pieces: Sequence[Piece]) -> dict[int, Rings]:
+    """Borders of every piece, less what lies under a later piece of its own part (others are painted over it)."""
+    found = {id(piece): _borders(piece) for piece in pieces}
+    owner = [(at, line) for at, piece in enumerate(pieces) for line in found[id(piece)]]
+    if not owner:
+        return found
+    shrunk = shapely.buffer([Polygon(piece.ring) for piece in pieces], -HIDDEN_MM, join_style="mitre")
+    drawn = [LineString(line) for _, line in owner]
+    hits = shapely.STRtree(shrunk).query(drawn, predicate="intersects")
+    for line, over in hits.T.tolist():
+        at = owner[line][0]
+        if over > at and pieces[over].part == pieces[at].part:
+            drawn[line] = drawn[line].difference(shrunk[over])
+    kept: dict[int, Rings] = {id(piece): [] for piece in pieces}
+    for (at, _), left in zip(owner, drawn, strict=True):
+        for part in shapely.get_parts(left):
+            if part.length > HIDDEN_MM:
+                kept[id(pieces[at])].append(_rounded(part.coords))
+    return kept
 
 
 def _borders(piece: Piece) -> Rings:
