@@ -130,13 +130,15 @@ def _seen(pieces: Sequence[Piece]) -> dict[int, Rings]:
     owner = [(at, line) for at, piece in enumerate(pieces) for line in found[id(piece)]]
     if not owner:
         return found
-    shrunk = shapely.buffer([Polygon(piece.ring) for piece in pieces], -HIDDEN_MM, join_style="mitre")
+    shapes = [Polygon(piece.ring) for piece in pieces]
     drawn = [LineString(line) for _, line in owner]
-    hits = shapely.STRtree(shrunk).query(drawn, predicate="intersects")
-    for line, over in hits.T.tolist():
+    over: dict[int, list[Polygon]] = {}
+    for line, later in shapely.STRtree(shapes).query(drawn, predicate="intersects").T.tolist():
         at = owner[line][0]
-        if over > at and pieces[over].part == pieces[at].part:
-            drawn[line] = drawn[line].difference(shrunk[over])
+        if later > at and pieces[later].part == pieces[at].part:
+            over.setdefault(line, []).append(shapes[later])
+    for line, covers in over.items():
+        drawn[line] = drawn[line].difference(shapely.union_all(covers).buffer(-HIDDEN_MM, join_style="mitre"))
     kept: dict[int, Rings] = {id(piece): [] for piece in pieces}
     for (at, _), left in zip(owner, drawn, strict=True):
         for part in shapely.get_parts(left):
