@@ -126,7 +126,7 @@ def _concrete(plan: Plan, solid: Solid, ways: Ways, quick: bool, found: Measured
     ordered = order(plan, parts, extras, ways)
     unit, per_unit = volume_unit(plan)
     net_m3 = math.fsum(part.m3 for part in parts)
-    texts = {part.letter: part.working for part in parts}
+    texts = {f"part_{part.letter}": part.working for part in parts}
     net_text = format_volume(net_m3, plan.units)
     slices = None if quick else count_by_slices(plan)
     return Concrete(

@@ -2,6 +2,7 @@
 	/** What lies on the plan: slabs, strips, steps, openings, the form board round it, zone names. */
 	import type { Figure, Plan } from '../api/schema';
 	import SvgFrac from '../ui/SvgFrac.svelte';
+	import SheetParts from './SheetParts.svelte';
 	import { boundsOf, type Viewport, type XY } from './viewport';
 	interface Props {
 		view: Viewport;
@@ -35,6 +36,7 @@
 				<path d={view.path(strip.borders, false)} fill="none" stroke="var(--line)" stroke-width="1.2" stroke-dasharray="2 4" />
 			{/if}
 		{/each}
+		<SheetParts {view} things={drawing.outlined} />
 	{/if}
 	{#if drawing.zones.length > 1}
 		{#each drawing.zones as zone}

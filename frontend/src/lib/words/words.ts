@@ -1,4 +1,5 @@
 /** Every visible string of the screens. Short, second person, present. */
+import { edgeWords } from './edges';
 import { ground } from './ground';
 import { lines } from './lines';
 
@@ -9,7 +10,6 @@ export const w = {
 	lenses: { lines: 'Lines', ground: 'Ground', edges: 'Edges', order: 'Order' },
 	ask: {
 		lines: 'Does it close, and is it square?',
-		edges: 'What is under the wall?',
 		order: 'How much do I order?'
 	},
 	yard: {
@@ -68,16 +68,14 @@ export const w = {
 	ground,
 	lines,
 	edges: {
-		title: 'What is thicker than the slab',
+		...edgeWords,
 		cutCall: (mark: string) => `Edge ${mark}, call it`,
 		cutHint: '12 wide 18 deep 45. The degrees are of the inner face; 90 is vertical.',
-		types: 'Edge types',
 		slabs: 'Slabs',
 		zones: 'Zones',
-		side: 'This side is',
+		side: (name: string) => `${name} is`,
 		plain: 'plain',
 		allSides: 'All sides',
-		kinds: { thickened: 'thickened', plain: 'plain', 'against-wall': 'against a wall', dowelled: 'dowelled' },
 		newEdge: 'New edge type',
 		newSlab: 'New slab type',
 		kind: 'Kind',
@@ -92,11 +90,10 @@ export const w = {
 		line: 'Thicken along a line inside',
 		lineHint: 'from B 3′ n, 12′ n',
 		grow: { left: 'grows left', right: 'grows right' },
-		thick: 'thick',
+		thickness: 'thick',
 		drop: 'drop',
 		slab: 'slab',
 		name: 'name',
-		exact: 'Drawn to scale. Press a size to change it.',
 		caution: 'Edge depth, frost and steel are for the local code, the engineer and the official to settle. This tool counts; it does not approve.',
 		needOutline: 'No outline yet, so no edge. Walk it in Lines first.'
 	},

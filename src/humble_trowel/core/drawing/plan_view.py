@@ -131,11 +131,12 @@ def _seen(pieces: Sequence[Piece]) -> dict[int, Rings]:
     if not owner:
         return found
     shapes = [Polygon(piece.ring) for piece in pieces]
-    drawn = [LineString(line) for _, line in owner]
+    drawn: list[BaseGeometry] = [LineString(line) for _, line in owner]
     over: dict[int, list[Polygon]] = {}
     for line, later in shapely.STRtree(shapes).query(drawn, predicate="intersects").T.tolist():
         at = owner[line][0]
-        if later > at and pieces[later].part == pieces[at].part:
+        one, two = pieces[at], pieces[later]
+        if later > at and two.part == one.part and two.excess != one.excess:  # else of one facet, side by side
             over.setdefault(line, []).append(shapes[later])
     for line, covers in over.items():
         drawn[line] = drawn[line].difference(shapely.union_all(covers).buffer(-HIDDEN_MM, join_style="mitre"))

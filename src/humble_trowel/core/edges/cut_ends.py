@@ -16,6 +16,7 @@ from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.plan.carry import distance_to_side
 from humble_trowel.core.plan.document import Existing, Plan, side_name
 from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.units import say_depth
 
 NEAR_MM = 5.0
 
@@ -34,7 +35,7 @@ class CutEnd:
     """s: where the face is. outward: -1 where the outside lies toward smaller s, else 1. against: what stands there.
 
     ground_mm, frost_mm: levels outside, None where nobody said. plate_over_mm: how far the sill plate stands out past
-    the concrete. square: whether the cut crosses the side at a right angle (sizes may then be typed on it).
+    the concrete. square: whether the cut crosses the side at a right angle (sizes may then be typed on it). short_text: how far the bottom stays above frost, '' where it reaches.
     """
 
     s: float
@@ -55,6 +56,7 @@ class CutEnd:
     plate_over_mm: float
     boards: list[BoardDrawn]
     square: bool
+    short_text: str
 
 
 def cut_ends(plan: Plan, solid: Solid, ways: Ways, a: XY, b: XY, spans: Sequence[Span]) -> list[CutEnd]:
@@ -102,7 +104,15 @@ def _end(
         over if kind and kind.plate_mm else 0.0,
         [] if standing else _boards(_form(plan, solid, ways, side), at, top),
         cosine < 1e-3 * math.dist(p, q) * math.dist(*line),
+        _short(plan, bottom, ground),
     )  # fmt: skip
+
+
+def _short(plan: Plan, bottom: float, ground: float | None) -> str:
+    if ground is None or plan.site.frost_depth_mm is None:
+        return ""
+    short = bottom - (ground - plan.site.frost_depth_mm)
+    return say_depth(short, plan.units) if short > 0.5 else ""
 
 
 def _level_of(thing: Existing | None, spot: XY) -> float | None:

@@ -84,12 +84,17 @@ def _needed(sides: Sequence[FrostSide], below_ground_mm: float) -> float:
 
 
 def _with_edges(plan: Plan, sides: Sequence[FrostSide], depth: float, width: float | None, run: float | None) -> Plan:
-    """The plan with its open edges at another depth; sides without a type get one."""
+    """The plan with its open edges at another depth; sides without a type get one. Deeper than drawn is a trench with
+    upright faces: no haunch."""
     marks = {side.mark for side in sides if side.mark}
-    changes: dict[str, Any] = {"depth_mm": depth}
-    if width is not None:
-        changes |= {"bottom_width_mm": width, "haunch_run_per_rise": run}
-    types = [row.model_copy(update=changes) if row.mark in marks else row for row in plan.edge_types]
+    types = []
+    for row in plan.edge_types:
+        changes: dict[str, Any] = {"depth_mm": depth}
+        if width is not None:
+            changes |= {"bottom_width_mm": width, "haunch_run_per_rise": run}
+        elif depth > (row.depth_mm or 0.0) + 1.0:
+            changes["haunch_run_per_rise"] = 0.0
+        types.append(row.model_copy(update=changes) if row.mark in marks else row)
     edges = list(plan.edges)
     bare = [side.side for side in sides if not side.mark]
     if bare:
@@ -101,13 +106,16 @@ def _with_edges(plan: Plan, sides: Sequence[FrostSide], depth: float, width: flo
     return plan.model_copy(update={"edge_types": types, "edges": edges})
 
 
-def _edits(sides: Sequence[FrostSide], depth: float, foam_mm: float | None) -> list[dict[str, Any]]:
-    marks = sorted({side.mark for side in sides if side.mark})
+def _edits(changed: Plan, sides: Sequence[FrostSide], foam_mm: float | None) -> list[dict[str, Any]]:
+    """What makes the plan's edges so: depth, upright face, foam."""
+    marks = {side.mark for side in sides if side.mark}
     rows: list[dict[str, Any]] = []
-    for mark in marks:
-        rows.append({"op": "set_edge_type", "mark": mark, "depth": f"{depth:.1f} mm"})
-        if foam_mm is not None:
-            rows.append({"op": "set_edge_type", "mark": mark, "foam": f"{foam_mm:.1f} mm"})
+    for kind in changed.edge_types:
+        if kind.mark in marks:
+            row: dict[str, Any] = {"op": "set_edge_type", "mark": kind.mark, "depth": f"{kind.depth_mm:.2f} mm"}
+            if not kind.haunch_run_per_rise:
+                row["degrees"] = 90
+            rows.append(row if foam_mm is None else {**row, "foam": f"{foam_mm:.2f} mm"})
     return rows
 
 
@@ -171,11 +179,12 @@ def _drawn(plan: Plan, solid: Solid, ways: Ways, sides: Sequence[FrostSide]) -> 
 
 def _deep(plan: Plan, ways: Ways, sides: Sequence[FrostSide], frost: float) -> EdgeOption:
     depth = max(_needed(sides, frost), max(side.depth_mm for side in sides))
-    net = build_solid(_with_edges(plan, sides, depth, None, None)).net_m3
+    deeper = _with_edges(plan, sides, depth, None, None)
+    net = build_solid(deeper).net_m3
     words = f"{say_depth(depth, plan.units)} deep all round, its bottom on the frost line, {say_depth(frost, plan.units)} under the ground."
     schools = ("One pour, nothing to protect from spades.", "A deep trench by hand or with a bucket that fits, and many yards in it.")  # fmt: skip
-    sketch = _sketch(plan, sides, _kind(plan, sides), depth, foam_mm=0.0)
-    return _row(plan, ways, "deep", "Deep edge", net, (0.0, 0.0), words, schools, True, sketch, None, _edits(sides, depth, None))  # fmt: skip
+    sketch = _sketch(plan, sides, _kind(deeper, sides), depth, foam_mm=0.0)
+    return _row(plan, ways, "deep", "Deep edge", net, (0.0, 0.0), words, schools, True, sketch, None, _edits(deeper, sides, None))  # fmt: skip
 
 
 def _shallow(plan: Plan, ways: Ways, sides: Sequence[FrostSide]) -> EdgeOption | None:
@@ -190,7 +199,8 @@ def _shallow(plan: Plan, ways: Ways, sides: Sequence[FrostSide]) -> EdgeOption |
         )
     slab = max(kind.thickness_mm for kind in plan.slab_types)
     depth = max(_needed(sides, row.depth_in * MM_PER_IN), slab)
-    net = build_solid(_with_edges(plan, sides, depth, None, None)).net_m3
+    changed = _with_edges(plan, sides, depth, None, None)
+    net = build_solid(changed).net_m3
     upright = foam_for(row.vertical_r, "XPS", "buried").stock_in
     area = sum(side.length_mm for side in sides) * depth / 1e6
     flat = _wings(plan, sides, row)
@@ -204,10 +214,10 @@ def _shallow(plan: Plan, ways: Ways, sides: Sequence[FrostSide]) -> EdgeOption |
     words = _shallow_words(plan, row, depth, upright, wing_foam, corner_foam)
     schools = ("Little digging, little concrete, a warm edge.", "Foam must stay covered and whole; only for heated buildings, and some termite regions forbid it.")  # fmt: skip
     sketch = _sketch(
-        plan, sides, _kind(plan, sides), depth, foam_mm=upright * MM_PER_IN,
+        plan, sides, _kind(changed, sides), depth, foam_mm=upright * MM_PER_IN,
         wing_mm=(row.wing_in or 0.0) * MM_PER_IN, wing_foam_mm=wing_foam * MM_PER_IN,
     )  # fmt: skip
-    edits = _edits(sides, depth, upright * MM_PER_IN)
+    edits = _edits(changed, sides, upright * MM_PER_IN)
     return _row(plan, ways, "shallow", "Shallow edge in foam", net, (area, inches), words, schools, None, sketch, flat, edits)  # fmt: skip
 
 

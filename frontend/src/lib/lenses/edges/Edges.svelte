@@ -1,27 +1,57 @@
 <script lang="ts">
-	/** Edges: what is under the wall? */
-	import type { Pick } from '../../drawing/pick.svelte';
+	/** Edges, turn by turn: the cut first, then beams and pads, the top, what it meets, frost, the ledger. */
+	import { untrack } from 'svelte';
+	import { page } from '$app/state';
 	import Sheet from '../../drawing/Sheet.svelte';
+	import type { Pick } from '../../drawing/pick.svelte';
 	import Bench from '../../shell/Bench.svelte';
+	import Turns from '../../shell/Turns.svelte';
 	import type { JobDesk } from '../../state/job.svelte';
 	import { w } from '../../words/words';
-	import EdgeBench from './EdgeBench.svelte';
-	import SectionCut from './SectionCut.svelte';
-	import Types from './Types.svelte';
+	import { GroundData } from '../ground/ground.svelte';
+	import CutDesk from './CutDesk.svelte';
+	import CutDrawing from './CutDrawing.svelte';
+	import { EdgesData } from './edges.svelte';
+	import FrostDesk from './FrostDesk.svelte';
+	import GridDesk from './GridDesk.svelte';
+	import MeetsDesk from './MeetsDesk.svelte';
+	import OverCut from './OverCut.svelte';
+	import OverLetters from './OverLetters.svelte';
+	import OverLevels from './OverLevels.svelte';
+	import OverWings from './OverWings.svelte';
+	import SumDesk from './SumDesk.svelte';
+	import TopDesk from './TopDesk.svelte';
+	import { isTurn, questionOf, TURNS, type Turn } from './turns';
 	let { desk, pick }: { desk: JobDesk; pick: Pick } = $props();
-	const sections = $derived(desk.figure?.sections ?? []);
-	const sides = $derived(sections.filter((one) => one.side !== null).length);
-	const first = $derived(Math.max(0, sections.findIndex((one) => one.kind === 'thickened')));
-	const section = $derived(
-		pick.row !== null ? sections.find((one) => one.row === pick.row) : sections[pick.side !== null && pick.side < sides ? pick.side : first]
-	);
+	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
+	const [data, ground] = [new EdgesData(desk), new GroundData(desk)];
+	const turn = $derived.by((): Turn => {
+		const asked = page.url.searchParams.get('turn');
+		return isTurn(asked) ? asked : 'cut';
+	});
 	const strips = $derived(desk.figure?.drawing?.strips ?? []);
-	const stops = $derived((desk.figure?.findings ?? []).filter((doubt) => ['step-hangs', 'edge-adds-nothing', 'part-clipped', 'edge-type-unused'].includes(doubt.code)));
-	const along = $derived((desk.document?.edges ?? []).map((edge, row) => ({ edge, row })).filter((one) => one.edge.along));
-	const press = (key: string) => document.getElementById(`dim-${key}`)?.focus();
+	const revision = $derived(desk.kept?.revision);
+	$effect(() => {
+		if (pick.side !== null) {
+			const side = pick.side;
+			untrack(() => data.choose('side', side));
+		}
+	});
+	$effect(() => {
+		void [revision, desk.draft, data.line];
+		untrack(() => void data.load());
+	});
+	$effect(() => {
+		void revision;
+		if (turn === 'frost' || turn === 'meets') untrack(() => void data.loadState());
+		if (turn === 'sum') untrack(() => void ground.load());
+	});
+	let across = $state(1280);
+	const doubts = $derived((desk.figure?.findings ?? []).filter((doubt) => ['step-hangs', 'edge-adds-nothing', 'edge-type-unused', 'haunch-wide'].includes(doubt.code) || (doubt.code === 'part-clipped' && doubt.where.startsWith('edges'))));
 </script>
 
-<Sheet {desk} {pick} title={w.edges.title} strips letters>
+<svelte:window bind:innerWidth={across} />
+<Sheet {desk} {pick} title={w.edges.turns[turn].sheet} strips letters={across > 600} sizes={turn === 'cut' || turn === 'grid'} labels={turn !== 'sum'}>
 	{#snippet key()}
 		{#if strips.length}
 			<p class="keys">
@@ -32,29 +62,30 @@
 		{:else}<p class="label">{w.edges.none}</p>{/if}
 	{/snippet}
 	{#snippet over(view)}
-		{#each along as { edge, row }}
-			<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-			<path d={view.path([edge.along ?? []], false)} fill="none" stroke={pick.row === row ? 'var(--chalk)' : 'transparent'} stroke-width="14" stroke-opacity=".6" class="along" onclick={() => pick.chooseRow(row)} />
-		{/each}
-		{#if section}
-			{@const a = view.px(section.cut_from)}
-			{@const b = view.px(section.cut_to)}
-			{@const angle = (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI}
-			<path d="M{a}L{b}" stroke="var(--chalk)" stroke-width="2.6" />
-			{#each [a, b] as p}<path d="M0 0l-7 -13h14z" fill="var(--chalk)" transform="translate({p}) rotate({angle - 90}) translate(-7 0) rotate(-90)" />{/each}
-			<g transform="translate({a})"><rect x="-12" y="-12" width="24" height="24" fill="var(--chalk)" /><text text-anchor="middle" y="6" class="no">1</text></g>
-		{/if}
+		{#if turn === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
+		<OverCut {view} {desk} {data} {pick} marks={turn !== 'sum'} />
+		{#if turn === 'top'}<OverLevels {view} levels={desk.figure?.levels ?? []} />{/if}
+		{#if turn === 'sum'}<OverLetters {view} parts={desk.figure?.concrete?.parts ?? []} />{/if}
 	{/snippet}
 </Sheet>
-<Bench question={w.ask.edges} jobId={desk.id}>
-	{#if section}
-		<p class="label" aria-live="polite">{section.words}</p>
-		<SectionCut {section} {press} />
-		<p class="label">{w.edges.exact}</p>
-		{#each stops as doubt}<p class="wrong">{doubt.words} {doubt.remedy}</p>{/each}
-		<EdgeBench {desk} {pick} {section} />
+<Bench question={questionOf(turn)} jobId={desk.id}>
+	{#if desk.figure?.outline}
+		<Turns turns={TURNS.map((one) => ({ key: one, name: w.edges.turns[one].name }))} here={turn} name={w.edges.turnsName} tight />
+		{#if turn === 'cut'}
+			<CutDesk {desk} {data} {pick} />
+			{#each doubts as doubt}<p class="wrong">{doubt.words} {doubt.remedy}</p>{/each}
+		{:else}
+			{#if (turn === 'grid' || turn === 'top' || turn === 'sum') && data.cut && data.picked}
+				<p class="label" aria-live="polite">{data.cut.words}</p>
+				<CutDrawing {desk} cut={data.cut} tall={230} />
+			{/if}
+			{#if turn === 'grid'}<GridDesk {desk} {data} />
+			{:else if turn === 'top'}<TopDesk {desk} {data} />
+			{:else if turn === 'meets'}<MeetsDesk {desk} {data} />
+			{:else if turn === 'frost'}<FrostDesk {desk} {data} />
+			{:else}<SumDesk {desk} {data} dug={ground.state?.ground.parts ?? []} />{/if}
+		{/if}
 	{:else}<p>{w.edges.needOutline}</p>{/if}
-	<Types {desk} />
 	<p class="caution">{w.edges.caution}</p>
 </Bench>
 
@@ -87,14 +118,6 @@
 		border: 0;
 		height: 5px;
 		background: var(--ink);
-	}
-	.along {
-		cursor: pointer;
-	}
-	.no {
-		fill: var(--on-chalk);
-		font-weight: 780;
-		font-size: 16px;
 	}
 	.caution {
 		margin-top: 14px;

@@ -4,7 +4,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
-	import { typedLength } from './stack';
+	import { typedLength } from '../../ui/typed';
 	let { data, picked, choose }: { data: GroundData; picked: number; choose: (index: number) => void } = $props();
 	const desk = $derived(data.desk);
 	const runs = $derived(data.state?.ground.dug ?? []);

@@ -6,7 +6,8 @@
 	import { w } from '../../words/words';
 	import CoreSample from './CoreSample.svelte';
 	import type { GroundData } from './ground.svelte';
-	import { readRough, typedLength, type Kind, type LayerRow } from './stack';
+	import { readRough, type Kind, type LayerRow } from './stack';
+	import { typedLength } from '../../ui/typed';
 	let { data }: { data: GroundData } = $props();
 	const desk = $derived(data.desk);
 	const plan = $derived(desk.document);

@@ -6,7 +6,7 @@
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
-	import { typedLength } from './stack';
+	import { typedLength } from '../../ui/typed';
 	let { data }: { data: GroundData } = $props();
 	const desk = $derived(data.desk);
 	const found = $derived(data.state?.ground ?? null);

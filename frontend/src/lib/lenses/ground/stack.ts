@@ -8,20 +8,6 @@ export interface LayerRow {
 	strength: string;
 	stone: string;
 }
-/** A stored length as it would be typed: exact sixteenths, else decimals. */
-export function typedLength(mm: number, units: 'ft-in' | 'mm'): string {
-	if (units === 'mm') return `${+mm.toFixed(1)}`;
-	const all = Math.round((mm / 25.4) * 16);
-	if (Math.abs(all / 16 - mm / 25.4) > 1e-6) return `${+(mm / 25.4).toFixed(4)}"`;
-	const feet = all >= 72 * 16 ? Math.floor(all / 192) : 0;
-	const left = all - feet * 192;
-	let [over, under] = [left % 16, 16];
-	while (over && over % 2 === 0) [over, under] = [over / 2, under / 2];
-	const whole = Math.floor(left / 16);
-	if (feet && !left) return `${feet}'`;
-	return `${feet ? `${feet}' ` : ''}${[whole || !over ? `${whole}` : '', over ? `${over}/${under}` : ''].filter(Boolean).join(' ')}"`;
-}
-
 /** A typed thickness roughly in mm, for the drawing alone; the program reads it when it is kept. */
 export function readRough(text: string, units: 'ft-in' | 'mm'): number {
 	const parts = text.replace(/["″]|mm|in/g, '').trim().split(/\s+/);

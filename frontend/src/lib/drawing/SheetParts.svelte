@@ -1,0 +1,40 @@
+<script lang="ts">
+	/** Recesses, kerbs on top, pads beside, pile heads: each with its own hatch, named where there is room. */
+	import type { Outlined } from '../api/schema';
+	import { boundsOf, type Viewport } from './viewport';
+	let { view, things }: { view: Viewport; things: Outlined[] } = $props();
+	const room = (thing: Outlined) => {
+		const box = boundsOf(thing.rings.flat());
+		return { wide: (box.x1 - box.x0) * view.scale, tall: (box.y1 - box.y0) * view.scale };
+	};
+</script>
+
+{#each things as thing}
+	{@const [x, y] = view.px(thing.at)}
+	{@const size = room(thing)}
+	{#if thing.kind === 'pile'}
+		<path d={view.path(thing.rings)} fill="none" stroke="var(--ink)" stroke-width="1.6" stroke-dasharray="3 3" />
+	{:else if thing.kind === 'recess'}
+		<path d={view.path(thing.rings)} fill="var(--sheet)" fill-opacity=".85" stroke="var(--ink)" stroke-width="1.8" />
+		{#each thing.rings as ring}{#if ring.length === 4}<path d={view.path([[ring[0] ?? [0, 0], ring[2] ?? [0, 0]], [ring[1] ?? [0, 0], ring[3] ?? [0, 0]]], false)} stroke="var(--line)" stroke-width="1" />{/if}{/each}
+	{:else if thing.kind === 'kerb'}
+		<path d={view.path(thing.rings)} fill="var(--ink2)" fill-opacity=".75" fill-rule="evenodd" stroke="var(--ink)" stroke-width="1.4" />
+	{:else}
+		<path d={view.path(thing.rings)} fill="var(--slab)" stroke="var(--ink)" stroke-width="2" />
+		<path d={view.path(thing.rings)} fill="url(#conc)" />
+	{/if}
+	{#if thing.kind !== 'pile' && thing.kind !== 'kerb' && size.wide > thing.name.length * 6.6 && size.tall > 18}
+		<text {x} y={y + 5} text-anchor="middle">{thing.name}</text>
+	{/if}
+{/each}
+
+<style>
+	text {
+		font-size: 13px;
+		font-weight: 620;
+		fill: var(--ink2);
+		paint-order: stroke;
+		stroke: var(--sheet);
+		stroke-width: 4px;
+	}
+</style>

@@ -1,0 +1,134 @@
+<script lang="ts">
+	/** The cut bench: the drawing, what the side is, its rules, and the edge types. */
+	import type { Pick } from '../../drawing/pick.svelte';
+	import type { Edit, JobDesk } from '../../state/job.svelte';
+	import Field from '../../ui/Field.svelte';
+	import Frac from '../../ui/Frac.svelte';
+	import { typedLength } from '../../ui/typed';
+	import { w } from '../../words/words';
+	import CutDrawing from './CutDrawing.svelte';
+	import { nextMark } from './cut_edits';
+	import type { EdgesData } from './edges.svelte';
+	let { desk, data, pick }: { desk: JobDesk; data: EdgesData; pick: Pick } = $props();
+	const plan = $derived(desk.document);
+	const place = $derived(data.own ? null : data.place);
+	const side = $derived(place?.kind === 'side' ? place.row : null);
+	const mark = $derived(place?.mark ?? '');
+	const type = $derived(plan?.edge_types.find((one) => one.mark === mark) ?? null);
+	const checks = $derived((desk.figure?.checks ?? []).filter((one) => (one.side === null ? one.name.endsWith(mark) : one.side === side)));
+	const KINDS = ['thickened', 'against-wall', 'dowelled', 'block-wall', 'overhang'] as const;
+	const LETTER: Record<string, string> = { thickened: 'E', 'against-wall': 'W', dowelled: 'D', 'block-wall': 'H', overhang: 'L' };
+	let kind = $state<(typeof KINDS)[number]>('thickened');
+	let newText = $state('');
+	let cutText = $state('');
+	let lineText = $state('');
+	let grow = $state<'left' | 'right'>('left');
+	const shown = (mm: number | null | undefined) => (mm ? typedLength(mm, desk.units) : '');
+	async function give(to: string | null, all = false) {
+		const sides = all ? (plan?.outline ?? []).map((_, i) => i) : [side ?? 0];
+		await desk.keep([{ op: 'set_side_type', sides, type: to }], 'edge');
+	}
+	async function keepCut() {
+		if (type && (await desk.keep([{ op: 'set_edge_type', mark: type.mark, text: cutText }], 'cut'))) cutText = '';
+	}
+	async function newEdge() {
+		const fresh = nextMark(LETTER[kind] ?? 'E', (plan?.edge_types ?? []).map((t) => t.mark));
+		if (await desk.keep([{ op: 'set_edge_type', mark: fresh, kind, text: kind === 'thickened' ? newText : '' }], 'new-edge')) newText = '';
+	}
+	async function newLine() {
+		const thick = plan?.edge_types.find((t) => t.kind === 'thickened')?.mark ?? '';
+		if (await desk.keep([{ op: 'add_along', text: lineText, grow, type: thick }], 'new-line')) lineText = '';
+	}
+	const face = (key: 'foam' | 'isolation' | 'plate' | 'plate_over') => (typed: string) => desk.keep([{ op: 'set_edge_type', mark, text: '', [key]: typed } as Edit], `face-${key}`);
+</script>
+
+{#if data.cut}
+	<p class="label" aria-live="polite">{data.cut.words} {w.edges.area} <Frac text={data.cut.area_text} />.</p>
+	<CutDrawing {desk} cut={data.cut} />
+{/if}
+{#if data.problem}<p class="wrong" role="alert">{data.problem}</p>{/if}
+{#each checks as check}
+	<div class="check" class:short={check.verdict === 'short'}>
+		<b>{w.edges.checks[check.verdict]}</b><span>{check.name}</span><span class="has"><Frac text={check.has} /></span>
+		{#if check.rule}<abbr class="rule" title={check.source_words}><Frac text={check.rule} /></abbr>{/if}
+		{#if check.verdict !== 'meets'}<span class="why"><Frac text={check.remedy} /> <span class="label">{check.source_words}</span></span>{/if}
+	</div>
+{/each}
+{#if side !== null}
+	<div class="desk-row">
+		<span class="choices" role="group" aria-label={w.edges.side(place?.name ?? '')}>
+			<span class="label">{w.edges.side(place?.name ?? '')}</span>
+			{#each plan?.edge_types ?? [] as one}
+				<button type="button" class="act quiet" class:on={mark === one.mark} aria-pressed={mark === one.mark} onclick={() => void give(one.mark)}>{one.mark}{one.kind === 'thickened' ? '' : ` ${w.edges.kinds[one.kind]}`}</button>
+			{/each}
+			<button type="button" class="act quiet" class:on={!mark} aria-pressed={!mark} onclick={() => void give(null)}>{w.edges.plain}</button>
+			<button type="button" class="act quiet" onclick={() => void give(mark || null, true)}>{w.edges.allSides} {mark || w.edges.plain}</button>
+		</span>
+	</div>
+{:else if place?.kind === 'along'}
+	<div class="desk-row"><button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_along', row: place.row }], 'edge').then(() => { pick.none(); data.picked = null; })}>{w.edges.out}</button></div>
+{/if}
+{#if type}
+	<div class="desk-row">
+		{#if type.kind === 'thickened'}
+			<label class="label long" for="cut-call">{w.edges.cutCall(type.mark)}<input id="cut-call" class="well call" placeholder={w.edges.beamHint(desk.units === 'mm').replace('16', '18')} bind:value={cutText} onkeydown={(event) => event.key === 'Enter' && void keepCut()} /></label>
+		{/if}
+		{#each ['foam', 'isolation', 'plate', 'plate_over'] as const as key}
+			{@const mm = type[`${key}_mm`]}
+			<Field label={w.edges.faces[key]} width="92px" placeholder="none" calm value={shown(mm)} problem={desk.problemFor(`face-${key}`)} keep={face(key)} />
+		{/each}
+	</div>
+	{#if desk.problemFor('cut')}<p class="wrong" role="alert">{desk.problemFor('cut')?.detail}</p>{:else}<p class="label">{w.edges.cutHint}</p>{/if}
+{/if}
+<p class="label">{w.edges.pressSize} {w.edges.dragCut}</p>
+<h3 class="desk-head">{w.edges.newEdge}</h3>
+<div class="desk-row">
+	<span class="choices" role="group" aria-label={w.edges.kind}>
+		{#each KINDS as one}<button type="button" class="act quiet" class:on={kind === one} aria-pressed={kind === one} onclick={() => (kind = one)}>{w.edges.kinds[one]}</button>{/each}
+	</span>
+	{#if kind === 'thickened'}<label class="label long"><span class="sr-only">{w.edges.newEdge}</span><input class="well call" aria-label={w.edges.newEdge} placeholder={desk.units === 'mm' ? '300 wide 450 deep 45' : '12 wide 18 deep 45'} bind:value={newText} onkeydown={(e) => e.key === 'Enter' && void newEdge()} /></label>{/if}
+	<button type="button" class="act quiet" onclick={() => void newEdge()}>+ {w.edges.newEdge}</button>
+	{#each plan?.edge_types ?? [] as one}<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_edge_type', mark: one.mark }], 'edge')}>{w.edges.out} {one.mark}</button>{/each}
+</div>
+{#if desk.problemFor('new-edge')}<p class="wrong" role="alert">{desk.problemFor('new-edge')?.detail}</p>{/if}
+{#if plan?.edge_types.some((one) => one.kind === 'thickened')}
+	<div class="desk-row">
+		<label class="label long">{w.edges.line}<input class="well call" aria-label={w.edges.line} placeholder={w.edges.lineHint} bind:value={lineText} onkeydown={(e) => e.key === 'Enter' && void newLine()} /></label>
+		<button type="button" class="act quiet" onclick={() => (grow = grow === 'left' ? 'right' : 'left')}>{w.edges.grow[grow]}</button>
+		<button type="button" class="act quiet" onclick={() => void newLine()}>+</button>
+	</div>
+	{#if desk.problemFor('new-line')}<p class="wrong" role="alert">{desk.problemFor('new-line')?.detail}</p>{/if}
+{/if}
+
+<style>
+	.check {
+		display: grid;
+		grid-template-columns: 62px 1fr auto auto;
+		gap: 2px 10px;
+		align-items: baseline;
+		border-top: 1px solid var(--hair);
+		padding: 3px 0;
+	}
+	.check b {
+		color: var(--chalk);
+	}
+	.check.short b {
+		color: var(--flag);
+	}
+	.has {
+		font-weight: 760;
+	}
+	.rule {
+		border: 1.5px solid var(--ink);
+		padding: 0 6px;
+		text-decoration: none;
+		font-size: 14px;
+	}
+	.why {
+		grid-column: 2 / -1;
+		font-size: 14px;
+	}
+	.call {
+		font-family: var(--font-pencil);
+	}
+</style>

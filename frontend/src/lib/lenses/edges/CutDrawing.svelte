@@ -1,0 +1,151 @@
+<script lang="ts">
+	/** A cut through the solid, to one true scale both ways, its sizes on it; press a size to type it there. */
+	import type { Cut, CutSize } from '../../api/schema';
+	import type { JobDesk } from '../../state/job.svelte';
+	import { w } from '../../words/words';
+	import CutGround from './CutGround.svelte';
+	import CutSizes from './CutSizes.svelte';
+	import { CutView } from './cut_view';
+	import { editOf } from './cut_edits';
+	let { desk, cut, tall = 330 }: { desk: JobDesk; cut: Cut; tall?: number } = $props();
+	let width = $state(640);
+	let editing = $state.raw<{ size: CutSize; x: number; y: number } | null>(null);
+	let typed = $state('');
+	const view = $derived(CutView.fit(cut, width, tall));
+	const kinds = $derived([...new Set(['concrete', ...cut.layers.map((layer) => layer.kind), ...(cut.ends.some((end) => end.foam_mm) ? ['foam'] : []), 'soil', ...(cut.ends.some((end) => end.boards.length) ? ['board'] : [])])]);
+	function start(size: CutSize, x: number, y: number) {
+		if (!size.typed) return;
+		editing = { size, x: Math.min(Math.max(x, 60), width - 66), y };
+		typed = size.text.replace('°', '');
+	}
+	async function keep() {
+		const now = editing;
+		const edit = now && editOf(now.size, typed);
+		if (!edit) return void (editing = null);
+		if (await desk.keep([edit], 'cut-size')) editing = null;
+	}
+	const problem = $derived(editing ? desk.problemFor('cut-size') : null);
+	const focus = (node: HTMLInputElement) => {
+		node.focus();
+		node.select();
+	};
+</script>
+
+<div class="cut" bind:clientWidth={width}>
+	<svg {width} height={tall} role="img" aria-label={cut.words}>
+		<defs>
+			<pattern id="c-conc" width="18" height="16" patternUnits="userSpaceOnUse"><g fill="var(--ink2)"><circle cx="3" cy="3" r="1" /><circle cx="12" cy="7" r=".9" /><circle cx="6" cy="13" r="1" /></g><path d="M13 13l3-1-1 2.6z" fill="none" stroke="var(--ink2)" stroke-width=".8" /></pattern>
+			<clipPath id="c-frame"><rect width={width} height={tall} /></clipPath>
+		</defs>
+		<g clip-path="url(#c-frame)">
+			<CutGround {cut} {view} {width} height={tall} />
+			{#each cut.blocks.filter((block) => block.kind === 'pile') as block}
+				<rect x={view.x(block.s0)} y={view.y(block.top_mm)} width={(block.s1 - block.s0) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="var(--hair)" stroke="var(--ink)" stroke-width="1.6" />
+			{/each}
+			{#each cut.rings as ring}
+				<path d={view.path(ring)} fill="var(--slab)" />
+				<path d={view.path(ring)} fill="url(#c-conc)" stroke="var(--ink)" stroke-width="3" stroke-linejoin="miter" />
+			{/each}
+			{#each cut.blocks as block}
+				{#if block.kind === 'kerb'}
+					<rect x={view.x(block.s0)} y={view.y(block.top_mm)} width={(block.s1 - block.s0) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="var(--water)" stroke="var(--ink)" stroke-width="2.4" />
+				{:else}
+					<rect x={view.x(block.s0)} y={view.y(block.top_mm)} width={(block.s1 - block.s0) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="none" stroke="var(--ink2)" stroke-width="1.3" stroke-dasharray="6 4" />
+				{/if}
+				<text x={view.x((block.s0 + block.s1) / 2)} y={view.y(block.top_mm) - 7} text-anchor="middle" class="name">{block.name}</text>
+			{/each}
+			{#each view.breaks as b}
+				<path d="M{b.x} {b.top - 12}V{(b.top + b.bottom) / 2 - 11}l6 5l-12 7l6 5V{b.bottom + 12}" fill="none" stroke="var(--bench)" stroke-width="6" />
+				<path d="M{b.x} {b.top - 12}V{(b.top + b.bottom) / 2 - 11}l6 5l-12 7l6 5V{b.bottom + 12}" fill="none" stroke="var(--ink)" stroke-width="1.4" />
+			{/each}
+			{#each cut.slopes as slope}
+				{#if (slope.s1 - slope.s0) * view.scale > 90}
+					{@const down = slope.z1 < slope.z0 ? 1 : -1}
+					<text x={view.x((slope.s0 + slope.s1) / 2)} y={view.y(Math.max(slope.z0, slope.z1)) - 8} text-anchor="middle" class="name">{down < 0 ? '← ' : ''}falls {slope.text}{down > 0 ? ' →' : ''}</text>
+				{/if}
+			{/each}
+			<CutSizes {cut} {view} {start} />
+			{#each view.names as name}
+				<text x={name.x} y={name.y} text-anchor={name.anchor} class="name">{name.text}</text>
+			{/each}
+		</g>
+	</svg>
+	{#if editing}
+		<div class="typing" style:left="{editing.x - 56}px" style:top="{Math.min(editing.y - 20, tall - 44)}px">
+			<input class="well" aria-label="{editing.size.mark} {editing.size.key.replace('_', ' ')}" aria-invalid={problem !== null} use:focus bind:value={typed} onkeydown={(event) => { if (event.key === 'Enter') void keep(); if (event.key === 'Escape') editing = null; }} />
+			{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
+		</div>
+	{/if}
+</div>
+<p class="legend label">
+	{#each kinds as kind}<span><i class="hatch {kind}"></i>{w.edges.legend[kind] ?? kind}</span>{/each}
+</p>
+
+<style>
+	.cut {
+		min-width: 0;
+		position: relative;
+	}
+	.name {
+		font-size: 14px;
+		font-weight: 640;
+		fill: var(--ink2);
+		paint-order: stroke;
+		stroke: var(--bench);
+		stroke-width: 4px;
+	}
+	.typing {
+		position: absolute;
+		z-index: 2;
+		background: var(--bench);
+	}
+	.typing input {
+		width: 112px;
+		font-family: var(--font-pencil);
+		font-size: 19px;
+	}
+	.legend {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 2px 14px;
+	}
+	.legend span {
+		display: flex;
+		align-items: center;
+		gap: 5px;
+	}
+	.hatch {
+		width: 22px;
+		height: 12px;
+		border: 1.2px solid var(--ink);
+		background: var(--slab);
+	}
+	.hatch.concrete {
+		background: radial-gradient(circle at 4px 4px, var(--ink2) 1px, transparent 1.4px) 0 0 / 9px 7px var(--slab);
+	}
+	.hatch.foam {
+		background: repeating-linear-gradient(60deg, var(--well) 0 4px, var(--line) 4px 5px);
+	}
+	.hatch.stone,
+	.hatch.graded {
+		background: radial-gradient(circle, transparent 2.4px, var(--ink2) 2.6px 3.4px, transparent 3.6px) 0 0 / 9px 9px var(--well);
+	}
+	.hatch.fill {
+		background: repeating-linear-gradient(-40deg, var(--well) 0 5px, var(--soil) 5px 6px);
+	}
+	.hatch.soil {
+		background: repeating-linear-gradient(-45deg, var(--bench) 0 5px, var(--soil) 5px 6.4px);
+		border-bottom: 0;
+		border-left: 0;
+		border-right: 0;
+	}
+	.hatch.barrier {
+		border: 0;
+		border-top: 3px dashed var(--ink);
+		height: 0;
+		background: none;
+	}
+	.hatch.board {
+		background: var(--board);
+	}
+</style>

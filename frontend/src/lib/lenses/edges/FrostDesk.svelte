@@ -1,0 +1,78 @@
+<script lang="ts">
+	/** Ways to keep frost from lifting the edge, each drawn to the same scale with its concrete, foam and cost. */
+	import type { JobDesk, Edit } from '../../state/job.svelte';
+	import Field from '../../ui/Field.svelte';
+	import Frac from '../../ui/Frac.svelte';
+	import { typedLength } from '../../ui/typed';
+	import { w } from '../../words/words';
+	import type { EdgesData } from './edges.svelte';
+	import OptionCut from './OptionCut.svelte';
+	let { desk, data }: { desk: JobDesk; data: EdgesData } = $props();
+	const site = $derived(desk.document?.site);
+	const options = $derived(data.state?.options ?? []);
+	const deepest = $derived(Math.max(1, ...options.map((one) => (one.sketch ? Math.max(one.sketch.depth_mm + one.sketch.footing_deep_mm, one.sketch.top_mm - one.sketch.frost_mm) : 0))));
+	const checks = $derived(desk.figure?.checks ?? []);
+	const worst = $derived(checks.find((one) => one.code === 'edge-above-frost' && one.verdict === 'short') ?? checks.find((one) => one.code === 'edge-bury' && one.verdict === 'short'));
+	const set = (key: string) => (typed: string) => desk.keep([{ op: 'set_fields', values: { [`site.${key}`]: typed.trim() || null } }], `site-${key}`);
+</script>
+
+<div class="saying">
+	{#if worst}
+		<p class="big"><Frac text={worst.words.split(':')[0] + ': ' + (worst.code === 'edge-above-frost' ? 'short of frost' : 'too shallow')} /></p>
+		<p class="act-line"><Frac text={worst.words} /></p>
+		<p><Frac text={worst.remedy} /></p>
+	{:else if checks.some((one) => one.verdict === 'not set') || !checks.length}
+		<p class="big plain">Not known yet</p>
+		<p class="act-line">{w.edges.setGround}</p>
+	{:else}
+		<p class="big good">Below frost all round</p>
+	{/if}
+</div>
+<div class="desk-row">
+	<Field id="frost-depth" label={w.edges.frostDepth} width="120px" value={site?.frost_depth_mm ? typedLength(site.frost_depth_mm, desk.units) : ''} problem={desk.problemFor('site-frost_depth_mm')} keep={set('frost_depth_mm')} />
+	<Field id="freezing-index" label={w.edges.index} width="170px" calm value={site?.air_freezing_index_f_days ? `${site.air_freezing_index_f_days}` : ''} problem={desk.problemFor('site-air_freezing_index_f_days')} keep={(typed) => desk.keep([{ op: 'set_fields', values: { 'site.air_freezing_index_f_days': typed.trim() ? Number(typed) : null } }], 'site-air_freezing_index_f_days')} />
+</div>
+<div class="ways">
+	{#each options as option}
+		<article class:drawn={option.key === 'drawn'}>
+			<h3>{option.name}</h3>
+			{#if option.sketch}<OptionCut sketch={option.sketch} {deepest} units={desk.units} />{/if}
+			{#if option.net_m3}
+				<p class="vol"><b>{option.net_text}</b>{#if option.foam_m2}, {option.foam_text} {w.edges.foam}{/if}</p>
+				<p class="vol">{w.edges.about} <b>{option.cost_text}</b></p>
+			{/if}
+			<p class="words"><Frac text={option.words} /></p>
+			{#if option.for_it}<p class="label">{w.edges.for}: {option.for_it}</p><p class="label">{w.edges.against}: {option.against_it}</p>{/if}
+			{#if option.edits.length}<button type="button" class="act quiet" onclick={() => void desk.keep(option.edits as unknown as Edit[], 'option')}>{w.edges.take}</button>{/if}
+		</article>
+	{/each}
+</div>
+{#if desk.problemFor('option')}<p class="wrong" role="alert">{desk.problemFor('option')?.detail}</p>{/if}
+<p class="label">{w.edges.costs}</p>
+{#each [...new Set(checks.filter((one) => one.verdict === 'short').map((one) => one.source_words))] as words}<p class="label">{words}</p>{/each}
+
+<style>
+	.ways {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 0 20px;
+		margin-top: 8px;
+	}
+	article {
+		border-top: 2px solid var(--ink);
+		padding: 6px 0 10px;
+		min-width: 0;
+	}
+	.vol {
+		font-size: 17px;
+	}
+	.words {
+		font-size: 14.5px;
+		margin: 2px 0;
+	}
+	@media (max-width: 600px) {
+		.ways {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

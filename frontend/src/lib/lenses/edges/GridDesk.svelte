@@ -1,0 +1,157 @@
+<script lang="ts">
+	/** Beams and pads: types by their call, a grid from a wall, posts on bays. */
+	import type { JobDesk } from '../../state/job.svelte';
+	import Frac from '../../ui/Frac.svelte';
+	import { typedLength } from '../../ui/typed';
+	import { w } from '../../words/words';
+	import { cornerName } from '../../drawing/pick.svelte';
+	import { nextMark } from './cut_edits';
+	import type { EdgesData } from './edges.svelte';
+	import { addPads, takeOut, takeOutType } from './shape_edits';
+	let { desk, data }: { desk: JobDesk; data: EdgesData } = $props();
+	const plan = $derived(desk.document);
+	const sides = $derived(desk.figure?.outline?.sides ?? []);
+	const mm = $derived(desk.units === 'mm');
+	const say = (value: number | null | undefined) => typedLength(value ?? 0, desk.units);
+	let beam = $state('');
+	let pad = $state('');
+	const beamMark = $derived(plan?.beam_types.some((one) => one.mark === beam) ? beam : (plan?.beam_types[0]?.mark ?? ''));
+	const padMark = $derived(plan?.pad_types.some((one) => one.mark === pad) ? pad : (plan?.pad_types[0]?.mark ?? ''));
+	let [beamText, padText, every, bays, walk, spot, baysX, baysY] = $state(['', '', '', '', '', '', '', '']);
+	let from = $state(0);
+	let corner = $state(0);
+	const degrees = (run: number | null | undefined) => (run ? `${+((Math.atan(1 / run) * 180) / Math.PI).toFixed(1)}°` : '90°');
+	async function newBeam(mark: string) {
+		if (await desk.keep([{ op: 'set_beam_type', mark, text: beamText }], 'beam-type')) [beamText, beam] = ['', mark];
+	}
+	async function newPad(mark: string) {
+		if (await desk.keep([{ op: 'set_pad_type', mark, text: padText }], 'pad-type')) [padText, pad] = ['', mark];
+	}
+	async function lay() {
+		const done = await desk.keep([{ op: 'lay_beams', type: beamMark, side: from, spacing: every.trim() || null, bays }], 'lay');
+		if (done) every = bays = '';
+	}
+	async function one() {
+		if (await desk.keep([{ op: 'add_beam', type: beamMark, text: walk }], 'one-beam')) walk = '';
+	}
+	async function onePad() {
+		if (await desk.keep([addPads(padMark, { text: spot })], 'one-pad')) spot = '';
+	}
+	async function grid() {
+		if (await desk.keep([addPads(padMark, { corner, bays_x: baysX, bays_y: baysY })], 'pad-grid')) baysX = baysY = '';
+	}
+	const rows = (kind: 'beams' | 'pads', mark: string) => (plan?.[kind] ?? []).flatMap((row, i) => (row.type === mark ? [i] : []));
+	const doubts = $derived((desk.figure?.findings ?? []).filter((doubt) => /^(beam|pad)/.test(doubt.code) || (doubt.code === 'part-clipped' && /beams|pads/.test(doubt.where))));
+	const picked = $derived(data.picked && ['beam', 'pad'].includes(data.picked.kind) ? data.picked : null);
+</script>
+
+{#snippet wrong(at: string)}
+	{#if desk.problemFor(at)}
+		<p class="wrong" role="alert"><Frac text={desk.problemFor(at)?.detail ?? ''} /></p>
+	{/if}
+{/snippet}
+
+<h3>{w.edges.beams}</h3>
+<table class="desk-table">
+	<tbody>
+		{#each plan?.beam_types ?? [] as kind}
+			{@const own = rows('beams', kind.mark)}
+			<tr class:on={beamMark === kind.mark}>
+				<th scope="row"><button type="button" class="mark" aria-pressed={beamMark === kind.mark} onclick={() => (beam = kind.mark)}>{kind.mark}</button></th>
+				<td><Frac text="{say(kind.width_mm)} wide, {say(kind.depth_mm)} deep, {degrees(kind.haunch_run_per_rise)}" /></td>
+				<td>{w.edges.count(own.length)}</td>
+				<td class="r">
+					{#if own.length}<button type="button" class="act quiet" onclick={() => data.choose('beam', own[0] ?? 0)}>{w.edges.showCut}</button>{/if}
+					<button type="button" class="act quiet" onclick={() => void desk.keep([own.length ? takeOut('beams', own) : takeOutType('beam_types', kind.mark)], 'beam-type')}>{own.length ? w.edges.takeAll(kind.mark) : w.edges.takeOut}</button>
+				</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>
+<div class="desk-row">
+	<label class="label long">{w.edges.beamCall}<input id="beam-call" class="well call" placeholder={w.edges.beamHint(mm)} bind:value={beamText} onkeydown={(e) => e.key === 'Enter' && void newBeam(nextMark('B', (plan?.beam_types ?? []).map((t) => t.mark)))} /></label>
+	<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(nextMark('B', (plan?.beam_types ?? []).map((t) => t.mark)))}>+ {nextMark('B', (plan?.beam_types ?? []).map((t) => t.mark))}</button>
+	{#if beamMark}<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(beamMark)}>{beamMark} so</button>{/if}
+</div>
+{@render wrong('beam-type')}
+{#if beamMark}
+	<div class="desk-row">
+		<label class="label">{w.edges.layFrom}<select class="plain-select" bind:value={from}>{#each sides as side, i}<option value={i}>{side.name}</option>{/each}</select></label>
+		<label class="label short">{w.edges.every}<input class="well call" aria-label="{beamMark} {w.edges.every}" placeholder={mm ? '3500' : "11' 6"} bind:value={every} onkeydown={(e) => e.key === 'Enter' && void lay()} /></label>
+		<label class="label">{w.edges.orBays}<input class="well call" aria-label="{beamMark} {w.edges.orBays}" placeholder={w.edges.baysHint(mm)} bind:value={bays} onkeydown={(e) => e.key === 'Enter' && void lay()} /></label>
+		<button type="button" class="act main" disabled={!every.trim() && !bays.trim()} onclick={() => void lay()}>{w.edges.lay}</button>
+	</div>
+	{@render wrong('lay')}
+	<div class="desk-row">
+		<label class="label long">{w.edges.oneBeam}<input class="well call" placeholder={w.edges.beamWalk} bind:value={walk} onkeydown={(e) => e.key === 'Enter' && void one()} /></label>
+		<button type="button" class="act quiet" onclick={() => void one()}>+</button>
+		<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'beams_on_zones', type: beamMark }], 'one-beam')}>{w.edges.underZones}</button>
+	</div>
+	{@render wrong('one-beam')}
+{/if}
+
+<h3 class="desk-head">{w.edges.pads}</h3>
+<table class="desk-table">
+	<tbody>
+		{#each plan?.pad_types ?? [] as kind}
+			{@const own = rows('pads', kind.mark)}
+			<tr class:on={padMark === kind.mark}>
+				<th scope="row"><button type="button" class="mark" aria-pressed={padMark === kind.mark} onclick={() => (pad = kind.mark)}>{kind.mark}</button></th>
+				<td><Frac text={kind.shape === 'round' ? `${say(kind.diameter_mm)} round, ${say(kind.depth_mm)} deep` : `${say(kind.width_mm)} × ${say(kind.length_mm)}, ${say(kind.depth_mm)} deep`} /></td>
+				<td>{w.edges.count(own.length)}</td>
+				<td class="r">
+					{#if own.length}<button type="button" class="act quiet" onclick={() => data.choose('pad', own[0] ?? 0)}>{w.edges.showCut}</button>{/if}
+					<button type="button" class="act quiet" onclick={() => void desk.keep([own.length ? takeOut('pads', own) : takeOutType('pad_types', kind.mark)], 'pad-type')}>{own.length ? w.edges.takeAll(kind.mark) : w.edges.takeOut}</button>
+				</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>
+<div class="desk-row">
+	<label class="label long">{w.edges.padCall}<input id="pad-call" class="well call" placeholder={w.edges.padHint(mm)} bind:value={padText} onkeydown={(e) => e.key === 'Enter' && void newPad(nextMark('P', (plan?.pad_types ?? []).map((t) => t.mark)))} /></label>
+	<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(nextMark('P', (plan?.pad_types ?? []).map((t) => t.mark)))}>+ {nextMark('P', (plan?.pad_types ?? []).map((t) => t.mark))}</button>
+	{#if padMark}<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(padMark)}>{padMark} so</button>{/if}
+	<span class="label">{w.edges.padShapes}</span>
+</div>
+{@render wrong('pad-type')}
+{#if padMark}
+	<div class="desk-row">
+		<label class="label long">{w.edges.onePad}<input class="well call" placeholder={w.edges.padWalk} bind:value={spot} onkeydown={(e) => e.key === 'Enter' && void onePad()} /></label>
+		<button type="button" class="act quiet" onclick={() => void onePad()}>+</button>
+		<button type="button" class="act quiet" onclick={() => void desk.keep([addPads(padMark, { crossings: true })], 'one-pad')}>{w.edges.crossings}</button>
+	</div>
+	{@render wrong('one-pad')}
+	<div class="desk-row">
+		<label class="label">{w.edges.grid}<select class="plain-select" bind:value={corner}>{#each sides as _, i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
+		<label class="label">{w.edges.baysX}<input class="well call" placeholder={w.edges.baysHint(mm)} bind:value={baysX} /></label>
+		<label class="label">{w.edges.baysY}<input class="well call" placeholder={mm ? '3600' : "9', 9'"} bind:value={baysY} /></label>
+		<button type="button" class="act main" onclick={() => void grid()}>{w.edges.setGrid}</button>
+	</div>
+	{@render wrong('pad-grid')}
+{/if}
+{#if picked}
+	<div class="desk-row">
+		<button type="button" class="act" onclick={() => void desk.keep([takeOut(picked.kind === 'beam' ? 'beams' : 'pads', [picked.row])], 'picked').then(() => (data.picked = null))}>{w.edges.takeOut} {data.place?.name}</button>
+	</div>
+{/if}
+{#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}
+
+<style>
+	.mark {
+		font-weight: 800;
+		min-height: 34px;
+		min-width: 34px;
+		border: 2px solid var(--ink);
+		background: var(--well);
+	}
+	.mark[aria-pressed='true'] {
+		background: var(--ink);
+		color: var(--sheet);
+	}
+	td {
+		padding: 3px 8px 3px 0;
+	}
+	.r {
+		text-align: right;
+	}
+</style>

@@ -1,0 +1,132 @@
+<script lang="ts">
+	/** On the plan: the cutting line with its handles, and everything that can be picked: beams, pads, recesses, lines. */
+	import type { JobDesk } from '../../state/job.svelte';
+	import type { Pick } from '../../drawing/pick.svelte';
+	import type { Viewport, XY } from '../../drawing/viewport';
+	import type { EdgesData } from './edges.svelte';
+	let { view, desk, data, pick, marks = true }: { view: Viewport; desk: JobDesk; data: EdgesData; pick: Pick; marks?: boolean } = $props();
+	const plan = $derived(desk.document);
+	const line = $derived(data.line);
+	const outlined = $derived(desk.figure?.drawing?.outlined ?? []);
+	const strips = $derived(desk.figure?.drawing?.strips ?? []);
+	const lit = $derived(strips.filter((strip) => data.lit.includes(strip.number)));
+	const picks = (kind: string, row: number) => data.picked?.kind === kind && data.picked.row === row && !data.own;
+	function choose(kind: string, row: number) {
+		pick.none();
+		data.choose(kind, row);
+	}
+	function grab(end: 'start' | 'end' | 'both', event: PointerEvent) {
+		const target = event.currentTarget as SVGElement;
+		const frame = target.ownerSVGElement?.getBoundingClientRect();
+		const from = data.line;
+		if (!frame || !from) return;
+		event.preventDefault();
+		target.setPointerCapture(event.pointerId);
+		const begun = view.mm(event.clientX - frame.left, event.clientY - frame.top);
+		const move = (now: PointerEvent) => {
+			const at = view.mm(now.clientX - frame.left, now.clientY - frame.top);
+			const by: XY = [at[0] - begun[0], at[1] - begun[1]];
+			const put = (p: XY, on: boolean): XY => (on ? [p[0] + by[0], p[1] + by[1]] : p);
+			data.own = { start: put(from.start, end !== 'end'), end: put(from.end, end !== 'start') };
+			pick.none();
+		};
+		const stop = () => {
+			target.removeEventListener('pointermove', move);
+			target.removeEventListener('pointerup', stop);
+			target.removeEventListener('pointercancel', stop);
+		};
+		target.addEventListener('pointermove', move);
+		target.addEventListener('pointerup', stop);
+		target.addEventListener('pointercancel', stop);
+	}
+	function nudge(end: 'start' | 'end', event: KeyboardEvent) {
+		const by = ({ ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] } as Record<string, XY>)[event.key];
+		const from = data.line;
+		if (!by || !from) return;
+		const step = (desk.units === 'mm' ? 50 : 152.4) * (event.shiftKey ? 4 : 1);
+		event.preventDefault();
+		event.stopPropagation();
+		data.own = { ...from, [end]: [from[end][0] + by[0] * step, from[end][1] + by[1] * step] };
+	}
+	const tags = $derived([
+		...(plan?.beams ?? []).map((beam, row) => ({ kind: 'beam', row, mark: beam.type, at: middle(beam.path as XY[]) })),
+		...(plan?.pads ?? []).map((pad, row) => ({ kind: 'pad', row, mark: pad.type, at: pad.at as XY }))
+	]);
+	function middle(path: XY[]): XY {
+		const k = Math.max(0, Math.floor((path.length - 1) / 2));
+		const a: XY = path[k] ?? [0, 0];
+		const b: XY = path[k + 1] ?? a;
+		return [a[0] + (b[0] - a[0]) * 0.62, a[1] + (b[1] - a[1]) * 0.62];
+	}
+</script>
+
+{#each lit as strip}<path d={view.path(strip.rings)} fill="var(--chalk)" fill-opacity=".42" stroke="var(--chalk)" stroke-width="1.4" pointer-events="none" />{/each}
+<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+{#each plan?.edges ?? [] as edge, row}
+	{#if edge.along}<path d={view.path([edge.along], false)} fill="none" stroke={picks('along', row) ? 'var(--chalk)' : 'transparent'} stroke-width="14" stroke-opacity=".6" class="hit" onclick={() => choose('along', row)} />{/if}
+{/each}
+{#each plan?.beams ?? [] as beam, row}
+	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+	<path d={view.path([beam.path], false)} fill="none" stroke={picks('beam', row) ? 'var(--chalk)' : 'transparent'} stroke-width="13" stroke-opacity=".55" class="hit" data-beam={row} onclick={() => choose('beam', row)} />
+{/each}
+{#each outlined as thing}
+	{#if thing.kind === 'recess'}
+		<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+		<path d={view.path(thing.rings)} fill="transparent" class="hit" data-recess={thing.row} onclick={() => choose('recess', thing.row)} />
+	{/if}
+{/each}
+{#if marks}
+	{#each tags as tag}
+		{@const [x, y] = view.px(tag.at)}
+		<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+		<g class="hit" data-tag="{tag.kind}-{tag.row}" onclick={() => choose(tag.kind, tag.row)}>
+			<rect x={x - 13} y={y - 11} width="26" height="22" class="tag" class:on={picks(tag.kind, tag.row)} />
+			<text {x} y={y + 5} text-anchor="middle" class="mark" class:on={picks(tag.kind, tag.row)}>{tag.mark}</text>
+		</g>
+	{/each}
+{/if}
+{#if line}
+	{@const a = view.px(line.start)}
+	{@const b = view.px(line.end)}
+	{@const angle = (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI}
+	<!-- svelte-ignore a11y_no_static_element_interactions -->
+	<path d="M{a}L{b}" stroke="transparent" stroke-width="16" class="drag" onpointerdown={(event) => grab('both', event)} />
+	<path d="M{a}L{b}" stroke="var(--chalk)" stroke-width="2.6" pointer-events="none" />
+	{#each [{ p: a, end: 'start' }, { p: b, end: 'end' }] as const as one}
+		<path d="M0 0l-7 -13h14z" fill="var(--chalk)" transform="translate({one.p}) rotate({angle}) translate(0 -7)" pointer-events="none" />
+		<circle cx={one.p[0]} cy={one.p[1]} r="12" fill="transparent" class="drag" data-cut-end={one.end} role="button" tabindex="0" aria-label="Cut, {one.end === 'start' ? 'first' : 'second'} end; arrows move it" onpointerdown={(event) => grab(one.end, event)} onkeydown={(event) => nudge(one.end, event)} />
+	{/each}
+	<g transform="translate({a})" pointer-events="none"><rect x="-11" y="-11" width="22" height="22" fill="var(--chalk)" /><text text-anchor="middle" y="6" class="no">1</text></g>
+{/if}
+
+<style>
+	.hit {
+		cursor: pointer;
+	}
+	.drag {
+		cursor: move;
+		touch-action: none;
+	}
+	.tag {
+		fill: var(--well);
+		stroke: var(--ink);
+		stroke-width: 1.8;
+	}
+	.tag.on {
+		fill: var(--chalk);
+		stroke: var(--chalk);
+	}
+	.mark {
+		font-size: 14px;
+		font-weight: 780;
+		fill: var(--ink);
+	}
+	.mark.on,
+	.no {
+		fill: var(--on-chalk);
+	}
+	.no {
+		font-weight: 780;
+		font-size: 15px;
+	}
+</style>

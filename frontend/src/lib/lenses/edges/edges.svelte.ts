@@ -1,0 +1,83 @@
+/** What the Edges lens looks at: the picked thing or own line, its cut, and the ways to meet frost. */
+import { answer, ApiProblem, client, Offline } from '../../api/client';
+import type { Cut, CutAnswer, CutPlace, EdgesState, PartAlone } from '../../api/schema';
+import type { XY } from '../../drawing/viewport';
+import type { JobDesk } from '../../state/job.svelte';
+
+export class EdgesData {
+	/** the place picked, by kind and row; null for the first thickened side */
+	picked = $state.raw<{ kind: string; row: number } | null>(null);
+	/** a line of the user's own, instead of a place */
+	own = $state.raw<{ start: XY; end: XY } | null>(null);
+	cut = $state.raw<Cut | null>(null);
+	state = $state.raw<EdgesState | null>(null);
+	/** part numbers that light up */
+	lit = $state.raw<number[]>([]);
+	alone = $state.raw<PartAlone | null>(null);
+	problem = $state('');
+	#asked = '';
+	#busy = false;
+
+	constructor(readonly desk: JobDesk) {}
+
+	get places(): CutPlace[] {
+		return this.desk.figure?.cuts ?? [];
+	}
+	get place(): CutPlace | null {
+		const at = this.picked;
+		const found = at ? this.places.find((one) => one.kind === at.kind && one.row === at.row) : undefined;
+		return found ?? this.places.find((one) => one.kind === 'side' && one.mark) ?? this.places[0] ?? null;
+	}
+	get line(): { start: XY; end: XY } | null {
+		if (this.own) return this.own;
+		const place = this.place;
+		return place ? { start: place.start as XY, end: place.end as XY } : null;
+	}
+	choose(kind: string, row: number) {
+		this.picked = { kind, row };
+		this.own = null;
+	}
+	/** Fetch the cut along the present line, with the edits that are being tried. */
+	async load() {
+		const line = this.line;
+		if (!line || !this.desk.kept) return void (this.cut = null);
+		const body = { start: line.start, end: line.end, edits: this.desk.trying };
+		const asked = JSON.stringify([body, this.desk.kept.revision]);
+		if (this.#busy || asked === this.#asked) return;
+		this.#busy = true;
+		this.#asked = asked;
+		try {
+			const got = await answer<CutAnswer>(client.POST('/api/jobs/{job_id}/cut', { params: { path: { job_id: this.desk.id } }, body }));
+			this.cut = got.cut;
+			this.problem = '';
+		} catch (error) {
+			if (error instanceof ApiProblem) this.problem = error.problem.detail;
+			else if (!(error instanceof Offline)) throw error;
+			else this.#asked = '';
+		} finally {
+			this.#busy = false;
+		}
+		const now = this.line;
+		if (now && (now.start !== line.start || now.end !== line.end)) await this.load();
+	}
+	async loadState() {
+		if (!this.desk.kept?.document.outline) return;
+		try {
+			this.state = await answer<EdgesState>(client.GET('/api/jobs/{job_id}/edges', { params: { path: { job_id: this.desk.id } } }));
+		} catch (error) {
+			if (error instanceof ApiProblem) this.problem = error.problem.detail;
+			else if (!(error instanceof Offline)) throw error;
+		}
+	}
+	async light(numbers: number[]) {
+		this.lit = numbers;
+		this.alone = null;
+		const only = numbers[0];
+		if (numbers.length !== 1 || only === undefined) return;
+		try {
+			this.alone = await answer<PartAlone>(client.GET('/api/jobs/{job_id}/parts/{number}/alone', { params: { path: { job_id: this.desk.id, number: only } } }));
+		} catch {
+			this.alone = null;
+		}
+	}
+}
