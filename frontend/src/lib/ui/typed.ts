@@ -11,3 +11,6 @@ export function typedLength(mm: number, units: 'ft-in' | 'mm'): string {
 	if (feet && !left) return `${feet}'`;
 	return `${feet ? `${feet}' ` : ''}${[whole || !over ? `${whole}` : '', over ? `${over}/${under}` : ''].filter(Boolean).join(' ')}"`;
 }
+
+/** The same with real primes, to read; it can be typed back as it stands. */
+export const shownLength = (mm: number, units: 'ft-in' | 'mm'): string => typedLength(mm, units).replace(/"/g, '″').replace(/'/g, '′');

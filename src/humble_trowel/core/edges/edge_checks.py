@@ -25,7 +25,7 @@ Verdict = Literal["meets", "short", "not set"]
 
 @dataclass(frozen=True)
 class EdgeCheck:
-    """One rule at one side. has: what is there; rule: what is asked; words: the doubt and the act, '' where it meets."""
+    """One rule at one side. has: what is there; rule: what is asked; gap: how much is short; words: the doubt, '' where it meets."""
 
     side: int | None
     code: str
@@ -33,6 +33,8 @@ class EdgeCheck:
     name: str
     has: str
     rule: str
+    gap_mm: float
+    gap: str
     words: str
     remedy: str
     source: str
@@ -52,45 +54,60 @@ def edge_checks(plan: Plan, cells: list[Cell]) -> list[EdgeCheck]:
     return rows
 
 
-def _check(side: FrostSide | None, code: str, meets: bool | None, name: str, texts: tuple[str, str], words: str, remedy: str, source: str) -> EdgeCheck:  # fmt: skip
-    verdict: Verdict = "not set" if meets is None else "meets" if meets else "short"
+def _check(
+    plan: Plan, side: FrostSide | None, code: str, gap_mm: float | None, name: str, texts: tuple[str, str], words: str,
+    remedy: str, source: str,
+) -> EdgeCheck:  # fmt: skip
+    """gap_mm: how much is short, 0 or less where it meets, None where it is not known."""
+    meets = gap_mm is not None and gap_mm <= SLACK_MM
+    verdict: Verdict = "not set" if gap_mm is None else "meets" if meets else "short"
+    gap = "" if meets or gap_mm is None else say_depth(gap_mm, plan.units)
     return EdgeCheck(
-        side.side if side else None, code, verdict, name, *texts, "" if meets else words, "" if meets else remedy,
-        source, SOURCES[source].words,
+        side.side if side else None, code, verdict, name, *texts, max(0.0, gap_mm or 0.0), gap,
+        "" if meets else words, "" if meets else remedy, source, SOURCES[source].words,
     )  # fmt: skip
 
 
 def _side(plan: Plan, side: FrostSide) -> list[EdgeCheck]:
     units = plan.units
-    frost = plan.site.frost_depth_mm
-    rows = []
     if side.buried_mm is None or side.above_mm is None:
         words = f"The ground outside {side.name} is not set, so nobody can say how deep its edge is buried."
-        return [_check(side, "outside-not-set", None, "Ground outside", ("not set", ""), words, "Set it under Forms in Lines, or the ground found in Ground.", "bury")]  # fmt: skip
+        remedy = "Set it under Forms in Lines, or the ground found in Ground."
+        return [_check(plan, side, "outside-not-set", None, "Ground outside", ("not set", ""), words, remedy, "bury")]
     buried, above = say_depth(max(0.0, side.buried_mm), units), say_depth(abs(side.above_mm), units)
-    words = f"{side.name}: the bottom of {side.mark} is {buried} under the ground outside, short of {say_depth(BURY_MM, units)}."
-    rows.append(
-        _check(side, "edge-bury", side.buried_mm >= BURY_MM - SLACK_MM, "Edge buried", (buried, say_depth(BURY_MM, units)),
-               words, "Make the edge deeper, or ask the engineer.", "bury")
-    )  # fmt: skip
+    asked = say_depth(BURY_MM, units)
+    words = f"{side.name}: the bottom of {side.mark} is {buried} under the ground outside, short of {asked}."
+    remedy = "Make the edge deeper, or ask the engineer."
+    gap = BURY_MM - side.buried_mm
+    rows = [
+        _check(plan, side, "edge-bury", gap, "Edge buried", (buried, asked), words, remedy, "bury"),
+        _frost(plan, side, buried),
+    ]
+    asked = say_depth(ABOVE_MM, units)
+    over = "over" if side.above_mm >= 0 else "under"
+    words = f"{side.name}: the slab's top is {above} {over} the ground outside, short of {asked}."
+    has = above if side.above_mm >= 0 else f"{above} under"
+    remedy = "Lower the ground outside, or raise the floor."
+    gap = ABOVE_MM - side.above_mm
+    rows.append(_check(plan, side, "top-low", gap, "Top above the ground", (has, asked), words, remedy, "above-grade"))
+    return rows
+
+
+def _frost(plan: Plan, side: FrostSide, buried: str) -> EdgeCheck:
+    frost, units = plan.site.frost_depth_mm, plan.units
     if frost is None:
         words = "The frost depth of the site is not set."
-        rows.append(_check(side, "frost-not-set", None, "Frost", ("not set", ""), words, "Ask the county, and write it under Frost.", "frost"))  # fmt: skip
-    else:
-        short = side.short_mm or 0.0
-        words = f"{side.name}: the bottom of {side.mark} is {say_depth(max(0.0, short), units)} short of the frost line, {say_depth(frost, units)} under the ground."
-        remedy = "Go deeper, protect a shallow edge with foam, or build a frost wall. The official decides."
-        foam = next((row.foam_mm for row in plan.edge_types if row.mark == side.mark), None)
-        if foam and short > SLACK_MM:
-            words += f" It has {say_depth(foam, units)} of foam; the shallow rule may carry it."
-        rows.append(_check(side, "edge-above-frost", short <= SLACK_MM, "Frost", (buried, say_depth(frost, units)), words, remedy, "frost"))  # fmt: skip
-    words = f"{side.name}: the slab's top is {above} {'over' if side.above_mm >= 0 else 'under'} the ground outside, short of {say_depth(ABOVE_MM, units)}."
-    rows.append(
-        _check(side, "top-low", side.above_mm >= ABOVE_MM - SLACK_MM, "Top above the ground",
-               (above if side.above_mm >= 0 else f"{above} under", say_depth(ABOVE_MM, units)), words,
-               "Lower the ground outside, or raise the floor.", "above-grade")
-    )  # fmt: skip
-    return rows
+        remedy = "Ask the county, and write it under Frost."
+        return _check(plan, side, "frost-not-set", None, "Frost", ("not set", ""), words, remedy, "frost")
+    short = side.short_mm or 0.0
+    words = f"{side.name}: the bottom of {side.mark} is {say_depth(max(0.0, short), units)} short of the frost line, {say_depth(frost, units)} under the ground."
+    foam = next((row.foam_mm for row in plan.edge_types if row.mark == side.mark), None)
+    if foam and short > SLACK_MM:
+        words += f" It has {say_depth(foam, units)} of foam; the shallow rule may carry it."
+    remedy = "Go deeper, protect a shallow edge with foam, or build a frost wall. The official decides."
+    return _check(
+        plan, side, "edge-above-frost", short, "Frost", (buried, say_depth(frost, units)), words, remedy, "frost"
+    )
 
 
 def plate_over_mm(kind: EdgeType) -> float:
@@ -102,18 +119,18 @@ def _plate(plan: Plan, kind: EdgeType) -> EdgeCheck:
     units, plate = plan.units, kind.plate_mm or 0.0
     over = plate_over_mm(kind)
     words = f"{kind.mark}: a {say_depth(plate, units)} sill plate stands {say_depth(over, units)} out past the concrete, over a third of its width."
-    return _check(
-        None, "plate-overhangs", over <= plate / 3 + SLACK_MM, f"Sill plate past {kind.mark}",
-        (say_depth(over, units), f"{say_depth(plate / 3, units)} at most"), words,
-        "Move the wall in, take thinner foam, or a wider plate.", "plate",
-    )  # fmt: skip
+    texts = (say_depth(over, units), f"{say_depth(plate / 3, units)} at most")
+    remedy = "Move the wall in, take thinner foam, or a wider plate."
+    name = f"Sill plate past {kind.mark}"
+    return _check(plan, None, "plate-overhangs", over - plate / 3, name, texts, words, remedy, "plate")
 
 
 def edge_findings(checks: Sequence[EdgeCheck]) -> list[Finding]:
-    """Findings of the checks that are short: one a rule, its first side told, the others counted."""
+    """Findings of the checks that are short: one a rule, its worst side told, the others counted."""
     rows: list[Finding] = []
     for code in dict.fromkeys(row.code for row in checks if row.verdict == "short"):
         own = [row for row in checks if row.code == code and row.verdict == "short"]
+        own.sort(key=lambda row: -row.gap_mm)
         more = f" {len(own) - 1} more {'side' if len(own) == 2 else 'sides'} too." if len(own) > 1 else ""
         where = f"edges/side/{own[0].side}" if own[0].side is not None else "edge_types"
         rows.append(finding(code, where, own[0].words + more, own[0].remedy, own[0].source))

@@ -4,7 +4,7 @@
 	import type { Edit, JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { typedLength } from '../../ui/typed';
+	import { shownLength } from '../../ui/typed';
 	import { w } from '../../words/words';
 	import CutDrawing from './CutDrawing.svelte';
 	import { nextMark } from './cut_edits';
@@ -23,7 +23,7 @@
 	let cutText = $state('');
 	let lineText = $state('');
 	let grow = $state<'left' | 'right'>('left');
-	const shown = (mm: number | null | undefined) => (mm ? typedLength(mm, desk.units) : '');
+	const shown = (mm: number | null | undefined) => (mm ? shownLength(mm, desk.units) : '');
 	async function give(to: string | null, all = false) {
 		const sides = all ? (plan?.outline ?? []).map((_, i) => i) : [side ?? 0];
 		await desk.keep([{ op: 'set_side_type', sides, type: to }], 'edge');

@@ -63,7 +63,7 @@
 	{/snippet}
 	{#snippet over(view)}
 		{#if turn === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
-		<OverCut {view} {desk} {data} {pick} marks={turn !== 'sum'} />
+		<OverCut {view} {desk} {data} {pick} marks={turn !== 'sum' && turn !== 'frost'} lined={turn !== 'frost' && turn !== 'meets'} />
 		{#if turn === 'top'}<OverLevels {view} levels={desk.figure?.levels ?? []} />{/if}
 		{#if turn === 'sum'}<OverLetters {view} parts={desk.figure?.concrete?.parts ?? []} />{/if}
 	{/snippet}

@@ -3,7 +3,7 @@
 	import type { JobDesk, Edit } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { typedLength } from '../../ui/typed';
+	import { shownLength } from '../../ui/typed';
 	import { w } from '../../words/words';
 	import type { EdgesData } from './edges.svelte';
 	import OptionCut from './OptionCut.svelte';
@@ -18,18 +18,18 @@
 
 <div class="saying">
 	{#if worst}
-		<p class="big"><Frac text={worst.words.split(':')[0] + ': ' + (worst.code === 'edge-above-frost' ? 'short of frost' : 'too shallow')} /></p>
+		<p class="big"><Frac text={worst.code === 'edge-above-frost' ? w.edges.short(worst.gap) : w.edges.tooShallow(worst.gap)} /></p>
 		<p class="act-line"><Frac text={worst.words} /></p>
 		<p><Frac text={worst.remedy} /></p>
 	{:else if checks.some((one) => one.verdict === 'not set') || !checks.length}
-		<p class="big plain">Not known yet</p>
+		<p class="big plain">{w.edges.unknown}</p>
 		<p class="act-line">{w.edges.setGround}</p>
 	{:else}
-		<p class="big good">Below frost all round</p>
+		<p class="big good">{w.edges.belowFrost}</p>
 	{/if}
 </div>
 <div class="desk-row">
-	<Field id="frost-depth" label={w.edges.frostDepth} width="120px" value={site?.frost_depth_mm ? typedLength(site.frost_depth_mm, desk.units) : ''} problem={desk.problemFor('site-frost_depth_mm')} keep={set('frost_depth_mm')} />
+	<Field id="frost-depth" label={w.edges.frostDepth} width="120px" value={site?.frost_depth_mm ? shownLength(site.frost_depth_mm, desk.units) : ''} problem={desk.problemFor('site-frost_depth_mm')} keep={set('frost_depth_mm')} />
 	<Field id="freezing-index" label={w.edges.index} width="170px" calm value={site?.air_freezing_index_f_days ? `${site.air_freezing_index_f_days}` : ''} problem={desk.problemFor('site-air_freezing_index_f_days')} keep={(typed) => desk.keep([{ op: 'set_fields', values: { 'site.air_freezing_index_f_days': typed.trim() ? Number(typed) : null } }], 'site-air_freezing_index_f_days')} />
 </div>
 <div class="ways">

@@ -2,7 +2,7 @@
 	/** Beams and pads: types by their call, a grid from a wall, posts on bays. */
 	import type { JobDesk } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { typedLength } from '../../ui/typed';
+	import { shownLength } from '../../ui/typed';
 	import { w } from '../../words/words';
 	import { cornerName } from '../../drawing/pick.svelte';
 	import { nextMark } from './cut_edits';
@@ -12,7 +12,7 @@
 	const plan = $derived(desk.document);
 	const sides = $derived(desk.figure?.outline?.sides ?? []);
 	const mm = $derived(desk.units === 'mm');
-	const say = (value: number | null | undefined) => typedLength(value ?? 0, desk.units);
+	const say = (value: number | null | undefined) => shownLength(value ?? 0, desk.units);
 	let beam = $state('');
 	let pad = $state('');
 	const beamMark = $derived(plan?.beam_types.some((one) => one.mark === beam) ? beam : (plan?.beam_types[0]?.mark ?? ''));
@@ -71,7 +71,7 @@
 <div class="desk-row">
 	<label class="label long">{w.edges.beamCall}<input id="beam-call" class="well call" placeholder={w.edges.beamHint(mm)} bind:value={beamText} onkeydown={(e) => e.key === 'Enter' && void newBeam(nextMark('B', (plan?.beam_types ?? []).map((t) => t.mark)))} /></label>
 	<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(nextMark('B', (plan?.beam_types ?? []).map((t) => t.mark)))}>+ {nextMark('B', (plan?.beam_types ?? []).map((t) => t.mark))}</button>
-	{#if beamMark}<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(beamMark)}>{beamMark} so</button>{/if}
+	{#if beamMark}<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(beamMark)}>{w.edges.change(beamMark)}</button>{/if}
 </div>
 {@render wrong('beam-type')}
 {#if beamMark}
@@ -110,7 +110,7 @@
 <div class="desk-row">
 	<label class="label long">{w.edges.padCall}<input id="pad-call" class="well call" placeholder={w.edges.padHint(mm)} bind:value={padText} onkeydown={(e) => e.key === 'Enter' && void newPad(nextMark('P', (plan?.pad_types ?? []).map((t) => t.mark)))} /></label>
 	<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(nextMark('P', (plan?.pad_types ?? []).map((t) => t.mark)))}>+ {nextMark('P', (plan?.pad_types ?? []).map((t) => t.mark))}</button>
-	{#if padMark}<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(padMark)}>{padMark} so</button>{/if}
+	{#if padMark}<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(padMark)}>{w.edges.change(padMark)}</button>{/if}
 	<span class="label">{w.edges.padShapes}</span>
 </div>
 {@render wrong('pad-type')}
@@ -122,7 +122,7 @@
 	</div>
 	{@render wrong('one-pad')}
 	<div class="desk-row">
-		<label class="label">{w.edges.grid}<select class="plain-select" bind:value={corner}>{#each sides as _, i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
+		<label class="label">{w.edges.grid}<select class="plain-select" bind:value={corner}>{#each sides as side, i (side.name)}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
 		<label class="label">{w.edges.baysX}<input class="well call" placeholder={w.edges.baysHint(mm)} bind:value={baysX} /></label>
 		<label class="label">{w.edges.baysY}<input class="well call" placeholder={mm ? '3600' : "9', 9'"} bind:value={baysY} /></label>
 		<button type="button" class="act main" onclick={() => void grid()}>{w.edges.setGrid}</button>

@@ -4,7 +4,7 @@
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
-	import { typedLength } from '../../ui/typed';
+	import { shownLength } from '../../ui/typed';
 	import { w } from '../../words/words';
 	import type { EdgesData } from './edges.svelte';
 	import { setPiles, takeOut } from './shape_edits';
@@ -13,7 +13,7 @@
 	const plan = $derived(desk.document);
 	const sides = $derived(desk.figure?.outline?.sides ?? []);
 	const mm = $derived(desk.units === 'mm');
-	const say = (value: number) => (value ? typedLength(value, desk.units) : '0');
+	const say = (value: number) => (value ? shownLength(value, desk.units) : '0');
 	let level = $state({ side: 0, along: '', level: '' });
 	let kerb = $state<{ side: string; text: string; width: string; height: string; name: string }>({ side: 'all', text: '', width: '', height: '', name: '' });
 	let beside = $state({ text: '', thickness: '', top: '', name: '' });

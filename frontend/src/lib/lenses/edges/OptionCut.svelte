@@ -2,7 +2,7 @@
 	/** One way of making the edge, as a small cut down to frost; all of them to one scale. */
 	import type { Sketch } from '../../api/schema';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
-	import { typedLength } from '../../ui/typed';
+	import { shownLength } from '../../ui/typed';
 	let { sketch, deepest, units }: { sketch: Sketch; deepest: number; units: 'ft-in' | 'mm' } = $props();
 	let width = $state(300);
 	const tall = 176;
@@ -15,7 +15,7 @@
 	const wide = $derived(sketch.bottom_width_mm * scale);
 	const knee = $derived(wide + sketch.run_per_rise * (sketch.depth_mm - sketch.slab_mm) * scale);
 	const foam = $derived(sketch.foam_mm * scale);
-	const text = $derived(typedLength(Math.round((sketch.depth_mm / 25.4) * 16) * (25.4 / 16), units).replace('"', '″').replace("'", '′'));
+	const text = $derived(shownLength(units === 'mm' ? Math.round(sketch.depth_mm) : Math.round((sketch.depth_mm / 25.4) * 16) * (25.4 / 16), units));
 </script>
 
 <div bind:clientWidth={width}>

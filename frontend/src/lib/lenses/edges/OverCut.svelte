@@ -4,7 +4,7 @@
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { Viewport, XY } from '../../drawing/viewport';
 	import type { EdgesData } from './edges.svelte';
-	let { view, desk, data, pick, marks = true }: { view: Viewport; desk: JobDesk; data: EdgesData; pick: Pick; marks?: boolean } = $props();
+	let { view, desk, data, pick, marks = true, lined = true }: { view: Viewport; desk: JobDesk; data: EdgesData; pick: Pick; marks?: boolean; lined?: boolean } = $props();
 	const plan = $derived(desk.document);
 	const line = $derived(data.line);
 	const outlined = $derived(desk.figure?.drawing?.outlined ?? []);
@@ -50,8 +50,14 @@
 	}
 	const tags = $derived([
 		...(plan?.beams ?? []).map((beam, row) => ({ kind: 'beam', row, mark: beam.type, at: middle(beam.path as XY[]) })),
-		...(plan?.pads ?? []).map((pad, row) => ({ kind: 'pad', row, mark: pad.type, at: pad.at as XY }))
+		...(plan?.pads ?? []).map((pad, row) => ({ kind: 'pad', row, mark: pad.type, at: below(pad.type, pad.at as XY) }))
 	]);
+	/** Under the pad, so that its tag does not hide it. */
+	function below(mark: string, at: XY): XY {
+		const kind = plan?.pad_types.find((one) => one.mark === mark);
+		const half = Math.max(kind?.length_mm ?? 0, kind?.diameter_mm ?? 0) / 2;
+		return [at[0], at[1] - half - 15 / view.scale];
+	}
 	function middle(path: XY[]): XY {
 		const k = Math.max(0, Math.floor((path.length - 1) / 2));
 		const a: XY = path[k] ?? [0, 0];
@@ -67,7 +73,7 @@
 {/each}
 {#each plan?.beams ?? [] as beam, row}
 	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-	<path d={view.path([beam.path], false)} fill="none" stroke={picks('beam', row) ? 'var(--chalk)' : 'transparent'} stroke-width="13" stroke-opacity=".55" class="hit" data-beam={row} onclick={() => choose('beam', row)} />
+	<path d={view.path([beam.path as XY[]], false)} fill="none" stroke={picks('beam', row) ? 'var(--chalk)' : 'transparent'} stroke-width="13" stroke-opacity=".55" class="hit" data-beam={row} onclick={() => choose('beam', row)} />
 {/each}
 {#each outlined as thing}
 	{#if thing.kind === 'recess'}
@@ -85,7 +91,7 @@
 		</g>
 	{/each}
 {/if}
-{#if line}
+{#if line && lined}
 	{@const a = view.px(line.start)}
 	{@const b = view.px(line.end)}
 	{@const angle = (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI}
@@ -93,7 +99,7 @@
 	<path d="M{a}L{b}" stroke="transparent" stroke-width="16" class="drag" onpointerdown={(event) => grab('both', event)} />
 	<path d="M{a}L{b}" stroke="var(--chalk)" stroke-width="2.6" pointer-events="none" />
 	{#each [{ p: a, end: 'start' }, { p: b, end: 'end' }] as const as one}
-		<path d="M0 0l-7 -13h14z" fill="var(--chalk)" transform="translate({one.p}) rotate({angle}) translate(0 -7)" pointer-events="none" />
+		<path d="M0 0l-7 -13h14z" fill="var(--chalk)" transform="translate({one.p}) rotate({angle + 180}) translate(0 13)" pointer-events="none" />
 		<circle cx={one.p[0]} cy={one.p[1]} r="12" fill="transparent" class="drag" data-cut-end={one.end} role="button" tabindex="0" aria-label="Cut, {one.end === 'start' ? 'first' : 'second'} end; arrows move it" onpointerdown={(event) => grab(one.end, event)} onkeydown={(event) => nudge(one.end, event)} />
 	{/each}
 	<g transform="translate({a})" pointer-events="none"><rect x="-11" y="-11" width="22" height="22" fill="var(--chalk)" /><text text-anchor="middle" y="6" class="no">1</text></g>

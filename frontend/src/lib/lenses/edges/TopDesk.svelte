@@ -3,7 +3,7 @@
 	import type { JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { typedLength } from '../../ui/typed';
+	import { shownLength } from '../../ui/typed';
 	import { w } from '../../words/words';
 	import { nextMark } from './cut_edits';
 	import type { EdgesData } from './edges.svelte';
@@ -12,7 +12,7 @@
 	const plan = $derived(desk.document);
 	const sides = $derived(desk.figure?.outline?.sides ?? []);
 	const mm = $derived(desk.units === 'mm');
-	const say = (value: number) => (value ? typedLength(value, desk.units) : '0');
+	const say = (value: number) => (value ? shownLength(value, desk.units) : '0');
 	let [slabText, partText, partName] = $state(['', '', '']);
 	let box = $state({ name: '', text: '', depth: '', keeps: false });
 	let door = $state({ side: 0, start: '', width: '', inward: '', depth: '' });
