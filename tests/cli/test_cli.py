@@ -19,7 +19,7 @@ def run(*arguments, zone="UTC"):
 
 def test_figure_prints_the_fixed_names_and_a_table():
     data = json.loads(run("figure", JOBS / "honey-house.json", "--json").stdout)
-    assert data["concrete"]["order_yd3"] == pytest.approx(22.5)
+    assert data["concrete"]["order_yd3"] == pytest.approx(23.5)
     assert sum(part["m3"] for part in data["concrete"]["parts"]) == pytest.approx(data["concrete"]["net_m3"])
     assert "ORDER" in run("figure", JOBS / "boat-bay.json", zone="Pacific/Chatham").stdout
 

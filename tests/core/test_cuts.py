@@ -32,7 +32,7 @@ def test_the_cut_under_a_side_is_its_type_with_sizes_that_may_be_typed():
     job = l_shape()
     got = at_place(job, "side")
     (ring,) = got.rings
-    s0 = got.ends[0].s
+    s0 = got.ends[0].s_mm
     assert {(round(s - s0, 1), round(z, 1)) for s, z in ring} >= {(0, 0), (0, -457.2), (304.8, -457.2), (660.4, -101.6)}
     assert {(size.kind, size.key): (size.text, size.typed) for size in got.sizes} == {
         ("slab", "thickness"): ("4\u2033", True), ("edge", "depth"): ("18\u2033", True),
@@ -104,7 +104,7 @@ def test_levels_layers_and_slopes_are_where_they_are():
     foam = Polygon(got.layers[0].rings[0])
     assert foam.area == pytest.approx(50 * 3700) and foam.bounds[0] == pytest.approx(600)
     (slope,) = got.slopes
-    assert (slope.z0, slope.z1, slope.text) == (pytest.approx(-40), pytest.approx(-80), "2 %")
+    assert (slope.z0_mm, slope.z1_mm, slope.text) == (pytest.approx(-40), pytest.approx(-80), "2 %")
     assert [end.name for end in got.ends] == ["D to A", "B to C"]
     assert "looking north" in got.words
     assert next(size for size in got.sizes if size.kind == "step").value == pytest.approx(40)
@@ -116,7 +116,7 @@ def test_recesses_cut_the_top_and_keep_or_lose_thickness():
         job = plan(recesses=[{"name": "r", "depth_mm": depth, "keeps_thickness": keeps, **base}])
         spans = cut_line(build_solid(job), (-100, 1500), (6100, 1500))
         own = [span for span in spans if span.recess == 0]
-        assert ([span.top0 for span in own], [span.bottom0 for span in own]) == (
+        assert ([span.top0_mm for span in own], [span.bottom0_mm for span in own]) == (
             ([-depth], [bottom]) if bottom else ([], [])
         )  # fmt: skip
         assert len(section_rings(spans)) == pieces

@@ -11,6 +11,7 @@ const job = (outline: unknown, more: object = {}, findings: string[] = [], unsai
 		figure: {
 			outline: outline ? { sides: [{ edge: 'E1' }, { edge: null }] } : null,
 			findings: findings.map((code) => ({ code, severity: 'stop' })),
+			checks: [],
 			call_in: Array.from({ length: unsaid }, () => ({ missing: 'x' }))
 		}
 	}) as unknown as JobState;
@@ -33,7 +34,13 @@ test('a laser that moved flags the ground, and a flat base ties it', () => {
 	expect(knots({ ...base, graded: { ...base.graded, words: 'flat', flat: true } })[1]).toMatchObject({ state: 'tight', says: 'flat' });
 });
 
+test('an edge short of frost leaves its knot open and says so', () => {
+	const base = job([[0, 0], [1, 0]]);
+	const checks = ['edge-above-frost', 'edge-bury', 'edge-bury'].map((code) => ({ code, verdict: 'short' }));
+	expect(knots({ ...base, figure: { ...base.figure, checks } } as unknown as JobState)[2]).toMatchObject({ state: 'loop', says: '2 short' });
+});
+
 test('a stop ties a flag to its stage', () => {
-	const rows = knots(job([[0, 0], [1, 0]], {}, ['step-hangs', 'not-counted-yet']));
+	const rows = knots(job([[0, 0], [1, 0]], {}, ['step-hangs', 'ways-disagree']));
 	expect(rows.map((knot) => knot.state)).toEqual(['tight', 'loop', 'flagged', 'flagged']);
 });

@@ -24,7 +24,8 @@ export function knots(job: JobState): Knot[] {
 	const named = figure.outline?.sides.filter((side) => side.edge).length ?? 0;
 	const unsaid = figure.call_in.filter((line) => line.missing).length;
 	const edgeStop = stops.some((doubt) => doubt.code === 'step-hangs');
-	const orderStop = stops.some((doubt) => doubt.code === 'not-counted-yet' || doubt.code === 'ways-disagree');
+	const short = new Set(figure.checks.filter((check) => check.verdict === 'short').map((check) => check.code)).size;
+	const orderStop = stops.some((doubt) => doubt.code === 'ways-disagree');
 	return [
 		{
 			id: 'lines',
@@ -44,15 +45,15 @@ export function knots(job: JobState): Knot[] {
 			id: 'edges',
 			name: w.lenses.edges,
 			key: '3',
-			state: edgeStop ? 'flagged' : named > 0 ? 'tight' : 'loop',
-			says: edgeStop ? 'step hangs' : !sides ? 'to do' : named ? `${named} of ${sides} sides` : 'all plain'
+			state: edgeStop ? 'flagged' : named > 0 && !short ? 'tight' : 'loop',
+			says: edgeStop ? 'step hangs' : !sides ? 'to do' : short ? `${short} short` : named ? `${named} of ${sides} sides` : 'all plain'
 		},
 		{
 			id: 'order',
 			name: w.lenses.order,
 			key: '8',
 			state: orderStop ? 'flagged' : sides > 0 && unsaid === 0 ? 'tight' : 'loop',
-			says: orderStop ? 'not all counted' : sides ? (unsaid ? `${unsaid} unsaid` : 'say it') : 'to do'
+			says: orderStop ? 'ways disagree' : sides ? (unsaid ? `${unsaid} unsaid` : 'say it') : 'to do'
 		}
 	];
 }

@@ -36,8 +36,8 @@ class Block:
 
     kind: str
     name: str
-    s0: float
-    s1: float
+    s0_mm: float
+    s1_mm: float
     bottom_mm: float
     top_mm: float
 
@@ -46,10 +46,10 @@ class Block:
 class Sloped:
     """A stretch of top that falls, with its rate along the cut in words."""
 
-    s0: float
-    z0: float
-    s1: float
-    z1: float
+    s0_mm: float
+    z0_mm: float
+    s1_mm: float
+    z1_mm: float
     text: str
 
 
@@ -110,24 +110,24 @@ def _zones(solid: Solid, spans: Sequence[Span]) -> list[tuple[float, float, str]
     widest: dict[int, tuple[float, float, float]] = {}
     for zone in dict.fromkeys(span.zone for span in spans):
         own = [span for span in spans if span.zone == zone]
-        start, stop = own[0].s0, own[-1].s1
-        widest[zone] = ((start + stop) / 2, max(own[0].top0, own[-1].top1), stop - start)
+        start, stop = own[0].s0_mm, own[-1].s1_mm
+        widest[zone] = ((start + stop) / 2, max(own[0].top0_mm, own[-1].top1_mm), stop - start)
     return [(s, level, solid.cells[zone].name) for zone, (s, level, _) in widest.items()]
 
 
 def _slopes(plan: Plan, spans: Sequence[Span]) -> list[Sloped]:
     rows: list[Sloped] = []
     for span in spans:
-        rate = (span.top1 - span.top0) / (span.s1 - span.s0)
+        rate = (span.top1_mm - span.top0_mm) / (span.s1_mm - span.s0_mm)
         if abs(rate) < LEAST_FALL:
             continue
         last = rows[-1] if rows else None
         text = rate_words(abs(rate), plan.units)
-        joins = last is not None and abs(last.s1 - span.s0) < 1e-3 and abs(last.z1 - span.top0) < 0.01
-        if last is not None and joins and last.text == text and (last.z1 > last.z0) == (rate > 0):
-            rows[-1] = Sloped(last.s0, last.z0, span.s1, span.top1, text)
+        joins = last is not None and abs(last.s1_mm - span.s0_mm) < 1e-3 and abs(last.z1_mm - span.top0_mm) < 0.01
+        if last is not None and joins and last.text == text and (last.z1_mm > last.z0_mm) == (rate > 0):
+            rows[-1] = Sloped(last.s0_mm, last.z0_mm, span.s1_mm, span.top1_mm, text)
         else:
-            rows.append(Sloped(span.s0, span.top0, span.s1, span.top1, text))
+            rows.append(Sloped(span.s0_mm, span.top0_mm, span.s1_mm, span.top1_mm, text))
     return rows
 
 

@@ -32,13 +32,13 @@ class BoardDrawn:
 
 @dataclass(frozen=True)
 class CutEnd:
-    """s: where the face is. outward: -1 where the outside lies toward smaller s, else 1. against: what stands there.
+    """s_mm: where the face is. outward: -1 where the outside lies toward smaller s, else 1. against: what stands there.
 
     ground_mm, frost_mm: levels outside, None where nobody said. plate_over_mm: how far the sill plate stands out past
     the concrete. square: whether the cut crosses the side at a right angle (sizes may then be typed on it). short_text: how far the bottom stays above frost, '' where it reaches.
     """
 
-    s: float
+    s_mm: float
     outward: int
     side: int
     name: str
@@ -63,12 +63,12 @@ def cut_ends(plan: Plan, solid: Solid, ways: Ways, a: XY, b: XY, spans: Sequence
     """The faces that the line crosses at its first and its last concrete, where they lie on the outline."""
     ends = []
     for span, first in ((spans[0], True), (spans[-1], False)):
-        s = span.s0 if first else span.s1
+        s = span.s0_mm if first else span.s1_mm
         t = s / math.dist(a, b)
         spot = (a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1]))
         side = _side_at(plan, spot)
         if side is not None:
-            top, bottom = (span.top0, span.bottom0) if first else (span.top1, span.bottom1)
+            top, bottom = (span.top0_mm, span.bottom0_mm) if first else (span.top1_mm, span.bottom1_mm)
             ends.append(_end(plan, solid, ways, side, spot, (s, top, bottom), -1 if first else 1, (a, b)))
     return ends
 

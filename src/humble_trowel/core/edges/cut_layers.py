@@ -59,14 +59,14 @@ def cut_layers(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutLayer
 
 def _band(span: Span, down: float, thick: float) -> Polygon:
     """The layer under the slab alone over a span, whatever is deeper there."""
-    under0, under1 = span.top0 - span.slab_mm - down, span.top1 - span.slab_mm - down
+    under0, under1 = span.top0_mm - span.slab_mm - down, span.top1_mm - span.slab_mm - down
     if span.part is None:
-        under0, under1 = span.bottom0 - down, span.bottom1 - down
-    return Polygon([(span.s0, under0), (span.s0, under0 - thick), (span.s1, under1 - thick), (span.s1, under1)])
+        under0, under1 = span.bottom0_mm - down, span.bottom1_mm - down
+    return Polygon([(span.s0_mm, under0), (span.s0_mm, under0 - thick), (span.s1_mm, under1 - thick), (span.s1_mm, under1)])
 
 
 def _down(span: Span) -> Polygon:
-    return Polygon([(span.s0, span.bottom0), (span.s0, -DEEP_MM), (span.s1, -DEEP_MM), (span.s1, span.bottom1)])
+    return Polygon([(span.s0_mm, span.bottom0_mm), (span.s0_mm, -DEEP_MM), (span.s1_mm, -DEEP_MM), (span.s1_mm, span.bottom1_mm)])
 
 
 def _rings(region: BaseGeometry) -> list[list[XY]]:

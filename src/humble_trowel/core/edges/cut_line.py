@@ -42,12 +42,12 @@ class Span:
     slab_mm: thickness of the slab there, at the stretch's middle.
     """
 
-    s0: float
-    s1: float
-    top0: float
-    top1: float
-    bottom0: float
-    bottom1: float
+    s0_mm: float
+    s1_mm: float
+    top0_mm: float
+    top1_mm: float
+    bottom0_mm: float
+    bottom1_mm: float
     zone: int
     part: int | None
     face: str
@@ -56,14 +56,14 @@ class Span:
 
     @property
     def area_mm2(self) -> float:
-        return (self.s1 - self.s0) * (self.top0 - self.bottom0 + self.top1 - self.bottom1) / 2
+        return (self.s1_mm - self.s0_mm) * (self.top0_mm - self.bottom0_mm + self.top1_mm - self.bottom1_mm) / 2
 
 
 class _Depth(NamedTuple):
     """Something that gives a depth over a stretch of the line."""
 
-    s0: float
-    s1: float
+    s0_mm: float
+    s1_mm: float
     part: int | None
     face: str
     depth: Straight
@@ -79,23 +79,23 @@ def cut_line(solid: Solid, a: XY, b: XY) -> list[Span]:
         return Straight(plane.at(*a), plane.per_x * ux + plane.per_y * uy)
 
     over = [
-        _Depth(s0, s1, facet.part, facet.face, along(facet.depth))
+        _Depth(s0_mm, s1_mm, facet.part, facet.face, along(facet.depth))
         for facet in solid.facets
-        for s0, s1 in _reaches(line, facet.shape, a)
+        for s0_mm, s1_mm in _reaches(line, facet.shape, a)
     ]
     dips = [
-        (s0, s1, index)
+        (s0_mm, s1_mm, index)
         for index, recess in enumerate(solid.recesses)
-        for s0, s1 in _reaches(line, Polygon(recess.polygon), a)
+        for s0_mm, s1_mm in _reaches(line, Polygon(recess.polygon), a)
     ]
     spans: list[Span] = []
     for cell in solid.cells:
         for top in cell.tops:
             for slab in cell.depths:
                 both = top.region if top.region is slab.region else top.region.intersection(slab.region)
-                for s0, s1 in _reaches(line, both, a):
-                    spans += _stretch(solid, cell, (s0, s1), along(top.plane), along(slab.plane), over, dips)
-    return _joined(sorted(spans, key=lambda span: span.s0))
+                for s0_mm, s1_mm in _reaches(line, both, a):
+                    spans += _stretch(solid, cell, (s0_mm, s1_mm), along(top.plane), along(slab.plane), over, dips)
+    return _joined(sorted(spans, key=lambda span: span.s0_mm))
 
 
 def _reaches(line: LineString, shape: BaseGeometry, a: XY) -> list[tuple[float, float]]:
@@ -115,18 +115,18 @@ def _stretch(
     over: Sequence[_Depth], dips: Sequence[tuple[float, float, int]],
 ) -> list[Span]:  # fmt: skip
     """The stretch of one share of slab, cut wherever something begins, ends or takes over."""
-    s0, s1 = ends
-    marks = {s0, s1}
+    s0_mm, s1_mm = ends
+    marks = {s0_mm, s1_mm}
     for row in over:
-        marks |= {s for s in (row.s0, row.s1) if s0 < s < s1}
+        marks |= {s for s in (row.s0_mm, row.s1_mm) if s0_mm < s < s1_mm}
     for low, high, _ in dips:
-        marks |= {s for s in (low, high) if s0 < s < s1}
+        marks |= {s for s in (low, high) if s0_mm < s < s1_mm}
     spans: list[Span] = []
     for low, high in pairwise(sorted(marks)):
         if high - low <= LEAST_MM:
             continue
         middle = (low + high) / 2
-        here = [row for row in over if row.s0 <= middle <= row.s1]
+        here = [row for row in over if row.s0_mm <= middle <= row.s1_mm]
         dip = next((index for d0, d1, index in dips if d0 <= middle <= d1), None)
         spans += _under_one_recess(solid, cell, (low, high), top, slab, here, dip)
     return spans
@@ -152,15 +152,15 @@ def _under_one_recess(
             if low < s < high:
                 marks.add(s)
     spans = []
-    for s0, s1 in pairwise(sorted(marks)):
-        middle = (s0 + s1) / 2
+    for s0_mm, s1_mm in pairwise(sorted(marks)):
+        middle = (s0_mm + s1_mm) / 2
         best = max(rows, key=lambda row: (round(row.depth.at(middle), 6), row.part is None))
         if best.depth.at(middle) - gone <= EVEN_MM:
             continue
         spans.append(
             Span(
-                s0, s1, top.at(s0) - gone, top.at(s1) - gone, top.at(s0) - best.depth.at(s0),
-                top.at(s1) - best.depth.at(s1), cell.index, best.part, best.face, dip, slab.at(middle),
+                s0_mm, s1_mm, top.at(s0_mm) - gone, top.at(s1_mm) - gone, top.at(s0_mm) - best.depth.at(s0_mm),
+                top.at(s1_mm) - best.depth.at(s1_mm), cell.index, best.part, best.face, dip, slab.at(middle),
             )
         )  # fmt: skip
     return spans
@@ -172,22 +172,22 @@ def _joined(spans: Sequence[Span]) -> list[Span]:
     for span in spans:
         last = rows[-1] if rows else None
         if last is not None and _same(last, span):
-            rows[-1] = Span(**{**last.__dict__, "s1": span.s1, "top1": span.top1, "bottom1": span.bottom1})
+            rows[-1] = Span(**{**last.__dict__, "s1_mm": span.s1_mm, "top1_mm": span.top1_mm, "bottom1_mm": span.bottom1_mm})
         else:
             rows.append(span)
     return rows
 
 
 def _same(one: Span, two: Span) -> bool:
-    if abs(one.s1 - two.s0) > LEAST_MM or (one.zone, one.part, one.recess) != (two.zone, two.part, two.recess):
+    if abs(one.s1_mm - two.s0_mm) > LEAST_MM or (one.zone, one.part, one.recess) != (two.zone, two.part, two.recess):
         return False
-    if max(abs(one.top1 - two.top0), abs(one.bottom1 - two.bottom0)) > 1e-6:
+    if max(abs(one.top1_mm - two.top0_mm), abs(one.bottom1_mm - two.bottom0_mm)) > 1e-6:
         return False
     for a0, a1, b0, b1 in (
-        (one.top0, one.top1, two.top0, two.top1),
-        (one.bottom0, one.bottom1, two.bottom0, two.bottom1),
+        (one.top0_mm, one.top1_mm, two.top0_mm, two.top1_mm),
+        (one.bottom0_mm, one.bottom1_mm, two.bottom0_mm, two.bottom1_mm),
     ):
-        if abs((a1 - a0) * (two.s1 - two.s0) - (b1 - b0) * (one.s1 - one.s0)) > 1e-6 * (two.s1 - one.s0):
+        if abs((a1 - a0) * (two.s1_mm - two.s0_mm) - (b1 - b0) * (one.s1_mm - one.s0_mm)) > 1e-6 * (two.s1_mm - one.s0_mm):
             return False
     return True
 
@@ -203,16 +203,16 @@ def section_rings(spans: Sequence[Span]) -> list[list[XY]]:
     groups: list[list[Span]] = []
     for span in spans:
         last = groups[-1][-1] if groups else None
-        touches = last is not None and abs(last.s1 - span.s0) < 1e-3
-        overlap = last is not None and min(last.top1, span.top0) > max(last.bottom1, span.bottom0)
+        touches = last is not None and abs(last.s1_mm - span.s0_mm) < 1e-3
+        overlap = last is not None and min(last.top1_mm, span.top0_mm) > max(last.bottom1_mm, span.bottom0_mm)
         if touches and overlap:
             groups[-1].append(span)
         else:
             groups.append([span])
     rings = []
     for group in groups:
-        above = [spot for span in group for spot in ((span.s0, span.top0), (span.s1, span.top1))]
-        below = [spot for span in group for spot in ((span.s0, span.bottom0), (span.s1, span.bottom1))]
+        above = [spot for span in group for spot in ((span.s0_mm, span.top0_mm), (span.s1_mm, span.top1_mm))]
+        below = [spot for span in group for spot in ((span.s0_mm, span.bottom0_mm), (span.s1_mm, span.bottom1_mm))]
         rings.append(_without_twins([*above, *below[::-1]]))
     return rings
 

@@ -20,7 +20,7 @@ LEAST_STEP_MM = 1.0
 
 @dataclass(frozen=True)
 class CutSize:
-    """A size from (s0, z0) to (s1, z1), upright where both s are one. kind: slab, edge, beam, pad, recess or step.
+    """A size from (s0_mm, z0_mm) to (s1_mm, z1_mm), upright where both s are one. kind: slab, edge, beam, pad, recess or step.
 
     key: thickness, depth, bottom_width, width, degrees or drop. mark: of the type, the recess's or the zone's name;
     row: index of a recess or a zone, else -1. typed: whether it stands in the plan as read here and may be changed.
@@ -32,10 +32,10 @@ class CutSize:
     row: int
     value: float
     text: str
-    s0: float
-    z0: float
-    s1: float
-    z1: float
+    s0_mm: float
+    z0_mm: float
+    s1_mm: float
+    z1_mm: float
     typed: bool
 
 
@@ -57,11 +57,11 @@ def _slab_sizes(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutSize
         bare = [span for span in spans if span.zone == zone and span.part is None and span.recess is None]
         if not bare:
             continue
-        span = max(bare, key=lambda one: one.s1 - one.s0)
-        s = span.s0 + (span.s1 - span.s0) * 0.72
-        t = (s - span.s0) / (span.s1 - span.s0)
-        top = span.top0 + t * (span.top1 - span.top0)
-        bottom = span.bottom0 + t * (span.bottom1 - span.bottom0)
+        span = max(bare, key=lambda one: one.s1_mm - one.s0_mm)
+        s = span.s0_mm + (span.s1_mm - span.s0_mm) * 0.72
+        t = (s - span.s0_mm) / (span.s1_mm - span.s0_mm)
+        top = span.top0_mm + t * (span.top1_mm - span.top0_mm)
+        bottom = span.bottom0_mm + t * (span.bottom1_mm - span.bottom0_mm)
         cell = solid.cells[zone]
         typed = abs(top - bottom - cell.thickness_mm) < SAME_MM
         rows.append(_size(plan, "slab", "thickness", cell.mark, top - bottom, (s, top), (s, bottom), typed))
@@ -81,13 +81,13 @@ def _part_sizes(plan: Plan, solid: Solid, number: int, own: Sequence[Span]) -> l
         return []
     first, last = full[0], full[-1]
     kind = _type_of(plan, part.kind, part.mark)
-    wide, deep = last.s1 - first.s0, max(first.top0 - first.bottom0, last.top1 - last.bottom1)
-    low = min(first.bottom0, last.bottom1)
+    wide, deep = last.s1_mm - first.s0_mm, max(first.top0_mm - first.bottom0_mm, last.top1_mm - last.bottom1_mm)
+    low = min(first.bottom0_mm, last.bottom1_mm)
     dip = next((span.recess for span in full if span.recess is not None), None)
     rows = []
-    at = first.s0 if first.s0 <= own[0].s0 + 1 else last.s1 if last.s1 >= own[-1].s1 - 1 else (first.s0 + last.s1) / 2
+    at = first.s0_mm if first.s0_mm <= own[0].s0_mm + 1 else last.s1_mm if last.s1_mm >= own[-1].s1_mm - 1 else (first.s0_mm + last.s1_mm) / 2
     rows.append(
-        _size(plan, part.kind, "depth", part.mark, deep, (at, max(first.top0, last.top1)), (at, low),
+        _size(plan, part.kind, "depth", part.mark, deep, (at, max(first.top0_mm, last.top1_mm)), (at, low),
               dip is None and abs(deep - (kind.depth_mm or 0.0)) < SAME_MM)
     )  # fmt: skip
     key, said = {
@@ -96,15 +96,15 @@ def _part_sizes(plan: Plan, solid: Solid, number: int, own: Sequence[Span]) -> l
         "pad": _pad_width(kind, wide),
     }[part.kind]
     typed = said is not None and abs(said - wide) < SAME_MM
-    rows.append(_size(plan, part.kind, key, part.mark, wide, (first.s0, low), (last.s1, low), typed))
+    rows.append(_size(plan, part.kind, key, part.mark, wide, (first.s0_mm, low), (last.s1_mm, low), typed))
     run = getattr(kind, "haunch_run_per_rise", None) or 0.0
     haunch = next((span for span in own if span.face == "haunch"), None)
     if haunch is not None and run:
         degrees = math.degrees(math.atan(1 / run))
         text = f"{degrees:.1f}".rstrip("0").rstrip(".") + "°"
-        right = haunch.s0 >= last.s1 - 1
-        foot = (last.s1, last.bottom1) if right else (first.s0, first.bottom0)
-        end = (haunch.s1, haunch.bottom1) if right else (haunch.s0, haunch.bottom0)
+        right = haunch.s0_mm >= last.s1_mm - 1
+        foot = (last.s1_mm, last.bottom1_mm) if right else (first.s0_mm, first.bottom0_mm)
+        end = (haunch.s1_mm, haunch.bottom1_mm) if right else (haunch.s0_mm, haunch.bottom0_mm)
         slope = abs(end[1] - foot[1]) / max(1e-6, abs(end[0] - foot[0]))
         rows.append(
             CutSize(part.kind, "degrees", part.mark, -1, degrees, text, *foot, *end, abs(slope * run - 1) < 0.01)
@@ -132,8 +132,8 @@ def _recesses(plan: Plan, spans: Sequence[Span]) -> list[CutSize]:
     for index in dict.fromkeys(span.recess for span in spans if span.recess is not None):
         recess = plan.recesses[index]
         own = [span for span in spans if span.recess == index]
-        s = own[0].s0 + (own[-1].s1 - own[0].s0) * 0.5
-        top = own[0].top0
+        s = own[0].s0_mm + (own[-1].s1_mm - own[0].s0_mm) * 0.5
+        top = own[0].top0_mm
         one, two = (s, top + recess.depth_mm), (s, top)
         rows.append(_size(plan, "recess", "depth", recess.name, recess.depth_mm, one, two, True, index))
     return rows
@@ -142,15 +142,15 @@ def _recesses(plan: Plan, spans: Sequence[Span]) -> list[CutSize]:
 def _steps(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutSize]:
     rows = []
     for one, two in pairwise(spans):
-        up = one.top1 - two.top0
+        up = one.top1_mm - two.top0_mm
         if one.zone == two.zone or one.recess is not None or two.recess is not None or abs(up) < LEAST_STEP_MM:
             continue
         low = two.zone if up > 0 else one.zone
         name = solid.cells[low].name
-        high = max(one.top1, two.top0)
+        high = max(one.top1_mm, two.top0_mm)
         typed = plan.zones[low].fall is None and abs(plan.zones[low].drop_mm - abs(up)) < SAME_MM
         rows.append(
-            _size(plan, "step", "drop", name, abs(up), (one.s1, high), (one.s1, high - abs(up)), typed,
+            _size(plan, "step", "drop", name, abs(up), (one.s1_mm, high), (one.s1_mm, high - abs(up)), typed,
                   solid.cells[low].index)
         )  # fmt: skip
     return rows

@@ -164,6 +164,7 @@ def convex_ring(region: BaseGeometry) -> Ring | None:
 
 
 def ring_of(polygon: Polygon) -> Ring:
+    """Corners of a polygon, anticlockwise."""
     spots = shapely.get_coordinates(polygon)[:-1].tolist()
     ring = [(x, y) for x, y in spots]
     return ring if area_mm2(ring) >= 0 else ring[::-1]

@@ -40,7 +40,7 @@
 		<g clip-path="url(#c-frame)">
 			<CutGround {cut} {view} {width} height={tall} />
 			{#each cut.blocks.filter((block) => block.kind === 'pile') as block}
-				<rect x={view.x(block.s0)} y={view.y(block.top_mm)} width={(block.s1 - block.s0) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="var(--hair)" stroke="var(--ink)" stroke-width="1.6" />
+				<rect x={view.x(block.s0_mm)} y={view.y(block.top_mm)} width={(block.s1_mm - block.s0_mm) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="var(--hair)" stroke="var(--ink)" stroke-width="1.6" />
 			{/each}
 			{#each cut.rings as ring}
 				<path d={view.path(ring)} fill="var(--slab)" />
@@ -48,20 +48,20 @@
 			{/each}
 			{#each cut.blocks as block}
 				{#if block.kind === 'kerb'}
-					<rect x={view.x(block.s0)} y={view.y(block.top_mm)} width={(block.s1 - block.s0) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="var(--water)" stroke="var(--ink)" stroke-width="2.4" />
+					<rect x={view.x(block.s0_mm)} y={view.y(block.top_mm)} width={(block.s1_mm - block.s0_mm) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="var(--water)" stroke="var(--ink)" stroke-width="2.4" />
 				{:else}
-					<rect x={view.x(block.s0)} y={view.y(block.top_mm)} width={(block.s1 - block.s0) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="none" stroke="var(--ink2)" stroke-width="1.3" stroke-dasharray="6 4" />
+					<rect x={view.x(block.s0_mm)} y={view.y(block.top_mm)} width={(block.s1_mm - block.s0_mm) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="none" stroke="var(--ink2)" stroke-width="1.3" stroke-dasharray="6 4" />
 				{/if}
-				<text x={view.x((block.s0 + block.s1) / 2)} y={view.y(block.top_mm) - 7} text-anchor="middle" class="name">{block.name}</text>
+				<text x={view.x((block.s0_mm + block.s1_mm) / 2)} y={view.y(block.top_mm) - 7} text-anchor="middle" class="name">{block.name}</text>
 			{/each}
 			{#each view.breaks as b}
 				<path d="M{b.x} {b.top - 12}V{(b.top + b.bottom) / 2 - 11}l6 5l-12 7l6 5V{b.bottom + 12}" fill="none" stroke="var(--bench)" stroke-width="6" />
 				<path d="M{b.x} {b.top - 12}V{(b.top + b.bottom) / 2 - 11}l6 5l-12 7l6 5V{b.bottom + 12}" fill="none" stroke="var(--ink)" stroke-width="1.4" />
 			{/each}
 			{#each cut.slopes as slope}
-				{#if (slope.s1 - slope.s0) * view.scale > 90}
-					{@const down = slope.z1 < slope.z0 ? 1 : -1}
-					<text x={view.x((slope.s0 + slope.s1) / 2)} y={view.y(Math.max(slope.z0, slope.z1)) - 8} text-anchor="middle" class="name">{down < 0 ? '← ' : ''}falls {slope.text}{down > 0 ? ' →' : ''}</text>
+				{#if (slope.s1_mm - slope.s0_mm) * view.scale > 90}
+					{@const down = slope.z1_mm < slope.z0_mm ? 1 : -1}
+					<text x={view.x((slope.s0_mm + slope.s1_mm) / 2)} y={view.y(Math.max(slope.z0_mm, slope.z1_mm)) - 8} text-anchor="middle" class="name">{down < 0 ? '← ' : ''}falls {slope.text}{down > 0 ? ' →' : ''}</text>
 				{/if}
 			{/each}
 			<CutSizes {cut} {view} {start} />

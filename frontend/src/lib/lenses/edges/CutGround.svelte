@@ -53,7 +53,7 @@
 	{#if box.x1 < width - 100}<text x={box.x1 + 8} y={box.y + 5} class="layer"><SvgFrac text={layer.text} /></text>{/if}
 {/each}
 {#each cut.ends as end}
-	{@const x = view.x(end.s)}
+	{@const x = view.x(end.s_mm)}
 	{@const out = end.outward}
 	{@const foam = end.foam_mm * view.scale}
 	{@const strip = end.isolation_mm * view.scale}
@@ -83,7 +83,7 @@
 			{#if board === end.boards[0]}
 				{@const sx = face + out * (thick + 6)}
 				<path d="M{sx - 6} {view.y(board.top_mm) - 8}h12v{Math.min(deep + 60, 170)}l-6 14l-6-14z" fill="var(--board)" stroke="var(--ink)" stroke-width="1.8" />
-				<text x={sx + out * 10} y={view.y(board.top_mm) - 12} text-anchor={out < 0 ? 'end' : 'start'} class="layer">{end.boards.map((one) => one.mark).join(' + ')}</text>
+				<text x={view.away < 80 ? sx - out * 8 : sx + out * 10} y={view.y(board.top_mm) - 14} text-anchor={out < 0 === view.away > 80 ? 'end' : 'start'} class="layer">{end.boards.map((one) => one.mark).join(' + ')}</text>
 			{/if}
 		{/each}
 	{/if}

@@ -15,14 +15,14 @@
 		anchor: 'start' | 'middle' | 'end';
 	}
 	function placed(size: CutSize): Placed {
-		const [x0, y0, x1, y1] = [view.x(size.s0), view.y(size.z0), view.x(size.s1), view.y(size.z1)];
+		const [x0, y0, x1, y1] = [view.x(size.s0_mm), view.y(size.z0_mm), view.x(size.s1_mm), view.y(size.z1_mm)];
 		if (size.key === 'degrees') {
 			const right = x1 > x0;
 			return { size, line: `M${x0 + (right ? 44 : -44)} ${y0}A44 44 0 0 ${right ? 0 : 1} ${x0 + ((x1 - x0) * 44) / Math.hypot(x1 - x0, y1 - y0)} ${y0 + ((y1 - y0) * 44) / Math.hypot(x1 - x0, y1 - y0)}`, witness: `M${x0} ${y0}h${right ? 56 : -56}`, x: x0 + (right ? 60 : -60), y: y0 - 6, anchor: right ? 'start' : 'end' };
 		}
-		if (size.s0 === size.s1) {
-			const end = cut.ends.find((one) => Math.abs(one.s - size.s0) < 2 && size.key === 'depth');
-			const x = end ? x0 + end.outward * 82 : x0;
+		if (size.s0_mm === size.s1_mm) {
+			const end = cut.ends.find((one) => Math.abs(one.s_mm - size.s0_mm) < 2 && size.key === 'depth');
+			const x = end ? x0 + end.outward * view.away : x0;
 			const tall = Math.abs(y1 - y0);
 			const line = tall > 26 ? `M${x} ${y0}V${y1}${crowsFoot([x, Math.min(y0, y1)], [0, 1], 6, 4)}${crowsFoot([x, Math.max(y0, y1)], [0, -1], 6, 4)}` : `M${x} ${Math.min(y0, y1) - 16}v16M${x} ${Math.max(y0, y1)}v16${crowsFoot([x, Math.min(y0, y1)], [0, -1], 6, 4)}${crowsFoot([x, Math.max(y0, y1)], [0, 1], 6, 4)}`;
 			const witness = end ? `M${x0 + end.outward * 4} ${y0}H${x + end.outward * 8}M${x0 + end.outward * 4} ${y1}H${x + end.outward * 8}` : '';
@@ -41,7 +41,7 @@
 	<path d={row.line} stroke="var(--ink)" stroke-width="1.2" fill="none" />
 {/each}
 {#if deep && deep.frost_mm !== null}
-	{@const x = view.x(deep.s) - deep.outward * 46}
+	{@const x = view.x(deep.s_mm) - deep.outward * 46}
 	{@const far = view.y(deep.frost_mm)}
 	<path d="M{x} {view.y(deep.bottom_mm) + 40}V{far}{crowsFoot([x, far], [0, -1])}" stroke="var(--flag)" stroke-width="1.8" fill="none" />
 	<text x={x + 10} y={Math.min(far - 8, (view.y(deep.bottom_mm) + 40 + far) / 2 + 6)} class="short"><SvgFrac text={w.edges.short(deep.short_text)} /></text>

@@ -94,7 +94,7 @@
 	</div>
 {/each}
 <div class="desk-row">
-	<label class="label long">{w.edges.addSidePad}<input class="well call" placeholder={w.edges.sideWalk} bind:value={beside.text} /></label>
+	<label class="label long">{w.edges.besideWalk}<input class="well call" placeholder={w.edges.sideWalk} bind:value={beside.text} /></label>
 	<label class="label short">{w.edges.thick}<input class="well call" aria-label="{w.edges.addSidePad} {w.edges.thick}" placeholder={mm ? '100' : '4'} bind:value={beside.thickness} onkeydown={(e) => e.key === 'Enter' && void keepBeside()} /></label>
 	<label class="label short">{w.edges.topAt}<input class="well call" aria-label="{w.edges.addSidePad} {w.edges.topAt}" placeholder="0" bind:value={beside.top} /></label>
 	<label class="label">{w.edges.name}<input class="well" aria-label="{w.edges.addSidePad} {w.edges.name}" bind:value={beside.name} /></label>

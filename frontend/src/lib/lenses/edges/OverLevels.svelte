@@ -5,24 +5,27 @@
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	let { view, levels }: { view: Viewport; levels: CornerLevel[] } = $props();
 	const rows = $derived.by(() => {
-		const seen: { at: XY; text: string }[] = [];
+		const seen: { at: XY; text: string; anchor: 'start' | 'middle' | 'end' }[] = [];
 		for (const zone of new Set(levels.map((row) => row.zone))) {
 			const own = levels.filter((row) => row.zone === zone);
 			const middle: XY = [own.reduce((sum, row) => sum + (row.at[0] ?? 0), 0) / own.length, own.reduce((sum, row) => sum + (row.at[1] ?? 0), 0) / own.length];
+			const xs = own.map((row) => view.px(row.at)[0]);
+			const narrow = Math.max(...xs) - Math.min(...xs) < 130;
 			for (const row of own) {
 				const [x, y] = view.px(row.at);
 				const [mx, my] = view.px(middle);
-				const size = Math.hypot(mx - x, my - y) || 1;
-				const at: XY = row.corner === 'drain' ? [x, y + 22] : [x + ((mx - x) / size) * 30, y + ((my - y) / size) * 22];
-				const text = row.text.replace(' down', ' dn');
-				if (!seen.some((one) => Math.abs(one.at[0] - at[0]) < 34 && Math.abs(one.at[1] - at[1]) < 15)) seen.push({ at, text });
+				const drain = row.corner === 'drain';
+				const side = Math.sign(Math.round(mx - x));
+				const at: XY = drain ? [x, y + 38] : [x + side * 7, y + (Math.sign(my - y) || 1) * (narrow && side < 0 && row.text.length > 3 ? 33 : 17)];
+				const text = row.text.replace(' down', '').replace(/^(?!0$|.*up$)/, '−');
+				if (!seen.some((one) => Math.abs(one.at[0] - at[0]) < 14 && Math.abs(one.at[1] - at[1]) < 12)) seen.push({ at, text, anchor: drain ? 'middle' : side < 0 ? 'end' : 'start' });
 			}
 		}
 		return seen;
 	});
 </script>
 
-{#each rows as row}<text x={row.at[0]} y={row.at[1] + 5} text-anchor="middle" pointer-events="none"><SvgFrac text={row.text} /></text>{/each}
+{#each rows as row}<text x={row.at[0]} y={row.at[1] + 5} text-anchor={row.anchor} pointer-events="none"><SvgFrac text={row.text} /></text>{/each}
 
 <style>
 	text {

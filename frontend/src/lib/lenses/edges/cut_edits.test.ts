@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import type { CutSize } from '../../api/schema';
 import { editOf, nextMark } from './cut_edits';
 
-const size = (kind: string, key: string, typed = true): CutSize => ({ kind, key, mark: 'X1', row: 2, value: 1, text: '', s0: 0, z0: 0, s1: 0, z1: 0, typed });
+const size = (kind: string, key: string, typed = true): CutSize => ({ kind, key, mark: 'X1', row: 2, value: 1, text: '', s0_mm: 0, z0_mm: 0, s1_mm: 0, z1_mm: 0, typed });
 
 test('each size on a cut changes its own thing', () => {
 	expect(editOf(size('edge', 'depth'), ' 20 ')).toEqual({ op: 'set_edge_type', mark: 'X1', depth: '20', text: '' });

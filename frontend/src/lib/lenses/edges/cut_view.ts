@@ -15,7 +15,9 @@ export class CutView {
 		readonly top: number,
 		readonly s0: number,
 		readonly z1: number,
-		private readonly cut: Cut
+		private readonly cut: Cut,
+		/** how far outside a face its depth is drawn, px */
+		readonly away = 82
 	) {}
 
 	/** Fits concrete, layers and the ground outside; the frost line too where that keeps the concrete readable. */
@@ -28,7 +30,7 @@ export class CutView {
 		const z1 = Math.max(...z, ...grounds, ...cut.blocks.map((block) => block.top_mm));
 		const concrete = Math.min(...z);
 		const frost = Math.min(concrete, ...cut.ends.flatMap((end) => (end.frost_mm === null ? [] : [end.frost_mm])));
-		const room = { w: Math.max(140, width - (width < 480 ? 120 : 210)), h: height - 92 };
+		const room = { w: Math.max(140, width - (width < 480 ? 156 : 210)), h: height - 92 };
 		const wide = room.w / Math.max(1, s1 - s0);
 		const full = Math.min(wide, room.h / Math.max(1, z1 - frost));
 		const own = Math.min(wide, room.h / Math.max(1, z1 - concrete));
@@ -36,8 +38,8 @@ export class CutView {
 		const outside = cut.ends.some((end) => end.outward < 0);
 		const both = cut.ends.length > 1;
 		const used = (s1 - s0) * scale;
-		const left = both || !outside ? Math.max(width < 480 ? 60 : 96, (width - used) / 2) : Math.max(width < 480 ? 84 : 140, (width - used) / 2 - 10);
-		return new CutView(scale, cut.ends.length && !outside && !both ? Math.max(30, (width - used) / 2 - 50) : left, 44, s0, z1, cut);
+		const left = both || !outside ? Math.max(width < 480 ? 78 : 96, (width - used) / 2) : Math.max(width < 480 ? 106 : 140, (width - used) / 2 - 10);
+		return new CutView(scale, cut.ends.length && !outside && !both ? Math.max(30, (width - used) / 2 - 50) : left, 44, s0, z1, cut, width < 480 ? 66 : 82);
 	}
 	x(s: number): number {
 		return this.left + (s - this.s0) * this.scale;
