@@ -9,6 +9,7 @@ import shapely
 from shapely.geometry import LineString, Polygon
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.borders import shared_borders
 from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.shares import Piece
@@ -191,12 +192,5 @@ def _steps(plan: Plan, cells: list[Cell]) -> Rings:
         for other in cells[at + 1 :]:
             if plan.zones[one.index].drop_mm == plan.zones[other.index].drop_mm:
                 continue
-            shared = one.region.boundary.intersection(other.region.boundary)
-            if shared.length > 1:
-                merged = shapely.line_merge(shared) if shared.geom_type == "MultiLineString" else shared
-                lines += [
-                    _rounded(shapely.get_coordinates(shapely.simplify(part, 0.1)).tolist())
-                    for part in shapely.get_parts(merged)
-                    if part.geom_type == "LineString"
-                ]
+            lines += [_rounded(line) for line in shared_borders(one.region, other.region)]
     return lines

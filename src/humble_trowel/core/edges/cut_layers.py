@@ -62,11 +62,15 @@ def _band(span: Span, down: float, thick: float) -> Polygon:
     under0, under1 = span.top0_mm - span.slab_mm - down, span.top1_mm - span.slab_mm - down
     if span.part is None:
         under0, under1 = span.bottom0_mm - down, span.bottom1_mm - down
-    return Polygon([(span.s0_mm, under0), (span.s0_mm, under0 - thick), (span.s1_mm, under1 - thick), (span.s1_mm, under1)])
+    return Polygon(
+        [(span.s0_mm, under0), (span.s0_mm, under0 - thick), (span.s1_mm, under1 - thick), (span.s1_mm, under1)]
+    )
 
 
 def _down(span: Span) -> Polygon:
-    return Polygon([(span.s0_mm, span.bottom0_mm), (span.s0_mm, -DEEP_MM), (span.s1_mm, -DEEP_MM), (span.s1_mm, span.bottom1_mm)])
+    return Polygon(
+        [(span.s0_mm, span.bottom0_mm), (span.s0_mm, -DEEP_MM), (span.s1_mm, -DEEP_MM), (span.s1_mm, span.bottom1_mm)]
+    )
 
 
 def _rings(region: BaseGeometry) -> list[list[XY]]:

@@ -172,7 +172,9 @@ def _joined(spans: Sequence[Span]) -> list[Span]:
     for span in spans:
         last = rows[-1] if rows else None
         if last is not None and _same(last, span):
-            rows[-1] = Span(**{**last.__dict__, "s1_mm": span.s1_mm, "top1_mm": span.top1_mm, "bottom1_mm": span.bottom1_mm})
+            rows[-1] = Span(
+                **{**last.__dict__, "s1_mm": span.s1_mm, "top1_mm": span.top1_mm, "bottom1_mm": span.bottom1_mm}
+            )
         else:
             rows.append(span)
     return rows
@@ -187,7 +189,9 @@ def _same(one: Span, two: Span) -> bool:
         (one.top0_mm, one.top1_mm, two.top0_mm, two.top1_mm),
         (one.bottom0_mm, one.bottom1_mm, two.bottom0_mm, two.bottom1_mm),
     ):
-        if abs((a1 - a0) * (two.s1_mm - two.s0_mm) - (b1 - b0) * (one.s1_mm - one.s0_mm)) > 1e-6 * (two.s1_mm - one.s0_mm):
+        if abs((a1 - a0) * (two.s1_mm - two.s0_mm) - (b1 - b0) * (one.s1_mm - one.s0_mm)) > 1e-6 * (
+            two.s1_mm - one.s0_mm
+        ):
             return False
     return True
 

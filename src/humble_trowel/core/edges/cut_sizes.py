@@ -85,7 +85,13 @@ def _part_sizes(plan: Plan, solid: Solid, number: int, own: Sequence[Span]) -> l
     low = min(first.bottom0_mm, last.bottom1_mm)
     dip = next((span.recess for span in full if span.recess is not None), None)
     rows = []
-    at = first.s0_mm if first.s0_mm <= own[0].s0_mm + 1 else last.s1_mm if last.s1_mm >= own[-1].s1_mm - 1 else (first.s0_mm + last.s1_mm) / 2
+    at = (
+        first.s0_mm
+        if first.s0_mm <= own[0].s0_mm + 1
+        else last.s1_mm
+        if last.s1_mm >= own[-1].s1_mm - 1
+        else (first.s0_mm + last.s1_mm) / 2
+    )
     rows.append(
         _size(plan, part.kind, "depth", part.mark, deep, (at, max(first.top0_mm, last.top1_mm)), (at, low),
               dip is None and abs(deep - (kind.depth_mm or 0.0)) < SAME_MM)

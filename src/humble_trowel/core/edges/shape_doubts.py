@@ -11,6 +11,7 @@ from shapely.geometry import Point, Polygon
 from humble_trowel.core.edges.match import EVEN_MM, matches
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.forms.steps import LEAST_STEP_MM, step_forms
+from humble_trowel.core.geometry.borders import shared_borders
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.tops import GRID_MM
@@ -80,30 +81,26 @@ def _slivers(plan: Plan, cells: list[Cell]) -> list[Finding]:
 def _necks(plan: Plan) -> list[Finding]:
     """Where the slab narrows between two wider parts: it cracks there unless bars run through."""
     outline = Polygon(plan.outline)
-    wide = outline.buffer(-NECK_MM / 2, join_style="mitre")
-    parts = [part for part in shapely.get_parts(wide) if part.area > 0]
+    wide = outline.buffer(-NECK_MM / 2, join_style="mitre").buffer(NECK_MM / 2 + 0.1, join_style="mitre")
+    halves = [part for part in shapely.get_parts(wide) if part.area > 0]
+    if len(halves) < 2:
+        return []
     rows = []
-    for at, one in enumerate(parts):
-        for other in parts[at + 1 :]:
-            line = shapely.shortest_line(one, other)
-            middle = line.interpolate(0.5, normalized=True)
-            if outline.contains(line):
-                across = 2 * outline.exterior.distance(middle)
-                words = f"The slab narrows to {say_length(across, plan.units)} near {middle.x:.0f}, {middle.y:.0f} mm."
-                rows.append(
-                    finding("neck-narrow", "outline", words, "Run bars through the neck, or put a joint across it.")
-                )
+    for neck in shapely.get_parts(outline.difference(wide, grid_size=GRID_MM)):
+        if neck.area > 0 and sum(1 for half in halves if half.distance(neck) < 1.0) > 1:
+            circle = shapely.maximum_inscribed_circle(neck, tolerance=5.0)
+            x, y = shapely.get_coordinates(circle)[0]
+            words = f"The slab narrows to {say_length(2 * circle.length, plan.units)} near {x:.0f}, {y:.0f} mm."
+            rows.append(
+                finding("neck-narrow", "outline", words, "Run bars through the neck, or put a joint across it.")
+            )
     return rows
 
 
-def _shared_borders(one: Cell, other: Cell) -> list[tuple[XY, XY]]:
-    shared = one.whole.boundary.intersection(other.whole.boundary.buffer(0.5))
-    rows = []
-    for part in shapely.get_parts(shapely.line_merge(shared) if shared.geom_type == "MultiLineString" else shared):
-        if part.geom_type == "LineString" and part.length > 100:
-            spots = shapely.get_coordinates(part).tolist()
-            rows += [((a[0], a[1]), (b[0], b[1])) for a, b in pairwise(spots) if math.dist(a, b) > 100]
-    return rows
+def _legs(one: Cell, other: Cell) -> list[tuple[XY, XY]]:
+    """Straight stretches of border between two zones, over 100 mm long."""
+    lines = shared_borders(one.whole, other.whole)
+    return [(a, b) for line in lines for a, b in pairwise(line) if math.dist(a, b) > 100]
 
 
 def _falls(plan: Plan, cells: list[Cell]) -> list[Finding]:
@@ -134,7 +131,7 @@ def _falls(plan: Plan, cells: list[Cell]) -> list[Finding]:
 
 
 def _runs_into(cell: Cell, other: Cell, down: XY) -> bool:
-    for a, b in _shared_borders(cell, other):
+    for a, b in _legs(cell, other):
         size = math.dist(a, b)
         nx, ny = -(b[1] - a[1]) / size, (b[0] - a[0]) / size
         middle = ((a[0] + b[0]) / 2, (a[1] + b[1]) / 2)
@@ -169,11 +166,7 @@ def _drains(plan: Plan, cells: list[Cell]) -> list[Finding]:
                 )
         for other in cells:
             low = (
-                [
-                    other.top_at(m)
-                    for a, b in _shared_borders(cell, other)
-                    for m in [((a[0] + b[0]) / 2, (a[1] + b[1]) / 2)]
-                ]
+                [other.top_at(m) for a, b in _legs(cell, other) for m in [((a[0] + b[0]) / 2, (a[1] + b[1]) / 2)]]
                 if other is not cell
                 else []
             )
@@ -192,7 +185,7 @@ def _steps(plan: Plan, cells: list[Cell], ways: Ways) -> list[Finding]:
             rows.append(finding("step-no-form", "zones", words, "Put a taller board in the kit, or a panel."))
     for at, one in enumerate(cells):
         for other in cells[at + 1 :]:
-            for a, b in _shared_borders(one, other):
+            for a, b in _legs(one, other):
                 up = max(abs(one.top_at(spot) - other.top_at(spot)) for spot in (a, b))
                 if 0.5 < up < LEAST_STEP_MM:
                     words = f"{one.name} and {other.name} differ by {say_depth(up, plan.units, 32)}: a step too small for a form."

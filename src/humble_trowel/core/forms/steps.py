@@ -6,9 +6,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 
-import shapely
-
 from humble_trowel.core.forms.heights import choose
+from humble_trowel.core.geometry.borders import shared_borders
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan
@@ -38,18 +37,12 @@ def step_forms(plan: Plan, cells: Sequence[Cell], ways: FormWays) -> list[StepFo
     kit = [(board.mark, board.deep_mm) for board in ways.boards if not board.bends]
     for at, one in enumerate(cells):
         for other in cells[at + 1 :]:
-            shared = one.region.boundary.intersection(other.region.boundary)
-            if shared.length < 10:
-                continue
-            merged = shapely.line_merge(shared) if shared.geom_type == "MultiLineString" else shared
-            for part in shapely.get_parts(merged):
-                if part.geom_type == "LineString" and part.length > 10:
-                    rows += _step(plan, one, other, shapely.get_coordinates(shapely.simplify(part, 0.1)).tolist(), kit)
+            for line in shared_borders(one.region, other.region):
+                rows += _step(plan, one, other, line, kit)
     return rows
 
 
-def _step(plan: Plan, one: Cell, other: Cell, line: list[list[float]], kit: list[tuple[str, float]]) -> list[StepForm]:
-    spots = [(x, y) for x, y in line]
+def _step(plan: Plan, one: Cell, other: Cell, spots: list[XY], kit: list[tuple[str, float]]) -> list[StepForm]:
     height = max(abs(one.top_at(spot) - other.top_at(spot)) for spot in spots)
     if height < LEAST_STEP_MM:
         return []

@@ -78,7 +78,7 @@ def gains(share: Piece, depth: Plane, under: Sequence[Lying]) -> list[Piece]:
         still: list[tuple[Ring, Plane, Box]] = []
         gain = depth.minus(old.depth)
         for row in rows:
-            if apart(row[2], old.box):
+            if apart(row[2], old.box) or _nowhere_less(row[0], gain, row[1]):
                 still.append(row)
                 continue
             shared, rest = parted(row[0], old.ring)
@@ -99,6 +99,14 @@ def gains(share: Piece, depth: Plane, under: Sequence[Lying]) -> list[Piece]:
         Piece(share.part, share.face, share.zone, ring, share.excess, plane, share.inner, box)
         for ring, plane, box in rows
     ]
+
+
+def _nowhere_less(ring: Ring, one: Plane, other: Plane) -> bool:
+    """Whether a plane is at least as high as another all over a convex ring."""
+    at_0, per_x, per_y = one.at_0 - other.at_0, one.per_x - other.per_x, one.per_y - other.per_y
+    if not per_x and not per_y:
+        return at_0 >= -EVEN_MM
+    return all(at_0 + per_x * x + per_y * y >= -EVEN_MM for x, y in ring)
 
 
 def ring_volume_m3(ring: Ring, depth: Plane) -> float:

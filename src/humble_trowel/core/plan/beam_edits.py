@@ -11,6 +11,7 @@ import shapely
 from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.errors import CallError, EditError
+from humble_trowel.core.geometry.borders import shared_borders
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.lines.walk import walk
@@ -116,8 +117,11 @@ def lay_beams(plan: Plan, edit: LayBeams) -> Edited:
         foot = (a[0] - off * uy, a[1] + off * ux)
         line = LineString([(foot[0] - reach * ux, foot[1] - reach * uy), (foot[0] + reach * ux, foot[1] + reach * uy)])
         for part in shapely.get_parts(line.intersection(outline)):
-            if part.geom_type == "LineString" and part.length > kind.width_mm:
-                beams.append(Beam(type=kind.mark, path=[(round(x, 3), round(y, 3)) for x, y in part.coords]))
+            inside = outline.exterior.distance(part.interpolate(0.5, normalized=True)) > 1.0
+            if part.geom_type == "LineString" and inside and part.length > kind.width_mm:
+                beams.append(
+                    Beam(type=kind.mark, path=[(round(x, 3) + 0.0, round(y, 3) + 0.0) for x, y in part.coords])
+                )
     if not beams:
         raise EditError(f"No beam fits: the slab is {say_length(far, plan.units)} across from there.", "spacing")
     words = f"{len(beams)} {kind.mark} {'beam' if len(beams) == 1 else 'beams'} from {side_name(edit.side, len(ring))}"
@@ -153,12 +157,10 @@ def beams_on_zones(plan: Plan, edit: BeamsOnZones) -> Edited:
     beams = []
     for at, one in enumerate(cells):
         for other in cells[at + 1 :]:
-            shared = one.whole.boundary.intersection(other.whole.boundary)
-            merged = shapely.line_merge(shared) if shared.geom_type == "MultiLineString" else shared
-            for part in shapely.get_parts(merged):
-                left = part.difference(there) if part.geom_type == "LineString" else Polygon()
+            for path in shared_borders(one.whole, other.whole):
+                left = LineString(path).difference(there)
                 if left.length > kind.width_mm and left.geom_type == "LineString":
-                    spots = shapely.get_coordinates(shapely.simplify(left, 0.1)).tolist()
+                    spots = shapely.get_coordinates(left).tolist()
                     beams.append(Beam(type=kind.mark, path=[(x, y) for x, y in spots]))
     if not beams:
         raise EditError("There is no border between zones without a beam.")

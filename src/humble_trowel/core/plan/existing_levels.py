@@ -6,7 +6,7 @@ import math
 
 from shapely.geometry import LineString, Polygon
 
-from humble_trowel.core.edges.match import matches
+from humble_trowel.core.edges.match import EVEN_MM, matches
 from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.tops import spots_of
 from humble_trowel.core.geometry.zones import lay_zones
@@ -84,7 +84,7 @@ def follow_side(plan: Plan, edit: FollowSide) -> Edited:
         fall = PlaneFall(kind="plane", toward_deg=round(math.degrees(math.atan2(ux, uy)) % 360, 6), rate=rate)
         start = min((x - a[0]) * ux + (y - a[1]) * uy for x, y in spots_of(cell.whole))
         high = match.best_start_mm - rate * start
-    if high > 0.5:
+    if high > EVEN_MM:
         words = f"The floor lies {say_depth(high, plan.units)} over the main slab's top. Call that floor zero, and drop the rest."
         raise EditError(words, "side")
     row = zone.model_copy(update={"fall": fall, "drop_mm": max(0.0, -high)})

@@ -27,7 +27,7 @@ def read_pad(text: str, plan: Plan) -> dict[str, float | str]:
     """'30 sq 16 deep', '30 by 36 16 deep' or '24 round 48 deep' as mm with the shape."""
     said = text.strip().lower()
     found: dict[str, float | str] = {}
-    deep = re.search(r"([^a-z]*(?:\b(?:mm|cm|m|in|ft)\b)?[^a-z]*)\s*deep", said)
+    deep = re.search(r"(\d+(?:\.\d+)?(?:\s+\d+/\d+|/\d+)?(?:\s*(?:mm|cm|m|in|ft|[\"'″′]))?)\s*deep", said)
     if deep and deep[1].strip():
         size = deep[1].strip(" ,")
         rest = said[: deep.start()] + said[deep.end() :]
