@@ -1,0 +1,131 @@
+"""The Edges lens as a person uses it: cuts with sizes typed on them, beams and pads, recesses, old floors, frost."""
+
+from playwright.sync_api import expect
+
+
+def reading(page, name):
+    return page.locator(f"[data-reading='{name}'] .v")
+
+
+def edges(page, job="Tansy Hollow honey house", turn=None):
+    page.get_by_role("link", name=job, exact=True).click()
+    page.get_by_role("link", name="Edges").click()
+    expect(page.locator(".cut svg")).to_be_visible()
+    if turn:
+        page.get_by_role("link", name=turn, exact=True).click()
+
+
+def enter(box, text):
+    box.fill(text)
+    box.press("Enter")
+
+
+def test_a_size_typed_on_the_cut_changes_the_edge_and_a_bad_one_says_why(page):
+    edges(page)
+    expect(page.get_by_text("Cut across A to B, Extraction, through E1, looking west.")).to_be_visible()
+    expect(page.locator(".cut .short")).to_contain_text("short of frost")
+    page.locator("[data-size='edge-depth-E1']").click()
+    box = page.get_by_label("E1 depth", exact=True)
+    enter(box, "20 blue")
+    expect(page.get_by_role("alert")).to_contain_text("20 blue")
+    expect(box).to_have_value("20 blue")
+    enter(box, "20")
+    expect(page.locator("[data-reading='order'] .d")).to_have_text("E1 2″ deeper")
+    expect(page.locator("[data-size='edge-depth-E1']")).to_contain_text("20″")
+    page.get_by_role("button", name="Undo").click()
+    expect(page.locator("[data-size='edge-depth-E1']")).to_contain_text("18″")
+
+
+def test_the_cutting_line_is_dragged_and_moved_by_keys(page):
+    edges(page)
+    end = page.locator("[data-cut-end='end']").bounding_box()
+    page.mouse.move(end["x"] + end["width"] / 2, end["y"] + end["height"] / 2)
+    page.mouse.down()
+    page.mouse.move(end["x"] + 330, end["y"] - 40, steps=6)
+    page.mouse.up()
+    expect(page.get_by_text("through E1 and B1")).to_be_visible()
+    page.locator("[data-cut-end='start']").focus()
+    for _ in range(12):
+        page.keyboard.press("Shift+ArrowDown")
+    page.locator("[data-cut-end='end']").focus()
+    for _ in range(12):
+        page.keyboard.press("Shift+ArrowDown")
+    expect(page.get_by_role("alert")).to_contain_text("does not cross the slab")
+    page.locator("[data-side='4']").click(force=True)
+    expect(page.get_by_text("Cut across E to F, Apron")).to_be_visible()
+
+
+def test_beams_from_a_wall_pads_at_their_crossings_and_a_pad_cut(page):
+    edges(page, turn="Beams and pads")
+    page.get_by_label("Parallel to").select_option(label="A to B")
+    enter(page.get_by_label("B1 every"), "9 in blue")
+    expect(page.get_by_role("alert")).to_be_visible()
+    enter(page.get_by_label("B1 every"), "9'")
+    expect(page.locator("[data-reading='order'] .d")).to_contain_text("B1 beams from A to B")
+    enter(page.locator("#pad-call"), "24 sq 20 deep")
+    expect(page.locator("[data-reading='order'] .d")).to_contain_text("P3 24″ sq, 20″ deep")
+    page.get_by_role("button", name="At every crossing").click()
+    expect(page.locator("[data-reading='order'] .d")).to_contain_text("P3")
+    page.locator("[data-tag='pad-0']").click()
+    expect(page.locator("[data-size='pad-width-P1']")).to_contain_text("30″")
+    page.get_by_role("button", name="Take out pad P1").click()
+    expect(page.locator("[data-reading='order'] .d")).to_have_text("A pad taken out")
+
+
+def test_a_recess_a_door_and_what_goes_through_the_slab(page):
+    edges(page, turn="Zones and recesses")
+    expect(page.locator("svg").get_by_text("−2").first).to_be_visible()
+    page.get_by_label("Set recess", exact=True).fill("from A 28' e 4' n, 3' e 3' n 3' w 3' s")
+    page.get_by_label("Set recess name").fill("Sump")
+    enter(page.get_by_label("Set recess deep"), "5")
+    expect(page.get_by_text("Recess Sump, 5″ deep, goes through the slab.")).to_be_visible()
+    page.get_by_role("button", name="slab dips under it").nth(1).click()
+    expect(page.get_by_text("goes through the slab")).to_have_count(0)
+    page.get_by_role("button", name="Cut it").nth(1).click()
+    expect(page.locator("[data-size='recess-depth-Sump']")).to_contain_text("5″")
+
+
+def test_an_old_floor_is_measured_and_the_zone_follows_it(page):
+    edges(page, "Ferrier's Reach boat bay", "Beside and on top")
+    expect(page.get_by_text("the new floor is off by up to 9 mm")).to_be_visible()
+    page.get_by_label("on side").select_option(label="D to A")
+    page.get_by_label("along the side").fill("99 m")
+    enter(page.get_by_label("level", exact=True), "3 below")
+    expect(page.get_by_role("alert")).to_contain_text("is past its end")
+    page.get_by_role("button", name="Let the zone follow it").click()
+    expect(page.get_by_text("the new floor is off by up to 1 mm")).to_be_visible()
+
+
+def test_ways_to_meet_frost_stand_side_by_side_and_one_is_taken(page):
+    edges(page, turn="Frost")
+    for name in ("As drawn", "Deep edge", "Shallow edge in foam", "Frost wall and slab"):
+        expect(page.get_by_role("heading", name=name)).to_be_visible()
+    enter(page.locator("#freezing-index"), "4600")
+    expect(page.get_by_text("design to ASCE 32")).to_be_visible()
+    page.get_by_role("button", name="Undo").click()
+    page.locator("article", has=page.get_by_role("heading", name="Shallow edge in foam")).get_by_role(
+        "button", name="Take this"
+    ).click()
+    expect(page.locator("[data-reading='order'] s")).to_be_visible()
+    page.get_by_role("link", name="Cut", exact=True).click()
+    expect(page.get_by_label("foam on its face")).to_have_value("2″")
+
+
+def test_a_row_of_the_ledger_lights_up_and_says_what_it_brings(page):
+    edges(page, turn="Ledger")
+    page.locator("[data-part='h'] .name").click()
+    expect(page.get_by_text("gone without it")).to_be_visible()
+    expect(page.get_by_text("through P1, looking")).to_be_visible()
+    expect(page.get_by_text("Store kerb")).to_be_visible()
+
+
+def test_the_lens_on_a_phone(phone):
+    edges(phone)
+    for turn in ("cut", "grid", "top", "meets", "frost", "sum"):
+        phone.get_by_label("Edges, turn by turn").first.select_option(value=turn)
+        phone.wait_for_timeout(300)
+        assert phone.evaluate("document.documentElement.scrollWidth <= innerWidth"), turn
+    phone.get_by_label("Edges, turn by turn").first.select_option(value="cut")
+    phone.locator("[data-size='edge-bottom_width-E1']").click()
+    enter(phone.get_by_label("E1 bottom width", exact=True), "14")
+    expect(phone.locator("[data-size='edge-bottom_width-E1']")).to_contain_text("14″")
