@@ -18,6 +18,7 @@ export const edgeWords = {
 	short: (text: string) => `${text} short of frost`,
 	noGround: 'ground outside not set',
 	area: 'Cut concrete',
+	broken: 'Long plain stretches are broken out.',
 	checks: { meets: 'Meets', short: 'Short', 'not set': 'Not set' },
 	newMark: (mark: string) => `New type ${mark}`,
 	faces: { foam: 'foam on its face', isolation: 'isolation strip', plate: 'sill plate', plate_over: 'plate past concrete' },

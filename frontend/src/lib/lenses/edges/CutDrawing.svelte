@@ -12,6 +12,7 @@
 	let editing = $state.raw<{ size: CutSize; x: number; y: number } | null>(null);
 	let typed = $state('');
 	const view = $derived(CutView.fit(cut, width, tall));
+	const high = $derived(Math.min(tall, Math.max(170, view.low + 48)));
 	const kinds = $derived([...new Set(['concrete', ...cut.layers.map((layer) => layer.kind), ...(cut.ends.some((end) => end.foam_mm) ? ['foam'] : []), 'soil', ...(cut.ends.some((end) => end.boards.length) ? ['board'] : [])])]);
 	function start(size: CutSize, x: number, y: number) {
 		if (!size.typed) return;
@@ -32,19 +33,25 @@
 </script>
 
 <div class="cut" bind:clientWidth={width}>
-	<svg {width} height={tall} role="img" aria-label={cut.words}>
+	<svg {width} height={high} role="img" aria-label={cut.words}>
 		<defs>
 			<pattern id="c-conc" width="18" height="16" patternUnits="userSpaceOnUse"><g fill="var(--ink2)"><circle cx="3" cy="3" r="1" /><circle cx="12" cy="7" r=".9" /><circle cx="6" cy="13" r="1" /></g><path d="M13 13l3-1-1 2.6z" fill="none" stroke="var(--ink2)" stroke-width=".8" /></pattern>
-			<clipPath id="c-frame"><rect width={width} height={tall} /></clipPath>
+			<clipPath id="c-frame"><rect width={width} height={high} /></clipPath>
 		</defs>
 		<g clip-path="url(#c-frame)">
-			<CutGround {cut} {view} {width} height={tall} />
+			<CutGround {cut} {view} {width} height={high} />
 			{#each cut.blocks.filter((block) => block.kind === 'pile') as block}
 				<rect x={view.x(block.s0_mm)} y={view.y(block.top_mm)} width={(block.s1_mm - block.s0_mm) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="var(--hair)" stroke="var(--ink)" stroke-width="1.6" />
 			{/each}
 			{#each cut.rings as ring}
 				<path d={view.path(ring)} fill="var(--slab)" />
 				<path d={view.path(ring)} fill="url(#c-conc)" stroke="var(--ink)" stroke-width="3" stroke-linejoin="miter" />
+			{/each}
+			{#each cut.ends as end}
+				{#if end.kind === 'dowelled' && end.against}
+					{@const y = (view.y(end.top_mm) + view.y(end.bottom_mm)) / 2}
+					<path d="M{view.x(end.s_mm) + end.outward * 46} {y}h{-end.outward * 96}" stroke="var(--rust)" stroke-width="5" />
+				{/if}
 			{/each}
 			{#each cut.blocks as block}
 				{#if block.kind === 'kerb'}
@@ -66,18 +73,19 @@
 			{/each}
 			<CutSizes {cut} {view} {start} />
 			{#each view.names as name}
-				<text x={name.x} y={name.y} text-anchor={name.anchor} class="name">{name.text}</text>
+				<text x={name.x} y={name.y} text-anchor="middle" class="name">{name.text}</text>
 			{/each}
 		</g>
 	</svg>
 	{#if editing}
-		<div class="typing" style:left="{editing.x - 56}px" style:top="{Math.min(editing.y - 20, tall - 44)}px">
+		<div class="typing" style:left="{editing.x - 56}px" style:top="{Math.min(editing.y - 20, high - 44)}px">
 			<input class="well" aria-label="{editing.size.mark} {editing.size.key.replace('_', ' ')}" aria-invalid={problem !== null} use:focus bind:value={typed} onkeydown={(event) => { if (event.key === 'Enter') void keep(); if (event.key === 'Escape') editing = null; }} />
 			{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 		</div>
 	{/if}
 </div>
 <p class="legend label">
+	{#if view.broken}<span>{w.edges.broken}</span>{/if}
 	{#each kinds as kind}<span><i class="hatch {kind}"></i>{w.edges.legend[kind] ?? kind}</span>{/each}
 </p>
 

@@ -49,8 +49,11 @@
 {/each}
 {#each named as layer}
 	{@const ring = layer.rings[layer.rings.length - 1] ?? []}
-	{@const box = { x1: Math.max(...ring.map((p) => view.x(p[0] ?? 0))), y: (Math.min(...ring.map((p) => view.y(p[1] ?? 0))) + Math.max(...ring.map((p) => view.y(p[1] ?? 0)))) / 2 }}
-	{#if box.x1 < width - 100}<text x={box.x1 + 8} y={box.y + 5} class="layer"><SvgFrac text={layer.text} /></text>{/if}
+	{@const xs = ring.map((p) => view.x(p[0] ?? 0))}
+	{@const ys = ring.map((p) => view.y(p[1] ?? 0))}
+	{@const y = (Math.min(...ys) + Math.max(...ys)) / 2 + 5}
+	{#if Math.max(...ys) - Math.min(...ys) > 17 && Math.max(...xs) - Math.min(...xs) > 130}<text x={(Math.min(...xs) + Math.max(...xs)) / 2} {y} text-anchor="middle" class="layer inside"><SvgFrac text={layer.text} /></text>
+	{:else if Math.max(...xs) < width - 100 && !view.broken}<text x={Math.max(...xs) + 8} {y} class="layer"><SvgFrac text={layer.text} /></text>{/if}
 {/each}
 {#each cut.ends as end}
 	{@const x = view.x(end.s_mm)}
@@ -63,7 +66,6 @@
 		{@const wall = Math.min(150, Math.abs(far - face))}
 		<rect x={out < 0 ? face - wall : face} y={view.y(end.against_level_mm ?? end.top_mm)} width={wall} height={Math.max(30, view.y(end.bottom_mm) - view.y(end.against_level_mm ?? end.top_mm) + 40)} fill="var(--hair)" stroke="var(--ink)" stroke-width="1.8" />
 		<text x={out < 0 ? face - wall / 2 : face + wall / 2} y={view.y(end.against_level_mm ?? end.top_mm) + 20} text-anchor="middle" class="layer">{end.against}</text>
-		{#if end.kind === 'dowelled'}<path d="M{x + out * 42} {(view.y(end.top_mm) + view.y(end.bottom_mm)) / 2}h{-out * 90}" stroke="var(--rust)" stroke-width="4" />{/if}
 	{:else}
 		{#if end.ground_mm !== null}
 			{@const g = view.y(end.ground_mm)}
@@ -105,6 +107,10 @@
 {/if}
 
 <style>
+	.layer.inside {
+		stroke: var(--well);
+		stroke-width: 6px;
+	}
 	.layer {
 		font-size: 13.5px;
 		font-weight: 600;

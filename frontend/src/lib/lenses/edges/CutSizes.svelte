@@ -32,7 +32,18 @@
 		const y = Math.max(y0, y1) + 26;
 		return { size, line: `M${x0} ${y}H${x1}${crowsFoot([x0, y], [1, 0], 6, 4)}${crowsFoot([x1, y], [-1, 0], 6, 4)}`, witness: `M${x0} ${y0 + 5}V${y + 7}M${x1} ${y1 + 5}V${y + 7}`, x: (x0 + x1) / 2, y: y + ((x1 - x0) > 60 ? 6 : 24), anchor: 'middle' };
 	}
-	const rows = $derived(cut.sizes.map(placed));
+	const RANK = ['depth', 'bottom_width', 'width', 'length', 'diameter', 'drop', 'thickness', 'degrees'];
+	/** The sizes that have room: what matters more goes first, what would lie over it is left out. */
+	const rows = $derived.by(() => {
+		const kept: { row: Placed; box: number[] }[] = [];
+		for (const row of cut.sizes.map(placed).sort((a, b) => RANK.indexOf(a.size.key) - RANK.indexOf(b.size.key))) {
+			const wide = row.size.text.length * 10.4 + 6;
+			const x = row.anchor === 'middle' ? row.x - wide / 2 : row.anchor === 'start' ? row.x : row.x - wide;
+			const box = [x, row.y - 17, x + wide, row.y + 5];
+			if (kept.every(({ box: one }) => (box[2] ?? 0) < (one[0] ?? 0) || (one[2] ?? 0) < (box[0] ?? 0) || (box[3] ?? 0) < (one[1] ?? 0) || (one[3] ?? 0) < (box[1] ?? 0))) kept.push({ row, box });
+		}
+		return kept.map(({ row }) => row);
+	});
 	const deep = $derived(cut.ends.flatMap((end) => (end.short_text && end.kind === 'thickened' ? [end] : []))[0]);
 </script>
 
@@ -40,7 +51,7 @@
 	<path d={row.witness} stroke="var(--line)" stroke-width=".9" fill="none" />
 	<path d={row.line} stroke="var(--ink)" stroke-width="1.2" fill="none" />
 {/each}
-{#if deep && deep.frost_mm !== null}
+{#if deep && deep.frost_mm !== null && view.y(deep.frost_mm) > view.y(deep.bottom_mm) + 64}
 	{@const x = view.x(deep.s_mm) - deep.outward * 46}
 	{@const far = view.y(deep.frost_mm)}
 	<path d="M{x} {view.y(deep.bottom_mm) + 40}V{far}{crowsFoot([x, far], [0, -1])}" stroke="var(--flag)" stroke-width="1.8" fill="none" />

@@ -19,6 +19,10 @@
 	let beside = $state({ text: '', thickness: '', top: '', name: '' });
 	let piles = $state({ text: '', diameter: '', down: '' });
 	const matches = $derived(data.state?.matches ?? []);
+	$effect(() => {
+		const side = matches[0]?.side;
+		if (side !== undefined && !level.along) level.side = side;
+	});
 	const pours = $derived(desk.figure?.second_pours ?? []);
 	const unit = $derived(mm ? 'm³' : 'yd³');
 	async function keepLevel() {

@@ -1,48 +1,73 @@
-/** From a cut's millimetres (s along it, level up) to pixels: one scale both ways. */
+/** From a cut's millimetres (s along it, level up) to pixels: one scale both ways, long plain stretches broken out. */
 import type { Cut } from '../../api/schema';
 
-export interface Named {
+/** In a cut longer than the first, a plain stretch longer than the second is broken out, and this much of it stays. */
+const WHOLE_MM = 4000;
+const LONG_MM = 600;
+const KEPT_MM = 260;
+
+export interface Break {
 	x: number;
-	y: number;
-	anchor: 'start' | 'middle' | 'end';
-	text: string;
+	top: number;
+	bottom: number;
+}
+
+/** Where along a cut things change: stretches between, and how long each is drawn. */
+export function stretchesOf(marks: readonly number[]): { from: number; to: number; drawn: number }[] {
+	const sorted = [...new Set(marks)].sort((a, b) => a - b);
+	const whole = (sorted[sorted.length - 1] ?? 0) - (sorted[0] ?? 0) <= WHOLE_MM;
+	return sorted.slice(1).map((to, i) => {
+		const from = sorted[i] ?? 0;
+		return { from, to, drawn: !whole && to - from > LONG_MM ? KEPT_MM : to - from };
+	});
 }
 
 export class CutView {
-	constructor(
+	private constructor(
 		readonly scale: number,
 		readonly left: number,
 		readonly top: number,
-		readonly s0: number,
 		readonly z1: number,
+		private readonly stretches: { from: number; to: number; drawn: number }[],
 		private readonly cut: Cut,
 		/** how far outside a face its depth is drawn, px */
-		readonly away = 82
+		readonly away: number
 	) {}
 
 	/** Fits concrete, layers and the ground outside; the frost line too where that keeps the concrete readable. */
 	static fit(cut: Cut, width: number, height: number): CutView {
 		const spots = [...cut.rings.flat(), ...cut.layers.flatMap((layer) => layer.rings.flat())];
-		const s = spots.map((p) => p[0] ?? 0);
+		const marks = [...cut.rings.flat().map((p) => p[0] ?? 0), ...cut.blocks.flatMap((block) => [block.s0_mm, block.s1_mm])];
+		const stretches = stretchesOf(marks);
+		const long = stretches.reduce((sum, one) => sum + one.drawn, 0);
 		const z = spots.map((p) => p[1] ?? 0);
-		const [s0, s1] = [Math.min(...s), Math.max(...s)];
 		const grounds = cut.ends.flatMap((end) => (end.ground_mm === null ? [] : [end.ground_mm]));
 		const z1 = Math.max(...z, ...grounds, ...cut.blocks.map((block) => block.top_mm));
 		const concrete = Math.min(...z);
 		const frost = Math.min(concrete, ...cut.ends.flatMap((end) => (end.frost_mm === null ? [] : [end.frost_mm])));
-		const room = { w: Math.max(140, width - (width < 480 ? 156 : 210)), h: height - 92 };
-		const wide = room.w / Math.max(1, s1 - s0);
+		const narrow = width < 480;
+		const outside = cut.ends.some((end) => end.outward < 0);
+		const both = cut.ends.length > 1;
+		const room = { w: Math.max(140, width - (narrow ? 156 : both ? 250 : 210)), h: height - 92 };
+		const wide = room.w / Math.max(1, long);
 		const full = Math.min(wide, room.h / Math.max(1, z1 - frost));
 		const own = Math.min(wide, room.h / Math.max(1, z1 - concrete));
 		const scale = full > own * 0.42 ? full : own;
-		const outside = cut.ends.some((end) => end.outward < 0);
-		const both = cut.ends.length > 1;
-		const used = (s1 - s0) * scale;
-		const left = both || !outside ? Math.max(width < 480 ? 78 : 96, (width - used) / 2) : Math.max(width < 480 ? 106 : 140, (width - used) / 2 - 10);
-		return new CutView(scale, cut.ends.length && !outside && !both ? Math.max(30, (width - used) / 2 - 50) : left, 44, s0, z1, cut, width < 480 ? 66 : 82);
+		const used = long * scale;
+		const middle = (width - used) / 2;
+		const least = both || !outside ? (narrow ? 78 : 110) : narrow ? 106 : 140;
+		const left = cut.ends.length && !outside && !both ? Math.max(30, middle - 50) : Math.max(least, both || !outside ? middle : middle - 10);
+		return new CutView(scale, left, 44, z1, stretches, cut, narrow ? 66 : 82);
 	}
 	x(s: number): number {
-		return this.left + (s - this.s0) * this.scale;
+		const first = this.stretches[0];
+		if (!first || s <= first.from) return this.left + (s - (first?.from ?? 0)) * this.scale;
+		let drawn = 0;
+		for (const one of this.stretches) {
+			if (s <= one.to) return this.left + (drawn + ((s - one.from) / (one.to - one.from)) * one.drawn) * this.scale;
+			drawn += one.drawn;
+		}
+		return this.left + (drawn + s - (this.stretches[this.stretches.length - 1]?.to ?? 0)) * this.scale;
 	}
 	y(z: number): number {
 		return this.top + (this.z1 - z) * this.scale;
@@ -50,19 +75,33 @@ export class CutView {
 	path(ring: readonly (readonly number[])[]): string {
 		return `M${ring.map(([s, z]) => `${this.x(s ?? 0).toFixed(1)} ${this.y(z ?? 0).toFixed(1)}`).join('L')}Z`;
 	}
-	/** Where the line stops inside concrete: drawn broken. */
-	get breaks(): { x: number; top: number; bottom: number }[] {
-		const found = [];
+	/** Where the line stops inside concrete, and where a plain stretch is broken out. */
+	get breaks(): Break[] {
+		const found: Break[] = [];
+		const spots = this.cut.rings.flat();
 		for (const first of [true, false]) {
 			if (this.cut.ends.some((end) => (first ? end.outward < 0 : end.outward > 0))) continue;
-			const spots = this.cut.rings.flat();
 			const s = (first ? Math.min : Math.max)(...spots.map((p) => p[0] ?? 0));
 			const z = spots.filter((p) => Math.abs((p[0] ?? 0) - s) < 0.5).map((p) => p[1] ?? 0);
 			if (z.length) found.push({ x: this.x(s), top: this.y(Math.max(...z)), bottom: this.y(Math.min(...z)) });
 		}
+		for (const one of this.stretches.filter((row) => row.drawn < row.to - row.from)) {
+			const near = spots.filter((p) => Math.abs((p[0] ?? 0) - one.from) < 0.5 || Math.abs((p[0] ?? 0) - one.to) < 0.5).map((p) => p[1] ?? 0);
+			const slab = this.cut.sizes.find((size) => size.kind === 'slab' && size.s0_mm > one.from && size.s0_mm < one.to);
+			const [high, low] = slab ? [Math.max(slab.z0_mm, slab.z1_mm), Math.min(slab.z0_mm, slab.z1_mm)] : [Math.max(...near), Math.max(...near) - 100];
+			found.push({ x: this.x((one.from + one.to) / 2), top: this.y(high), bottom: this.y(low) });
+		}
 		return found;
 	}
-	get names(): Named[] {
-		return this.cut.zones.map(([s, z, text]) => ({ x: this.x(s), y: this.y(this.z1) - (this.cut.slopes.length ? 24 : 12) + 0 * z, anchor: 'middle' as const, text }));
+	/** Height of the drawing that is used, px. */
+	get low(): number {
+		const spots = [...this.cut.rings.flat(), ...this.cut.layers.flatMap((layer) => layer.rings.flat())];
+		return this.y(Math.min(...spots.map((p) => p[1] ?? 0), ...this.cut.ends.flatMap((end) => (end.frost_mm === null ? [] : [end.frost_mm]))));
+	}
+	get broken(): boolean {
+		return this.stretches.some((one) => one.drawn < one.to - one.from);
+	}
+	get names(): { x: number; y: number; text: string }[] {
+		return this.cut.zones.map(([s, , text]) => ({ x: this.x(s), y: this.y(this.z1) - (this.cut.slopes.length ? 24 : 12), text }));
 	}
 }
