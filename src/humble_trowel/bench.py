@@ -20,6 +20,7 @@ from importlib import resources
 from pathlib import Path
 from typing import Any
 
+from humble_trowel.bench_edges import edges_rows
 from humble_trowel.bench_ground import ground_rows
 from humble_trowel.bench_lines import CUTTING_CASES, Row, cutting_rows, lines_rows, print_cutting, row_of, timed
 from humble_trowel.settings import calm_memory
@@ -176,7 +177,7 @@ DRAG = """async () => {
 
 def run(as_json: bool) -> int:
     """Measure everything and print it. Returns 0; a missed goal is shown, not raised."""
-    rows = core_rows() + lines_rows() + ground_rows()
+    rows = core_rows() + lines_rows() + ground_rows() + edges_rows(sixty_corners()["outline"])
     cuts = cutting_rows(CUTTING_CASES)
     others: list[Other] = []
     folder = Path(tempfile.mkdtemp(prefix="trowel-bench-"))

@@ -2,6 +2,7 @@
 
 import math
 import random
+import re
 from itertools import pairwise
 
 import pytest
@@ -10,6 +11,8 @@ from hypothesis import strategies as st
 from shapely.geometry import LineString, Point, Polygon
 from tests.plans import plan
 
+from humble_trowel.bench import sixty_corners
+from humble_trowel.bench_edges import large_job, mesh_rows
 from humble_trowel.core.edges.cut_line import cut_line, section_rings
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.figures import figure
@@ -193,6 +196,12 @@ def test_a_closed_beam_is_a_frame_mitred_at_every_corner():
     ring = [[0, 0], [WIDE, 0], [WIDE, HIGH], [0, HIGH]]
     job = plan(outline=ring, beam_types=[kind], beams=[{"type": "B1", "path": path}])
     assert build_solid(job).net_m3 == pytest.approx(5.4 + 0.3 * 10 * 0.4, rel=1e-9)
+
+
+def test_the_large_job_is_what_a_mesh_boolean_of_its_parts_makes():
+    job = read_plan(large_job(sixty_corners()["outline"]))
+    (row,) = mesh_rows(job, build_solid(job), 1)
+    assert abs(float(re.search(r"\(([^ ]+) of its volume", row.name)[1])) < 1e-9
 
 
 def test_three_hundred_beams_and_pads_have_their_closed_form():

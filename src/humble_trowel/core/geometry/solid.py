@@ -11,6 +11,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass, field
+from functools import cached_property
 
 import shapely
 from shapely.geometry import Polygon
@@ -54,6 +55,13 @@ class Solid:
     parts: list[PartOf] = field(default_factory=list)
     facets: list[Facet] = field(default_factory=list)
     recesses: list[Recess] = field(default_factory=list)
+    alone_m3: dict[int, float] = field(default_factory=dict, compare=False)  # worked out so far (redo.py)
+
+    @cached_property
+    def lying(self) -> list[Lying]:
+        """The facets as they lie, in their order."""
+        rings = [ring_of(facet.shape) for facet in self.facets]
+        return [Lying(ring, facet.depth, box_of(ring)) for ring, facet in zip(rings, self.facets, strict=True)]
 
     def slab_m3(self, cell: Cell) -> float:
         return sum(region_volume_m3(facet.region, facet.plane) for facet in cell.depths)

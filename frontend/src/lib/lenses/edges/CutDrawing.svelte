@@ -66,7 +66,7 @@
 				<path d="M{b.x} {b.top - 12}V{(b.top + b.bottom) / 2 - 11}l6 5l-12 7l6 5V{b.bottom + 12}" fill="none" stroke="var(--ink)" stroke-width="1.4" />
 			{/each}
 			{#each cut.slopes as slope}
-				{#if (slope.s1_mm - slope.s0_mm) * view.scale > 90}
+				{#if view.x(slope.s1_mm) - view.x(slope.s0_mm) > (slope.text.length + 10) * 7}
 					{@const down = slope.z1_mm < slope.z0_mm ? 1 : -1}
 					<text x={view.x((slope.s0_mm + slope.s1_mm) / 2)} y={view.y(Math.max(slope.z0_mm, slope.z1_mm)) - 8} text-anchor="middle" class="name">{down < 0 ? '← ' : ''}falls {slope.text}{down > 0 ? ' →' : ''}</text>
 				{/if}
