@@ -22,12 +22,17 @@ def typing(page: Page) -> None:
 
 
 def working(page: Page) -> None:
-    page.locator("[data-part='f'] .num").click()
+    page.locator("[data-part='g'] .num").click()
 
 
-def walking(page: Page) -> None:
-    page.locator("#call-out").fill("36' e 18' n 25' w 10' n 12' w 28' s")
-    page.wait_for_timeout(300)
+def beam(page: Page) -> None:
+    page.locator("[data-tag='beam-0']").click()
+    page.wait_for_timeout(700)
+
+
+def lit(page: Page) -> None:
+    page.locator("[data-part='e'] .name").click()
+    page.wait_for_timeout(900)
 
 
 def squared(page: Page) -> None:
@@ -52,18 +57,18 @@ def pressed(page: Page) -> None:
 VIEWS = [
     ("1-yard", "/", LAPTOP, None),
     ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
+    ("22-beams", "/job/{tansy}/edges?turn=grid", LAPTOP, beam),
+    ("23-frost", "/job/{tansy}/edges?turn=frost", LAPTOP, None),
+    ("24-ledger", "/job/{tansy}/edges?turn=sum", LAPTOP, lit),
+    ("25-phone-cut", "/job/{tansy}/edges", PHONE, None),
     ("4-order", "/job/{tansy}/order", LAPTOP, working),
-    ("5-order-metric", "/job/{ferrier}/order", LAPTOP, None),
     ("6-ways", "/ways", LAPTOP, None),
-    ("7-new-slab", "/job/{new}/lines", LAPTOP, walking),
     ("8-dim", "/job/{tansy}/edges?dim", LAPTOP, lambda page: page.keyboard.press("d")),
     ("9-phone-lines", "/job/{tansy}/lines", PHONE, None),
     ("11-phone-order", "/job/{tansy}/order", PHONE, None),
-    ("12-around", "/job/{tansy}/lines?turn=around", LAPTOP, None),
     ("13-set-out", "/job/{tansy}/lines?turn=setout", LAPTOP, None),
     ("14-square", "/job/{tansy}/lines?turn=square", LAPTOP, squared),
     ("15-forms", "/job/{tansy}/lines?turn=forms", LAPTOP, side),
-    ("16-boards", "/job/{tansy}/lines?turn=boards", LAPTOP, None),
     ("18-ground", "/job/{tansy}/ground", LAPTOP, None),
     ("19-rod-card", "/job/{tansy}/ground?turn=rod", LAPTOP, read),
     ("20-build-up", "/job/{tansy}/ground?turn=stack", LAPTOP, None),
@@ -72,28 +77,20 @@ VIEWS = [
 ]
 
 
-def new_job(base: str) -> str:
-    body = json.dumps({"name": "Larch Bend kiln studio", "units": "ft-in"}).encode()
-    ask = urllib.request.Request(f"{base}/api/jobs", body, {"content-type": "application/json"})
-    return str(json.load(urllib.request.urlopen(ask))["id"])
-
-
 def main(wanted: list[str]) -> None:
     TARGET.mkdir(parents=True, exist_ok=True)
     folder = Path(tempfile.mkdtemp(prefix="trowel-pictures-"))
     with served(folder) as (base, _, _), sync_playwright() as tool:
         rows = json.load(urllib.request.urlopen(f"{base}/api/jobs"))
-        ids = {row["name"].split("'")[0].split()[0].lower(): row["id"] for row in rows} | {"new": ""}
+        ids = {row["name"].split("'")[0].split()[0].lower(): row["id"] for row in rows}
         browser = tool.chromium.launch(executable_path=shutil.which("chromium"), args=list(CHROMIUM_ARGS))
         for name, path, (width, height), act in VIEWS:
             if wanted and name not in wanted:
                 continue
-            if "{new}" in path:
-                ids["new"] = new_job(base)
             page = browser.new_page(viewport={"width": width, "height": height})
             page.add_init_script("localStorage.setItem('who', 'Wren')")
             page.goto(base + path.format(**ids))
-            page.wait_for_timeout(900)
+            page.wait_for_timeout(1800)
             page.evaluate("document.fonts.ready")
             if act:
                 act(page)

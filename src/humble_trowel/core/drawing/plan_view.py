@@ -24,7 +24,6 @@ from humble_trowel.core.units import say_depth
 Rings = list[list[XY]]
 BORDER_MM = 0.05
 HIDDEN_MM = 0.2
-TAG_MM = 500.0
 
 
 @dataclass(frozen=True)
@@ -79,24 +78,12 @@ class PlanView:
 def plan_view(plan: Plan, solid: Solid, parts: list[LedgerPart]) -> PlanView:
     """Zones with labels (where the ledger has its letters), strips, and the lines along which the top steps."""
     zones = []
-    taken = _taken(plan)
     for cell, part in zip(solid.cells, parts, strict=False):
         zone = plan.zones[cell.index]
         drop = f"{say_depth(zone.drop_mm, plan.units)} down, " if zone.drop_mm else ""
         under = f"{drop}{say_depth(cell.thickness_mm, plan.units)} {cell.mark}"
-        free = cell.region.difference(taken) if taken is not None else cell.region
-        at = label_spot(free) if taken is not None and free.area > cell.region.area / 2 else part.at
-        zones.append(ZoneDrawn(cell.index, cell.name, under, cell.mark, zone.drop_mm, _rings(cell.region), at))
+        zones.append(ZoneDrawn(cell.index, cell.name, under, cell.mark, zone.drop_mm, _rings(cell.region), part.at))
     return PlanView(zones, _strips(plan, solid), _steps(plan, solid.cells), _outlined(plan))
-
-
-def _taken(plan: Plan) -> BaseGeometry | None:
-    """Ground on which a name would lie over a pad, a recess or a beam."""
-    kinds = {row.mark: row for row in plan.pad_types}
-    shapes = [Polygon(pad_ring(kinds[pad.type], pad)).buffer(TAG_MM) for pad in plan.pads[:60]]
-    shapes += [Polygon(recess.polygon).buffer(TAG_MM / 2) for recess in plan.recesses[:60]]
-    shapes += [LineString(beam.path).buffer(TAG_MM / 2) for beam in plan.beams[:60]]
-    return shapely.union_all(shapes) if shapes else None
 
 
 def _strips(plan: Plan, solid: Solid) -> list[StripDrawn]:

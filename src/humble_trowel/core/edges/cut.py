@@ -94,7 +94,7 @@ def cut(plan: Plan, solid: Solid, ways: Ways, a: XY, b: XY) -> Cut:
 def _words(plan: Plan, solid: Solid, spans: Sequence[Span], ends: Sequence[CutEnd], a: XY, b: XY) -> str:
     marks = list(dict.fromkeys(solid.parts[span.part].mark for span in spans if span.part is not None))
     zones = list(dict.fromkeys(solid.cells[span.zone].name for span in spans))
-    across = f"across {' and '.join(end.name for end in ends)}, " if ends else ""
+    across = f"across {' and '.join(end.name for end in ends)}, " if ends else "in "
     looking = _way(math.degrees(math.atan2(b[0] - a[0], b[1] - a[1])) - 90.0)
     through = f"through {' and '.join(marks)}, " if marks else ""
     return f"Cut {across}{' and '.join(zones)}, {through}looking {looking}."

@@ -7,7 +7,7 @@ from humble_trowel.core.geometry.strips import edge_runs
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.order.edge_row import edge_row
 from humble_trowel.core.order.leaves import area_leaf, area_times_depth, thin_leaf, volume_unit
-from humble_trowel.core.order.ledger_part import LedgerPart, label_spot
+from humble_trowel.core.order.ledger_part import LedgerPart, free_of_parts, label_spot
 from humble_trowel.core.order.part_rows import part_rows
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.units import format_volume
@@ -47,6 +47,6 @@ def _slab_row(plan: Plan, solid: Solid, cell: Cell) -> LedgerPart:
     working = work(name, unit, area_times_depth(plan, "area", "thick"), inputs, text=text)
     how = f"{inputs['area'].text} × {inputs['thick'].text}"
     return LedgerPart(
-        name, "slab", cell.mark, cell.name, m3, "", label_spot(cell.region),
+        name, "slab", cell.mark, cell.name, m3, "", label_spot(free_of_parts(plan, cell.region)),
         format_volume(m3, plan.units), how, working,
     )  # fmt: skip

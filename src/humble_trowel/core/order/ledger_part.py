@@ -5,11 +5,16 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 import shapely
-from shapely.geometry import MultiPolygon, Polygon
+from shapely.geometry import LineString, MultiPolygon, Polygon
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.working import Working
+
+TAG_MM = 500.0
+MOST_NAMED = 60
 
 
 @dataclass(frozen=True)
@@ -31,6 +36,16 @@ class LedgerPart:
     how: str
     working: Working
     numbers: tuple[int, ...] = ()
+
+
+def free_of_parts(plan: Plan, region: BaseGeometry) -> BaseGeometry:
+    """A region less the ground on which a name would lie over a pad, a recess or a beam, if most of it is left."""
+    kinds = {row.mark: row for row in plan.pad_types}
+    shapes = [Polygon(pad_ring(kinds[pad.type], pad)).buffer(TAG_MM) for pad in plan.pads[:MOST_NAMED]]
+    shapes += [Polygon(recess.polygon).buffer(TAG_MM / 2) for recess in plan.recesses[:MOST_NAMED]]
+    shapes += [LineString(beam.path).buffer(TAG_MM / 2) for beam in plan.beams[:MOST_NAMED]]
+    free = region.difference(shapely.union_all(shapes)) if shapes else region
+    return free if free.area > region.area / 2 else region
 
 
 def label_spot(region: BaseGeometry) -> XY:

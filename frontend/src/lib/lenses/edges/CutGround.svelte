@@ -85,7 +85,7 @@
 			{#if board === end.boards[0]}
 				{@const sx = face + out * (thick + 6)}
 				<path d="M{sx - 6} {view.y(board.top_mm) - 8}h12v{Math.min(deep + 60, 170)}l-6 14l-6-14z" fill="var(--board)" stroke="var(--ink)" stroke-width="1.8" />
-				<text x={view.away < 80 ? sx - out * 8 : sx + out * 10} y={view.y(board.top_mm) - 14} text-anchor={out < 0 === view.away > 80 ? 'end' : 'start'} class="layer">{end.boards.map((one) => one.mark).join(' + ')}</text>
+				{#if view.away > 80}<text x={sx + out * 10} y={view.y(board.top_mm) - 14} text-anchor={out < 0 ? 'end' : 'start'} class="layer">{end.boards.map((one) => one.mark).join(' + ')}</text>{/if}
 			{/if}
 		{/each}
 	{/if}

@@ -66,7 +66,7 @@
 	}
 </script>
 
-{#each lit as strip}<path d={view.path(strip.rings)} fill="var(--chalk)" fill-opacity=".42" stroke="var(--chalk)" stroke-width="1.4" pointer-events="none" />{/each}
+{#each lit as strip}<path d={view.path(strip.rings)} fill="var(--chalk)" fill-opacity=".5" pointer-events="none" />{/each}
 <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
 {#each plan?.edges ?? [] as edge, row}
 	{#if edge.along}<path d={view.path([edge.along], false)} fill="none" stroke={picks('along', row) ? 'var(--chalk)' : 'transparent'} stroke-width="14" stroke-opacity=".6" class="hit" onclick={() => choose('along', row)} />{/if}

@@ -37,7 +37,7 @@
 			{#each concrete.parts as part}
 				<tr class:on={open === part.letter} data-part={part.letter}>
 					<th scope="row" class="letter"><button type="button" aria-expanded={open === part.letter} aria-label={part.part} onclick={() => press(part.letter, part.kind, part.zone, part.numbers)}>{part.letter}</button></th>
-					<td><button type="button" class="name" onclick={() => press(part.letter, part.kind, part.zone, part.numbers)}>{part.part}</button>{#if open === part.letter && data.alone}<span class="label"> {data.alone.text} {w.edges.alone}</span>{/if}</td>
+					<td><button type="button" class="name" onclick={() => press(part.letter, part.kind, part.zone, part.numbers)}>{part.part}</button>{#if open === part.letter && data.alone}<span class="label gone">{data.alone.text} {w.edges.alone}</span>{/if}</td>
 					<td class="how"><Frac text={part.how} /></td>
 					<td class="r"><Num working={part.working} text={part.text} /></td>
 					{#if any}<td class="r">{dugOf(part.part)}</td>{/if}
@@ -68,6 +68,13 @@
 	.name {
 		text-align: left;
 		min-height: 30px;
+	}
+	.gone {
+		margin-left: 8px;
+	}
+	.desk-table th.r {
+		text-align: right;
+		padding-left: 12px;
 	}
 	.how {
 		font-size: 13.5px;
