@@ -7,13 +7,14 @@ from tests.plans import edited, plan
 
 from humble_trowel.core.errors import TrowelError
 from humble_trowel.core.geometry.solid import build_solid
+from humble_trowel.core.ground.as_dug import dug_runs
 from humble_trowel.core.ground.earthwork import stones
 from humble_trowel.core.ground.flat import contours, enough, rakes
 from humble_trowel.core.ground.ground_job import ground, ground_json, measured
 from humble_trowel.core.ground.layer_shots import layer_grounds, take_shots
 from humble_trowel.core.ground.notes import SiteNotes, sort_notes
 from humble_trowel.core.ground.pegs import grade_pegs
-from humble_trowel.core.ground.rod import say_off, say_reading
+from humble_trowel.core.ground.rod import rod_card, say_off, say_reading
 from humble_trowel.core.plan.ground_edits import read_level, read_rate
 from humble_trowel.core.plan.site_records import AsDug, SetUp, Shot, Shots
 from humble_trowel.core.plan.ways import Ways
@@ -287,3 +288,30 @@ def test_foam_shots_count_for_their_zones_once_they_are_enough_and_never_alone()
     assert measured(job, Ways(), SiteNotes(shots=(("a", foam),))).base is None
     assert measured(job, Ways(), SiteNotes(shots=(("a", base), ("b", foam)))).base.value == pytest.approx(80 * 0.004)
     assert measured(job, Ways(), SiteNotes(shots=(("a", base), ("b", few)))).base.value == pytest.approx(80 * 0.010)
+
+
+def test_the_rod_card_reads_beams_pads_and_recess_floors():
+    job = pad(
+        beam_types=[{"mark": "B1", "width_mm": 300, "depth_mm": 500}], beams=[{"type": "B1", "path": [[0, 4000], [9000, 4000]]}],
+        pad_types=[{"mark": "P1", "shape": "round", "diameter_mm": 600, "depth_mm": 700}],
+        pads=[{"type": "P1", "at": [2000, 2000]}, {"type": "P1", "at": [4000, 2000]}],
+        recesses=[{"name": "pit", "polygon": [[6000, 1000], [7000, 1000], [7000, 2000]], "depth_mm": 50}],
+    )  # fmt: skip
+    rows = {(row.surface, row.at): row.reading_mm for row in rod_card(job, build_solid(job), Ways(), 1200.0, None)}
+    assert rows["B1 beam bottom", "beam 1"] == pytest.approx(1700)
+    assert rows["P1 pad bottom", "pad 1 and 1 more"] == pytest.approx(1900)
+    assert rows["recess floor", "pit"] == pytest.approx(1250)
+
+
+def test_a_beam_as_dug_is_two_haunches_wider_and_replaces_the_guess():
+    beam = {
+        "beam_types": [{"mark": "B1", "width_mm": 300, "depth_mm": 500, "haunch_run_per_rise": 0.5}],
+        "beams": [{"type": "B1", "path": [[0, 4000], [9000, 4000]]}],
+    }
+    job = pad(**beam)
+    slab = build_solid(job).cells[0].thickness_mm
+    stations = [{"at_mm": 0, "width_mm": 400, "depth_mm": 500}, {"at_mm": 9000, "width_mm": 400, "depth_mm": 500}]
+    (run,) = dug_runs(job, build_solid(job), [AsDug.model_validate({"beam": 0, "stations": stations})])
+    below = 500 - slab
+    assert (run.beam, run.extra_m3) == (0, pytest.approx(9 * 0.1 * below / 1000))
+    assert run.planned_m3 == pytest.approx((300 + 0.5 * below) * below * 9000 / 1e9)

@@ -72,6 +72,19 @@ def test_beams_from_a_wall_pads_at_their_crossings_and_a_pad_cut(page):
     expect(page.locator("[data-reading='order'] .d")).to_have_text("A pad taken out")
 
 
+def test_a_pad_is_dragged_by_its_tag(page):
+    edges(page)
+    tag = page.locator("[data-tag='pad-0']").bounding_box()
+    x, y = tag["x"] + tag["width"] / 2, tag["y"] + tag["height"] / 2
+    page.mouse.move(x, y)
+    page.mouse.down()
+    page.mouse.move(x - 30, y + 24, steps=5)
+    page.mouse.up()
+    expect(page.locator("[data-reading='order'] .d")).to_have_text("Pad P1 moved")
+    page.get_by_role("button", name="Undo").click()
+    expect(page.locator("[data-reading='order'] .d")).to_have_text("Undid: Pad P1 moved")
+
+
 def test_a_recess_a_door_and_what_goes_through_the_slab(page):
     edges(page, turn="Zones and recesses")
     expect(page.locator("svg").get_by_text("−2").first).to_be_visible()

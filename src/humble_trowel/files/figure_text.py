@@ -18,6 +18,7 @@ def as_text(result: Figure) -> str:
         unit = c.ordered.unit
         rows += [f"{part.letter:>2} {part.part:32} {part.text:>8} {unit}   {part.working.shown}" for part in c.parts]
         rows.append(f"   {'As drawn':32} {c.net_text:>8} {unit}   second way {c.second_way_text}: {c.agree}")
+        rows += [f" 2 {row.name:32} {row.text:>8} {unit}   {row.how}  (a second pour)" for row in result.second_pours]
         rows += [f" + {row.name:32} {row.text:>8} {unit}   {row.how}  ({row.reason})" for row in c.allowances]
         rows.append(f"   {'Likely need':32} {c.need_text:>8} {unit}")
         rows.append(f"   {'ORDER':32} {c.ordered.text:>8} {unit}   {c.ordered.order.note}")

@@ -9,6 +9,7 @@ what one facet adds depends only on those that overlap it. Recesses take from wh
 
 from __future__ import annotations
 
+from collections import deque
 from collections.abc import Sequence
 from dataclasses import dataclass, field
 from functools import cached_property
@@ -38,6 +39,10 @@ from humble_trowel.core.geometry.tops import Plane
 from humble_trowel.core.geometry.zones import Cell, lay_zones, usable_region
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import Recess
+
+
+KEEP = 16  # plans that keep their solid; a large one takes some megabytes
+_RECENT: deque[Plan] = deque()
 
 
 @dataclass(frozen=True)
@@ -107,6 +112,9 @@ def build_solid(plan: Plan) -> Solid:
         return built
     solid = _build(plan, cells)
     plan._built = (made_from, solid)
+    _RECENT.append(plan)
+    while len(_RECENT) > KEEP:
+        _RECENT.popleft()._built = None
     return solid
 
 

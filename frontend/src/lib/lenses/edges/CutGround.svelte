@@ -62,6 +62,14 @@
 	{@const strip = end.isolation_mm * view.scale}
 	{@const face = x + out * (foam + strip)}
 	{@const far = out < 0 ? 8 : width - 8}
+	{#if !end.against && ['against-wall', 'block-wall', 'overhang'].includes(end.kind)}
+		{@const under = end.kind !== 'against-wall'}
+		{@const thick = Math.max(24, 190 * view.scale)}
+		{@const wx = end.kind === 'against-wall' ? (out < 0 ? face - thick : face) : out < 0 ? x : x - thick}
+		{@const wy = under ? view.y(end.bottom_mm) : view.y(end.top_mm)}
+		<rect x={end.kind === 'overhang' ? wx - 40 : wx} y={wy} width={end.kind === 'overhang' ? thick + 80 : thick} height={end.kind === 'overhang' ? 26 : Math.max(40, height - wy - 10)} fill="var(--hair)" stroke="var(--ink)" stroke-width="1.8" />
+		{#if end.kind === 'block-wall'}{#each [1, 2, 3, 4] as course}<path d="M{wx} {wy + course * Math.max(26, 200 * view.scale)}h{thick}" stroke="var(--ink)" stroke-width="1.2" />{/each}{/if}
+	{/if}
 	{#if end.against}
 		{@const wall = Math.min(150, Math.abs(far - face))}
 		<rect x={out < 0 ? face - wall : face} y={view.y(end.against_level_mm ?? end.top_mm)} width={wall} height={Math.max(30, view.y(end.bottom_mm) - view.y(end.against_level_mm ?? end.top_mm) + 40)} fill="var(--hair)" stroke="var(--ink)" stroke-width="1.8" />

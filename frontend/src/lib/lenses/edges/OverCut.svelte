@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** On the plan: the cutting line with its handles, and everything that can be picked: beams, pads, recesses, lines. */
-	import type { JobDesk } from '../../state/job.svelte';
+	import { snapped, snapStep } from '../../drawing/marks';
+	import type { Edit, JobDesk } from '../../state/job.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { Viewport, XY } from '../../drawing/viewport';
 	import type { EdgesData } from './edges.svelte';
@@ -34,6 +35,36 @@
 			target.removeEventListener('pointermove', move);
 			target.removeEventListener('pointerup', stop);
 			target.removeEventListener('pointercancel', stop);
+		};
+		target.addEventListener('pointermove', move);
+		target.addEventListener('pointerup', stop);
+		target.addEventListener('pointercancel', stop);
+	}
+	/** Drag a beam or a pad by its tag: tried while it moves, kept where it is let go. */
+	function carry(kind: string, row: number, event: PointerEvent) {
+		const target = event.currentTarget as SVGElement;
+		const frame = target.ownerSVGElement?.getBoundingClientRect();
+		const kept = desk.kept?.document;
+		if (!frame || !kept) return;
+		target.setPointerCapture(event.pointerId);
+		const begun = view.mm(event.clientX - frame.left, event.clientY - frame.top);
+		let edit: Edit | null = null;
+		const move = (now: PointerEvent) => {
+			const at = view.mm(now.clientX - frame.left, now.clientY - frame.top);
+			const step = snapStep(desk.units, view.scale, now.altKey);
+			const by: XY = [snapped(at[0] - begun[0], step), snapped(at[1] - begun[1], step)];
+			if (!by[0] && !by[1] && !edit) return;
+			const shift = (p: readonly number[]): XY => [(p[0] ?? 0) + by[0], (p[1] ?? 0) + by[1]];
+			edit = kind === 'pad' ? { op: 'move_pad', index: row, at: shift(kept.pads[row]?.at ?? [0, 0]) } : { op: 'move_beam', index: row, path: (kept.beams[row]?.path ?? []).map(shift) };
+			void desk.try([edit], 'sheet');
+		};
+		const stop = async () => {
+			target.removeEventListener('pointermove', move);
+			target.removeEventListener('pointerup', stop);
+			target.removeEventListener('pointercancel', stop);
+			if (edit) await desk.keepDraft('sheet');
+			else choose(kind, row);
+			if (desk.problem || desk.clash) desk.dropDraft();
 		};
 		target.addEventListener('pointermove', move);
 		target.addEventListener('pointerup', stop);
@@ -85,7 +116,7 @@
 	{#each tags as tag}
 		{@const [x, y] = view.px(tag.at)}
 		<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-		<g class="hit" data-tag="{tag.kind}-{tag.row}" onclick={() => choose(tag.kind, tag.row)}>
+		<g class="hit drag" data-tag="{tag.kind}-{tag.row}" onpointerdown={(event) => carry(tag.kind, tag.row, event)}>
 			<rect x={x - 13} y={y - 11} width="26" height="22" class="tag" class:on={picks(tag.kind, tag.row)} />
 			<text {x} y={y + 5} text-anchor="middle" class="mark" class:on={picks(tag.kind, tag.row)}>{tag.mark}</text>
 		</g>
