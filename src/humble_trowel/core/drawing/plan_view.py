@@ -5,14 +5,15 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+import numpy as np
 import shapely
-from shapely.geometry import LineString, Polygon
+from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.borders import shared_borders
 from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.shares import Piece
+from humble_trowel.core.geometry.shares import Piece, polygons_of
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.order.ledger_part import LedgerPart, label_spot
@@ -131,9 +132,10 @@ def _seen(pieces: Sequence[Piece]) -> dict[int, Rings]:
     owner = [(at, line) for at, piece in enumerate(pieces) for line in found[id(piece)]]
     if not owner:
         return found
-    shapes = [Polygon(piece.ring) for piece in pieces]
-    drawn: list[BaseGeometry] = [LineString(line) for _, line in owner]
-    over: dict[int, list[Polygon]] = {}
+    shapes = polygons_of([piece.ring for piece in pieces])
+    ends = np.array([line for _, line in owner])
+    drawn: list[BaseGeometry] = np.asarray(shapely.linestrings(ends)).tolist()
+    over: dict[int, list[BaseGeometry]] = {}
     for line, later in shapely.STRtree(shapes).query(drawn, predicate="intersects").T.tolist():
         at = owner[line][0]
         one, two = pieces[at], pieces[later]
@@ -143,9 +145,10 @@ def _seen(pieces: Sequence[Piece]) -> dict[int, Rings]:
         drawn[line] = drawn[line].difference(shapely.union_all(covers).buffer(-HIDDEN_MM, join_style="mitre"))
     kept: dict[int, Rings] = {id(piece): [] for piece in pieces}
     for (at, _), left in zip(owner, drawn, strict=True):
-        for part in shapely.get_parts(left):
+        whole = left.geom_type == "LineString"
+        for part in (left,) if whole else shapely.get_parts(left):
             if part.length > HIDDEN_MM:
-                kept[id(pieces[at])].append(_rounded(part.coords))
+                kept[id(pieces[at])].append(_rounded(shapely.get_coordinates(part).tolist()))
     return kept
 
 

@@ -171,6 +171,16 @@ def convex_ring(region: BaseGeometry) -> Ring | None:
     return ring if is_convex(ring) else None
 
 
+def polygons_of(rings: Sequence[Ring]) -> list[BaseGeometry]:
+    """Rings as polygons, made all at once."""
+    if not rings:
+        return []
+    owner = np.repeat(np.arange(len(rings)), [len(ring) + 1 for ring in rings])
+    spots = np.array([spot for ring in rings for spot in (*ring, ring[0])])
+    made: list[BaseGeometry] = np.asarray(shapely.polygons(shapely.linearrings(spots, indices=owner))).tolist()
+    return made
+
+
 def ring_of(polygon: Polygon) -> Ring:
     """Corners of a polygon, anticlockwise."""
     spots = shapely.get_coordinates(polygon)[:-1].tolist()

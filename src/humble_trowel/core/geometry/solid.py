@@ -40,7 +40,6 @@ from humble_trowel.core.geometry.zones import Cell, lay_zones, usable_region
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import Recess
 
-
 KEEP = 16  # plans that keep their solid; a large one takes some megabytes
 _RECENT: deque[Plan] = deque()
 

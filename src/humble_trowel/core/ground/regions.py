@@ -11,7 +11,7 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.convex import cut
-from humble_trowel.core.geometry.shares import Piece
+from humble_trowel.core.geometry.shares import Piece, polygons_of
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.tops import GRID_MM
 from humble_trowel.core.geometry.zones import Cell
@@ -24,9 +24,7 @@ def trenches(solid: Solid, cell: Cell, below_mm: float = 0.0) -> BaseGeometry:
     rings = [ring for piece in solid.pieces if piece.zone == cell.index for ring in _deeper(piece, below_mm)]
     if not rings:
         return Polygon()
-    owner = np.repeat(np.arange(len(rings)), [len(ring) + 1 for ring in rings])
-    spots = np.array([spot for ring in rings for spot in (*ring, ring[0])])
-    return shapely.union_all(shapely.polygons(shapely.linearrings(spots, indices=owner)), grid_size=GRID_MM)
+    return shapely.union_all(polygons_of(rings), grid_size=GRID_MM)
 
 
 def _deeper(piece: Piece, below_mm: float) -> list[list[tuple[float, float]]]:

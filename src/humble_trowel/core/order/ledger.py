@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+from shapely.geometry.base import BaseGeometry
+
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.strips import edge_runs
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.order.edge_row import edge_row
 from humble_trowel.core.order.leaves import area_leaf, area_times_depth, thin_leaf, volume_unit
-from humble_trowel.core.order.ledger_part import LedgerPart, free_of_parts, label_spot
+from humble_trowel.core.order.ledger_part import LedgerPart, free_of, label_spot, parts_on_plan
 from humble_trowel.core.order.part_rows import part_rows
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.units import format_volume
@@ -16,7 +18,8 @@ from humble_trowel.core.working import work
 
 def ledger(plan: Plan, solid: Solid) -> list[LedgerPart]:
     """Rows in the order slab zones, edges, beams, pads, recesses; beams and pads by mark."""
-    rows = [_slab_row(plan, solid, cell) for cell in solid.cells]
+    taken = parts_on_plan(plan)
+    rows = [_slab_row(plan, solid, cell, taken) for cell in solid.cells]
     runs = edge_runs(plan)
     for row, edge in enumerate(plan.edges):
         if row in solid.added_m3:
@@ -30,7 +33,7 @@ def _lettered(part: LedgerPart, index: int) -> LedgerPart:
     return LedgerPart(**{**part.__dict__, "letter": letter})
 
 
-def _slab_row(plan: Plan, solid: Solid, cell: Cell) -> LedgerPart:
+def _slab_row(plan: Plan, solid: Solid, cell: Cell, taken: BaseGeometry) -> LedgerPart:
     unit, _ = volume_unit(plan)
     inputs = {
         "area": area_leaf(f"{cell.name}, area", cell.area_m2, plan, "lines"),
@@ -47,6 +50,6 @@ def _slab_row(plan: Plan, solid: Solid, cell: Cell) -> LedgerPart:
     working = work(name, unit, area_times_depth(plan, "area", "thick"), inputs, text=text)
     how = f"{inputs['area'].text} × {inputs['thick'].text}"
     return LedgerPart(
-        name, "slab", cell.mark, cell.name, m3, "", label_spot(free_of_parts(plan, cell.region)),
+        name, "slab", cell.mark, cell.name, m3, "", label_spot(free_of(cell.region, taken)),
         format_volume(m3, plan.units), how, working,
     )  # fmt: skip

@@ -38,13 +38,18 @@ class LedgerPart:
     numbers: tuple[int, ...] = ()
 
 
-def free_of_parts(plan: Plan, region: BaseGeometry) -> BaseGeometry:
-    """A region less the ground on which a name would lie over a pad, a recess or a beam, if most of it is left."""
+def parts_on_plan(plan: Plan) -> BaseGeometry:
+    """Ground on which a name would lie over a pad, a recess or a beam."""
     kinds = {row.mark: row for row in plan.pad_types}
-    shapes = [Polygon(pad_ring(kinds[pad.type], pad)).buffer(TAG_MM) for pad in plan.pads[:MOST_NAMED]]
-    shapes += [Polygon(recess.polygon).buffer(TAG_MM / 2) for recess in plan.recesses[:MOST_NAMED]]
-    shapes += [LineString(beam.path).buffer(TAG_MM / 2) for beam in plan.beams[:MOST_NAMED]]
-    free = region.difference(shapely.union_all(shapes)) if shapes else region
+    shapes = [Polygon(pad_ring(kinds[pad.type], pad, 8)).buffer(TAG_MM, quad_segs=2) for pad in plan.pads[:MOST_NAMED]]
+    shapes += [Polygon(recess.polygon).buffer(TAG_MM / 2, quad_segs=2) for recess in plan.recesses[:MOST_NAMED]]
+    shapes += [LineString(beam.path).buffer(TAG_MM / 2, quad_segs=2) for beam in plan.beams[:MOST_NAMED]]
+    return shapely.union_all(shapes) if shapes else Polygon()
+
+
+def free_of(region: BaseGeometry, taken: BaseGeometry) -> BaseGeometry:
+    """A region less what is taken, if most of it is left."""
+    free = region if taken.is_empty else region.difference(taken)
     return free if free.area > region.area / 2 else region
 
 

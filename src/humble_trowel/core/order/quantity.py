@@ -57,10 +57,13 @@ class Ordered:
     last_load: str
 
 
+HOUSE = Ways()
+
+
 def _source(plan: Plan, key: str, ways: Ways) -> str:
     if getattr(plan.ways, key, None) is not None:
         return "job-way"
-    return "house" if ways == Ways() else "ways"
+    return "house" if ways == HOUSE else "ways"
 
 
 def allowances(plan: Plan, solid: Solid, ways: Ways, found: Measured = UNMEASURED) -> list[Allowance]:
