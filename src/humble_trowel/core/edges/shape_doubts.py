@@ -8,10 +8,10 @@ from itertools import pairwise
 import shapely
 from shapely.geometry import Point, Polygon
 
-from humble_trowel.core.edges.match import EVEN_MM, matches
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.forms.steps import LEAST_STEP_MM, step_forms
 from humble_trowel.core.geometry.borders import shared_borders
+from humble_trowel.core.geometry.match import EVEN_MM, matches
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.tops import GRID_MM

@@ -6,8 +6,8 @@ import math
 
 from shapely.geometry import LineString, Polygon
 
-from humble_trowel.core.edges.match import EVEN_MM, matches
 from humble_trowel.core.errors import EditError
+from humble_trowel.core.geometry.match import EVEN_MM, matches
 from humble_trowel.core.geometry.tops import spots_of
 from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.plan.document import Existing, MeasuredLevel, Plan, side_name
