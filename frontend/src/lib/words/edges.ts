@@ -16,7 +16,7 @@ export const edgeWords = {
 	legend: { concrete: 'concrete', foam: 'foam', stone: 'stone', graded: 'stone', fill: 'fill', blinding: 'sand', barrier: 'barrier', screed: 'screed', finish: 'finish', soil: 'ground', board: 'board', frost: 'frost line' } as Record<string, string>,
 	frostLine: (text: string) => `Frost line, ${text} under the ground`,
 	short: (text: string) => `${text} short of frost`,
-	noGround: 'ground outside not set',
+	noGround: 'ground not set',
 	area: 'Cut concrete',
 	broken: 'Long plain stretches are broken out.',
 	checks: { meets: 'Meets', short: 'Short', 'not set': 'Not set' },

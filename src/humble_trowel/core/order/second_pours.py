@@ -56,6 +56,9 @@ def stretches(kerb: Kerb) -> list[list[XY]]:
             part = substring(line, at, start)
             found.append([(float(x), float(y)) for x, y in part.coords])
         at = max(at, end)
+    whole = len(found) > 1 and kerb.path[0] == kerb.path[-1]
+    if whole and found[0][0] == kerb.path[0] and found[-1][-1] == kerb.path[-1]:
+        found = [[*found[-1], *found[0][1:]], *found[1:-1]]  # goes on round the corner where the path closes
     return found
 
 

@@ -6,6 +6,7 @@
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Bench from '../../shell/Bench.svelte';
 	import Turns from '../../shell/Turns.svelte';
+	import type { XY } from '../../drawing/viewport';
 	import type { JobDesk } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import { GroundData } from '../ground/ground.svelte';
@@ -46,12 +47,13 @@
 		if (turn === 'frost' || turn === 'meets') untrack(() => void data.loadState());
 		if (turn === 'sum') untrack(() => void ground.load());
 	});
+	const also = $derived((desk.document?.side_pads ?? []).flatMap((pad) => pad.polygon as XY[]));
 	let across = $state(1280);
 	const doubts = $derived((desk.figure?.findings ?? []).filter((doubt) => ['step-hangs', 'edge-adds-nothing', 'edge-type-unused', 'haunch-wide'].includes(doubt.code) || (doubt.code === 'part-clipped' && doubt.where.startsWith('edges'))));
 </script>
 
 <svelte:window bind:innerWidth={across} />
-<Sheet {desk} {pick} title={w.edges.turns[turn].sheet} strips letters={across > 600} sizes={turn === 'cut' || turn === 'grid'} labels={turn !== 'sum'}>
+<Sheet {desk} {pick} {also} title={w.edges.turns[turn].sheet} strips letters={across > 600} sizes={turn === 'cut' || turn === 'grid'} labels={turn !== 'sum'}>
 	{#snippet key()}
 		{#if strips.length}
 			<p class="keys">
