@@ -115,7 +115,7 @@
 {#if marks}
 	{#each tags as tag}
 		{@const [x, y] = view.px(tag.at)}
-		<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+		<!-- svelte-ignore a11y_no_static_element_interactions -->
 		<g class="hit drag" data-tag="{tag.kind}-{tag.row}" onpointerdown={(event) => carry(tag.kind, tag.row, event)}>
 			<rect x={x - 13} y={y - 11} width="26" height="22" class="tag" class:on={picks(tag.kind, tag.row)} />
 			<text {x} y={y + 5} text-anchor="middle" class="mark" class:on={picks(tag.kind, tag.row)}>{tag.mark}</text>
