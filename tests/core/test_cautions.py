@@ -1,7 +1,7 @@
 """Cautions of the slab's shape: each said where it is so, and not where it is not."""
 
 import pytest
-from tests.plans import plan
+from tests.plans import edited, plan
 
 from humble_trowel.core.edges.corner_levels import corner_levels
 from humble_trowel.core.edges.edge_checks import edge_checks
@@ -127,3 +127,17 @@ def test_ways_to_meet_frost_have_volumes_that_can_be_added_by_hand():
     cold = plan(**ROUND, ground={"found_mm": -150}, site={**site, "air_freezing_index_f_days": 4500})
     assert "ASCE 32" in {row.key: row.words for row in edge_options(cold, build_solid(cold), Ways())}["shallow"]
     assert [row.key for row in edge_options(plan(**ROUND), build_solid(plan(**ROUND)), Ways())] == ["drawn"]
+
+
+def test_a_way_that_is_taken_is_the_one_that_was_shown_and_leaves_lines_inside_alone():
+    """E1 is a line inside as well: the open sides get a type of their own, and the volumes are those of the option."""
+    job = plan(
+        edge_types=[EDGE], edges=[{"sides": [0, 1, 2, 3], "type": "E1"}, {"along": [[3000, 0], [3000, 4000]], "grow": "left", "type": "E1"}],
+        ground={"found_mm": -150}, site={"frost_depth_mm": 600, "air_freezing_index_f_days": 2700},
+    )  # fmt: skip
+    for option in edge_options(job, build_solid(job), Ways()):
+        if option.edits:
+            after = edited(job, *option.edits)
+            assert build_solid(after).net_m3 == pytest.approx(option.net_m3, abs=1e-6)
+            assert next(row for row in after.edge_types if row.mark == "E1").depth_mm == 450
+            assert sorted(side for row in after.edges if row.type == "F1" for side in row.sides) == [0, 1, 2, 3]

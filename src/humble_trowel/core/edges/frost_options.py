@@ -12,17 +12,17 @@ from typing import Any
 
 from humble_trowel.core.edges.foam import OUTSIDE_TABLE, ShallowRow, foam_for, shallow_row
 from humble_trowel.core.edges.frost_sides import FrostSide, frost_sides
+from humble_trowel.core.edges.reworked import PLAIN_WIDE_MM, edits_of, with_edges
 from humble_trowel.core.edges.wings import Wings, wings
 from humble_trowel.core.geometry.solid import Solid, build_solid
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.shape_parts import Edge, EdgeType
+from humble_trowel.core.plan.shape_parts import EdgeType
 from humble_trowel.core.plan.ways import Ways, ways_for
 from humble_trowel.core.units import MM_PER_IN, format_volume, say_depth
 
 WALL_MM = 8 * MM_PER_IN
 FOOTING_WIDE_MM = 16 * MM_PER_IN
 FOOTING_DEEP_MM = 8 * MM_PER_IN
-PLAIN_WIDE_MM = 12 * MM_PER_IN
 
 
 @dataclass(frozen=True)
@@ -81,42 +81,6 @@ def edge_options(plan: Plan, solid: Solid, ways: Ways) -> list[EdgeOption]:
 def _needed(sides: Sequence[FrostSide], below_ground_mm: float) -> float:
     """Depth from the top for a bottom so far under the lowest ground of all sides."""
     return max(side.top_mm - (side.ground_mm or 0.0) for side in sides) + below_ground_mm
-
-
-def _with_edges(plan: Plan, sides: Sequence[FrostSide], depth: float, width: float | None, run: float | None) -> Plan:
-    """The plan with its open edges at another depth; sides without a type get one. Deeper than drawn is a trench with
-    upright faces: no haunch."""
-    marks = {side.mark for side in sides if side.mark}
-    types = []
-    for row in plan.edge_types:
-        changes: dict[str, Any] = {"depth_mm": depth}
-        if width is not None:
-            changes |= {"bottom_width_mm": width, "haunch_run_per_rise": run}
-        elif depth > (row.depth_mm or 0.0) + 1.0:
-            changes["haunch_run_per_rise"] = 0.0
-        types.append(row.model_copy(update=changes) if row.mark in marks else row)
-    edges = list(plan.edges)
-    bare = [side.side for side in sides if not side.mark]
-    if bare:
-        types.append(
-            EdgeType(mark="frost", kind="thickened", depth_mm=depth, bottom_width_mm=width or PLAIN_WIDE_MM,
-                     haunch_run_per_rise=run or 0.0)
-        )  # fmt: skip
-        edges.append(Edge(type="frost", sides=bare))
-    return plan.model_copy(update={"edge_types": types, "edges": edges})
-
-
-def _edits(changed: Plan, sides: Sequence[FrostSide], foam_mm: float | None) -> list[dict[str, Any]]:
-    """What makes the plan's edges so: depth, upright face, foam."""
-    marks = {side.mark for side in sides if side.mark}
-    rows: list[dict[str, Any]] = []
-    for kind in changed.edge_types:
-        if kind.mark in marks:
-            row: dict[str, Any] = {"op": "set_edge_type", "mark": kind.mark, "depth": f"{kind.depth_mm:.2f} mm"}
-            if not kind.haunch_run_per_rise:
-                row["degrees"] = 90
-            rows.append(row if foam_mm is None else {**row, "foam": f"{foam_mm:.2f} mm"})
-    return rows
 
 
 def _sketch(plan: Plan, sides: Sequence[FrostSide], kind: EdgeType | None, depth: float, **more: float) -> Sketch:
@@ -179,12 +143,12 @@ def _drawn(plan: Plan, solid: Solid, ways: Ways, sides: Sequence[FrostSide]) -> 
 
 def _deep(plan: Plan, ways: Ways, sides: Sequence[FrostSide], frost: float) -> EdgeOption:
     depth = max(_needed(sides, frost), max(side.depth_mm for side in sides))
-    deeper = _with_edges(plan, sides, depth, None, None)
-    net = build_solid(deeper).net_m3
+    deeper = with_edges(plan, sides, depth, None, None)
+    net = build_solid(deeper.plan).net_m3
     words = f"{say_depth(depth, plan.units)} deep all round, its bottom on the frost line, {say_depth(frost, plan.units)} under the ground."
     schools = ("One pour, nothing to protect from spades.", "A deep trench by hand or with a bucket that fits, and many yards in it.")  # fmt: skip
-    sketch = _sketch(plan, sides, _kind(deeper, sides), depth, foam_mm=0.0)
-    return _row(plan, ways, "deep", "Deep edge", net, (0.0, 0.0), words, schools, True, sketch, None, _edits(deeper, sides, None))  # fmt: skip
+    sketch = _sketch(plan, sides, deeper.kind(next(iter(deeper.types))), depth, foam_mm=0.0)
+    return _row(plan, ways, "deep", "Deep edge", net, (0.0, 0.0), words, schools, True, sketch, None, edits_of(deeper, None))  # fmt: skip
 
 
 def _shallow(plan: Plan, ways: Ways, sides: Sequence[FrostSide]) -> EdgeOption | None:
@@ -199,8 +163,8 @@ def _shallow(plan: Plan, ways: Ways, sides: Sequence[FrostSide]) -> EdgeOption |
         )
     slab = max(kind.thickness_mm for kind in plan.slab_types)
     depth = max(_needed(sides, row.depth_in * MM_PER_IN), slab)
-    changed = _with_edges(plan, sides, depth, None, None)
-    net = build_solid(changed).net_m3
+    changed = with_edges(plan, sides, depth, None, None)
+    net = build_solid(changed.plan).net_m3
     upright = foam_for(row.vertical_r, "XPS", "buried").stock_in
     area = sum(side.length_mm for side in sides) * depth / 1e6
     flat = _wings(plan, sides, row)
@@ -214,10 +178,10 @@ def _shallow(plan: Plan, ways: Ways, sides: Sequence[FrostSide]) -> EdgeOption |
     words = _shallow_words(plan, row, depth, upright, wing_foam, corner_foam)
     schools = ("Little digging, little concrete, a warm edge.", "Foam must stay covered and whole; only for heated buildings, and some termite regions forbid it.")  # fmt: skip
     sketch = _sketch(
-        plan, sides, _kind(changed, sides), depth, foam_mm=upright * MM_PER_IN,
+        plan, sides, changed.kind(next(iter(changed.types))), depth, foam_mm=upright * MM_PER_IN,
         wing_mm=(row.wing_in or 0.0) * MM_PER_IN, wing_foam_mm=wing_foam * MM_PER_IN,
     )  # fmt: skip
-    edits = _edits(changed, sides, upright * MM_PER_IN)
+    edits = edits_of(changed, upright * MM_PER_IN)
     return _row(plan, ways, "shallow", "Shallow edge in foam", net, (area, inches), words, schools, None, sketch, flat, edits)  # fmt: skip
 
 
@@ -248,10 +212,9 @@ def _wall(plan: Plan, ways: Ways, sides: Sequence[FrostSide], frost: float) -> E
     depth = _needed(sides, frost) - FOOTING_DEEP_MM
     slab = max(kind.thickness_mm for kind in plan.slab_types)
     depth = max(depth, slab)
-    walled = _with_edges(plan, sides, depth, WALL_MM, 0.0)
-    solid = build_solid(walled)
-    marks = {side.mark or "frost" for side in sides}
-    numbers = {at for at, part in enumerate(solid.parts) if part.kind == "edge" and part.mark in marks}
+    walled = with_edges(plan, sides, depth, WALL_MM, 0.0)
+    solid = build_solid(walled.plan)
+    numbers = {at for at, edge in enumerate(walled.plan.edges) if edge.type in walled.types}
     wall_m2 = sum(piece.area_m2 for piece in solid.pieces if piece.part in numbers)
     footing = wall_m2 * FOOTING_WIDE_MM / WALL_MM * FOOTING_DEEP_MM / 1000
     words = (
