@@ -53,6 +53,8 @@ def test_the_cutting_line_is_dragged_and_moved_by_keys(page):
     expect(page.get_by_role("alert")).to_contain_text("does not cross the slab")
     page.locator("[data-side='4']").click(force=True)
     expect(page.get_by_text("Cut across E to F, Apron")).to_be_visible()
+    page.get_by_label("Cut along").select_option(label="the step")
+    expect(page.locator("[data-size='step-drop-Apron']")).to_have_attribute("aria-label", "Apron drop, 1 1/2″")
 
 
 def test_beams_from_a_wall_pads_at_their_crossings_and_a_pad_cut(page):

@@ -11,6 +11,7 @@ export const edgeWords = {
 	turnsName: 'Edges, turn by turn',
 	cutHere: 'Cut along',
 	ownLine: 'your own line',
+	placeName: (kind: string, name: string, row: number) => (['beam', 'pad'].includes(kind) ? `${name}, no. ${row + 1}` : kind === 'side' ? `side ${name}` : name),
 	dragCut: 'Drag either end of the blue line to cut anywhere.',
 	pressSize: 'To one scale both ways. Press a size to type it; thin ones are only read off.',
 	legend: { concrete: 'concrete', foam: 'foam', stone: 'stone', graded: 'stone', fill: 'fill', blinding: 'sand', barrier: 'barrier', screed: 'screed', finish: 'finish', soil: 'ground', board: 'board', frost: 'frost line' } as Record<string, string>,

@@ -154,7 +154,7 @@ def _steps(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutSize]:
         low = two.zone if up > 0 else one.zone
         name = solid.cells[low].name
         high = max(one.top1_mm, two.top0_mm)
-        typed = plan.zones[low].fall is None and abs(plan.zones[low].drop_mm - abs(up)) < SAME_MM
+        typed = abs(plan.zones[low].drop_mm - abs(up)) < SAME_MM
         rows.append(
             _size(plan, "step", "drop", name, abs(up), (one.s1_mm, high), (one.s1_mm, high - abs(up)), typed,
                   solid.cells[low].index)

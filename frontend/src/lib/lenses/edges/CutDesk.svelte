@@ -42,6 +42,19 @@
 	const face = (key: 'foam' | 'isolation' | 'plate' | 'plate_over') => (typed: string) => desk.keep([{ op: 'set_edge_type', mark, text: '', [key]: typed } as Edit], `face-${key}`);
 </script>
 
+<div class="desk-row">
+	<label class="label where">{w.edges.cutHere}
+		<select class="plain-select" value={data.own ? 'own' : `${place?.kind} ${place?.row}`} onchange={(e) => {
+			const [kind, row] = e.currentTarget.value.split(' ');
+			if (kind === 'side') pick.chooseSide(Number(row));
+			else pick.none();
+			if (kind && row) data.choose(kind, Number(row));
+		}}>
+			{#if data.own}<option value="own">{w.edges.ownLine}</option>{/if}
+			{#each data.places as one}<option value="{one.kind} {one.row}">{w.edges.placeName(one.kind, one.name, one.row)}</option>{/each}
+		</select>
+	</label>
+</div>
 {#if data.cut}
 	<p class="label" aria-live="polite">{data.cut.words} {w.edges.area} <Frac text={data.cut.area_text} />.</p>
 	<CutDrawing {desk} cut={data.cut} />
@@ -127,6 +140,9 @@
 	.why {
 		grid-column: 2 / -1;
 		font-size: 14px;
+	}
+	.where select {
+		width: 190px;
 	}
 	.call {
 		font-family: var(--font-pencil);
