@@ -143,6 +143,7 @@ def test_tests_and_soft_spots_stand_on_the_plan(page):
     open_ground(page)
     turn(page, "Tests")
     expect(page.get_by_role("heading", name="Is it firm?")).to_be_visible()
+    expect(page.locator("#test-value")).to_be_visible()
     box = page.locator(".sheet svg").bounding_box()
     page.mouse.click(box["x"] + 200, box["y"] + 330)
     page.locator("#test-value").fill("40")
