@@ -128,3 +128,54 @@ def test_a_line_off_the_slab_or_of_no_length_is_refused():
         made(job, (-9000, -9000), (-8000, -9000))
     with pytest.raises(InputError, match="one spot"):
         made(job, (0, 0), (0, 1))
+
+
+WALL = {"name": "Old floor", "what": "slab", "polygon": [[-2000, 0], [0, 0], [0, 4000], [-2000, 4000]], "level_mm": 0}
+
+
+def test_a_face_says_what_stands_against_it_and_at_what_level_there():
+    job = plan(
+        edge_types=[{"mark": "D1", "kind": "dowelled", "isolation_mm": 13}], edges=[{"sides": [3], "type": "D1"}],
+        existing=[{**WALL, "levels": [{"at": [0, 500], "level_mm": -9}, {"at": [0, 3500], "level_mm": 4}]}],
+    )  # fmt: skip
+    low, high = (made(job, (-400, y), (900, y)).ends[0] for y in (700, 3300))
+    assert (low.against, low.against_level_mm, high.against_level_mm) == ("Old floor", -9, 4)
+    assert (low.kind, low.isolation_mm, low.boards, low.top_mm, low.bottom_mm) == ("dowelled", 13, [], 0, -100)
+
+
+def test_an_open_face_has_its_boards_foam_plate_ground_and_frost():
+    edge = {"mark": "E1", "kind": "thickened", "depth_mm": 450, "bottom_width_mm": 300, "foam_mm": 50, "plate_mm": 140}
+    ground = {"sides": [0], "ground": [{"at_mm": 0, "level_mm": -100}, {"at_mm": 6000, "level_mm": -220}]}
+    job = plan(edge_types=[edge], edges=[{"sides": [0], "type": "E1"}], forms=[ground], site={"frost_depth_mm": 700})
+    end = made(job, (3000, -300), (3000, 900)).ends[0]
+    assert (end.ground_mm, end.frost_mm) == (pytest.approx(-160), pytest.approx(-860))
+    assert (end.foam_mm, end.plate_mm, end.plate_over_mm, end.short_text) == (50, 140, 50, "410 mm")
+    assert end.boards and end.boards[0].top_mm == pytest.approx(0)
+    inside = made(job, (3000, 1500), (3000, 2500))
+    assert inside.ends == [] and inside.words.startswith("Cut in all")
+
+
+def test_kerbs_stand_on_top_and_piles_below():
+    job = plan(
+        kerbs=[{"path": [[75, 0], [75, 4000]], "width_mm": 150, "height_mm": 200, "leave_outs": [{"from_mm": 1000, "to_mm": 2000}]}],
+        piles=[{"name": "Pile", "diameter_mm": 300, "head_down_mm": 60, "at": [[1000, 3000]]}],
+    )  # fmt: skip
+    rows = {block.kind: block for block in made(job, (-200, 3000), (2000, 3000)).blocks}
+    assert (rows["kerb"].s0_mm, rows["kerb"].s1_mm, rows["kerb"].top_mm) == (
+        pytest.approx(200),
+        pytest.approx(350),
+        200,
+    )
+    assert (rows["pile"].s0_mm, rows["pile"].s1_mm, rows["pile"].top_mm) == (
+        pytest.approx(1050, abs=1),
+        pytest.approx(1350, abs=1),
+        -60,
+    )
+    assert made(job, (-200, 1500), (2000, 1500)).blocks == []
+
+
+def test_a_step_between_zones_whose_border_differs_in_the_last_bit_is_found():
+    job = edited(l_shape(), {"op": "walk_zone", "text": "from A 20' e, 18' n", "name": "East", "drop": "2"})
+    (place,) = [place for place in figure(job, Ways()).cuts if place.kind == "step"]
+    size = next(size for size in made(job, place.start, place.end).sizes if size.kind == "step")
+    assert size.text == "2\u2033" and size.typed
