@@ -110,4 +110,4 @@ def mesh_rows(plan: Plan, solid: Solid, times: int = 5) -> list[Row]:
 
     ours = solid.net_m3 - sum(m3 for number, m3 in solid.added_m3.items() if solid.parts[number].kind == "recess")
     off = boolean() / ours - 1
-    return [timed(f"mesh boolean of the same solid ({off:+.1e} of its volume)", boolean, times, 150, "p50")]
+    return [timed(f"mesh boolean of the same solid ({off:+.1e} of its volume)", boolean, times, 5000, "p50")]

@@ -105,7 +105,8 @@ def figure(
     checks = edge_checks(plan, solid.cells)
     doubts += edge_findings(checks)
     doubts += _ways_findings(plan, concrete) + order_findings(plan, concrete.ordered, ways)
-    drawing = plan_view(plan, solid, concrete.parts)
+    pours = second_pours(plan)
+    drawing = plan_view(plan, solid, concrete.parts, pours)
     return Figure(
         outline=outline_figure(plan, ways.reading.nearest, every_diagonal),
         concrete=concrete,
@@ -116,7 +117,7 @@ def figure(
         cuts=cut_places(plan, solid.cells, drawing.steps),
         levels=corner_levels(plan, solid.cells),
         checks=checks,
-        second_pours=second_pours(plan),
+        second_pours=pours,
     )
 
 

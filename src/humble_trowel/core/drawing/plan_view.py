@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
 import shapely
+from numpy.typing import NDArray
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
@@ -17,7 +18,7 @@ from humble_trowel.core.geometry.shares import Piece, polygons_of
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.order.ledger_part import LedgerPart, label_spot
-from humble_trowel.core.order.second_pours import second_pours
+from humble_trowel.core.order.second_pours import SecondPour
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import PadType
 from humble_trowel.core.units import say_depth
@@ -76,7 +77,7 @@ class PlanView:
     outlined: list[Outlined]
 
 
-def plan_view(plan: Plan, solid: Solid, parts: list[LedgerPart]) -> PlanView:
+def plan_view(plan: Plan, solid: Solid, parts: list[LedgerPart], pours: Sequence[SecondPour] = ()) -> PlanView:
     """Zones with labels (where the ledger has its letters), strips, and the lines along which the top steps."""
     zones = []
     for cell, part in zip(solid.cells, parts, strict=False):
@@ -84,7 +85,7 @@ def plan_view(plan: Plan, solid: Solid, parts: list[LedgerPart]) -> PlanView:
         drop = f"{say_depth(zone.drop_mm, plan.units)} down, " if zone.drop_mm else ""
         under = f"{drop}{say_depth(cell.thickness_mm, plan.units)} {cell.mark}"
         zones.append(ZoneDrawn(cell.index, cell.name, under, cell.mark, zone.drop_mm, _rings(cell.region), part.at))
-    return PlanView(zones, _strips(plan, solid), _steps(plan, solid.cells), _outlined(plan))
+    return PlanView(zones, _strips(plan, solid), _steps(plan, solid.cells), _outlined(plan, pours))
 
 
 def _strips(plan: Plan, solid: Solid) -> list[StripDrawn]:
@@ -108,12 +109,12 @@ def _pad_type(plan: Plan, mark: str) -> PadType:
     return next(row for row in plan.pad_types if row.mark == mark)
 
 
-def _outlined(plan: Plan) -> list[Outlined]:
+def _outlined(plan: Plan, pours: Sequence[SecondPour]) -> list[Outlined]:
     rows = [
         Outlined("recess", at, recess.name, [_rounded(recess.polygon)], label_spot(Polygon(recess.polygon)))
         for at, recess in enumerate(plan.recesses)
     ]
-    for pour in second_pours(plan):
+    for pour in pours:
         middle = Polygon(pour.rings[0]).representative_point() if pour.rings else None
         if middle is not None:
             rows.append(Outlined(pour.kind, pour.row, pour.name, pour.rings, (middle.x, middle.y)))
@@ -141,8 +142,9 @@ def _seen(pieces: Sequence[Piece]) -> dict[int, Rings]:
         one, two = pieces[at], pieces[later]
         if later > at and two.part == one.part and two.excess != one.excess:  # else of one facet, side by side
             over.setdefault(line, []).append(shapes[later])
-    for line, covers in over.items():
-        drawn[line] = drawn[line].difference(shapely.union_all(covers).buffer(-HIDDEN_MM, join_style="mitre"))
+    for line in _maybe_hidden(ends, over):
+        cover = shapely.union_all(over[line]).buffer(-HIDDEN_MM, join_style="mitre")
+        drawn[line] = drawn[line].difference(cover)
     kept: dict[int, Rings] = {id(piece): [] for piece in pieces}
     for (at, _), left in zip(owner, drawn, strict=True):
         whole = left.geom_type == "LineString"
@@ -150,6 +152,28 @@ def _seen(pieces: Sequence[Piece]) -> dict[int, Rings]:
             if part.length > HIDDEN_MM:
                 kept[id(pieces[at])].append(_rounded(shapely.get_coordinates(part).tolist()))
     return kept
+
+
+def _maybe_hidden(ends: NDArray[np.float64], over: Mapping[int, Sequence[BaseGeometry]]) -> list[int]:
+    """Lines of which some spot has a later piece on both sides; the others only touch theirs."""
+    pairs = [(line, cover) for line, covers in over.items() for cover in covers]
+    if not pairs:
+        return []
+    which = np.array([line for line, _ in pairs])
+    start, end = ends[which, 0], ends[which, 1]
+    along = end - start
+    aside = np.stack([-along[:, 1], along[:, 0]], axis=1)
+    aside *= HIDDEN_MM / np.maximum(np.hypot(*along.T), 1e-9)[:, None]
+    hidden = np.zeros(len(ends), dtype=bool)
+    shapes = np.array([cover for _, cover in pairs], dtype=object)
+    for share in (0.05, 0.35, 0.65, 0.95):
+        both = np.ones(len(ends), dtype=bool)
+        for side in (1.0, -1.0):
+            spots = start + share * along + side * aside
+            met = shapely.contains_xy(shapes, spots[:, 0], spots[:, 1])
+            both &= np.bincount(which, weights=met, minlength=len(ends)) > 0
+        hidden |= both
+    return [line for line in over if hidden[line]]
 
 
 def _borders(piece: Piece) -> Rings:
