@@ -93,7 +93,7 @@
 		const k = Math.max(0, Math.floor((path.length - 1) / 2));
 		const a: XY = path[k] ?? [0, 0];
 		const b: XY = path[k + 1] ?? a;
-		return [a[0] + (b[0] - a[0]) * 0.62, a[1] + (b[1] - a[1]) * 0.62];
+		return [a[0] + (b[0] - a[0]) * 0.24, a[1] + (b[1] - a[1]) * 0.24];
 	}
 </script>
 
