@@ -141,8 +141,15 @@
 		grid-column: 2 / -1;
 		font-size: 14px;
 	}
+	.desk-row .where {
+		display: flex;
+		align-items: center;
+		gap: 8px;
+		width: auto;
+		white-space: nowrap;
+	}
 	.where select {
-		width: 190px;
+		width: 210px;
 	}
 	.call {
 		font-family: var(--font-pencil);
