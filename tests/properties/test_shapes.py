@@ -6,7 +6,7 @@ import re
 from itertools import pairwise
 
 import pytest
-from hypothesis import given, settings
+from hypothesis import assume, given, settings
 from hypothesis import strategies as st
 from shapely.geometry import LineString, Point, Polygon
 from tests.plans import plan
@@ -126,8 +126,7 @@ def legal(data):
 def test_depths_follow_the_rules_and_both_ways_agree(drawn):
     data, seed = drawn
     job = legal(data)
-    if job is None:
-        return
+    assume(job is not None)
     solid = build_solid(job)
     dice = random.Random(seed)
     for _ in range(40):
@@ -145,8 +144,7 @@ def test_depths_follow_the_rules_and_both_ways_agree(drawn):
 def test_a_cut_is_the_depth_all_along_it(drawn):
     data, seed = drawn
     job = legal(data)
-    if job is None:
-        return
+    assume(job is not None)
     solid = build_solid(job)
     dice = random.Random(seed)
     a, b = (dice.uniform(0, WIDE), -50.0), (dice.uniform(0, WIDE), HIGH + 50)
@@ -168,8 +166,7 @@ def test_a_cut_is_the_depth_all_along_it(drawn):
 def test_what_a_part_brings_is_what_goes_without_it(drawn):
     data, _ = drawn
     job = legal({**data, "recesses": []})
-    if job is None or not job.beams:
-        return
+    assume(job is not None and job.beams)
     solid = build_solid(job)
     number = first_number(job, "beam")
     without = job.model_copy(update={"beams": job.beams[1:]})

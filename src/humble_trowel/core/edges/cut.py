@@ -11,7 +11,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 
-from shapely.geometry import LineString, Polygon
+from shapely.geometry import LineString, Point, Polygon
 
 from humble_trowel.core.edges.cut_ends import CutEnd, cut_ends
 from humble_trowel.core.edges.cut_layers import CutLayer, cut_layers
@@ -85,7 +85,7 @@ def cut(plan: Plan, solid: Solid, ways: Ways, a: XY, b: XY) -> Cut:
     text = f"{area:.3f} m²" if plan.units == "mm" else f"{area / M2_PER_FT2:.2f} sq ft"
     return Cut(
         a, b, math.dist(a, b), _words(plan, solid, spans, ends, a, b), area, text, section_rings(spans),
-        cut_layers(plan, solid, spans), ends, cut_sizes(plan, solid, spans, a, b), _slopes(plan, spans),
+        cut_layers(plan, solid, spans), ends, cut_sizes(plan, solid, spans), _slopes(plan, spans),
         [*_kerbs(plan, solid, a, b), *_piles(plan, solid, a, b)], _zones(solid, spans),
         sorted({span.part for span in spans if span.part is not None}),
     )  # fmt: skip
@@ -165,8 +165,6 @@ def _ring(spot: XY, radius: float) -> list[XY]:
 
 
 def _top(solid: Solid, spot: Sequence[float]) -> float:
-    from shapely.geometry import Point
-
     point = Point(spot[0], spot[1])
     cell = min(solid.cells, key=lambda one: one.region.distance(point))
     return cell.top_at((spot[0], spot[1]))

@@ -39,7 +39,7 @@ class CutSize:
     typed: bool
 
 
-def cut_sizes(plan: Plan, solid: Solid, spans: Sequence[Span], a: XY, b: XY) -> list[CutSize]:
+def cut_sizes(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutSize]:
     """Sizes in the order in which the line meets them."""
     rows: list[CutSize] = []
     rows += _slab_sizes(plan, solid, spans)

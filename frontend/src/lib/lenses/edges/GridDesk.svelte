@@ -7,7 +7,8 @@
 	import { cornerName } from '../../drawing/pick.svelte';
 	import { nextMark } from './cut_edits';
 	import type { EdgesData } from './edges.svelte';
-	import { addPads, takeOut, takeOutType } from './shape_edits';
+	import KindTable from './KindTable.svelte';
+	import { addPads, takeOut } from './shape_edits';
 	let { desk, data }: { desk: JobDesk; data: EdgesData } = $props();
 	const plan = $derived(desk.document);
 	const sides = $derived(desk.figure?.outline?.sides ?? []);
@@ -41,6 +42,12 @@
 		if (await desk.keep([addPads(padMark, { corner, bays_x: baysX, bays_y: baysY })], 'pad-grid')) baysX = baysY = '';
 	}
 	const rows = (kind: 'beams' | 'pads', mark: string) => (plan?.[kind] ?? []).flatMap((row, i) => (row.type === mark ? [i] : []));
+	const beamRows = $derived((plan?.beam_types ?? []).map((kind) => ({ mark: kind.mark, says: `${say(kind.width_mm)} wide, ${say(kind.depth_mm)} deep, ${degrees(kind.haunch_run_per_rise)}`, own: rows('beams', kind.mark) })));
+	const padRows = $derived(
+		(plan?.pad_types ?? []).map((kind) => ({ mark: kind.mark, says: `${kind.shape === 'round' ? `${say(kind.diameter_mm)} round` : `${say(kind.width_mm)} × ${say(kind.length_mm)}`}, ${say(kind.depth_mm)} deep`, own: rows('pads', kind.mark) }))
+	);
+	const nextBeam = $derived(nextMark('B', (plan?.beam_types ?? []).map((one) => one.mark)));
+	const nextPad = $derived(nextMark('P', (plan?.pad_types ?? []).map((one) => one.mark)));
 	const doubts = $derived((desk.figure?.findings ?? []).filter((doubt) => /^(beam|pad)/.test(doubt.code) || (doubt.code === 'part-clipped' && /beams|pads/.test(doubt.where))));
 	const picked = $derived(data.picked && ['beam', 'pad'].includes(data.picked.kind) ? data.picked : null);
 </script>
@@ -52,25 +59,10 @@
 {/snippet}
 
 <h3>{w.edges.beams}</h3>
-<table class="desk-table">
-	<tbody>
-		{#each plan?.beam_types ?? [] as kind}
-			{@const own = rows('beams', kind.mark)}
-			<tr class:on={beamMark === kind.mark}>
-				<th scope="row"><button type="button" class="mark" aria-pressed={beamMark === kind.mark} onclick={() => (beam = kind.mark)}>{kind.mark}</button></th>
-				<td><Frac text="{say(kind.width_mm)} wide, {say(kind.depth_mm)} deep, {degrees(kind.haunch_run_per_rise)}" /></td>
-				<td>{w.edges.count(own.length)}</td>
-				<td class="r">
-					{#if own.length}<button type="button" class="act quiet" onclick={() => data.choose('beam', own[0] ?? 0)}>{w.edges.showCut}</button>{/if}
-					<button type="button" class="act quiet" onclick={() => void desk.keep([own.length ? takeOut('beams', own) : takeOutType('beam_types', kind.mark)], 'beam-type')}>{own.length ? w.edges.takeAll(kind.mark) : w.edges.takeOut}</button>
-				</td>
-			</tr>
-		{/each}
-	</tbody>
-</table>
+<KindTable {desk} {data} kind="beam" rows={beamRows} picked={beamMark} pick={(mark) => (beam = mark)} />
 <div class="desk-row">
-	<label class="label long">{w.edges.beamCall}<input id="beam-call" class="well call" placeholder={w.edges.beamHint(mm)} bind:value={beamText} onkeydown={(e) => e.key === 'Enter' && void newBeam(nextMark('B', (plan?.beam_types ?? []).map((t) => t.mark)))} /></label>
-	<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(nextMark('B', (plan?.beam_types ?? []).map((t) => t.mark)))}>+ {nextMark('B', (plan?.beam_types ?? []).map((t) => t.mark))}</button>
+	<label class="label long">{w.edges.beamCall}<input id="beam-call" class="well call" placeholder={w.edges.beamHint(mm)} bind:value={beamText} onkeydown={(e) => e.key === 'Enter' && void newBeam(nextBeam)} /></label>
+	<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(nextBeam)}>+ {nextBeam}</button>
 	{#if beamMark}<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(beamMark)}>{w.edges.change(beamMark)}</button>{/if}
 </div>
 {@render wrong('beam-type')}
@@ -91,25 +83,10 @@
 {/if}
 
 <h3 class="desk-head">{w.edges.pads}</h3>
-<table class="desk-table">
-	<tbody>
-		{#each plan?.pad_types ?? [] as kind}
-			{@const own = rows('pads', kind.mark)}
-			<tr class:on={padMark === kind.mark}>
-				<th scope="row"><button type="button" class="mark" aria-pressed={padMark === kind.mark} onclick={() => (pad = kind.mark)}>{kind.mark}</button></th>
-				<td><Frac text={kind.shape === 'round' ? `${say(kind.diameter_mm)} round, ${say(kind.depth_mm)} deep` : `${say(kind.width_mm)} × ${say(kind.length_mm)}, ${say(kind.depth_mm)} deep`} /></td>
-				<td>{w.edges.count(own.length)}</td>
-				<td class="r">
-					{#if own.length}<button type="button" class="act quiet" onclick={() => data.choose('pad', own[0] ?? 0)}>{w.edges.showCut}</button>{/if}
-					<button type="button" class="act quiet" onclick={() => void desk.keep([own.length ? takeOut('pads', own) : takeOutType('pad_types', kind.mark)], 'pad-type')}>{own.length ? w.edges.takeAll(kind.mark) : w.edges.takeOut}</button>
-				</td>
-			</tr>
-		{/each}
-	</tbody>
-</table>
+<KindTable {desk} {data} kind="pad" rows={padRows} picked={padMark} pick={(mark) => (pad = mark)} />
 <div class="desk-row">
-	<label class="label long">{w.edges.padCall}<input id="pad-call" class="well call" placeholder={w.edges.padHint(mm)} bind:value={padText} onkeydown={(e) => e.key === 'Enter' && void newPad(nextMark('P', (plan?.pad_types ?? []).map((t) => t.mark)))} /></label>
-	<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(nextMark('P', (plan?.pad_types ?? []).map((t) => t.mark)))}>+ {nextMark('P', (plan?.pad_types ?? []).map((t) => t.mark))}</button>
+	<label class="label long">{w.edges.padCall}<input id="pad-call" class="well call" placeholder={w.edges.padHint(mm)} bind:value={padText} onkeydown={(e) => e.key === 'Enter' && void newPad(nextPad)} /></label>
+	<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(nextPad)}>+ {nextPad}</button>
 	{#if padMark}<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(padMark)}>{w.edges.change(padMark)}</button>{/if}
 	<span class="label">{w.edges.padShapes}</span>
 </div>
@@ -135,23 +112,3 @@
 	</div>
 {/if}
 {#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}
-
-<style>
-	.mark {
-		font-weight: 800;
-		min-height: 34px;
-		min-width: 34px;
-		border: 2px solid var(--ink);
-		background: var(--well);
-	}
-	.mark[aria-pressed='true'] {
-		background: var(--ink);
-		color: var(--sheet);
-	}
-	td {
-		padding: 3px 8px 3px 0;
-	}
-	.r {
-		text-align: right;
-	}
-</style>

@@ -11,7 +11,7 @@
 	const unit = $derived(desk.units === 'mm' ? 'm³' : 'yd³');
 	const doc = $derived(desk.document);
 	let open = $state('');
-	function press(letter: string, kind: string, zone: string | null, numbers: number[]) {
+	function press(letter: string, kind: string, numbers: number[]) {
 		open = open === letter ? '' : letter;
 		void data.light(open ? numbers : []);
 		if (!open || !doc) return;
@@ -36,8 +36,8 @@
 		<tbody>
 			{#each concrete.parts as part}
 				<tr class:on={open === part.letter} data-part={part.letter}>
-					<th scope="row" class="letter"><button type="button" aria-expanded={open === part.letter} aria-label={part.part} onclick={() => press(part.letter, part.kind, part.zone, part.numbers)}>{part.letter}</button></th>
-					<td><button type="button" class="name" onclick={() => press(part.letter, part.kind, part.zone, part.numbers)}>{part.part}</button>{#if open === part.letter && data.alone}<span class="label gone">{data.alone.text} {w.edges.alone}</span>{/if}</td>
+					<th scope="row" class="letter"><button type="button" aria-expanded={open === part.letter} aria-label={part.part} onclick={() => press(part.letter, part.kind, part.numbers)}>{part.letter}</button></th>
+					<td><button type="button" class="name" onclick={() => press(part.letter, part.kind, part.numbers)}>{part.part}</button>{#if open === part.letter && data.alone}<span class="label gone">{data.alone.text} {w.edges.alone}</span>{/if}</td>
 					<td class="how"><Frac text={part.how} /></td>
 					<td class="r"><Num working={part.working} text={part.text} /></td>
 					{#if any}<td class="r">{dugOf(part.part)}</td>{/if}

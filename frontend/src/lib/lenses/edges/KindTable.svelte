@@ -1,0 +1,54 @@
+<script lang="ts">
+	/** Types of beams or of pads: pick one, cut the first of it, take out all of it or the type itself. */
+	import type { JobDesk } from '../../state/job.svelte';
+	import Frac from '../../ui/Frac.svelte';
+	import { w } from '../../words/words';
+	import type { EdgesData } from './edges.svelte';
+	import { takeOut, takeOutType } from './shape_edits';
+	interface Props {
+		desk: JobDesk;
+		data: EdgesData;
+		kind: 'beam' | 'pad';
+		/** each type's mark, its sizes in words, and the rows that have it */
+		rows: { mark: string; says: string; own: number[] }[];
+		picked: string;
+		pick: (mark: string) => void;
+	}
+	let { desk, data, kind, rows, picked, pick }: Props = $props();
+</script>
+
+<table class="desk-table">
+	<tbody>
+		{#each rows as row}
+			<tr class:on={picked === row.mark}>
+				<th scope="row"><button type="button" class="mark" aria-pressed={picked === row.mark} onclick={() => pick(row.mark)}>{row.mark}</button></th>
+				<td><Frac text={row.says} /></td>
+				<td>{w.edges.count(row.own.length)}</td>
+				<td class="r">
+					{#if row.own.length}<button type="button" class="act quiet" onclick={() => data.choose(kind, row.own[0] ?? 0)}>{w.edges.showCut}</button>{/if}
+					<button type="button" class="act quiet" onclick={() => void desk.keep([row.own.length ? takeOut(`${kind}s`, row.own) : takeOutType(`${kind}_types`, row.mark)], `${kind}-type`)}>{row.own.length ? w.edges.takeAll(row.mark) : w.edges.takeOut}</button>
+				</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>
+
+<style>
+	.mark {
+		font-weight: 800;
+		min-height: 34px;
+		min-width: 34px;
+		border: 2px solid var(--ink);
+		background: var(--well);
+	}
+	.mark[aria-pressed='true'] {
+		background: var(--ink);
+		color: var(--sheet);
+	}
+	td {
+		padding: 3px 8px 3px 0;
+	}
+	.r {
+		text-align: right;
+	}
+</style>
