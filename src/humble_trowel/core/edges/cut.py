@@ -11,7 +11,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 
-from shapely.geometry import LineString, Point, Polygon
+from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.edges.cut_ends import CutEnd, cut_ends
 from humble_trowel.core.edges.cut_layers import CutLayer, cut_layers
@@ -141,7 +141,8 @@ def _kerbs(plan: Plan, solid: Solid, a: XY, b: XY) -> list[Block]:
                 part = line.intersection(shape)
                 if part.length > 1:
                     s = sorted(math.dist(a, spot) for spot in part.coords)
-                    foot = _top(solid, part.interpolate(0.5, normalized=True).coords[0])
+                    middle = part.interpolate(0.5, normalized=True)
+                    foot = solid.top_at((middle.x, middle.y))
                     rows.append(Block("kerb", kerb.name or "kerb", s[0], s[-1], foot, foot + kerb.height_mm))
     return rows
 
@@ -154,7 +155,7 @@ def _piles(plan: Plan, solid: Solid, a: XY, b: XY) -> list[Block]:
             part = line.intersection(Polygon(_ring(spot, piles.diameter_mm / 2)))
             if part.length > 1:
                 s = sorted(math.dist(a, corner) for corner in part.coords)
-                head = _top(solid, spot) - piles.head_down_mm
+                head = solid.top_at(spot) - piles.head_down_mm
                 rows.append(Block("pile", piles.name, s[0], s[-1], head - 900.0, head))
     return rows
 
@@ -162,9 +163,3 @@ def _piles(plan: Plan, solid: Solid, a: XY, b: XY) -> list[Block]:
 def _ring(spot: XY, radius: float) -> list[XY]:
     turns = [math.pi * k / 24 for k in range(48)]
     return [(spot[0] + radius * math.cos(turn), spot[1] + radius * math.sin(turn)) for turn in turns]
-
-
-def _top(solid: Solid, spot: Sequence[float]) -> float:
-    point = Point(spot[0], spot[1])
-    cell = min(solid.cells, key=lambda one: one.region.distance(point))
-    return cell.top_at((spot[0], spot[1]))

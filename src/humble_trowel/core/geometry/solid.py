@@ -74,6 +74,11 @@ class Solid:
     def net_m3(self) -> float:
         return sum(self.slab_m3(cell) for cell in self.cells) + sum(self.added_m3.values())
 
+    def top_at(self, spot: tuple[float, float]) -> float:
+        """Level of the top at a plan point, mm; outside of all zones that of the nearest."""
+        point = shapely.Point(spot)
+        return min(self.cells, key=lambda cell: cell.region.distance(point)).top_at(spot)
+
     def depth_at(self, x: float, y: float) -> float:
         """Depth of concrete in mm at a plan point, 0 outside."""
         spot = shapely.Point(x, y)

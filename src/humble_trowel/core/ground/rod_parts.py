@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import NamedTuple
 
-from shapely.geometry import Point, Polygon
+from shapely.geometry import Polygon
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
@@ -32,7 +32,7 @@ def part_levels(plan: Plan, solid: Solid) -> list[PartLevel]:
         spots.append((f"{pad.type} pad bottom", f"pad {number}", pad.at, pads[pad.type]))
     groups: dict[tuple[str, float], list[tuple[str, XY]]] = {}
     for surface, at, spot, depth in spots:
-        level = round(_top(solid, spot) - depth, 1)
+        level = round(solid.top_at(spot) - depth, 1)
         own = groups.setdefault((surface, level), [])
         if at not in [name for name, _ in own]:
             own.append((at, spot))
@@ -44,10 +44,5 @@ def part_levels(plan: Plan, solid: Solid) -> list[PartLevel]:
     for recess in plan.recesses:
         middle = Polygon(recess.polygon).representative_point()
         floor = (float(middle.x), float(middle.y))
-        rows.append(PartLevel("recess floor", recess.name, "recess", floor, _top(solid, floor) - recess.depth_mm))
+        rows.append(PartLevel("recess floor", recess.name, "recess", floor, solid.top_at(floor) - recess.depth_mm))
     return rows
-
-
-def _top(solid: Solid, spot: XY) -> float:
-    point = Point(spot)
-    return min(solid.cells, key=lambda cell: cell.region.distance(point)).top_at(spot)
