@@ -3,7 +3,6 @@
 import ast
 import importlib.machinery
 import importlib.util
-import subprocess
 import sys
 from pathlib import Path
 
@@ -31,13 +30,6 @@ def test_it_needs_the_standard_library_alone():
         for alias in (node.names if isinstance(node, ast.Import) else [ast.alias(node.module or "")])
     }
     assert names <= sys.stdlib_module_names
-
-
-def test_unknown_commands_and_help_are_plain():
-    bad = subprocess.run([sys.executable, str(ROOT / "trowel"), "dig"], capture_output=True, text=True)
-    assert bad.returncode == 2 and bad.stderr.startswith("dig is no command.")
-    good = subprocess.run([sys.executable, str(ROOT / "trowel")], capture_output=True, text=True)
-    assert good.returncode == 0 and "./trowel demo" in good.stdout
 
 
 def test_a_digest_changes_with_any_file_and_stamps_are_kept(launcher, tmp_path, monkeypatch):

@@ -18,7 +18,7 @@ from humble_trowel.core.ground.rod import rod_card, say_off, say_reading
 from humble_trowel.core.plan.ground_edits import read_level, read_rate
 from humble_trowel.core.plan.site_records import AsDug, SetUp, Shot, Shots
 from humble_trowel.core.plan.ways import Ways
-from humble_trowel.core.whole import whole_json
+from humble_trowel.core.whole import whole, whole_json
 from humble_trowel.core.working import Working
 
 E1 = {"mark": "E1", "kind": "thickened", "depth_mm": 450, "bottom_width_mm": 300}
@@ -175,7 +175,7 @@ def test_fixed_names_of_the_ground():
         edges=[{"sides": [0], "type": "E1"}],
         ground={"benchmarks": [{"name": "nail", "level_mm": -200}]},
     )
-    told = whole_json(job, Ways())
+    told = whole_json(whole(job, Ways()), job, Ways())
     assert [row["layer"] for row in told["ground"]["stack"]] == ["slab", "foam", "graded", "native"]
     assert {row["where"]: row["level_mm"] for row in told["ground"]["dig"]} == {
         "all": -300,

@@ -147,3 +147,23 @@ def test_along_lines_openings_and_zones_agree_both_ways():
     assert solid.depth_at(2500, 700) == 0
     assert solid.depth_at(4000, 3000) == 100
     assert solid.depth_at(4900, 4500) == 600
+
+
+@pytest.mark.parametrize("degrees", [17, 30, 45])
+def test_a_dish_with_an_opening_turned_out_of_square(degrees):
+    """Level underside: V = A t + 2/3 A depth, less the opening's own share, whatever the turn of the plan."""
+    c, s = math.cos(math.radians(degrees)), math.sin(math.radians(degrees))
+
+    def turned(*ring):
+        return [[c * x - s * y, s * x + c * y] for x, y in ring]
+
+    fall = {"kind": "drain", "at": turned((3000, 3000))[0], "depth_mm": 45}
+    job = plan(
+        outline=turned((0, 0), (6000, 0), (6000, 6000), (0, 6000)),
+        openings=[turned((1000, 2600), (1800, 2600), (1800, 3400), (1000, 3400))],
+        zones=[{"name": "a", "slab": "S1", "polygon": None, "underside": "level", "fall": fall}],
+    )
+    # under the opening the distance from its side is 1000 to 1800, so the mean top is 21 mm under the rim
+    expected = 36 * 0.1 + 2 / 3 * 36 * 0.045 - 0.64 * (0.145 - 0.021)
+    assert build_solid(job).net_m3 == pytest.approx(expected, rel=1e-9)
+    assert count_by_slices(job).total_m3 == pytest.approx(expected, rel=2e-4)

@@ -11,7 +11,7 @@ from threading import Lock
 from typing import Any, TypeVar
 
 from humble_trowel.api.schemas import Before, JobState, YardJob
-from humble_trowel.core.errors import TrowelError
+from humble_trowel.core.errors import ComputeError, TrowelError
 from humble_trowel.core.figures import Figure, figure
 from humble_trowel.core.ground.notes import SiteNotes, sort_notes
 from humble_trowel.core.ground.standing import Graded, graded, measured_or_not
@@ -159,7 +159,14 @@ class Desk:
             return Graded()
         version, crew = self.ways(db)
         notes, key = self.notes(db, row.job_id)
-        return self.figures.get(("graded", row.job_id, row.content, version, key), lambda: graded(plan, crew, notes))
+
+        def stand() -> Graded:
+            try:
+                return graded(plan, crew, notes)
+            except ComputeError:
+                return Graded("cannot say")
+
+        return self.figures.get(("graded", row.job_id, row.content, version, key), stand)
 
     def _before(self, db: sqlite3.Connection, row: Revision) -> Before | None:
         if row.n < 2:
@@ -173,8 +180,23 @@ class Desk:
         )
 
     def yard_job(self, db: sqlite3.Connection, job: Job) -> YardJob:
-        """A row of the yard."""
+        """A row of the yard; a job that cannot be worked out says why and can still be exported and deleted."""
         row = jobs.head(db, job.id)
+        try:
+            return self._yard_job(db, job, row)
+        except sqlite3.Error:
+            raise
+        except Exception as error:
+            words = str(error) if isinstance(error, TrowelError) else f"the program stumbled ({type(error).__name__})"
+            return YardJob(
+                id=job.id, name=str(row.document.get("name") or "Unnamed slab"),
+                units="mm" if row.document.get("units") == "mm" else "ft-in", revision=row.n,
+                archived=job.archived_at is not None, at=row.at, author=row.author, summary=row.summary, outline=None,
+                openings=[], area=None, order=None, order_unit="", trucks=0, order_m3=0.0,
+                stops=f"Cannot be worked out: {words}", fault=True,
+            )  # fmt: skip
+
+    def _yard_job(self, db: sqlite3.Connection, job: Job, row: Revision) -> YardJob:
         plan, result = self.plan(row), self.figure(db, row)
         ordered = result.concrete.ordered if result.concrete else None
         stop = next((doubt.words for doubt in result.findings if doubt.severity == "stop"), "")

@@ -10,7 +10,7 @@ from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
 from starlette.exceptions import HTTPException
 
-from humble_trowel.core.errors import BareNumber, CallError, TrowelError
+from humble_trowel.core.errors import BareNumber, CallError, ComputeError, TrowelError
 from humble_trowel.core.plan.reading import key_path
 from humble_trowel.store.jobs import NoSuchJob, NothingToDo, Stale
 from humble_trowel.store.records import OtherRecord
@@ -35,6 +35,8 @@ def problem(status: int, code: str, title: str, detail: str, **more: Any) -> JSO
 
 async def _trowel(_: Request, error: Exception) -> JSONResponse:
     assert isinstance(error, TrowelError)
+    if isinstance(error, ComputeError):
+        return problem(500, "cannot-compute", "One part cannot be worked out.", error.words)
     choices = getattr(error, "choices", ()) if isinstance(error, BareNumber | CallError) else ()
     offers = [{"label": text, "text": text} for text in choices]
     return problem(422, "cannot-use", "That cannot be used as it stands.", error.words, path=error.path, choices=offers)

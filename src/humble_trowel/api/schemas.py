@@ -115,6 +115,8 @@ class HeardWalk(BaseModel):
 
 
 class YardJob(BaseModel):
+    """fault: the job cannot be worked out; `stops` says why."""
+
     id: str
     name: str
     units: Units
@@ -131,6 +133,7 @@ class YardJob(BaseModel):
     trucks: int
     order_m3: float
     stops: str
+    fault: bool = False
 
 
 class RevisionRow(BaseModel):

@@ -6,7 +6,8 @@
     │   │   └── BareNumber         a number without a unit where the unit matters; carries the choices
     │   ├── CallError              a tape call-out that cannot be read
     │   └── PlanError              a plan document that is impossible; `path` names the key
-    └── EditError                  an edit that does not fit the plan it is applied to
+    ├── EditError                  an edit that does not fit the plan it is applied to
+    └── ComputeError               a fault of the program in one answer; names the part (see guard.py)
 
 Doubtful but possible plans are no errors: they are `Finding`s (see findings.py).
 """
@@ -63,3 +64,11 @@ class PlanError(InputError):
 
 class EditError(TrowelError):
     """An edit that does not fit the plan it is applied to."""
+
+
+class ComputeError(TrowelError):
+    """A fault of the program in one answer. part: which. why: for whoever mends it."""
+
+    def __init__(self, part: str, why: str) -> None:
+        super().__init__(f"{part} cannot be worked out for this job: the program stumbled ({why[:160]}).")
+        self.part = part

@@ -17,6 +17,7 @@ from humble_trowel.core.edges.shape_doubts import shape_findings
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.slices import Slices, count_by_slices
 from humble_trowel.core.geometry.solid import Solid, build_solid
+from humble_trowel.core.guard import answers, or_finding
 from humble_trowel.core.lines.outline import Outline, outline_figure
 from humble_trowel.core.lines.walk import walk
 from humble_trowel.core.order.call_in import CallLine, call_in
@@ -99,29 +100,65 @@ def figure(
             )
         )
         return Figure(None, None, [], doubts, call_in(plan, None, ways), None, [], [], [], [])
-    solid = build_solid(plan)
-    concrete = _concrete(plan, solid, ways, quick, found)
-    doubts += _plan_findings(plan, solid) + part_findings(plan, solid) + shape_findings(plan, solid, ways)
-    checks = edge_checks(plan, solid.cells)
+    solid = or_finding(lambda: _solid(plan), None, doubts)
+    outline = outline_figure(plan, ways.reading.nearest, every_diagonal)
+    if solid is None:
+        return Figure(outline, None, [], doubts, call_in(plan, None, ways), None, [], [], [], [])
+    concrete = or_finding(lambda: _concrete(plan, solid, ways, quick, found), None, doubts)
+    doubts += or_finding(lambda: _shape_doubts(plan, solid, ways), [], doubts)
+    no_checks: list[EdgeCheck] = []
+    checks = or_finding(lambda: _checks(plan, solid), no_checks, doubts)
     doubts += edge_findings(checks)
-    doubts += _ways_findings(plan, concrete) + order_findings(plan, concrete.ordered, ways)
+    if concrete:
+        doubts += _ways_findings(plan, concrete) + order_findings(plan, concrete.ordered, ways)
     pours = second_pours(plan)
-    drawing = plan_view(plan, solid, concrete.parts, pours)
+    drawing = or_finding(lambda: _drawing(plan, solid, concrete, pours), None, doubts)
     return Figure(
-        outline=outline_figure(plan, ways.reading.nearest, every_diagonal),
+        outline=outline,
         concrete=concrete,
-        trucks=concrete.ordered.trucks,
+        trucks=concrete.ordered.trucks if concrete else [],
         findings=doubts,
-        call_in=call_in(plan, concrete.ordered, ways),
+        call_in=call_in(plan, concrete.ordered if concrete else None, ways),
         drawing=drawing,
-        cuts=cut_places(plan, solid.cells, drawing.steps),
-        levels=corner_levels(plan, solid.cells),
+        cuts=or_finding(lambda: _cuts(plan, solid, drawing), [], doubts),
+        levels=or_finding(lambda: _levels(plan, solid), [], doubts),
         checks=checks,
         second_pours=pours,
     )
 
 
-def _concrete(plan: Plan, solid: Solid, ways: Ways, quick: bool, found: Measured) -> Concrete:
+@answers("The shape of the slab")
+def _solid(plan: Plan) -> Solid | None:
+    return build_solid(plan)
+
+
+@answers("The list of doubts about the shape")
+def _shape_doubts(plan: Plan, solid: Solid, ways: Ways) -> list[Finding]:
+    return _plan_findings(plan, solid) + part_findings(plan, solid) + shape_findings(plan, solid, ways)
+
+
+@answers("The rules at the edge")
+def _checks(plan: Plan, solid: Solid) -> list[EdgeCheck]:
+    return edge_checks(plan, solid.cells)
+
+
+@answers("The drawing")
+def _drawing(plan: Plan, solid: Solid, concrete: Concrete | None, pours: list[SecondPour]) -> PlanView | None:
+    return plan_view(plan, solid, concrete.parts if concrete else [], pours)
+
+
+@answers("The list of cuts")
+def _cuts(plan: Plan, solid: Solid, drawing: PlanView | None) -> list[CutPlace]:
+    return cut_places(plan, solid.cells, drawing.steps if drawing else [])
+
+
+@answers("Levels of the corners")
+def _levels(plan: Plan, solid: Solid) -> list[CornerLevel]:
+    return corner_levels(plan, solid.cells)
+
+
+@answers("The concrete")
+def _concrete(plan: Plan, solid: Solid, ways: Ways, quick: bool, found: Measured) -> Concrete | None:
     parts = ledger(plan, solid)
     extras = allowances(plan, solid, ways, found)
     ordered = order(plan, parts, extras, ways)

@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from humble_trowel.core.figures import Figure
+from humble_trowel.core.whole import Whole
 
 
-def as_text(result: Figure) -> str:
-    """Outline, ledger, order, trucks and findings, one line each."""
+def as_text(found: Whole) -> str:
+    """Outline, ledger, order, trucks, rod readings where a laser stands, and every finding, one line each."""
     rows: list[str] = []
+    result = found.figure
     o, c = result.outline, result.concrete
     if o is None or c is None:
         rows.append("Nothing on this sheet.")
@@ -23,5 +24,8 @@ def as_text(result: Figure) -> str:
         rows.append(f"   {'Likely need':32} {c.need_text:>8} {unit}")
         rows.append(f"   {'ORDER':32} {c.ordered.text:>8} {unit}   {c.ordered.order.note}")
         rows.append(f"Trucks     {', '.join(truck.text for truck in result.trucks)}. {c.ordered.last_load}")
-    rows += [f"{doubt.severity.upper():6} {doubt.code}: {doubt.words} {doubt.remedy}" for doubt in result.findings]
+    for spot in found.ground.rod if found.ground else []:
+        if spot.reading_mm is not None:
+            rows.append(f"Rod        {spot.reading_text:>12}   {spot.surface}, {spot.at} ({spot.level_text})")
+    rows += [f"{doubt.severity.upper():6} {doubt.code}: {doubt.words} {doubt.remedy}" for doubt in found.findings]
     return "\n".join(rows) + "\n"

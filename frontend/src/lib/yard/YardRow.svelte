@@ -16,12 +16,14 @@
 	}
 </script>
 
-<li class="row" data-job={job.name}>
-	<a class="slab" href="/job/{job.id}/lines" tabindex="-1" aria-hidden="true"><MiniSlab {job} {scale} width={170} height={112} /></a>
+<li class="row" data-job={job.name} data-fault={job.fault}>
+	<a class="slab" href={job.fault ? undefined : `/job/${job.id}/lines`} tabindex="-1" aria-hidden="true"><MiniSlab {job} {scale} width={170} height={112} /></a>
 	<div class="what">
 		{#if renaming}
 			<!-- svelte-ignore a11y_autofocus (the person just pressed Rename) -->
 			<input class="well" bind:value={name} autofocus aria-label={w.yard.rename} onblur={rename} onkeydown={(e) => { if (e.key === 'Enter') void rename(); if (e.key === 'Escape') renaming = false; }} />
+		{:else if job.fault}
+			<p class="name">{job.name}</p>
 		{:else}
 			<a class="name" href="/job/{job.id}/lines">{job.name}</a>
 		{/if}
@@ -37,8 +39,10 @@
 	</div>
 	{#if open}
 		<div class="more">
-			<button type="button" class="act quiet" onclick={() => { name = job.name; renaming = true; open = false; }}>{w.yard.rename}</button>
-			<button type="button" class="act quiet" onclick={() => void yard.copy(job)}>{w.yard.copy}</button>
+			{#if !job.fault}
+				<button type="button" class="act quiet" onclick={() => { name = job.name; renaming = true; open = false; }}>{w.yard.rename}</button>
+				<button type="button" class="act quiet" onclick={() => void yard.copy(job)}>{w.yard.copy}</button>
+			{/if}
 			<a class="act quiet" href="/api/jobs/{job.id}/file" download>{w.yard.export}</a>
 			<button type="button" class="act quiet" onclick={() => void yard.aside(job)}>{job.archived ? w.yard.restore : w.yard.archive}</button>
 			<button type="button" class="act quiet" onclick={() => void yard.delete(job)}>{w.yard.delete}</button>
@@ -79,6 +83,10 @@
 	}
 	.stops {
 		font-weight: 640;
+		overflow-wrap: anywhere;
+	}
+	[data-fault='true'] .stops {
+		color: var(--flag);
 	}
 	.more {
 		grid-column: 2 / -1;
@@ -101,6 +109,10 @@
 		.last,
 		.stops {
 			display: none;
+		}
+		[data-fault='true'] .stops {
+			display: block;
+			grid-column: 1 / -1;
 		}
 		.yards {
 			grid-column: 2;

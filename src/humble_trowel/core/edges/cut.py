@@ -21,6 +21,7 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.ground.falls import rate_words
+from humble_trowel.core.guard import answers
 from humble_trowel.core.order.second_pours import stretches
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
@@ -73,6 +74,7 @@ class Cut:
     numbers: list[int]
 
 
+@answers("The cut")
 def cut(plan: Plan, solid: Solid, ways: Ways, a: XY, b: XY) -> Cut:
     """The cut from a to b as seen with a on the left. Raises InputError for a line of no length or off the slab."""
     if math.dist(a, b) < LEAST_CUT_MM:

@@ -15,6 +15,7 @@ import shapely
 from shapely.geometry import LineString, Polygon
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.overlay import common
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.tops import Plane
@@ -92,7 +93,7 @@ def cut_line(solid: Solid, a: XY, b: XY) -> list[Span]:
     for cell in solid.cells:
         for top in cell.tops:
             for slab in cell.depths:
-                both = top.region if top.region is slab.region else top.region.intersection(slab.region)
+                both = top.region if top.region is slab.region else common(top.region, slab.region)
                 for s0_mm, s1_mm in _reaches(line, both, a):
                     spans += _stretch(solid, cell, (s0_mm, s1_mm), along(top.plane), along(slab.plane), over, dips)
     return _joined(sorted(spans, key=lambda span: span.s0_mm))

@@ -15,6 +15,7 @@ from humble_trowel.core.edges.frost_sides import FrostSide, frost_sides
 from humble_trowel.core.edges.reworked import PLAIN_WIDE_MM, edits_of, with_edges
 from humble_trowel.core.edges.wings import Wings, wings
 from humble_trowel.core.geometry.solid import Solid, build_solid
+from humble_trowel.core.guard import answers
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import EdgeType
 from humble_trowel.core.plan.ways import Ways, ways_for
@@ -64,6 +65,7 @@ class EdgeOption:
     edits: list[dict[str, Any]]
 
 
+@answers("Ways to meet frost")
 def edge_options(plan: Plan, solid: Solid, ways: Ways) -> list[EdgeOption]:
     """What is drawn, and the alternatives where ground and frost depth (or freezing index) are known."""
     own = ways_for(ways, plan.ways)

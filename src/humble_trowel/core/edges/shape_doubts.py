@@ -12,9 +12,9 @@ from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.forms.steps import LEAST_STEP_MM, step_forms
 from humble_trowel.core.geometry.borders import shared_borders
 from humble_trowel.core.geometry.match import EVEN_MM, matches
+from humble_trowel.core.geometry.overlay import common, less
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
-from humble_trowel.core.geometry.tops import GRID_MM
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import DrainFall, PlaneFall
@@ -66,7 +66,7 @@ def _slivers(plan: Plan, cells: list[Cell]) -> list[Finding]:
     rows = []
     for cell in cells:
         kept = cell.whole.buffer(-SLIVER_MM / 2, join_style="mitre").buffer(SLIVER_MM / 2 + 1, join_style="mitre")
-        thin = [part for part in shapely.get_parts(cell.whole.difference(kept, grid_size=GRID_MM)) if part.area > 2000]
+        thin = [part for part in shapely.get_parts(less(cell.whole, kept)) if part.area > 2000]
         long = [part for part in thin if part.length / 2 > 4 * SLIVER_MM]
         if long:
             spot = max(long, key=lambda part: float(part.length)).representative_point()
@@ -86,7 +86,7 @@ def _necks(plan: Plan) -> list[Finding]:
     if len(halves) < 2:
         return []
     rows = []
-    for neck in shapely.get_parts(outline.difference(wide, grid_size=GRID_MM)):
+    for neck in shapely.get_parts(less(outline, wide)):
         if neck.area > 0 and sum(1 for half in halves if half.distance(neck) < 1.0) > 1:
             circle = shapely.maximum_inscribed_circle(neck, tolerance=5.0)
             x, y = shapely.get_coordinates(circle)[0]
@@ -207,7 +207,7 @@ def _over_existing(plan: Plan, cells: list[Cell]) -> list[Finding]:
     for index, thing in enumerate(plan.existing):
         shape = Polygon(thing.polygon)
         for cell in cells:
-            shared = shape.intersection(cell.region)
+            shared = common(shape, cell.region)
             if shared.area < 1e4:
                 continue
             spot = shared.representative_point()

@@ -14,8 +14,8 @@ import shapely
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.overlay import GRID_MM, less
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.tops import GRID_MM
 
 SMALL_RAD = 1e-6
 
@@ -48,8 +48,8 @@ def wings(ring: list[XY], sides: Sequence[int], wing_mm: float, corner_mm: float
             corners.append(_strip(a, b, low, high, corner_mm))
             if at_end:
                 corners.append(_kite(ring, corner, corner_mm))
-    at_corners = _whole(corners).difference(outline, grid_size=GRID_MM)
-    walls = _whole(along).difference(outline, grid_size=GRID_MM).difference(at_corners, grid_size=GRID_MM)
+    at_corners = less(_whole(corners), outline)
+    walls = less(less(_whole(along), outline), at_corners)
     return Wings(walls.area / 1e6, at_corners.area / 1e6, _rings(walls), _rings(at_corners))
 
 

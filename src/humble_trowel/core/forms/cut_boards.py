@@ -14,6 +14,7 @@ from humble_trowel.core.forms.board_plan import plan_boards
 from humble_trowel.core.forms.cover import Buy
 from humble_trowel.core.forms.form_plan import FormPlan
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
+from humble_trowel.core.guard import answers
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.plan.form_ways import FormWays
 from humble_trowel.core.plan.ways import Ways, ways_for
@@ -74,6 +75,7 @@ class _Run:
     name: str
 
 
+@answers("The cut plan")
 def cut_boards(plan: Plan, forms: FormPlan, ways: Ways) -> CutPlanOfJob:
     """Boards and their cuts for all forms of a job."""
     own = ways_for(ways, plan.ways).forms

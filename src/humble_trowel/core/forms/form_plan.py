@@ -13,6 +13,7 @@ from humble_trowel.core.forms.steps import StepForm, step_forms
 from humble_trowel.core.forms.take_off import Take, take_off
 from humble_trowel.core.geometry.rounds import Arc, find_arcs
 from humble_trowel.core.geometry.zones import lay_zones
+from humble_trowel.core.guard import answers
 from humble_trowel.core.lines.setting_out import set_out
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.form_ways import FormWays
@@ -39,6 +40,7 @@ CAUTION = (
 )
 
 
+@answers("The forms")
 def form_plan(plan: Plan, ways: Ways) -> FormPlan:
     """The forms of a plan with an outline, under the crew's ways (the job's own laid over them)."""
     own = ways_for(ways, plan.ways)

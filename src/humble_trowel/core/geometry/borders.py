@@ -7,8 +7,8 @@ from functools import lru_cache
 import shapely
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.overlay import GRID_MM
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.tops import GRID_MM
 
 LEAST_MM = 10.0
 

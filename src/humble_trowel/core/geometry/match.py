@@ -10,6 +10,7 @@ from shapely.geometry import LineString, Point, Polygon
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
+from humble_trowel.core.guard import answers
 from humble_trowel.core.plan.document import Existing, Plan, side_name
 from humble_trowel.core.units import say_depth, say_length
 
@@ -46,6 +47,7 @@ class Match:
     words: str
 
 
+@answers("Old floors")
 def matches(plan: Plan, cells: list[Cell]) -> list[Match]:
     """Every side with two or more measured levels on what stands against it."""
     ring = plan.outline or []

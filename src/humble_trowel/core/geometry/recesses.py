@@ -14,8 +14,9 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.convex import Ring, apart, box_of, parted
+from humble_trowel.core.geometry.overlay import less
 from humble_trowel.core.geometry.shares import Piece, clip_to, convex_rings, ring_volume_m3, split
-from humble_trowel.core.geometry.tops import GRID_MM, Plane
+from humble_trowel.core.geometry.tops import Plane
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.shape_parts import Recess
 
@@ -42,7 +43,7 @@ def least_left_mm(recess: Recess, cells: Sequence[Cell], pieces: Sequence[Piece]
     for cell, slab, shape in _under(recess, cells):
         rest: BaseGeometry = shape
         for piece, shared in _met(shape, cell, pieces):
-            rest = rest.difference(Polygon(shared), grid_size=GRID_MM)
+            rest = less(rest, Polygon(shared))
             least = min(least, *(slab.at(x, y) + piece.excess.at(x, y) for x, y in shared))
         if rest.area > 100:
             least = min(least, *(slab.at(x, y) for x, y in shapely.get_coordinates(rest).tolist()))

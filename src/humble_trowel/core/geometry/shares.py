@@ -12,7 +12,8 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.convex import Box, Ring, apart, area_mm2, box_of, cut, is_convex, moments, parted
-from humble_trowel.core.geometry.tops import GRID_MM, Plane
+from humble_trowel.core.geometry.overlay import GRID_MM
+from humble_trowel.core.geometry.tops import Plane
 
 EVEN_MM = 1e-9
 CLOSE_MM = 0.01

@@ -11,11 +11,11 @@ from shapely.geometry import LineString, Point, Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.errors import PlanError
+from humble_trowel.core.geometry.overlay import common
 from humble_trowel.core.plan.shape_parts import DrainFall, PlaneFall, Zone
 
 STEEPEST = 0.25
 SIGHT_MM = 0.5
-GRID_MM = 1e-4  # overlays are snapped to this: robust, and 1e-9 of any volume
 XY = tuple[float, float]
 
 
@@ -78,7 +78,7 @@ def _dish(zone: Zone, fall: DrainFall, whole: BaseGeometry, used: BaseGeometry, 
         per_x, per_y = slope * (by - ay), -slope * (bx - ax)
         top = Plane(-zone.drop_mm - per_x * ax - per_y * ay, per_x, per_y)
         share = Polygon([(ax, ay), (bx, by), fall.at])
-        region = share if used is whole else shapely.intersection(share, used, grid_size=GRID_MM)
+        region = share if used is whole else common(share, used)
         if region.area > 0:
             facets.append(Facet(region, top))
     return facets

@@ -6,16 +6,17 @@ under a fall makes the depth a plane too.
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
 
-import shapely
-from shapely.geometry import MultiPolygon, Polygon
+from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.errors import PlanError
+from humble_trowel.core.geometry.overlay import areas_only, common, less
 from humble_trowel.core.geometry.polygon import SNAP_MM, XY, check_ring, signed_area_m2
-from humble_trowel.core.geometry.tops import GRID_MM, Facet, at_spot, depth_facets, top_facets
-from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.geometry.tops import Facet, at_spot, depth_facets, top_facets
+from humble_trowel.core.plan.document import Plan, corner_name
 
 AREA_SLACK_M2 = 1e-4
 
@@ -54,7 +55,7 @@ def usable_region(plan: Plan) -> BaseGeometry:
     assert plan.outline is not None
     whole: BaseGeometry = Polygon(plan.outline)
     for ring in plan.openings:
-        whole = whole.difference(Polygon(ring), grid_size=GRID_MM)
+        whole = less(whole, Polygon(ring))
     return whole
 
 
@@ -101,7 +102,7 @@ def _lay(plan: Plan) -> list[Cell]:
     rings = _zone_rings(plan, outline)
     rest: BaseGeometry = outline
     for ring in rings.values():
-        rest = rest.difference(Polygon(ring), grid_size=GRID_MM)
+        rest = less(rest, Polygon(ring))
     cells = []
     for index, zone in enumerate(plan.zones):
         kind = types.get(zone.slab)
@@ -110,8 +111,8 @@ def _lay(plan: Plan) -> list[Cell]:
                 f"Zone {zone.name} is of slab {zone.slab}, which is no slab type here.",
                 f"zones[{index}].slab",
             )
-        whole = _areas_only(Polygon(rings[index]) if index in rings else rest)
-        region = _areas_only(whole.intersection(usable, grid_size=GRID_MM)) if plan.openings else whole
+        whole = Polygon(rings[index]) if index in rings else areas_only(rest)
+        region = common(whole, usable) if plan.openings else whole
         tops = top_facets(zone, whole, region, f"zones[{index}]")
         depths = depth_facets(zone, kind.thickness_mm, tops, region)
         cells.append(Cell(index, zone.name, zone.slab, kind.thickness_mm, region, whole, tops, depths))
@@ -126,10 +127,18 @@ def _left_out_words(rest: BaseGeometry, left_m2: float) -> str:
     return f"{left_m2:.2f} m² of the outline lie in no zone, about {spot.x:.0f}, {spot.y:.0f} mm. Give them a slab."
 
 
-def _areas_only(region: BaseGeometry) -> BaseGeometry:
-    if region.geom_type in ("Polygon", "MultiPolygon"):
-        return region
-    return MultiPolygon([part for part in shapely.get_parts(region) if part.geom_type == "Polygon"])
+def _no_spike(ring: list[XY], path: str, name: str) -> None:
+    """Raise PlanError where a ring runs out and straight back, after its corners have been snapped to what is near."""
+    n = len(ring)
+    for i, (x, y) in enumerate(ring):
+        (ax, ay), (bx, by) = ring[i - 1], ring[(i + 1) % n]
+        ux, uy, vx, vy = ax - x, ay - y, bx - x, by - y
+        one, two = math.hypot(ux, uy), math.hypot(vx, vy)
+        short = min(one, two)
+        if short > 0 and ux * vx + uy * vy > 0 and abs(ux * vy - uy * vx) / (one * two) * short <= SNAP_MM:
+            raise PlanError(f"Zone {name} runs out to {corner_name(i)} and straight back: a spike without width. Leave that corner out.", path)  # fmt: skip
+    if not Polygon(ring).is_valid:
+        raise PlanError(f"Zone {name} touches itself where its border is drawn to what lies within 1 mm. Move it clear.", path)  # fmt: skip
 
 
 def _zone_rings(plan: Plan, outline: Polygon) -> dict[int, list[XY]]:
@@ -147,6 +156,7 @@ def _zone_rings(plan: Plan, outline: Polygon) -> dict[int, list[XY]]:
         ring = snapped(zone.polygon, [list(plan.outline), *rings.values()])
         if signed_area_m2(ring) < 0:
             ring.reverse()
+        _no_spike(ring, path, zone.name)
         shape = Polygon(ring)
         if not roomy.covers(shape):
             outside = shape.difference(outline).area / 1e6

@@ -13,6 +13,7 @@ from humble_trowel.core.geometry.tops import Facet
 from humble_trowel.core.ground.shot_surface import ShotSurface
 
 Array = NDArray[np.float64]
+NOTHING_MM = 1e-9  # less than this above or below is even
 
 
 @dataclass(frozen=True)
@@ -107,10 +108,11 @@ def measure(part: Triangles) -> CutFill:
 
 def above_zero(h: Array) -> Array:
     """Mean over a triangle of max(value, 0), for values linear with corners h (n, 3)."""
-    low, middle, high = np.sort(h, axis=1).T
+    low, middle, high = np.sort(np.where(np.abs(h) < NOTHING_MM, 0.0, h), axis=1).T
     mean = (low + middle + high) / 3
-    with np.errstate(divide="ignore", invalid="ignore"):
-        one = high**3 / (3 * (high - low) * (high - middle))  # one corner above
-        two = mean - low**3 / (3 * (high - low) * (middle - low))  # one corner below
-    result = np.where(low >= 0, mean, np.where(high <= 0, 0.0, np.where(middle <= 0, one, two)))
+    lone_above, lone_below = (low < 0) & (middle <= 0) & (high > 0), (low < 0) & (middle > 0)
+    spread = np.where(lone_above | lone_below, high - low, 1.0)
+    one = high * (high / spread) * (high / np.where(lone_above, high - middle, 1.0)) / 3
+    two = mean - low * (low / spread) * (low / np.where(lone_below, middle - low, 1.0)) / 3
+    result = np.where(low >= 0, mean, np.where(high <= 0, 0.0, np.where(lone_above, one, two)))
     return np.asarray(result, dtype=np.float64)

@@ -11,6 +11,7 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.geometry.overlay import common, less
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.tops import Plane
 from humble_trowel.core.geometry.zones import Cell
@@ -120,11 +121,11 @@ def margins(plan: Plan, cells: Sequence[Cell], wide_mm: float) -> dict[int, Base
     ring: BaseGeometry = outline.buffer(wide_mm, join_style="mitre").difference(outline) if wide_mm else Polygon()
     for thing in plan.existing:
         if thing.what != "walk":
-            ring = ring.difference(Polygon(thing.polygon))
+            ring = less(ring, Polygon(thing.polygon))
     shares: dict[int, BaseGeometry] = {}
     for cell in cells:
-        share = ring.intersection(cell.whole.buffer(wide_mm * 1.0001, join_style="mitre")) if wide_mm else Polygon()
-        ring = ring.difference(share)
+        share = common(ring, cell.whole.buffer(wide_mm * 1.0001, join_style="mitre")) if wide_mm else Polygon()
+        ring = less(ring, share)
         shares[cell.index] = share
     return shares
 

@@ -12,11 +12,13 @@ from humble_trowel.core.ground.flat import Enough, Rake, contours, enough, rakes
 from humble_trowel.core.ground.ground_job import ground, measured, parts_json, shots_json
 from humble_trowel.core.ground.layer_shots import LayerShots, sane_levels, take_shots
 from humble_trowel.core.ground.notes import SiteNotes
+from humble_trowel.core.guard import answers
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.site_records import AsDug, DugStation, Shots
 from humble_trowel.core.plan.ways import Ways, ways_for
 
 
+@answers("The shots")
 def graded(plan: Plan, ways: Ways, shots: Shots) -> tuple[LayerShots, list[Rake], Enough]:
     """(shots against the design, where to rake and fill, whether they are enough). Raises InputError for shots that
     make no surface or cannot be this job's."""

@@ -19,6 +19,7 @@ from humble_trowel.core.ground.notes import NO_NOTES, SiteNotes
 from humble_trowel.core.ground.pegs import Peg, grade_pegs
 from humble_trowel.core.ground.rod import RodRow, rod_card, rod_findings, rod_reads
 from humble_trowel.core.ground.stack import StackRow, resolve, stack_findings, stack_rows
+from humble_trowel.core.guard import answers
 from humble_trowel.core.order.leaves import volume_unit
 from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.order.measured import Measured
@@ -70,6 +71,7 @@ class Ground:
     findings: list[Finding]
 
 
+@answers("The ground")
 def ground(plan: Plan, ways: Ways, notes: SiteNotes = NO_NOTES, line_mm: float | None = None) -> Ground:
     """The ground of a plan with an outline. line_mm: level of a laser's line where no set-up is on record. Raises
     PlanError as build_solid does."""
@@ -126,6 +128,7 @@ def zone_errors(taken: Sequence[LayerShots]) -> dict[int, CutFill]:
     return rows
 
 
+@answers("What the site measured")
 def measured(plan: Plan, ways: Ways, notes: SiteNotes) -> Measured:
     """What replaces guesses in the order: the base once shots settle it, and trenches once they were measured."""
     if plan.outline is None or not (notes.shots or notes.dug):

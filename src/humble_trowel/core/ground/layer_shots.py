@@ -17,6 +17,7 @@ from numpy.typing import NDArray
 
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.geometry.overlay import common
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.tops import Facet, at_spot
@@ -113,8 +114,7 @@ def layer_grounds(plan: Plan, solid: Solid, layer: str) -> list[Ground]:
         )
         whole = tuple(Facet(facet.region, facet.plane.plus_mm(-row.top_mm)) for facet in surface_of(plan, cell, row))
         facets = [
-            facet if region is cell.region else Facet(facet.region.intersection(region, grid_size=1e-4), facet.plane)
-            for facet in whole
+            facet if region is cell.region else Facet(common(facet.region, region), facet.plane) for facet in whole
         ]
         rows.append(Ground(cell, row, row.top_mm, tuple(facet for facet in facets if facet.region.area > 0), whole))
     return rows

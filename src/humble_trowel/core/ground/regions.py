@@ -11,9 +11,9 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.convex import cut
+from humble_trowel.core.geometry.overlay import GRID_MM, less
 from humble_trowel.core.geometry.shares import Piece, polygons_of
 from humble_trowel.core.geometry.solid import Solid
-from humble_trowel.core.geometry.tops import GRID_MM
 from humble_trowel.core.geometry.zones import Cell
 
 EVEN_MM = 1e-6
@@ -40,7 +40,7 @@ def _deeper(piece: Piece, below_mm: float) -> list[list[tuple[float, float]]]:
 def where_it_is(solid: Solid, cell: Cell, below_mm: float) -> BaseGeometry:
     """The zone's ground in which a layer whose top lies `below_mm` under the slab's underside is there."""
     gone = trenches(solid, cell, max(0.0, below_mm))
-    return cell.region if gone.is_empty else cell.region.difference(gone, grid_size=GRID_MM)
+    return less(cell.region, gone)
 
 
 def nearest_of(regions: Sequence[BaseGeometry], spots: NDArray[np.float64]) -> NDArray[np.intp]:

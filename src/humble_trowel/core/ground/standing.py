@@ -13,6 +13,7 @@ from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.ground.rod import rod_reads, say_reading
 from humble_trowel.core.ground.rod_working import reading_working
 from humble_trowel.core.ground.stack import resolve
+from humble_trowel.core.guard import answers
 from humble_trowel.core.order.measured import UNMEASURED, Measured
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways, ways_for
@@ -33,6 +34,7 @@ class Graded:
     working: Working | None = None
 
 
+@answers("The ground")
 def graded(plan: Plan, ways: Ways, notes: SiteNotes) -> Graded:
     """How the ground of a plan with an outline stands."""
     ways = ways_for(ways, plan.ways)

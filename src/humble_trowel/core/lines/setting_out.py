@@ -12,6 +12,7 @@ from typing import Any
 from typing_extensions import TypedDict
 
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
+from humble_trowel.core.guard import answers
 from humble_trowel.core.lines.baseline import Baseline, baseline_of
 from humble_trowel.core.lines.outline import across_working
 from humble_trowel.core.lines.rectangles import Rectangle, maximal_rectangles
@@ -113,6 +114,7 @@ class SetOutSheet:
     string_mm: float
 
 
+@answers("The set-out sheet")
 def set_out(plan: Plan, ways: Ways) -> SetOutSheet:
     """The whole sheet of a plan with an outline, under the crew's ways."""
     own = ways_for(ways, plan.ways)

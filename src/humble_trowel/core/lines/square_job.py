@@ -7,6 +7,7 @@ from typing import Any
 from pydantic import ValidationError
 
 from humble_trowel.core.errors import InputError
+from humble_trowel.core.guard import answers
 from humble_trowel.core.lines.squaring import Squared, square
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.reading import plan_error
@@ -24,6 +25,7 @@ def read_taped(data: Any, units: Units) -> Taped:
         raise InputError(found.words, found.path) from None
 
 
+@answers("Squaring")
 def square_plan(plan: Plan, taped: Taped, ways: Ways) -> Squared:
     """Which corner of this plan's frame moves where. Raises InputError."""
     if plan.outline is None:

@@ -8,6 +8,7 @@ import shapely
 from shapely.geometry import LineString, MultiPolygon, Polygon
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.overlay import less
 from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.document import Plan
@@ -49,7 +50,7 @@ def parts_on_plan(plan: Plan) -> BaseGeometry:
 
 def free_of(region: BaseGeometry, taken: BaseGeometry) -> BaseGeometry:
     """A region less what is taken, if most of it is left."""
-    free = region if taken.is_empty else region.difference(taken)
+    free = less(region, taken)
     return free if free.area > region.area / 2 else region
 
 

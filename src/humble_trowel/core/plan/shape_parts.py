@@ -10,7 +10,19 @@ from typing import Annotated, Literal, Self
 from pydantic import Field, model_validator
 
 from humble_trowel.core.plan.part import Part
-from humble_trowel.core.plan.values import Length, Mark, Name, Note, Number, Path, Point, Position, Ring, Size
+from humble_trowel.core.plan.values import (
+    LEAST_SIZE_MM,
+    Length,
+    Mark,
+    Name,
+    Note,
+    Number,
+    Path,
+    Point,
+    Position,
+    Ring,
+    Size,
+)
 
 Use = Literal["foot", "cars", "trucks", "racks"]
 
@@ -69,7 +81,7 @@ class EdgeType(Marked):
     def _sizes_that_the_kind_uses(self) -> Self:
         if self.kind == "thickened":
             for key in ("depth_mm", "bottom_width_mm"):
-                if not getattr(self, key):
+                if (getattr(self, key) or 0.0) < LEAST_SIZE_MM:
                     raise ValueError(f"{key}: a thickened edge needs it, and more than nothing.")
         return self
 
@@ -112,7 +124,7 @@ class PadType(Marked):
     @model_validator(mode="after")
     def _sizes_of_the_shape(self) -> Self:
         for key in ("diameter_mm",) if self.shape == "round" else ("width_mm", "length_mm"):
-            if not getattr(self, key):
+            if (getattr(self, key) or 0.0) < LEAST_SIZE_MM:
                 raise ValueError(f"{key}: a {self.shape} pad needs it, and more than nothing.")
         return self
 

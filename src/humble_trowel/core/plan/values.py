@@ -12,6 +12,8 @@ from humble_trowel.core.units import Units, parse_length, parse_strength
 
 MAX_LENGTH_MM = 1_000_000.0
 MAX_CORNERS = 200
+LEAST_LENGTH_MM = 1e-3
+LEAST_SIZE_MM = 0.1
 
 
 def _units_of(info: ValidationInfo) -> Units:
@@ -19,10 +21,15 @@ def _units_of(info: ValidationInfo) -> Units:
     return "mm" if context.get("units") == "mm" else "ft-in"
 
 
+def snapped(value: float) -> float:
+    """A length in mm, 0 where it is less than a thousandth: nobody can lay that out, and sums of it only stumble."""
+    return 0.0 if abs(value) < LEAST_LENGTH_MM else value
+
+
 def _sane(value: float) -> float:
     if abs(value) >= MAX_LENGTH_MM:
         raise ValueError(f"{value / 1000:g} m is absurd for a slab. Sizes stay under 1 km.")
-    return value
+    return snapped(value)
 
 
 def _length(value: Any, info: ValidationInfo) -> float:
@@ -46,6 +53,8 @@ def _position(value: Any, info: ValidationInfo) -> float:
 def _above_zero(value: float) -> float:
     if value <= 0:
         raise ValueError("is 0. It must be more than nothing.")
+    if value < LEAST_SIZE_MM:
+        raise ValueError(f"{value:g} mm is too small to build. It must be {LEAST_SIZE_MM:g} mm or more.")
     return value
 
 

@@ -1,0 +1,110 @@
+"""Figures of files, without a server."""
+
+from __future__ import annotations
+
+import json
+from pathlib import Path
+from typing import Annotated
+
+import typer
+
+from humble_trowel.cli.shared import JsonOption, app, json_file, stop
+
+
+@app.command()
+def figure(
+    job: Path,
+    as_json: JsonOption = False,
+    line: Annotated[float | None, typer.Option(help="Level of the laser's line in mm, for the rod readings.")] = None,
+) -> None:
+    """The figures of a job FILE, without a server."""
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.core.whole import whole, whole_json
+    from humble_trowel.files.figure_text import as_text
+    from humble_trowel.files.job_file import read_job
+
+    try:
+        plan = read_job(job)
+        found = whole(plan, Ways(), line)
+        told = (
+            json.dumps(whole_json(found, plan, Ways()), indent=1, allow_nan=False) + "\n" if as_json else as_text(found)
+        )
+    except TrowelError as error:
+        stop(f"{job}: {error}")
+    except OSError as error:
+        stop(f"{job}: {error.strerror or error}.")
+    typer.echo(told, nl=False)
+
+
+@app.command()
+def square(job: Path, taped: Path, as_json: JsonOption = False) -> None:
+    """Which corner to move: a job FILE and a file of TAPED measures, without a server."""
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.core.lines.square_job import read_taped, square_plan
+    from humble_trowel.core.lines.squaring import squared_json
+    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.files.job_file import read_job
+    from humble_trowel.files.lines_text import squared_text
+
+    said = json_file(taped)
+    try:
+        plan = read_job(job)
+        answer = square_plan(plan, read_taped(said, plan.units), Ways())
+    except TrowelError as error:
+        stop(f"{taped}: {error}")
+    except OSError as error:
+        stop(f"{job}: {error.strerror or error}.")
+    typer.echo(json.dumps(squared_json(answer), indent=1, allow_nan=False) if as_json else squared_text(answer))
+
+
+@app.command()
+def cut(file: Path, as_json: JsonOption = False, seconds: float = 8.0) -> None:
+    """The cheapest way to cut a list of pieces from stock: a CUT file, without a server."""
+    from time import perf_counter
+
+    from humble_trowel.core.cutting.cut import cut as work_out
+    from humble_trowel.core.cutting.cut import cut_json
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.files.cut_file import read_cut
+    from humble_trowel.files.lines_text import cut_text
+
+    try:
+        stock, pieces, kerf_mm = read_cut(json_file(file))
+        plan = work_out(stock, pieces, kerf_mm, clock=perf_counter, limit_s=min(max(seconds, 0.1), 600.0))
+    except TrowelError as error:
+        stop(f"{file}: {error}")
+    typer.echo(json.dumps(cut_json(plan), indent=1, allow_nan=False) if as_json else cut_text(plan))
+
+
+@app.command()
+def grade(
+    job: Path,
+    shots: Path,
+    layer: Annotated[str, typer.Option(help="base, dig, foam, or a layer of the build-up.")] = "base",
+    dug: Annotated[Path | None, typer.Option(help="Trenches as dug: side,at_mm,width_mm,depth_mm.")] = None,
+    as_json: JsonOption = False,
+) -> None:
+    """Cut, fill and extra concrete: a job FILE and SHOTS as CSV (name,x_mm,y_mm,level_mm), without a server."""
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.core.ground.grade import dug_from, graded, graded_json
+    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.files.ground_text import graded_text
+    from humble_trowel.files.job_file import read_job
+    from humble_trowel.files.shots_csv import read_dug_csv, read_shots_csv
+
+    at = job
+    try:
+        plan = read_job(job)
+        at = shots
+        taken = read_shots_csv(shots.read_bytes(), layer)
+        if not as_json and dug is None:
+            typer.echo(graded_text(*graded(plan, Ways(), taken), plan.units))
+            return
+        trenches = dug_from(read_dug_csv(dug.read_bytes())) if dug else []
+        told = graded_json(plan, Ways(), taken, trenches)
+    except TrowelError as error:
+        stop(f"{at}: {error}")
+    except OSError as error:
+        stop(f"{error.filename or at}: {error.strerror or error}.")
+    typer.echo(json.dumps(told, indent=1, allow_nan=False))

@@ -1,0 +1,3 @@
+"""Rules of the trade by themselves."""
+
+from __future__ import annotations

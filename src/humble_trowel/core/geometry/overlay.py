@@ -1,0 +1,31 @@
+"""Overlays of plan regions that come out as areas: what two share, what one has beyond the other.
+
+On a grid, since the library has been seen to return nothing where two borders run together to the last bit; and
+without the lines and points at which borders only touch, since a region with those in it cannot be laid over another.
+"""
+
+from __future__ import annotations
+
+import shapely
+from shapely.geometry import MultiPolygon, Polygon
+from shapely.geometry.base import BaseGeometry
+
+GRID_MM = 1e-4  # 1e-9 of any volume
+
+
+def areas_only(region: BaseGeometry) -> BaseGeometry:
+    """The region without stray lines and points: a Polygon or a MultiPolygon."""
+    if region.geom_type in ("Polygon", "MultiPolygon"):
+        return region
+    parts = [part for part in shapely.get_parts(region) if part.geom_type == "Polygon"]
+    return parts[0] if len(parts) == 1 else MultiPolygon(parts) if parts else Polygon()
+
+
+def common(one: BaseGeometry, other: BaseGeometry) -> BaseGeometry:
+    """What two regions share."""
+    return areas_only(shapely.intersection(one, other, grid_size=GRID_MM))
+
+
+def less(one: BaseGeometry, other: BaseGeometry) -> BaseGeometry:
+    """What of a region the other leaves."""
+    return one if other.is_empty else areas_only(shapely.difference(one, other, grid_size=GRID_MM))
