@@ -32,8 +32,8 @@ from humble_trowel.core.plan.ways import Ways, ways_for
 from humble_trowel.core.units import MM_PER_FT, format_volume, say_depth, say_length
 from humble_trowel.core.working import Working, leaf, work
 
-DISAGREE = 0.005
-AGREE = 0.0005
+DISAGREE = 0.001
+AGREE = 0.0002
 
 
 @dataclass(frozen=True)
@@ -230,7 +230,7 @@ def _ways_findings(plan: Plan, concrete: Concrete) -> list[Finding]:
     apart = abs(concrete.second_way_m3 - concrete.net_m3) / concrete.net_m3
     if apart <= DISAGREE:
         return []
-    words = f"By parts {concrete.net_text}, by slices {concrete.second_way_text}: {apart:.1%} apart, over the allowed 0.5 %."
+    words = f"By parts {concrete.net_text}, by slices {concrete.second_way_text}: {apart:.2%} apart, over the allowed 0.1 %."
     return [
         finding(
             "ways-disagree",

@@ -59,7 +59,7 @@ FINDING_KINDS = (
     FindingKind("top-low", "check", "the slab's top is less than 6 in over the ground outside"),
     FindingKind("plate-overhangs", "check", "a sill plate hangs over the concrete by more than a third"),
     FindingKind("walk-open", "check", "a typed walk does not close yet"),
-    FindingKind("ways-disagree", "stop", "the two ways of counting differ by more than 0.5 %"),
+    FindingKind("ways-disagree", "stop", "the two ways of counting differ by more than 0.1 %"),
     FindingKind("last-load-short", "check", "the last truck carries less than the plant's short-load threshold"),
     FindingKind("truck-unknown", "check", "the truck size is a house default that nobody has confirmed"),
     FindingKind(

@@ -23,9 +23,11 @@ def areas_only(region: BaseGeometry) -> BaseGeometry:
 
 def common(one: BaseGeometry, other: BaseGeometry) -> BaseGeometry:
     """What two regions share."""
-    return areas_only(shapely.intersection(one, other, grid_size=GRID_MM))
+    return areas_only(shapely.intersection(areas_only(one), areas_only(other), grid_size=GRID_MM))
 
 
 def less(one: BaseGeometry, other: BaseGeometry) -> BaseGeometry:
     """What of a region the other leaves."""
-    return one if other.is_empty else areas_only(shapely.difference(one, other, grid_size=GRID_MM))
+    return (
+        one if other.is_empty else areas_only(shapely.difference(areas_only(one), areas_only(other), grid_size=GRID_MM))
+    )

@@ -12,7 +12,7 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.convex import Box, Ring, apart, area_mm2, box_of, cut, is_convex, moments, parted
-from humble_trowel.core.geometry.overlay import GRID_MM
+from humble_trowel.core.geometry.overlay import GRID_MM, areas_only
 from humble_trowel.core.geometry.tops import Plane
 
 EVEN_MM = 1e-9
@@ -147,7 +147,7 @@ def clip(groups: Sequence[Sequence[BaseGeometry]], region: BaseGeometry) -> list
     for group in groups:
         share = done[at : at + len(group)]
         at += len(group)
-        result.append([shape for shape in share if shape is not None and shape.area > 0])
+        result.append([areas_only(shape) for shape in share if shape is not None and shape.area > 0])
     return result
 
 

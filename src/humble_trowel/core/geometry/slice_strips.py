@@ -40,7 +40,7 @@ def plan_strips(plan: Plan, slab_mm: float) -> list[Strip]:
     strips: list[Strip] = []
     for edge in plan.edges:
         kind = kinds[edge.type]
-        if kind.kind != "thickened" or (kind.depth_mm or 0.0) <= slab_mm:
+        if kind.kind != "thickened":
             continue
         for side in edge.sides or ():
             of_side[side] = kind
@@ -78,8 +78,8 @@ def _strip_of(
     spots: list[XY], before: EdgeType | None, own: EdgeType | None, after: EdgeType | None, slab_mm: float
 ) -> list[Strip]:
     """The strip on spots[1]..spots[2]: its rectangle, and what it adds past its ends (spots[0], spots[3])."""
-    if own is None:
-        return []
+    if own is None or (own.depth_mm or 0.0) <= slab_mm:
+        return []  # no deeper than the slab; beside others it still is a thickened neighbour
     p, q = spots[1], spots[2]
     ux, uy = _unit(p, q)
     line = (-uy, ux, uy * p[0] - ux * p[1])

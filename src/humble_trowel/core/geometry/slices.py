@@ -15,6 +15,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.slice_borders import borders, integrate
 from humble_trowel.core.geometry.slice_parts import Void, part_strips, plan_voids, void_levels
 from humble_trowel.core.geometry.slice_slabs import Slab, plan_slabs
 from humble_trowel.core.geometry.slice_strips import FAR, Strip, plan_strips
@@ -47,11 +48,19 @@ def count_by_slices(plan: Plan) -> Slices:
     nominal = HALF_INCH_MM if plan.units == "ft-in" else CENTIMETRE_MM
     count = max(1, round((max(xs) - min(xs)) / nominal))
     width = (max(xs) - min(xs)) / count
-    x: Array = np.asarray(min(xs) + (np.arange(count) + 0.5) * width, dtype=np.float64)
+    nominal: Array = np.asarray(min(xs) + np.arange(count + 1) * width, dtype=np.float64)
     slab = min((row.thickness_mm for row in plan.slab_types), default=0.0)
     strips = [*plan_strips(plan, slab), *part_strips(plan, slab)]
-    areas = np.concatenate([_slice_areas(plan, strips, part) for part in np.array_split(x, max(1, count // 4000))])
-    return Slices(x, width, np.asarray(areas * (width / 1e9), dtype=np.float64))
+    rings = [*plan.openings, *[void.ring for void in plan_voids(plan)], *[slab.ring for slab in plan_slabs(plan)[1]]]
+    cuts = borders(nominal, [plan.outline, *rings], strips)
+    owner = np.clip(np.searchsorted(nominal, cuts[:-1] + np.diff(cuts) / 2, side="right") - 1, 0, count - 1)
+
+    def area(x: Array) -> Array:
+        parts = np.array_split(x, max(1, len(x) // 4000))
+        return np.concatenate([_slice_areas(plan, strips, part) for part in parts])
+
+    m3 = integrate(cuts, area, owner, count) / 1e9
+    return Slices(nominal[:-1] + width / 2, width, np.asarray(m3, dtype=np.float64))
 
 
 def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
@@ -64,13 +73,14 @@ def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
     depths = sorted({rest, *slabs}, key=lambda slab: slab.at_0)
     level = [slab.at_0 for slab in depths if not slab.tilted and slab.at_0]
     tilted = [slab for slab in depths if slab.tilted]
+    least = min((row.thickness_mm for row in plan.slab_types), default=0.0)  # where every haunch ends
     voids = [(_crossings(void.ring, x), void) for void in plan_voids(plan)]
     bends = void_levels([void for _, void in voids], level)
     marks = [
         outline,
         *holes,
         *[zone for zone, _ in (*zones, *voids)],
-        *_band_marks(bands, sorted({*sorted(set(level))[0 if tilted else 1 :], *bends})),
+        *_band_marks(bands, sorted({*(mm for mm in level if tilted or mm > least), *bends})),
     ]
     marks += _tilted_marks(bands, tilted, x)
     breaks = np.sort(np.concatenate(marks, axis=1), axis=1)

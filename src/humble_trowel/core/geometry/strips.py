@@ -37,7 +37,8 @@ class Facet:
 
 @dataclass(frozen=True)
 class Run:
-    """One straight thickened run: from `start` to `end`, strip to the left. A neighbour is None unless thickened."""
+    """One straight thickened run: from `start` to `end`, strip to the left. A neighbour is None unless thickened. inside: on a line
+    inside, not on a side."""
 
     part: int
     kind: EdgeType
@@ -45,6 +46,7 @@ class Run:
     end: XY
     before: Neighbour | None
     after: Neighbour | None
+    inside: bool = False
 
 
 @dataclass(frozen=True)
@@ -105,7 +107,7 @@ def _line_runs(row: int, kind: EdgeType, path: Sequence[XY]) -> Iterator[Run]:
     for i in range(last + 1):
         before = neighbour(i, i - 1) if i else None
         after = neighbour(i + 1, i + 1) if i < last else None
-        yield Run(row, kind, path[i], path[i + 1], before, after)
+        yield Run(row, kind, path[i], path[i + 1], before, after, inside=True)
 
 
 def reach_per_mm(angle_rad: float) -> float:
@@ -145,11 +147,14 @@ def _reach(run: Run, other: Neighbour | None, slab_mm: float) -> float:
     """Reach at one end, cut back to the mitre where that loses nothing.
 
     At a convex corner of two like runs the nearer line gives the greater depth, so each may end at the bisector.
-    This holds only while both runs are long beside the strip; else they overlap and the solid sorts it out.
+    This holds only while both runs are long beside the strip; else they overlap and the solid sorts it out. At an
+    acute bend of a line inside, a strip sticks out past its neighbour's line, and every point within a strip counts;
+    at an acute corner of the outline that lies outside and is cut off anyway.
     """
     if other is None:
         return 0.0
-    if other.kind == run.kind and other.angle_rad < math.pi - STRAIGHT_RAD:
+    sticks_out = run.inside and other.angle_rad < math.pi / 2
+    if other.kind == run.kind and other.angle_rad < math.pi - STRAIGHT_RAD and not sticks_out:
         needed = 4 * strip_width_mm(run.kind, slab_mm) / math.sin(other.angle_rad)
         if min(math.dist(run.start, run.end), other.length_mm) >= needed:
             return -1.0 / math.tan(other.angle_rad / 2)
