@@ -13,6 +13,7 @@ import random
 import subprocess
 import sys
 import time
+import warnings
 from concurrent.futures import ProcessPoolExecutor
 from itertools import count, islice
 from pathlib import Path
@@ -39,6 +40,7 @@ def fault_of(data, everything=True):
         return False, ""
     except Exception as error:
         return True, f"reading ends in {type(error).__name__}: {error}"
+    warnings.simplefilter("error")
     try:
         return True, three_ways(plan) or (answers(plan) if everything else "")
     except Exception as error:

@@ -12,6 +12,7 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.borders import shared_borders
+from humble_trowel.core.geometry.overlay import GRID_MM
 from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.shares import Piece, polygons_of
@@ -143,8 +144,8 @@ def _seen(pieces: Sequence[Piece]) -> dict[int, Rings]:
         if later > at and two.part == one.part and two.excess != one.excess:  # else of one facet, side by side
             over.setdefault(line, []).append(shapes[later])
     for line in _maybe_hidden(ends, over):
-        cover = shapely.union_all(over[line]).buffer(-HIDDEN_MM, join_style="mitre")
-        drawn[line] = drawn[line].difference(cover)
+        cover = shapely.union_all(over[line], grid_size=GRID_MM).buffer(-HIDDEN_MM, join_style="mitre")
+        drawn[line] = shapely.difference(drawn[line], shapely.make_valid(cover), grid_size=GRID_MM)
     kept: dict[int, Rings] = {id(piece): [] for piece in pieces}
     for (at, _), left in zip(owner, drawn, strict=True):
         whole = left.geom_type == "LineString"

@@ -37,6 +37,21 @@ def recess_change_m3(recess: Recess, cells: Sequence[Cell], pieces: Sequence[Pie
     return -gone
 
 
+def dip_below_m3(recess: Recess, cell: Cell, pieces: Sequence[Piece], deep_mm: float) -> float:
+    """Concrete that a slab dipping under a recess has deeper than `deep_mm` under its underside, beyond what edges,
+    beams and pads have there anyway."""
+    if not recess.keeps_thickness or recess.depth_mm <= deep_mm:
+        return 0.0
+    own, parts = recess.depth_mm - deep_mm, 0.0
+    area = 0.0
+    for one, _, shape in _under(recess, [cell]):
+        area += float(shape.area)
+        for piece, shared in _met(shape, one, pieces):
+            parts += piece.deeper_than_m3(shared, Plane(deep_mm))
+            parts -= piece.deeper_than_m3(shared, Plane(recess.depth_mm))
+    return area * own / 1e9 - parts
+
+
 def least_left_mm(recess: Recess, cells: Sequence[Cell], pieces: Sequence[Piece]) -> float:
     """The least depth of concrete under a recess that takes thickness, mm; 0 or less where it goes through."""
     least = float("inf")

@@ -154,7 +154,7 @@ def clip(groups: Sequence[Sequence[BaseGeometry]], region: BaseGeometry) -> list
 def convex_rings(shape: BaseGeometry) -> list[Ring]:
     """A shape as convex anticlockwise rings: itself if convex, else triangles."""
     rings: list[Ring] = []
-    parts = [shape] if isinstance(shape, Polygon) else [p for p in shapely.get_parts(shape) if isinstance(p, Polygon)]
+    parts = [p for p in shapely.get_parts(shape) if isinstance(p, Polygon) and not p.is_empty]
     for part in parts:
         ring = ring_of(part)
         if not part.interiors and is_convex(ring):

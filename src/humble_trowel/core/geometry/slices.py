@@ -45,8 +45,8 @@ def count_by_slices(plan: Plan) -> Slices:
     """Concrete of a plan with an outline, slice by slice: 1/2 in slices in a ft-in plan, 10 mm in a mm plan."""
     assert plan.outline is not None
     xs = [x for x, _ in plan.outline]
-    nominal = HALF_INCH_MM if plan.units == "ft-in" else CENTIMETRE_MM
-    count = max(1, round((max(xs) - min(xs)) / nominal))
+    wish_mm = HALF_INCH_MM if plan.units == "ft-in" else CENTIMETRE_MM
+    count = max(1, round((max(xs) - min(xs)) / wish_mm))
     width = (max(xs) - min(xs)) / count
     nominal: Array = np.asarray(min(xs) + np.arange(count + 1) * width, dtype=np.float64)
     slab = min((row.thickness_mm for row in plan.slab_types), default=0.0)

@@ -6,17 +6,24 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-import shapely
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.overlay import common, less
 from humble_trowel.core.geometry.solid import Solid
-from humble_trowel.core.geometry.tops import Plane
+from humble_trowel.core.geometry.tops import Facet, Plane
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.ground.regions import where_it_is
-from humble_trowel.core.ground.stack import BASE_KINDS, build_up_of, layer_name, stack_rows, stone_for
+from humble_trowel.core.ground.displaced import displaced_m3, dug_m3, trenched_m3
+from humble_trowel.core.ground.stack import (
+    BASE_KINDS,
+    below_slab_mm,
+    build_up_of,
+    layer_name,
+    stack_rows,
+    stone_for,
+    surface_of,
+)
 from humble_trowel.core.order.leaves import area_leaf, area_times_depth, thin_leaf, volume_unit
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
@@ -75,6 +82,9 @@ class StoneRow:
     mass: Working
 
 
+Take = tuple[Cell, str, float, float, float]  # zone, layer, area m2, thickness mm, concrete standing in it m3
+
+
 @dataclass(frozen=True)
 class Spoil:
     """Ground that comes out, as it lies and loose. Workings in the job's unit. trucks: to haul all of it."""
@@ -118,7 +128,7 @@ def margin_mm(plan: Plan, ways: Ways) -> float:
 def margins(plan: Plan, cells: Sequence[Cell], wide_mm: float) -> dict[int, BaseGeometry]:
     """The ground outside the outline that gets base, by the nearest zone; none where something stands."""
     outline = Polygon(plan.outline)
-    ring: BaseGeometry = outline.buffer(wide_mm, join_style="mitre").difference(outline) if wide_mm else Polygon()
+    ring: BaseGeometry = less(outline.buffer(wide_mm, join_style="mitre"), outline) if wide_mm else Polygon()
     for thing in plan.existing:
         if thing.what != "walk":
             ring = less(ring, Polygon(thing.polygon))
@@ -135,7 +145,7 @@ def stones(plan: Plan, solid: Solid, ways: Ways, dig_extra_m3: float | None = No
     it goes to the lowest layer."""
     kit = ways.ground
     out = margins(plan, solid.cells, margin_mm(plan, ways))
-    takes: dict[str, list[tuple[Cell, str, float, float]]] = {}
+    takes: dict[str, list[Take]] = {}
     kinds: dict[str, tuple[object, str]] = {}
     lowest = ""
     for cell in solid.cells:
@@ -144,9 +154,10 @@ def stones(plan: Plan, solid: Solid, ways: Ways, dig_extra_m3: float | None = No
             if layer.kind not in BASE_KINDS:
                 continue
             below = stack_rows_underside(plan, cell) - row.top_mm
-            area = float(where_it_is(solid, cell, below).area + out[cell.index].area) / 1e6
+            area = float(cell.region.area + out[cell.index].area) / 1e6
+            taken = displaced_m3(solid, cell, below, row.thickness_mm)
             stone = stone_for(kit, layer)
-            takes.setdefault(stone.mark, []).append((cell, layer_name(layer), area, row.thickness_mm))
+            takes.setdefault(stone.mark, []).append((cell, layer_name(layer), area, row.thickness_mm, taken))
             kinds[stone.mark] = (stone, layer.kind)
             lowest = stone.mark
     left = plan.ground.on_hand_m3
@@ -163,9 +174,7 @@ def stack_rows_underside(plan: Plan, cell: Cell) -> float:
     return next(row.bottom_mm for row in stack_rows(plan, cell) if row.kind == "slab")
 
 
-def _stone_row(
-    plan: Plan, ways: Ways, mark: str, own: list[tuple[Cell, str, float, float]], extra_m3: float | None, hand_m3: float
-) -> StoneRow:
+def _stone_row(plan: Plan, ways: Ways, mark: str, own: list[Take], extra_m3: float | None, hand_m3: float) -> StoneRow:
     kit = ways.ground
     stone = next((row for row in kit.stones if row.mark == mark), None)
     factor = stone.loose_factor if stone else 1.1
@@ -173,10 +182,14 @@ def _stone_row(
     unit, per = volume_unit(plan)
     inputs: dict[str, Working] = {}
     terms, lifts = [], []
-    for i, (cell, name, area, thick) in enumerate(own):
+    for i, (cell, name, area, thick, taken) in enumerate(own):
         inputs[f"a{i}"] = area_leaf(f"{cell.name} with its margin", area, plan, "lines")
         inputs[f"t{i}"] = thin_leaf(f"{name} under {cell.mark}", thick, plan, f"ground/stack/{cell.mark}")
         terms.append(area_times_depth(plan, f"a{i}", f"t{i}"))
+        if taken > 1e-6:
+            said = f"Concrete that stands in {name} under {cell.name}"
+            inputs[f"d{i}"] = leaf(said, taken / per, unit, f"{taken / per:.3f} {unit}", "greatest-depth", "edges")
+            terms[-1] += f" - d{i}"
         each = layer_volume(area, thick, factor, density, kit.lift_mm, kit.lift_is)
         said = f"{cell.name}: {each.lifts} lift{'' if each.lifts == 1 else 's'} of {say_depth(each.lift_compacted_mm, plan.units)} packed, {say_depth(each.lift_loose_mm, plan.units)} loose"
         lifts.append(said)
@@ -246,8 +259,13 @@ def spoil(plan: Plan, solid: Solid, ways: Ways) -> tuple[Spoil | None, list[Find
                     "Add fill of that height to its build-up, or more stone.",
                 )
             )
-        dug += max(0.0, stripped - level) / 1000 * float(cell.whole.area + out[cell.index].area) / 1e6
-        trench += _below(solid, cell, stack_rows_underside(plan, cell) - min(level, stripped))
+        native = surface_of(plan, cell, rows[-1])
+        beside = native if len(native) == 1 else (Facet(cell.whole, Plane(level)),)  # outside a dish: its rim
+        dug += dug_m3(cell.whole, native, stripped) + dug_m3(out[cell.index], beside, stripped)
+        under = tuple(
+            facet._replace(plane=facet.plane.plus_mm(below_slab_mm(plan, cell, rows[-1]))) for facet in native
+        )
+        trench += trenched_m3(solid, cell, under, below_slab_mm(plan, cell, rows[-1]), stripped)
     return _spoil(plan, ways, area, dug, trench), doubts
 
 
@@ -272,14 +290,3 @@ def _spoil(plan: Plan, ways: Ways, area: float, dug: float, trench: float) -> Sp
     return Spoil(
         strip.value * per, dug, trench, loose, trucks, round(loose * ways.ground.haul_cents_per_m3), words, strip, whole
     )
-
-
-def _below(solid: Solid, cell: Cell, deep_mm: float) -> float:
-    """Concrete of a zone that goes deeper than `deep_mm` under its slab, m3."""
-    limit = Plane(max(0.0, deep_mm))
-    return sum(piece.deeper_than_m3(piece.ring, limit) for piece in solid.pieces if piece.zone == cell.index)
-
-
-def layer_area_m2(plan: Plan, solid: Solid) -> float:
-    """Plan area of base ground, without trenches and margin."""
-    return float(sum(shapely.area(where_it_is(solid, cell, 0.0)) for cell in solid.cells)) / 1e6

@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import shapely
-from shapely.geometry import LineString, Polygon
+from shapely.geometry import LineString
 
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.solid import Solid
@@ -123,10 +123,12 @@ def _trench_wide(plan: Plan, solid: Solid, ways: Ways, found: Measured) -> Allow
             lengths[key] = lengths.get(key, 0.0) + math.dist(run.start, run.end)
     beams = {kind.mark: kind for kind in plan.beam_types}
     for row, beam in enumerate(plan.beams):
-        below = beams[beam.type].depth_mm - solid.cells[0].thickness_mm
-        if row not in found.dug_beams and below > 0:
-            key = (beam.type, round(below, 6))
-            lengths[key] = lengths.get(key, 0.0) + inside_mm(plan, beam.path)
+        for cell in solid.cells if row not in found.dug_beams else ():
+            below = beams[beam.type].depth_mm - cell.thickness_mm
+            length = float(LineString(beam.path).intersection(cell.region).length) if below > 0 else 0.0
+            if length > 0:
+                key = (beam.type, round(below, 6))
+                lengths[key] = lengths.get(key, 0.0) + length
     if not lengths:
         return None
     wide = thin_leaf("Trench wider by", ways.allowances.trench_wide_mm, plan, "ways/trench_wide_mm", "ways")
@@ -144,11 +146,6 @@ def _trench_wide(plan: Plan, solid: Solid, ways: Ways, found: Measured) -> Allow
         terms.append(f"run{index} * wide * below{index} / {per if plan.units == 'ft-in' else '1000000'}")
     working = work("Trench wider than drawn", unit, " + ".join(terms), inputs, source="ways")
     return _row(plan, "trench_wide_mm", "Trench wider than drawn", ways.allowances.trench_wide_reason, working, ways)
-
-
-def inside_mm(plan: Plan, path: Sequence[tuple[float, float]]) -> float:
-    """Length of a centreline on the outline."""
-    return float(LineString(path).intersection(Polygon(plan.outline)).length)
 
 
 def _was_dug(plan: Plan, run: Run, found: Measured) -> bool:
