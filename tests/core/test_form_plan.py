@@ -131,7 +131,7 @@ def test_totals_add_up_and_show_their_working(name):
 def test_the_cut_plan_makes_every_course_once_and_marks_it_once(name):
     job = demo(name)
     hand = [OnHand(board="2x6", length_mm=4876.8, count=2)]
-    ways = WAYS.model_copy(update={"forms": FormWays(corner="run-past", on_hand=hand)})
+    ways = WAYS.model_copy(update={"forms": FormWays(corner="run-past", on_hand=hand, buy="money", splice_cents=0)})
     forms = form_plan(job, ways)
     cuts = cut_boards(job, forms, ways)
     made = sum(piece.mm for board in cuts.boards for piece in board.pieces)

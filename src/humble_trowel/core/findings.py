@@ -68,6 +68,7 @@ FINDING_KINDS = (
     FindingKind("ground-high", "check", "the ground outside comes up to the slab's top"),
     FindingKind("no-board-fits", "stop", "no board, stack or panel of the kit is tall enough for a side"),
     FindingKind("form-tall", "stop", "a form holds over 2 ft of fresh concrete"),
+    FindingKind("kicker-full", "check", "a kicker carries nearly all that one holds"),
     FindingKind("form-left-out", "check", "a form is left out for the truck and must be put back"),
     FindingKind("no-cut-plan", "check", "the stock cannot make the runs"),
     FindingKind("foam-soft", "check", "foam under a slab without enough compressive strength, or without any stated"),

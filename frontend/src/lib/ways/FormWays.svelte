@@ -35,6 +35,7 @@
 		{ at: 'stake-c', label: w.ways.stakePrice, value: money(f.stake_cents), set: (x, t) => (x.forms.stake_cents = cents(t)) },
 		{ at: 'kicker-c', label: w.ways.kickerPrice, value: money(f.kicker_cents), set: (x, t) => (x.forms.kicker_cents = cents(t)) },
 		{ at: 'panel-c', label: w.ways.panelPrice, value: money(f.panel_cents), set: (x, t) => (x.forms.panel_cents = cents(t)) },
+		{ at: 'splice-c', label: w.ways.splicePrice, value: money(f.splice_cents), set: (x, t) => (x.forms.splice_cents = cents(t)) },
 		{ at: 'hour-c', label: w.ways.hourPrice, value: money(f.hour_cents), set: (x, t) => (x.forms.hour_cents = cents(t)) }
 	]);
 	const perFoot = (i: number): Row => ({
@@ -53,7 +54,7 @@
 		if (await desk.keep((x) => x.forms.boards.push(board), 'kit')) mark = deep = '';
 	}
 	const keep = (row: Row) => (typed: string) => desk.keep((x) => row.set(x, typed), row.at);
-	const schools = $derived<['corner' | 'stack', School[]][]>([['corner', session.schools['corner'] ?? []], ['stack', session.schools['stack'] ?? []]]);
+	const schools = $derived<['corner' | 'stack' | 'buy', School[]][]>((['corner', 'stack', 'buy'] as const).map((key) => [key, session.schools[key] ?? []]));
 </script>
 
 <section>

@@ -176,8 +176,8 @@ export const w = {
 		kickerHolds: 'A kicker holds, N',
 		rate: 'Metres of board set in an hour',
 		minPiece: 'Least piece, and splice from a corner',
-		choices: { corner: 'Boards at a corner', stack: 'Boards for a height' },
-		schoolNames: { lap: 'Lap', 'run-past': 'Run past', butt: 'Butt inside', 'least-over': 'Least above', fewest: 'Fewest boards', 'let-in': 'Pack below' },
+		choices: { corner: 'Boards at a corner', stack: 'Boards for a height', buy: 'Which boards to buy' },
+		schoolNames: { lap: 'Lap', 'run-past': 'Run past', butt: 'Butt inside', 'least-over': 'Least above', fewest: 'Fewest boards', 'two-widths': 'Two widths', crew: 'As a crew fetches', money: 'Least money', 'let-in': 'Pack below' },
 		against: 'Against:',
 		boards: 'Form boards',
 		perFoot: 'a foot',
@@ -192,6 +192,7 @@ export const w = {
 		stakePrice: 'A stake',
 		kickerPrice: 'A kicker',
 		panelPrice: 'A panel',
+		splicePrice: 'A splice, with its cleat and minutes',
 		hourPrice: 'An hour of forming',
 		kept: 'Kept.',
 		remove: 'Remove'

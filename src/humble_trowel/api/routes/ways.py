@@ -6,7 +6,7 @@ from fastapi import APIRouter, Request
 
 from humble_trowel.api.routes.jobs import desk_of
 from humble_trowel.api.schemas import KeepWays, School, WaysState
-from humble_trowel.core.plan.form_ways import CORNER_SCHOOLS, STACK_SCHOOLS
+from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
 from humble_trowel.store import ways
 
@@ -16,6 +16,7 @@ SCHOOLS = {
     for name, rows in (
         ("corner", CORNER_SCHOOLS),
         ("stack", STACK_SCHOOLS),
+        ("buy", BUY_SCHOOLS),
         ("base", BASE_SCHOOLS),
         ("grading", GRADING_SCHOOLS),
         ("lifts", LIFT_SCHOOLS),

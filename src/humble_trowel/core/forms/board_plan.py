@@ -11,7 +11,7 @@ which no plan can be under.
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import combinations, islice
 
 from humble_trowel.core.forms.cover import Buy, Chain, Cover, UsedBoard
@@ -39,38 +39,44 @@ class BoardPlan:
 
 
 def plan_boards(
-    runs_mm: Sequence[float], stock: Sequence[Buy], on_hand_mm: Sequence[float], kerf_mm: float, least_mm: float
-) -> BoardPlan | None:
-    """Boards and their cuts for all runs. None where the stock cannot make them (nothing to buy)."""
+    runs_mm: Sequence[float], stock: Sequence[Buy], on_hand_mm: Sequence[float], kerf_mm: float, least_mm: float,
+    splice_cents: int = 0,
+) -> BoardPlan | None:  # fmt: skip
+    """Boards and their cuts for all runs. splice_cents: what a splice costs, weighed against board. None where the
+    stock cannot make them (nothing to buy)."""
     have = sorted((mm for mm in on_hand_mm if mm >= min(least_mm, *runs_mm)), reverse=True)
     total = sum(runs_mm)
     if not stock and sum(have) < total:
         return None
     room = total + kerf_mm * len(runs_mm) + MOST_BUMPS * least_mm
-    cover = Cover(stock or [Buy(max(have), 0)], room)
+    real = {row.mm: row.price_cents for row in stock}
+    cover = Cover([Buy(row.mm, row.price_cents + splice_cents) for row in stock] or [Buy(max(have), 0)], room)
+    bare = Cover(stock, room) if stock else cover
     by_length = Cover([Buy(row.mm, round(row.mm * 10)) for row in stock] or [Buy(1.0, 0)], room)
     chains = None
     if len(runs_mm) <= ELEVEN:
-        chains = _exact(runs_mm, cover, kerf_mm, least_mm) if not have else None
+        chains = _exact(runs_mm, cover, kerf_mm, least_mm, splice_cents) if not have else None
         chains = chains or _first_fit(runs_mm, cover, have, kerf_mm, least_mm)
     chains = chains or whole_boards_first(runs_mm, stock, have, kerf_mm, least_mm)
     if chains is None:
         return None
-    boards = [board for chain in chains for board in chain]
+    boards = [
+        board if board.on_hand else replace(board, price_cents=real[board.mm]) for chain in chains for board in chain
+    ]
     missing = max(0.0, total - sum(have))
     bought = [board for board in boards if not board.on_hand]
     pieces = sum(len(board.pieces) for board in boards)
     return BoardPlan(
         boards=sorted(boards, key=lambda b: (not b.on_hand, -b.mm, b.pieces)),
-        cost_cents=sum(board.price_cents for board in bought),
-        bound_cents=cover.cost(missing)[0],
+        cost_cents=sum(real[board.mm] for board in bought),
+        bound_cents=bare.cost(missing)[0],
         bought_mm=sum(board.mm for board in bought),
         bound_mm=by_length.cost(missing)[0] / 10,
         splices=pieces - len(runs_mm),
     )
 
 
-def _exact(runs: Sequence[float], cover: Cover, kerf: float, least: float) -> list[Chain] | None:
+def _exact(runs: Sequence[float], cover: Cover, kerf: float, least: float, splice_cents: int) -> list[Chain] | None:
     """Part the runs into chains: least cost, then fewest pieces, by dynamic programming over sets of runs."""
     n = len(runs)
     length = [0.0] * (1 << n)
@@ -79,7 +85,7 @@ def _exact(runs: Sequence[float], cover: Cover, kerf: float, least: float) -> li
         low = mask & -mask
         length[mask] = length[mask ^ low] + runs[low.bit_length() - 1] + (kerf if mask != low else 0.0)
         cents, boards = cover.cost(length[mask])
-        price[mask] = (cents, boards + mask.bit_count() - 1)
+        price[mask] = (cents - splice_cents, boards + mask.bit_count() - 1)
     laid: dict[int, Chain] = {}
     for _ in range(MOST_BUMPS * 4):
         parts = _partition(n, price)
@@ -91,7 +97,7 @@ def _exact(runs: Sequence[float], cover: Cover, kerf: float, least: float) -> li
             if length[mask] > sum(runs) + kerf * n + (MOST_BUMPS - 2) * least:
                 return None
             cents, boards = cover.cost(length[mask])
-            price[mask] = (cents, boards + mask.bit_count() - 1)
+            price[mask] = (cents - splice_cents, boards + mask.bit_count() - 1)
     return None
 
 

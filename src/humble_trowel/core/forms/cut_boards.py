@@ -10,8 +10,9 @@ from typing import Any
 from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.findings import Finding, finding
-from humble_trowel.core.forms.board_plan import plan_boards
+from humble_trowel.core.forms.board_plan import BoardPlan, plan_boards
 from humble_trowel.core.forms.cover import Buy
+from humble_trowel.core.forms.crew_boards import plan_by_crew, reason_of
 from humble_trowel.core.forms.form_plan import FormPlan
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
 from humble_trowel.core.guard import answers
@@ -23,7 +24,7 @@ from humble_trowel.core.units import say_length
 
 @dataclass(frozen=True)
 class CutPiece:
-    """A piece. key: 'D1', side letter and number along it. side: -1 for a step form. at_mm: along the side."""
+    """A piece. key: 'D1', side letter and number along it. why: its run is made so. side: -1 for a step form. at_mm: along the side."""
 
     key: str
     side: int
@@ -33,6 +34,7 @@ class CutPiece:
     text: str
     where: str
     runs_past_mm: float
+    why: str
 
 
 @dataclass(frozen=True)
@@ -81,7 +83,7 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: Ways) -> CutPlanOfJob:
     own = ways_for(ways, plan.ways).forms
     boards: list[CutBoard] = []
     doubts: list[Finding] = []
-    cost = bound_cents = splices = 0
+    cost = bound_cents = splices = saved = more = 0
     counts: dict[str, int] = {}
     bought = bound_mm = 0.0
     for mark, runs in _runs(plan, forms).items():
@@ -90,7 +92,10 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: Ways) -> CutPlanOfJob:
             continue
         stock = [Buy(mm, round(kind.price_per_m_cents * mm / 1000)) for mm in sorted(own.stock_lengths_mm)]
         have = [row.length_mm for row in own.on_hand if row.board == mark for _ in range(row.count)]
-        found = plan_boards([run.mm for run in runs], stock, have, own.kerf_mm, own.min_piece_mm)
+        lengths = [run.mm for run in runs]
+        money = plan_boards(lengths, stock, have, own.kerf_mm, own.min_piece_mm, own.splice_cents)
+        crew = plan_by_crew(lengths, stock, have, own.kerf_mm, own.min_piece_mm) if own.buy == "crew" else None
+        found = crew or money
         if found is None:
             words = f"No boards of {mark} make these runs with pieces of {say_length(own.min_piece_mm, plan.units)} or more."
             doubts.append(
@@ -98,11 +103,14 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: Ways) -> CutPlanOfJob:
             )
             continue
         names = _keys(runs, [piece for board in found.boards for piece in board.pieces], counts)
+        why = [_reason(plan, found, run, row.mm, found is crew) for run, row in enumerate(runs)]
+        saved += found.cost_cents - money.cost_cents if money and crew else 0
+        more += money.splices - found.splices if money and crew else 0
         for board in found.boards:
             used = math.fsum(mm for _, _, mm in board.pieces) + own.kerf_mm * (len(board.pieces) - 1)
             left = max(0.0, board.mm - used)
             pieces = [
-                _piece(plan, runs, piece, names, own, left if piece is board.pieces[-1] else 0.0)
+                _piece(plan, runs, piece, names, own, left if piece is board.pieces[-1] else 0.0, why)
                 for piece in board.pieces
             ]
             boards.append(
@@ -117,7 +125,7 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: Ways) -> CutPlanOfJob:
     proven = cost <= bound_cents
     return CutPlanOfJob(
         boards, _shopping(boards), math.fsum(board.left_mm for board in boards), bought, bound_mm, cost, bound_cents,
-        f"{cost / 100:,.2f}", splices, splices, proven, _verdict(boards, splices, proven, cost, bound_cents), doubts,
+        f"{cost / 100:,.2f}", splices, splices, proven, _verdict(boards, splices, proven, cost, bound_cents, own.buy, saved, more), doubts,
     )  # fmt: skip
 
 
@@ -161,14 +169,21 @@ def _piece(
     keys: dict[tuple[int, float], str],
     ways: FormWays,
     left: float,
+    why: Sequence[str],
 ) -> CutPiece:
     row, at, mm = piece
     run = runs[row]
     ends = at + mm >= run.mm - 0.5
     past = left if ends and ways.corner == "run-past" and left > 1 and _free_past(plan, run.side, left) else 0.0
     return CutPiece(
-        keys[row, at], run.side, run.course, run.from_mm + at, mm, say_length(mm, plan.units), run.name, past
+        keys[row, at], run.side, run.course, run.from_mm + at, mm, say_length(mm, plan.units), run.name, past, why[row]
     )
+
+
+def _reason(plan: Plan, found: BoardPlan, run: int, need_mm: float, by_crew: bool) -> str:
+    sizes = {board.mm for board in found.boards for piece in board.pieces if piece[0] == run}
+    text = say_length(max(sizes), plan.units) if len(sizes) == 1 else "boards"
+    return reason_of(found, run, need_mm, text, by_crew)
 
 
 def _free_past(plan: Plan, side: int, past_mm: float) -> bool:
@@ -201,9 +216,23 @@ def _shopping(boards: Sequence[CutBoard]) -> list[str]:
     ]
 
 
-def _verdict(boards: Sequence[CutBoard], splices: int, proven: bool, cost: int, bound: int) -> str:
+def _verdict(
+    boards: Sequence[CutBoard], splices: int, proven: bool, cost: int, bound: int, way: str, saved: int, more: int
+) -> str:
     bought = sum(not board.on_hand for board in boards)
     spliced = f"{splices} {'splice' if splices == 1 else 'splices'}"
+    if way == "crew":
+        other = (
+            f" By least money: {saved / 100:,.2f} less and {more} more {'splice' if more == 1 else 'splices'}."
+            if saved > 0
+            else ""
+        )
+        bare = (
+            f"Buy {bought} boards{f' for {cost / 100:,.2f}' if cost else ''}, {spliced}."
+            if bought
+            else f"All from boards on hand, {spliced}."
+        )
+        return f"{bare} One size a side, fewest splices, then money.{other}"
     least = "No plan costs less." if proven else f"No plan costs less than {bound / 100:,.2f}."
     money = f" for {cost / 100:,.2f}" if cost else ""
     return f"Buy {bought} boards{money}, {spliced}. {least}" if bought else f"All from boards on hand, {spliced}."

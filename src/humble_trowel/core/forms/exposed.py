@@ -27,8 +27,13 @@ class Station:
     ground_mm: float
 
     @property
+    def stands_mm(self) -> float:
+        """How far the form's top stands over the ground; negative where the ground is higher."""
+        return self.top_mm - self.ground_mm
+
+    @property
     def height_mm(self) -> float:
-        return max(0.0, self.top_mm - self.ground_mm)
+        return max(0.0, self.stands_mm)
 
 
 @dataclass(frozen=True)
@@ -99,9 +104,31 @@ def stations(plan: Plan, cells: Sequence[Cell], side: int, row: FormRow | None, 
             spot = (a[0] + (b[0] - a[0]) * at / size, a[1] + (b[1] - a[1]) * at / size)
             top = cell.top_at(spot)
             level = _ground_at(ground, at) if ground else top - max(deep_mm, cell.thickness_mm)
-            if not rows or rows[-1].at_mm != at or abs(rows[-1].height_mm - (top - level)) > 0.01:
+            if not rows or rows[-1].at_mm != at or abs(rows[-1].stands_mm - (top - level)) > 0.01:
                 rows.append(Station(at, top, level))
     return rows
+
+
+def above_ground(part: Reach, spots: Sequence[Station], above_mm: float) -> list[tuple[float, float]]:
+    """Stretches of a part where the form stands more than `above_mm` over the ground: (from, to) in mm along the side."""
+    found: list[tuple[float, float]] = []
+    for one, two in pairwise(spots):
+        start, end = max(one.at_mm, part.from_mm), min(two.at_mm, part.to_mm)
+        if end <= start:
+            continue
+        rise = (two.stands_mm - one.stands_mm) / (two.at_mm - one.at_mm)
+        low, high = (one.stands_mm + rise * (at - one.at_mm) for at in (start, end))
+        if max(low, high) <= above_mm:
+            continue
+        if low < above_mm:
+            start += (above_mm - low) / rise
+        if high < above_mm:
+            end -= (above_mm - high) / -rise
+        if found and start - found[-1][1] < 1e-6:
+            found[-1] = (found[-1][0], end)
+        else:
+            found.append((start, end))
+    return found
 
 
 def _inside(a: XY, b: XY, at: float) -> XY:

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.forms.kickers import FULL
 from humble_trowel.core.forms.side_form import TALL_MM, SideForm, side_form
 from humble_trowel.core.forms.side_workings import SideWorkings, side_workings
 from humble_trowel.core.forms.steps import StepForm, step_forms
@@ -81,6 +82,12 @@ def _doubts(plan: Plan, sides: Sequence[SideForm], ways: FormWays) -> list[Findi
             finding("ground-not-set", "forms", f"The ground outside {names} is not set: the whole edge is taken as formed.",
                     "Give the ground level at both ends of a side.", "house")
         )  # fmt: skip
+    for side in sides:
+        if not side.formed and side.why.startswith("The ground outside"):
+            words = f"The ground outside {side.name} comes up to the slab's top all along."
+            rows.append(
+                finding("ground-high", f"forms/side/{side.side}", words, "Dig it away, or say no form there.", "house")
+            )
     for side in formed:
         where = f"forms/side/{side.side}"
         if not side.fits:
@@ -90,6 +97,10 @@ def _doubts(plan: Plan, sides: Sequence[SideForm], ways: FormWays) -> list[Findi
             rows.append(
                 finding("form-tall", where, words, "Have a competent person or an engineer look at it.", "pressure")
             )
+        if side.kicker_load_n > FULL * ways.kicker_holds_n:
+            share = side.kicker_load_n / ways.kicker_holds_n
+            words = f"Each kicker of {side.name} carries {share:.1%} of what one holds."
+            rows.append(finding("kicker-full", where, words, "Add a kicker between, or pack earth behind.", "pressure"))
         if side.least_mm <= 0 < side.height_mm:
             words = f"The ground outside {side.name} comes up to the slab's top."
             rows.append(finding("ground-high", where, words, "Dig it away, or say no form there.", "house"))

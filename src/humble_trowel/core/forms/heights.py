@@ -23,8 +23,9 @@ class Stack:
 
 
 def choose(height_mm: float, kit: Sequence[tuple[str, float]], rule: str) -> Stack | None:
-    """The stack for a height. kit: (mark, depth in mm). rule: 'least-over', 'fewest' or 'let-in' (strictly
-    shallower, where a stack of three quarters of the height or more exists). Ties go by the marks. None: none fits.
+    """The stack for a height. kit: (mark, depth in mm). rule: 'least-over', 'fewest', 'two-widths' (one board, or a
+    narrow one over a wide one) or 'let-in' (strictly shallower, where a stack of three quarters of the height or more
+    exists). Ties go by the marks. None: none fits.
     """
     stacks = [
         Stack(tuple(mark for mark, _ in row), sum(deep for _, deep in row), sum(deep for _, deep in row) - height_mm)
@@ -39,6 +40,8 @@ def choose(height_mm: float, kit: Sequence[tuple[str, float]], rule: str) -> Sta
         rule = "least-over"
     if not tall:
         return None
+    if rule == "two-widths":
+        tall = [stack for stack in tall if len(set(stack.boards)) == len(stack.boards) <= 2] or tall
     if rule == "fewest":
         return min(tall, key=lambda stack: (len(stack.boards), round(stack.over_mm, 3), stack.boards))
     return min(tall, key=lambda stack: (round(stack.over_mm, 3), len(stack.boards), stack.boards))

@@ -5,10 +5,10 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from itertools import pairwise
 
-from humble_trowel.core.forms.exposed import Reach, Station, reaches, stations
+from humble_trowel.core.forms.exposed import LEAST_MM, Reach, Station, above_ground, reaches, stations
 from humble_trowel.core.forms.heights import SLACK_MM, Stack, choose
+from humble_trowel.core.forms.kickers import FULL, between_kickers, whole_inches
 from humble_trowel.core.forms.runs import corner_extra_mm
 from humble_trowel.core.forms.span import Span, board_span, top_push_n_per_m
 from humble_trowel.core.geometry.rounds import Arc
@@ -82,14 +82,22 @@ def side_form(
     ring = list(plan.outline or [])
     row = next((row for row in plan.forms if side in row.sides), None)
     parts = reaches(plan, side)
-    open_parts = [part for part in parts if not part.against]
     spots = stations(plan, cells, side, row, edge_mm)
+    free = [part for part in parts if not part.against]
+    open_parts = [
+        Reach(start, end, "")
+        for part in free
+        for start, end in above_ground(part, spots, 0.0)
+        if end - start > LEAST_MM
+    ]
     name = side_name(side, len(ring))
     mark = next((edge.type for edge in plan.edges if side in (edge.sides or ())), None)
     kind = next((row.kind for row in plan.edge_types if row.mark == mark), "plain")
     against = ", ".join(dict.fromkeys(part.against for part in parts if part.against))
     if row is not None and row.build == "none":
         return _bare(side, name, "No form, by your word.", spots, row)
+    if free and not open_parts:
+        return _bare(side, name, "The ground outside comes up to the slab's top.", spots, row)
     if not open_parts or (kind in ("against-wall", "dowelled") and not against):
         return _bare(side, name, f"Against {against}." if against else "Against what stands there.", spots, row)
     return _formed(plan, side, name, row or FormRow(sides=[side]), open_parts, against, spots, ways, arc)
@@ -123,7 +131,9 @@ def _formed(
     courses = [] if panel or stack is None else _courses(plan, side, parts, spots, stack, kit, ways)
     spacing, governs = _spacing(courses, ways, high if panel or stack is None else 0.0)
     push = top_push_n_per_m(high)
-    spacing, every, load = _kickers(spacing, push, ways, row.backfilled)
+    spacing, every, load = between_kickers(
+        spacing, push, kit.get(stack.boards[0]) if courses and stack else None, ways, row.backfilled
+    )
     stakes_at = [at for part in parts for at in _evenly(part, spacing)]
     foam = length * high / 1e6 if row.build == "foam-faced" else 0.0
     return SideForm(
@@ -138,11 +148,11 @@ def _formed(
         panels=math.ceil(length / ways.panel_length_mm) if panel else 0, foam_m2=foam,
         fits=stack is not None or (panel and high <= ways.panel_deep_mm),
         height_text=say_depth(high, plan.units), spacing_text=say_length(spacing, plan.units), lean_text=say_depth(ways.lean_mm, plan.units),
-        push_words=_push_words(plan, high, push, spacing, load, governs),
+        push_words=_push_words(plan, high, push, spacing, load, governs, ways),
     )  # fmt: skip
 
 
-def _push_words(plan: Plan, high: float, push: float, spacing: float, load: float, governs: str) -> str:
+def _push_words(plan: Plan, high: float, push: float, spacing: float, load: float, governs: str, ways: FormWays) -> str:
     """Why the stakes and kickers stand as they do, in a sentence or two."""
     metric = plan.units == "mm"
     each = f"{push:.0f} N on each metre" if metric else f"{push / 4.4482216 * 0.3048:.0f} lb on each foot"
@@ -153,7 +163,8 @@ def _push_words(plan: Plan, high: float, push: float, spacing: float, load: floa
         "L/360": "the bulge limit, span / 360",
     }.get(governs, "the board's bending")
     words = f"{say_depth(high, plan.units)} of wet concrete pushes the top out with {each}. Stakes at {say_length(spacing, plan.units)} by {why}."
-    return words + (f" A kicker holds {held}." if load else " No kicker needed.")
+    full = " That is all it carries." if load > FULL * ways.kicker_holds_n else ""
+    return words + (f" A kicker holds {held}.{full}" if load else " No kicker needed.")
 
 
 def _stack(high: float, row: FormRow, ways: FormWays, bends: bool) -> Stack | None:
@@ -163,9 +174,7 @@ def _stack(high: float, row: FormRow, ways: FormWays, bends: bool) -> Stack | No
         if all(mark in depth for mark in row.boards):
             deep = sum(depth[mark] for mark in row.boards)
             return Stack(tuple(row.boards), deep, deep - high) if deep >= high * 0.75 else None
-    best = choose(high, kit, ways.stack)
-    exact = choose(high, kit, "least-over")
-    return exact if exact is not None and abs(exact.over_mm) <= SLACK_MM else best
+    return choose(high, kit, ways.stack)
 
 
 def _courses(
@@ -199,22 +208,8 @@ def _courses(
 
 def _where_needed(part: Reach, spots: Sequence[Station], above: float, least: float) -> list[tuple[float, float]]:
     """Stretches of a part where the form is higher than the boards above; never shorter than a least piece."""
-    if above <= 0:
-        return [(part.from_mm, part.to_mm)]
     found: list[list[float]] = []
-    for one, two in pairwise(spots):
-        start, end = max(one.at_mm, part.from_mm), min(two.at_mm, part.to_mm)
-        if end <= start:
-            continue
-        rise = (two.height_mm - one.height_mm) / (two.at_mm - one.at_mm)
-        low, high = (one.height_mm + rise * (at - one.at_mm) for at in (start, end))
-        need = above + SLACK_MM
-        if max(low, high) <= need:
-            continue
-        if low < need:
-            start += (need - low) / rise
-        if high < need:
-            end -= (need - high) / -rise
+    for start, end in above_ground(part, spots, above + SLACK_MM if above > 0 else 0.0):
         if found and start - found[-1][1] < least:
             found[-1][1] = end
         else:
@@ -234,26 +229,10 @@ def _spacing(courses: Sequence[Course], ways: FormWays, panel_head: float) -> tu
     """Stakes as far apart as the weakest course allows, in whole inches. Panels: as a 1.5 in wall of one depth."""
     if courses:
         worst = min(courses, key=lambda course: course.span.spacing_mm)
-        return _whole_inches(
+        return whole_inches(
             worst.span.spacing_mm
         ), worst.span.governs if worst.span.limit_mm < worst.span.cap_mm else "cap"
-    return _whole_inches(min(24 * INCH, ways.panel_length_mm)) if panel_head <= TALL_MM else 16 * INCH, "cap"
-
-
-def _whole_inches(size: float) -> float:
-    return max(1, math.floor(size / INCH + 1e-6)) * INCH
-
-
-def _kickers(spacing: float, push: float, ways: FormWays, backfilled: bool) -> tuple[float, int, float]:
-    """(stake spacing, stakes from kicker to kicker, load of one in N). Earth packed behind needs none."""
-    per_stake = push * spacing / 1000
-    if backfilled or per_stake <= ways.stake_holds_n:
-        return spacing, 0, 0.0
-    every = math.floor(ways.kicker_holds_n / per_stake)
-    if every < 1:
-        spacing = _whole_inches(ways.kicker_holds_n / push * 1000)
-        every = 1
-    return spacing, every, push * spacing * every / 1000
+    return whole_inches(min(24 * INCH, ways.panel_length_mm)) if panel_head <= TALL_MM else 16 * INCH, "cap"
 
 
 def _evenly(part: Reach, spacing: float) -> list[float]:

@@ -64,14 +64,22 @@ def board_span(
     bottom = N_PER_M3 * (top_mm + deep_mm) / 1e3 / 1e6  # N/mm2
     top = bottom if all_bottom else N_PER_M3 * top_mm / 1e3 / 1e6
     line = (top + bottom) / 2 * deep_mm
-    stiff = WET_STIFFNESS * E_PSI[wood] * PSI_MPA * deep_mm * thick_mm**3 / 12
-    section = deep_mm * thick_mm**2 / 6
-    bending = ((10 if several else 8) * bending_mpa(deep_mm, wood) * section / line) ** 0.5
-    sag = stiff * (145 if several else 384 / 5)
-    ratio = (sag / (RATIO * line)) ** (1 / 3)
-    bulge = (sag * bulge_limit_mm / line) ** 0.25
+    bending, ratio, bulge = flat_limits(
+        thick_mm, deep_mm, line, wood=wood, several=several, bulge_limit_mm=bulge_limit_mm
+    )
     limit, governs = min((bending, "bending"), (ratio, "L/360"), (bulge, "bulge"))
     return Span(bottom * 1e3, line, bending, ratio, bulge, limit, governs, cap_mm)
+
+
+def flat_limits(
+    thick_mm: float, deep_mm: float, line_n_per_mm: float, *, wood: Wood, several: bool, bulge_limit_mm: float
+) -> tuple[float, float, float]:
+    """Greatest spans of a board lying flat under a line load, mm: by bending, by span / 360, by bulge."""
+    stiff = WET_STIFFNESS * E_PSI[wood] * PSI_MPA * deep_mm * thick_mm**3 / 12
+    section = deep_mm * thick_mm**2 / 6
+    bending = ((10 if several else 8) * bending_mpa(deep_mm, wood) * section / line_n_per_mm) ** 0.5
+    sag = stiff * (145 if several else 384 / 5)
+    return bending, (sag / (RATIO * line_n_per_mm)) ** (1 / 3), (sag * bulge_limit_mm / line_n_per_mm) ** 0.25
 
 
 def thrust_n_per_m(head_mm: float) -> float:

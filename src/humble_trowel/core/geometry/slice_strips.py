@@ -78,8 +78,9 @@ def _strip_of(
     spots: list[XY], before: EdgeType | None, own: EdgeType | None, after: EdgeType | None, slab_mm: float
 ) -> list[Strip]:
     """The strip on spots[1]..spots[2]: its rectangle, and what it adds past its ends (spots[0], spots[3])."""
-    if own is None or (own.depth_mm or 0.0) <= slab_mm:
-        return []  # no deeper than the slab; beside others it still is a thickened neighbour
+    if own is None:
+        return []
+    deep = (own.depth_mm or 0.0) > slab_mm  # if not, it still is a thickened neighbour to others
     p, q = spots[1], spots[2]
     ux, uy = _unit(p, q)
     line = (-uy, ux, uy * p[0] - ux * p[1])
@@ -87,7 +88,7 @@ def _strip_of(
     past_p, past_q = (-ux, -uy, -(ux * p[0] + uy * p[1])), (ux, uy, ux * q[0] + uy * q[1])
     reach = far[2] + line[2]
     bound = (min(p[0], q[0]) - reach, max(p[0], q[0]) + reach)
-    strips = [Strip((near, far, past_p, past_q), line, own, *bound)]
+    strips = [Strip((near, far, past_p, past_q), line, own, *bound)] if deep else []
     for other, corner, beyond, away, sign in (
         (before, p, past_p, spots[0], -1.0),
         (after, q, past_q, spots[3], 1.0),
@@ -99,7 +100,7 @@ def _strip_of(
         outside: Row = (-beyond[0], -beyond[1], -beyond[2])
         if turn > 0:
             inside_other = (v[1], -v[0], v[1] * corner[0] - v[0] * corner[1])
-            strips.append(Strip((near, far, outside, inside_other), line, own))
+            strips += [Strip((near, far, outside, inside_other), line, own)] if deep else []
         elif turn < -1e-9:
             strips += _half_kite((near, outside), line, corner, v, (own, other), slab_mm)
     return strips
@@ -114,6 +115,8 @@ def _half_kite(
     farther = (other[0] - a, other[1] - b, c - other[2])
     strips = []
     for kind in dict.fromkeys(kinds):
+        if (kind.depth_mm or 0.0) <= slab_mm:
+            continue
         far = _far_row(line, kind, slab_mm)
         reach = (far[2] + line[2]) / max(1e-6, _cos2(line, v))
         strips.append(Strip((*rows, farther, far), line, kind, corner[0] - reach, corner[0] + reach))

@@ -9,7 +9,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -82,7 +82,11 @@ def _slice_areas(plan: Plan, strips: Sequence[Strip], x: Array) -> Array:
         *[zone for zone, _ in (*zones, *voids)],
         *_band_marks(bands, sorted({*(mm for mm in level if tilted or mm > least), *bends})),
     ]
-    marks += _tilted_marks(bands, tilted, x)
+    dipped = [
+        replace(slab, at_0=slab.at_0 + void.depth_mm) for slab in tilted for _, void in voids if void.keeps
+    ]  # where a recess that keeps thickness makes a sloping slab dip
+    marks += _tilted_marks(bands, [*tilted, *dipped], x)
+    marks += [_slab_marks(slab, void.depth_mm, x) for slab in tilted for _, void in voids if not void.keeps]
     breaks = np.sort(np.concatenate(marks, axis=1), axis=1)
     gap = np.diff(breaks, axis=1)
     line, column = np.nonzero((gap > 1e-9) & (breaks[:, 1:] < FAR))
@@ -233,6 +237,13 @@ def _tilted_marks(bands: Bands, slabs: Sequence[Slab], x: Array) -> list[Array]:
             there = (bands.low < FAR) & (np.abs(closing) > 1e-12)
             marks.append(np.where(there, (at_0 - depth) / np.where(there, closing, 1.0), FAR))
     return marks
+
+
+def _slab_marks(slab: Slab, deep_mm: float, x: Array) -> Array:
+    """Where a slab whose underside slopes against its top is so deep."""
+    if abs(slab.per_y) < 1e-12:
+        return np.full((len(x), 1), FAR)
+    return np.asarray(((deep_mm - slab.at_0 - slab.per_x * x) / slab.per_y)[:, None], dtype=np.float64)
 
 
 def _crossing_marks(bands: Bands) -> list[Array]:

@@ -64,7 +64,8 @@ KIT = [
     _board("bend 6", 5.5, 16, 180, True), _board("bend 12", 11.25, 12, 340, True),
 ]  # fmt: skip
 CornerWay = Literal["lap", "run-past", "butt"]
-StackWay = Literal["least-over", "fewest", "let-in"]
+StackWay = Literal["least-over", "fewest", "two-widths", "let-in"]
+BuyWay = Literal["crew", "money"]
 
 
 class FormWays(FormPart):
@@ -78,7 +79,9 @@ class FormWays(FormPart):
     ]
     on_hand: Annotated[list[OnHand], Field(max_length=60)] = []
     corner: CornerWay = "lap"
-    stack: StackWay = "least-over"
+    stack: StackWay = "fewest"
+    buy: BuyWay = "crew"
+    splice_cents: Cents = 350
     wood: Literal["SPF", "DF-L", "Hem-Fir"] = "SPF"
     bulge_mm: Annotated[SmallLength, Field(gt=0)] = IN / 16
     spans: Literal["several", "one"] = "several"
@@ -117,5 +120,10 @@ CORNER_SCHOOLS: tuple[tuple[CornerWay, str, str], ...] = (
 STACK_SCHOOLS: tuple[tuple[StackWay, str, str], ...] = (
     ("least-over", "Least board above the concrete, so the top edge is the screed line.", "More joints between boards that can leak."),
     ("fewest", "Fewest boards to stack, brace and strip.", "The form stands higher than needed, or is let into the ground."),
+    ("two-widths", "A narrow board over a wide one: two widths in the yard, joints never in line.", "The pair stands higher than needed at some depths."),
     ("let-in", "A board a little shallow, earth packed into the gap below.", "The gap must be packed well or paste runs out."),
+)  # fmt: skip
+BUY_SCHOOLS: tuple[tuple[BuyWay, str, str], ...] = (
+    ("crew", "One length of board a side and the fewest splices: quick to fetch, straight to nail.", "More board is bought, and longer offcuts go home."),
+    ("money", "Least money, each splice counted with its cleat and its minutes.", "Mixed lengths, and pieces that wander from side to side."),
 )  # fmt: skip

@@ -7,6 +7,7 @@
 	let { data, pick }: { data: LinesData; pick: Pick } = $props();
 	const cuts = $derived(data.cuts);
 	const longest = $derived(Math.max(1, ...(cuts?.boards.map((board) => board.mm) ?? [1])));
+	const picked = $derived(cuts?.boards.flatMap((board) => board.pieces).find((piece) => piece.side >= 0 && piece.side === pick.side));
 	const marks = $derived([...new Set(cuts?.boards.map((board) => board.mark) ?? [])]);
 </script>
 
@@ -22,7 +23,7 @@
 				<span class="size"><Frac text={board.text} />{#if board.on_hand}<span class="label hand">{w.lines.onHand}</span>{/if}</span>
 				<span class="bar" style:width="{(board.mm / longest) * 100}%">
 					{#each board.pieces as piece}
-						<button type="button" class="piece" class:on={pick.side === piece.side} style:width="{(piece.mm / board.mm) * 100}%" title="{piece.where}, {piece.text}" onclick={() => piece.side >= 0 && pick.chooseSide(piece.side)}>
+						<button type="button" class="piece" class:on={pick.side === piece.side} style:width="{(piece.mm / board.mm) * 100}%" title="{piece.where}, {piece.text}. {piece.why}" onclick={() => piece.side >= 0 && pick.chooseSide(piece.side)}>
 							<b>{piece.key}</b>{#if piece.mm / longest > 0.16}<span><Frac text={piece.text} /></span>{/if}
 						</button>
 					{/each}
@@ -31,6 +32,7 @@
 			</div>
 		{/each}
 	{/each}
+	{#if picked}<p role="status"><b><Frac text={picked.where} /></b>: <Frac text={picked.why} /></p>{/if}
 	<p class="label"><Frac text={w.lines.cleats(cuts.cleats)} /></p>
 	<p class="label">{w.lines.cutHow}</p>
 {:else if !data.working}<p>{data.problem || w.lines.noForms}</p>{/if}
