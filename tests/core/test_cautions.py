@@ -141,3 +141,24 @@ def test_a_way_that_is_taken_is_the_one_that_was_shown_and_leaves_lines_inside_a
             assert build_solid(after).net_m3 == pytest.approx(option.net_m3, abs=1e-6)
             assert next(row for row in after.edge_types if row.mark == "E1").depth_mm == 450
             assert sorted(side for row in after.edges if row.type == "F1" for side in row.sides) == [0, 1, 2, 3]
+
+
+@pytest.mark.parametrize("corner", range(4))
+@pytest.mark.parametrize("off_in", [5, 6.5, 8])
+def test_a_pile_on_a_corners_diagonal_has_the_edge_round_its_head(corner, off_in):
+    """20 x 14 ft, edge 12 wide 8 deep at 45 degrees all round: the mitre between two strips is no gap."""
+    inch, ring = 25.4, [(0, 0), (240, 0), (240, 168), (0, 168)]
+    x, y = ring[corner]
+    at = [(x + (off_in if x == 0 else -off_in)) * inch, (y + (off_in if y == 0 else -off_in)) * inch]
+    edge = {
+        "mark": "E1",
+        "kind": "thickened",
+        "depth_mm": 8 * inch,
+        "bottom_width_mm": 12 * inch,
+        "haunch_run_per_rise": 1,
+    }
+    job = plan(
+        outline=[[a * inch, b * inch] for a, b in ring], edge_types=[edge], edges=[{"sides": [0, 1, 2, 3], "type": "E1"}],
+        piles=[{"diameter_mm": 150, "head_down_mm": 5 * inch, "least_below_mm": 2 * inch, "at": [at]}],
+    )  # fmt: skip
+    assert "pile-cover" not in [row.code for row in figure(job, Ways(), quick=True).findings]

@@ -15,7 +15,8 @@ from humble_trowel.core.ground.layer_shots import layer_grounds, take_shots
 from humble_trowel.core.ground.notes import SiteNotes, sort_notes
 from humble_trowel.core.ground.pegs import grade_pegs
 from humble_trowel.core.ground.rod import rod_card, say_off, say_reading
-from humble_trowel.core.plan.ground_edits import read_level, read_rate
+from humble_trowel.core.plan.ground_edits import read_rate
+from humble_trowel.core.plan.levels_said import read_level
 from humble_trowel.core.plan.site_records import AsDug, SetUp, Shot, Shots
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.whole import whole, whole_json

@@ -26,6 +26,8 @@ def as_text(found: Whole) -> str:
         rows.append(f"Trucks     {', '.join(truck.text for truck in result.trucks)}. {c.ordered.last_load}")
     for spot in found.ground.rod if found.ground else []:
         if spot.reading_mm is not None:
-            rows.append(f"Rod        {spot.reading_text:>12}   {spot.surface}, {spot.at} ({spot.level_text})")
+            rows.append(
+                f"Rod        {spot.reading_text:>12}   {spot.surface}, {spot.at} ({spot.level_text}{f', {spot.slab_text}' if spot.slab_text else ''})"
+            )
     rows += [f"{doubt.severity.upper():6} {doubt.code}: {doubt.words} {doubt.remedy}" for doubt in found.findings]
     return "\n".join(rows) + "\n"

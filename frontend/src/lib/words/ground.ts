@@ -63,7 +63,7 @@ export const ground = {
 	trimmed: 'if the highs come off',
 	marks: 'Marks that stay',
 	markName: 'Name',
-	markLevel: 'Level against the finished floor',
+	markLevel: 'Level, from floor or slab top',
 	markHint: { 'ft-in': '8 1/2 below', mm: '215 below' },
 	markWhat: 'What it is',
 	whats: { floor: 'floor', nail: 'nail', kerb: 'kerb', cover: 'cover', other: 'other' },

@@ -38,10 +38,11 @@ from humble_trowel.core.ground.layer_view import layer_view
 from humble_trowel.core.ground.levels import check_reading, known_marks, stands
 from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.ground.pegs import grade_pegs
-from humble_trowel.core.ground.rod import rod_card, rod_reads, say_level, say_off, say_reading
+from humble_trowel.core.ground.rod import level_words, rod_card, rod_reads, say_level, say_off, say_reading
 from humble_trowel.core.ground.rod_working import reading_working
 from humble_trowel.core.ground.stack import BASE_KINDS, StackRow, resolve, stack_rows
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.levels_said import floor_mm
 from humble_trowel.core.plan.ways import Ways, ways_for
 from humble_trowel.core.units import parse_length, say_depth
 from humble_trowel.files.shots_csv import ShotsFileError, read_shots_csv
@@ -87,7 +88,7 @@ def _state(plan: Plan, crew: Ways, notes: SiteNotes, rows: dict[str, records.Rec
             for cell in solid.cells
         ],
         reads=rod_reads(plan, ways), grid=[peg.at for peg in pegs],
-        found_text="" if was is None else say_level(was, plan.units), strip_text=say_depth(strip_mm(plan, ways), plan.units),
+        found_text="" if was is None else say_level(was, plan.units, floor_mm(plan)), strip_text=say_depth(strip_mm(plan, ways), plan.units),
         findings=found.findings,
     )  # fmt: skip
 
@@ -114,7 +115,7 @@ def _layers(plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes) -> list[Laye
 def _marks(plan: Plan, notes: SiteNotes) -> list[Mark]:
     own = {row.name: i for i, row in enumerate(plan.ground.benchmarks)}
     return [
-        Mark(name=name, level_mm=level, level_text=say_level(level, plan.units), benchmark=own.get(name))
+        Mark(name=name, level_mm=level, level_text=level_words(level, plan), benchmark=own.get(name))
         for name, level in known_marks(plan, notes).items()
     ]
 

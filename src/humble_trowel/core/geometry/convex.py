@@ -29,6 +29,11 @@ def apart(one: Box, other: Box) -> bool:
     return one[2] <= other[0] or other[2] <= one[0] or one[3] <= other[1] or other[3] <= one[1]
 
 
+def within(box: Box, spot: XY, slack: float) -> bool:
+    """Whether a spot lies in a box, or within `slack` of it."""
+    return box[0] - slack <= spot[0] <= box[2] + slack and box[1] - slack <= spot[1] <= box[3] + slack
+
+
 def area_mm2(ring: Sequence[XY]) -> float:
     """Shoelace area, positive when anticlockwise, taken about the first corner."""
     x0, y0 = ring[0]

@@ -19,7 +19,7 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.beams import beam_facets
-from humble_trowel.core.geometry.convex import SLIVER_MM2, Ring, box_of, parted
+from humble_trowel.core.geometry.convex import SLIVER_MM2, Ring, box_of, parted, within
 from humble_trowel.core.geometry.pads import pad_facets
 from humble_trowel.core.geometry.parts import PartOf, first_number, parts_of
 from humble_trowel.core.geometry.recesses import recess_change_m3
@@ -40,6 +40,7 @@ from humble_trowel.core.geometry.zones import Cell, lay_zones, usable_region
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import Recess
 
+ON_BORDER_MM = 1e-3  # a spot on the mitre between two pieces belongs to both
 KEEP = 16  # plans that keep their solid; a large one takes some megabytes
 _RECENT: deque[Plan] = deque()
 
@@ -83,15 +84,16 @@ class Solid:
         """Depth of concrete in mm at a plan point, 0 outside."""
         spot = shapely.Point(x, y)
         for cell in self.cells:
-            if cell.region.intersects(spot):
-                here = (p for p in self.pieces if p.zone == cell.index and Polygon(p.ring).intersects(spot))
+            if shapely.dwithin(cell.region, spot, ON_BORDER_MM):
+                mine = (p for p in self.pieces if p.zone == cell.index and within(p.box, (x, y), ON_BORDER_MM))
+                here = (p for p in mine if shapely.dwithin(Polygon(p.ring), spot, ON_BORDER_MM))
                 slab, more = cell.depth_at((x, y)), max((p.excess.at(x, y) for p in here), default=0.0)
                 return self._under_recess(spot, slab, slab + more)
         return 0.0
 
     def _under_recess(self, spot: shapely.Point, slab_mm: float, depth_mm: float) -> float:
         for recess in self.recesses:
-            if Polygon(recess.polygon).intersects(spot):
+            if shapely.dwithin(Polygon(recess.polygon), spot, ON_BORDER_MM):
                 return max(slab_mm if recess.keeps_thickness else 0.0, depth_mm - recess.depth_mm)
         return depth_mm
 

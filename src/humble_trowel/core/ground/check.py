@@ -8,9 +8,9 @@ from humble_trowel.core.ground.as_dug import check_dug, dug_runs
 from humble_trowel.core.ground.layer_shots import sane_levels, take_shots
 from humble_trowel.core.ground.levels import check_reading, known_marks, stands
 from humble_trowel.core.ground.notes import SiteNotes
-from humble_trowel.core.ground.rod import say_level
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ground_parts import LAYER_WORDS
+from humble_trowel.core.plan.levels_said import floor_mm
 from humble_trowel.core.plan.part import Part
 from humble_trowel.core.plan.site_records import (
     AsDug,
@@ -75,9 +75,7 @@ def say_site(plan: Plan, ways: Ways, notes: SiteNotes, values: Part) -> str:
         return (
             ""
             if level is None
-            else f"Laser line {say_level(level + values.backsight_mm, plan.units)} of the finished floor.".replace(
-                "over of", "over"
-            ).replace("below of", "below")
+            else f"Laser line {say_depth(abs(level + values.backsight_mm - floor_mm(plan)), plan.units)} {'over' if level + values.backsight_mm >= floor_mm(plan) else 'below'} the finished floor."
         )
     if isinstance(values, BenchShot):
         row = next((stand for stand in stands(plan, ways, _with(notes, values)) if stand.id == values.setup), None)

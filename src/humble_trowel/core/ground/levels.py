@@ -13,6 +13,7 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.levels_said import benchmark_mm
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import say_depth
 
@@ -93,7 +94,7 @@ class Stand:
 
 def known_marks(plan: Plan, notes: SiteNotes) -> dict[str, float]:
     """Levels by name: benchmarks, floors that stand there, then turning points in the order they were shot."""
-    marks = {row.name: row.level_mm for row in plan.ground.benchmarks}
+    marks = {row.name: benchmark_mm(plan, row) for row in plan.ground.benchmarks}
     for thing in plan.existing:
         if thing.what in ("slab", "kerb"):
             marks.setdefault(thing.name, thing.level_mm)

@@ -18,6 +18,7 @@ from humble_trowel.core.ground.rod_parts import part_levels
 from humble_trowel.core.ground.stack import high_top, stack_rows, surface_of
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.plan.ground_ways import RodReads
+from humble_trowel.core.plan.levels_said import benchmark_mm, floor_mm
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import MM_PER_FT, Units, format_length, round_half_away, say_depth
 
@@ -27,7 +28,8 @@ SAME_MM = 0.05
 @dataclass(frozen=True)
 class RodRow:
     """A surface at a place. reading_mm: None while no laser stands. pole_text: mark on a story pole, up from the
-    floor's mark (down where it starts with a minus). key: of the layer. heavy: the base, which crews shoot most."""
+    floor's mark (down where it starts with a minus). key: of the layer. heavy: the base, which crews shoot most.
+    level_text: against the finished floor. slab_text: against the slab's top, '' where both are one."""
 
     surface: str
     at: str
@@ -40,6 +42,7 @@ class RodRow:
     reading_text: str
     pole_text: str
     heavy: bool
+    slab_text: str = ""
 
 
 def rod_reads(plan: Plan, ways: Ways) -> RodReads:
@@ -56,12 +59,27 @@ def say_reading(mm: float, reads: RodReads) -> str:
     return format_length(mm, "ft-in", 16)
 
 
-def say_level(mm: float, units: Units) -> str:
-    """A level against the finished floor: '4 in below', 'floor'."""
+def say_level(mm: float, units: Units, floor_mm: float = 0.0) -> str:
+    """A level of the plan (0 = the main slab's top) against the finished floor: '4 in below', 'floor'. floor_mm: how
+    far that floor lies over the slab's top."""
+    return _against(mm - floor_mm, units, "floor")
+
+
+def level_words(mm: float, plan: Plan) -> str:
+    """A level of the plan against both surfaces, where they are two: '415 mm below floor, 285 mm below slab top'."""
+    floor = floor_mm(plan)
+    if not floor:
+        return say_level(mm, plan.units)
+    words = []
+    for size, name in ((mm - floor, "floor"), (mm, "slab top")):
+        text = _against(size, plan.units, name)
+        words.append(text if text == name else f"{text} {name}")
+    return ", ".join(words)
+
+
+def _against(mm: float, units: Units, name: str) -> str:
     size = say_depth(abs(mm), units)
-    if size in ("0″", "0 mm"):
-        return "floor"
-    return f"{size} {'over' if mm > 0 else 'below'}"
+    return name if size in ("0″", "0 mm") else f"{size} {'over' if mm > 0 else 'below'}"
 
 
 def say_off(off_mm: float, plan_units: Units, reads: RodReads) -> str:
@@ -76,18 +94,22 @@ def say_off(off_mm: float, plan_units: Units, reads: RodReads) -> str:
 class _Card:
     def __init__(self, plan: Plan, ways: Ways, instrument_mm: float | None) -> None:
         self.plan, self.instrument_mm, self.reads = plan, instrument_mm, rod_reads(plan, ways)
+        self.floor_mm = floor_mm(plan)
         self.rows: list[RodRow] = []
 
     def add(
         self, surface: str, at: str, key: str, zone: str, spot: XY | None, level: float, heavy: bool = False
     ) -> None:
         reading = None if self.instrument_mm is None else self.instrument_mm - level
-        size = say_depth(abs(level), self.plan.units)
-        pole = "at the floor's mark" if size in ("0″", "0 mm") else f"{size} {'up' if level < 0 else 'down'}"
+        size = say_depth(abs(level - self.floor_mm), self.plan.units)
+        pole = (
+            "at the floor's mark" if size in ("0″", "0 mm") else f"{size} {'up' if level < self.floor_mm else 'down'}"
+        )
+        slab = f"{_against(level, self.plan.units, 'slab top')}{'' if abs(level) < SAME_MM else ' slab top'}"
         self.rows.append(
             RodRow(
-                surface, at, key, zone, spot, level, say_level(level, self.plan.units), reading,
-                "" if reading is None else say_reading(reading, self.reads), pole, heavy,
+                surface, at, key, zone, spot, level, say_level(level, self.plan.units, self.floor_mm), reading,
+                "" if reading is None else say_reading(reading, self.reads), pole, heavy, slab if self.floor_mm else "",
             )
         )  # fmt: skip
 
@@ -99,6 +121,8 @@ def rod_card(
 
     instrument_mm: level of the laser's line, None without a set-up. stripped_mm: level with the sod off, if known."""
     card = _Card(plan, ways, instrument_mm)
+    if card.floor_mm:
+        card.add("finished floor", "the top of the stack", "floor", "", None, card.floor_mm)
     for cell in solid.cells:
         _zone(card, cell)
     _trenches(card, solid)
@@ -111,7 +135,15 @@ def rod_card(
         if thing.what in ("slab", "kerb"):
             card.add(thing.name, "its top", "existing", "", None, thing.level_mm)
     for mark in plan.ground.benchmarks:
-        card.add(mark.name, "benchmark", "benchmark", "", mark.at, mark.level_mm)
+        of = "finished floor" if mark.of == "floor" else "slab's top"
+        card.add(
+            mark.name,
+            f"benchmark, from the {of}" if card.floor_mm else "benchmark",
+            "benchmark",
+            "",
+            mark.at,
+            benchmark_mm(plan, mark),
+        )
     return card.rows
 
 

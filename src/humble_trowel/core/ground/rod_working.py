@@ -8,6 +8,7 @@ from humble_trowel.core.ground.rod import rod_reads, say_reading
 from humble_trowel.core.ground.stack import StackRow, stack_rows
 from humble_trowel.core.order.leaves import thin_leaf
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.levels_said import floor_mm
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import MM_PER_IN, say_depth
 from humble_trowel.core.working import Working, leaf, work
@@ -30,14 +31,24 @@ def reading_working(
     inches in a ft-in job, in mm otherwise."""
     inputs = {
         "back": _signed(plan, f"Rod on {stand.on}, {stand.name}", stand.backsight_mm, "shot", "ground/laser"),
-        "mark": _signed(plan, f"{stand.on}, against the finished floor", stand.on_level_mm, "typed", "ground/laser"),
+        "mark": _signed(
+            plan,
+            f"{stand.on}, against the {'slab top' if floor_mm(plan) else 'finished floor'}",
+            stand.on_level_mm,
+            "typed",
+            "ground/laser",
+        ),
     }
     down = _down(plan, cell, row) if cell is not None and row is not None else []
     for i, (words, mm, set_at) in enumerate(down):
         inputs[f"d{i}"] = thin_leaf(words, mm, plan, set_at)
     rest = -level_mm - sum(mm for _, mm, _ in down)
     if abs(rest) > LEAST_MM:
-        what = "Fall, and layers over the slab" if down else f"{name}, below the finished floor"
+        what = (
+            "Fall, and layers over the slab"
+            if down
+            else f"{name}, below the {'slab top' if floor_mm(plan) else 'finished floor'}"
+        )
         inputs["rest"] = _signed(plan, what, rest, "geometry", "")
     text = say_reading(stand.instrument_mm - level_mm, rod_reads(plan, ways))
     unit = "mm" if plan.units == "mm" else "in"

@@ -11,10 +11,10 @@ from humble_trowel.core.geometry.match import EVEN_MM, matches
 from humble_trowel.core.geometry.tops import spots_of
 from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.plan.document import Existing, MeasuredLevel, Plan, side_name
+from humble_trowel.core.plan.levels_said import read_level
 from humble_trowel.core.plan.outline_edits import Edited, ring_needed
 from humble_trowel.core.plan.shape_edit_kinds import ClearLevels, FollowSide, MeasureLevel
 from humble_trowel.core.plan.shape_parts import PlaneFall
-from humble_trowel.core.plan.top_edits import signed_length
 from humble_trowel.core.units import parse_length, say_depth, say_length
 
 TOUCH_MM = 30.0
@@ -45,7 +45,7 @@ def measure_level(plan: Plan, edit: MeasureLevel) -> Edited:
         words = f"{side_name(edit.side, len(ring))} is {say_length(size, plan.units)} long; {say_length(along, plan.units)} is past its end."
         raise EditError(words, "along")
     spot = (a[0] + (b[0] - a[0]) * along / size, a[1] + (b[1] - a[1]) * along / size)
-    level = signed_length(plan, edit.level)
+    level = read_level(edit.level, plan)
     thing = plan.existing[at]
     rows = [row for row in thing.levels if math.dist(row.at, spot) > 10] + [MeasuredLevel(at=spot, level_mm=level)]
     words = f"{thing.name} {say_depth(abs(level), plan.units)} {'below' if level < 0 else 'above'} zero there"

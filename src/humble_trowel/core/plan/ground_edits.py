@@ -9,6 +9,7 @@ from typing import Any
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ground_parts import LAYER_WORDS, Benchmark, BuildUp, GroundNotes, Layer
+from humble_trowel.core.plan.levels_said import read_level, read_level_of
 from humble_trowel.core.plan.outline_edits import Edited, ring_needed
 from humble_trowel.core.plan.shape_parts import Zone
 from humble_trowel.core.units import parse_length, parse_strength, parse_volume
@@ -77,28 +78,6 @@ def remove_build_up(plan: Plan, slab: str) -> Edited:
     return plan.model_copy(update={"build_ups": left}), f"Build-up of {slab} taken out"
 
 
-def read_level(text: Said, plan: Plan) -> float:
-    """'8 1/2 in below', '-8.5\"', '2 in over', 'floor': mm over the finished top of the main slab."""
-    if isinstance(text, int | float):
-        return float(text)
-    clean = text.strip().lower()
-    if clean in ("floor", "0", "same", "finished floor"):
-        return 0.0
-    match = re.fullmatch(
-        r"(?P<sign>[-−+])?\s*(?P<size>.*?)\s*(?P<way>below|under|down|over|above|up)?(?:\s+(?:the\s+)?floor)?", clean
-    )
-    assert match is not None
-    size = parse_length(match["size"], plan.units, bare="in")
-    low = match["sign"] in ("-", "−") or match["way"] in ("below", "under", "down")
-    if not match["sign"] and not match["way"] and size:
-        raise CallError(
-            f"{text.strip()} over or below the finished floor?",
-            (f"{text.strip()} below", f"{text.strip()} over"),
-            "level",
-        )
-    return -size if low else size
-
-
 def set_benchmark(
     plan: Plan, index: int | None, name: str, level: Said, what: str, at: tuple[float, float] | None
 ) -> Edited:
@@ -106,7 +85,8 @@ def set_benchmark(
     rows = list(plan.ground.benchmarks)
     if not name.strip():
         raise EditError("Give the mark a name, like nail in the gatepost.", "name")
-    row = Benchmark.model_validate({"name": name.strip(), "level_mm": read_level(level, plan), "what": what, "at": at})
+    mm, of = read_level_of(level, plan)
+    row = Benchmark.model_validate({"name": name.strip(), "level_mm": mm, "of": of, "what": what, "at": at})
     if index is None:
         rows.append(row)
     elif index < len(rows):
@@ -134,7 +114,7 @@ def set_ground(plan: Plan, changes: dict[str, Any]) -> Edited:
         if said is None or (isinstance(said, str) and not said.strip()):
             update[key] = 0.0 if key == "on_hand_m3" else None
         elif key == "found_mm":
-            update[key] = read_level(said, plan)
+            update[key] = read_level(said, plan, key)
         elif key == "on_hand_m3":
             update[key] = parse_volume(said, plan.units)
         else:

@@ -77,11 +77,13 @@ class BuildUp(Part):
 
 
 class Benchmark(Part):
-    """A mark that stays. level_mm: 0 is the finished top of the main slab."""
+    """A mark that stays. level_mm over the surface that `of` names: the top of the main slab, or the finished floor over
+    it (the top of its stack), so that a floor's mark moves with what lies over the slab."""
 
     name: Name
     level_mm: Position
     what: Literal["floor", "nail", "kerb", "cover", "other"] = "nail"
+    of: Literal["slab", "floor"] = "slab"
     at: Point | None = None
 
 

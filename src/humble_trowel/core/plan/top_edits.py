@@ -12,6 +12,7 @@ from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.beam_edits import walked_path
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.levels_said import read_level
 from humble_trowel.core.plan.outline_edits import Edited, closed_ring, ring_needed, start_of
 from humble_trowel.core.plan.shape_edit_kinds import AddKerb, AddSidePad, SetKerb, SetPiles, SetSidePad
 from humble_trowel.core.plan.shape_parts import Kerb, LeaveOut, Piles, SidePad
@@ -27,17 +28,6 @@ def _sized(plan: Plan, said: str | float | None, path: str, ask: str) -> float:
     return size
 
 
-def signed_length(plan: Plan, said: str | float) -> float:
-    """A level as typed: '3/8 in below', '-10', '5 up', 0."""
-    if isinstance(said, int | float):
-        return float(said)
-    text = said.strip().lower()
-    below = bool(re.search(r"\b(below|down|low|under)\b", text)) or text.startswith(("-", "−"))
-    clean = re.sub(r"\b(below|down|low|under|above|up|high|over|floor|level)\b", "", text).strip(" -−+")
-    size = parse_length(clean, plan.units, bare="in") if clean else 0.0
-    return -size if below else size
-
-
 def add_side_pad(plan: Plan, edit: AddSidePad) -> Edited:
     """A small slab of its own beside the outline, by a closed walk."""
     ring_needed(plan)
@@ -45,7 +35,7 @@ def add_side_pad(plan: Plan, edit: AddSidePad) -> Edited:
     polygon = closed_ring(plan, edit.text, start if start is not None else (0.0, 0.0))
     name = edit.name.strip() or f"Pad {len(plan.side_pads) + 1}"
     thick = _sized(plan, edit.thickness, "thickness", "How thick?")
-    row = SidePad(name=name, polygon=polygon, thickness_mm=thick, top_mm=signed_length(plan, edit.top))
+    row = SidePad(name=name, polygon=polygon, thickness_mm=thick, top_mm=read_level(edit.top, plan, "top"))
     return plan.model_copy(update={"side_pads": [*plan.side_pads, row], "walk": None}), f"{name} beside the slab"
 
 
@@ -57,7 +47,7 @@ def set_side_pad(plan: Plan, edit: SetSidePad) -> Edited:
     if "thickness_mm" in changes:
         changes["thickness_mm"] = _sized(plan, changes["thickness_mm"], "thickness_mm", "How thick?")
     if "top_mm" in changes:
-        changes["top_mm"] = signed_length(plan, changes["top_mm"])
+        changes["top_mm"] = read_level(changes["top_mm"], plan, "top_mm")
     row = SidePad.model_validate({**plan.side_pads[edit.index].model_dump(), **changes})
     rows = [row if at == edit.index else old for at, old in enumerate(plan.side_pads)]
     return plan.model_copy(update={"side_pads": rows}), f"{row.name} set"

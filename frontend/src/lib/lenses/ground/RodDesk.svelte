@@ -56,7 +56,7 @@
 			{#each shown as { one, i }}
 				<tr class:on={i === surface} class:heavy={one.heavy}>
 					<th scope="row"><button type="button" data-surface="{one.surface}, {one.at}" onclick={() => choose(i)}>{one.surface}, {one.at}</button></th>
-					<td><Frac text={one.level_text} /></td>
+					<td><Frac text={one.level_text} />{#if one.slab_text}<span class="label block"><Frac text={one.slab_text} /></span>{/if}</td>
 					<td class="reads"><Frac text={one.reading_text || '–'} /></td>
 					<td><Frac text={one.pole_text} /></td>
 				</tr>
