@@ -10,13 +10,15 @@ Standing = Literal["standard", "handbook", "thumb", "house", "estimate", "typed"
 
 @dataclass(frozen=True)
 class Source:
-    """One source: key, a sentence for the screen, and how much weight it carries."""
+    """One source: key, a sentence for the screen, how much weight it carries, and the edition it was recalled from."""
 
     key: str
     words: str
     standing: Standing
+    edition: str = ""
 
 
+IRC = "IRC 2021, recalled"
 _ROWS = (
     Source("typed", "You typed it.", "typed"),
     Source("definition", "By definition.", "definition"),
@@ -46,21 +48,50 @@ _ROWS = (
         "bury",
         "Footings at least 12 in into undisturbed ground: IRC R403.1.4. Check the code adopted there.",
         "standard",
+        IRC,
     ),
     Source(
         "frost",
-        "Footings below the frost line or protected from frost: IRC R403.1.4.1. The county says how deep it is.",
+        "Footings below the frost line or protected from frost: IRC R403.1.4.1. The county says how deep it is; "
+        "check the code adopted there.",
         "standard",
+        IRC,
+    ),
+    Source(
+        "frost-exempt",
+        "Free-standing accessory buildings of light frame, 600 sq ft or less (400 sq ft of other kinds) "
+        "with eaves of 10 ft or less, need no frost depth: exceptions of IRC R403.1.4.1. Check the code adopted there; "
+        "the official decides.",
+        "standard",
+        IRC,
     ),
     Source(
         "above-grade",
-        "Top of foundation 6 in over the ground outside, 4 in under masonry veneer: IRC R404.1.6.",
+        "Top of foundation 6 in over the ground outside, 4 in under masonry veneer: IRC R404.1.6. Check "
+        "the code adopted there.",
         "standard",
+        IRC,
+    ),
+    Source(
+        "fill-depth",
+        "Fill under a slab at most 24 in of clean sand or gravel and 8 in of earth, unless approved: IRC "
+        "R506.2.1. Check the code adopted there.",
+        "standard",
+        IRC,
+    ),
+    Source(
+        "base-below-grade",
+        "A base of 4 in of clean sand, gravel or stone passing a 2 in sieve where the slab is below "
+        "grade, unless the ground drains well: IRC R506.2.2. Check the code adopted there.",
+        "standard",
+        IRC,
     ),
     Source(
         "shallow-frost",
-        "Frost-protected shallow foundation, heated to 64 °F or more: IRC R403.3, recalled. Read the code before use.",
+        "Frost-protected shallow foundation, heated to 64 °F or more: IRC R403.3, recalled. Check the "
+        "code adopted there before use.",
         "standard",
+        IRC,
     ),
     Source(
         "plate",
@@ -68,7 +99,10 @@ _ROWS = (
         "thumb",
     ),
     Source(
-        "least-slab", "Slabs on ground at least 3 1/2 in thick: IRC R506.1. Check the code adopted there.", "standard"
+        "least-slab",
+        "Slabs on ground at least 3 1/2 in thick: IRC R506.1. Check the code adopted there.",
+        "standard",
+        IRC,
     ),
     Source("thumb-use", "4 in for feet and cars, 5 to 6 in for trucks, more by the engineer: thumb table.", "thumb"),
     Source("slices", "Counted again in thin slices, by a separate computation.", "definition"),
@@ -105,7 +139,14 @@ _ROWS = (
         "Strength at 10 % deformation as the maker states it; least value for foam under slabs is a house figure.",
         "house",
     ),
-    Source("barrier", "A barrier under slabs of heated rooms: IRC R506.2.3. Check the code adopted there.", "standard"),
+    Source(
+        "barrier",
+        "A vapor retarder between slab and ground, but under garages, utility buildings, unheated accessory "
+        "buildings, unheated storage under 70 sq ft, carports, drives and walks: IRC R506.2.3. Check the code adopted "
+        "there; the official may waive it.",
+        "standard",
+        IRC,
+    ),
     Source("ways", "The crew's own way. See Ways.", "house"),
     Source("job-way", "Set for this job only.", "house"),
     Source("plant", "The plant's terms as written in Ways. Ask the plant.", "house"),

@@ -46,15 +46,15 @@ class Sketch:
 
 @dataclass(frozen=True)
 class EdgeOption:
-    """key: drawn, deep, shallow or wall. edits: what taking it would change in the plan. wings: foam lying flat."""
+    """key: drawn, deep, shallow or wall. net_m3, foam_m2, cost_cents: None where its table does not reach. edits: what taking it would change in the plan. wings: foam lying flat."""
 
     key: str
     name: str
-    net_m3: float
+    net_m3: float | None
     net_text: str
-    foam_m2: float
+    foam_m2: float | None
     foam_text: str
-    cost_cents: int
+    cost_cents: int | None
     cost_text: str
     words: str
     for_it: str
@@ -107,11 +107,13 @@ def _kind(plan: Plan, sides: Sequence[FrostSide]) -> EdgeType | None:
 
 
 def _row(
-    plan: Plan, ways: Ways, key: str, name: str, net_m3: float, foam: tuple[float, float], words: str,
+    plan: Plan, ways: Ways, key: str, name: str, net_m3: float | None, foam: tuple[float, float], words: str,
     schools: tuple[str, str], meets: bool | None, sketch: Sketch | None, wing: Wings | None,
     edits: list[dict[str, Any]],
 ) -> EdgeOption:  # fmt: skip
     """foam: area in m2, and area times inches of thickness."""
+    if net_m3 is None:  # outside its table: no figure, no price, no rank
+        return EdgeOption(key, name, None, "", None, "", None, "", words, *schools, meets, sketch, wing, edits)
     cents = round(net_m3 * ways.ground.concrete_cents_per_m3 + foam[1] * ways.ground.foam_cents_per_m2_inch)
     unit = "m³" if plan.units == "mm" else "yd³"
     area = f"{foam[0]:.1f} m²" if plan.units == "mm" else f"{foam[0] / 0.09290304:.0f} sq ft"
@@ -161,7 +163,7 @@ def _shallow(plan: Plan, ways: Ways, sides: Sequence[FrostSide]) -> EdgeOption |
     if row is None:
         words = f"Freezing index {index:.0f} F-days is {OUTSIDE_TABLE}."
         return _row(
-            plan, ways, "shallow", "Shallow edge in foam", 0.0, (0.0, 0.0), words, ("", ""), None, None, None, []
+            plan, ways, "shallow", "Shallow edge in foam", None, (0.0, 0.0), words, ("", ""), None, None, None, []
         )
     slab = max(kind.thickness_mm for kind in plan.slab_types)
     depth = max(_needed(sides, row.depth_in * MM_PER_IN), slab)

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 import shapely
 
-from humble_trowel.core.edges.outside import outside_at, stations_of
+from humble_trowel.core.edges.outside import outside_at, stations_of, undisturbed_mm
 from humble_trowel.core.forms.exposed import reaches
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
@@ -22,7 +22,7 @@ class FrostSide:
 
     buried_mm: how far the edge's bottom lies under the ground outside, least along the side; above_mm: least height
     of the top over that ground; short_mm: how far the bottom stays above the frost line, 0 or less where it reaches.
-    None where ground or frost depth is not known.
+    bury_mm: how far the bottom lies in undisturbed ground. None where ground or frost depth is not known.
     """
 
     side: int
@@ -35,6 +35,7 @@ class FrostSide:
     buried_mm: float | None
     above_mm: float | None
     short_mm: float | None
+    bury_mm: float | None = None
 
 
 def frost_sides(plan: Plan, cells: list[Cell]) -> list[FrostSide]:
@@ -62,13 +63,17 @@ def _side(plan: Plan, cells: list[Cell], side: int, mark: str | None, depth: flo
     a, b = ring[side], ring[(side + 1) % len(ring)]
     frost = plan.site.frost_depth_mm
     rows = []
+    in_ground: list[float | None] = []
     for at in stations_of(plan, side):
         spot = _inside(a, b, at)
         point = shapely.Point(spot)
         cell = min(cells, key=lambda one: one.region.distance(point))
         top = cell.top_at(spot)
         deep = max(depth, cell.depth_at(spot))
-        ground = outside_at(plan, side, at).level_mm
+        outside = outside_at(plan, side, at)
+        ground = outside.level_mm
+        undisturbed = undisturbed_mm(plan, outside)
+        in_ground.append(None if undisturbed is None else undisturbed - (top - deep))
         rows.append((top, top - deep, ground, deep))
     tops, deep = [row[0] for row in rows], max(row[3] for row in rows)
     known = [(top, bottom, ground) for top, bottom, ground, _ in rows if ground is not None]
@@ -78,6 +83,7 @@ def _side(plan: Plan, cells: list[Cell], side: int, mark: str | None, depth: flo
         side, side_name(side, len(ring)), mark, deep, math.dist(a, b), max(tops),
         worst[2] if worst else None, worst[2] - worst[1] if worst else None,
         min(row[0] - row[2] for row in known) if known else None, short,
+        min((mm for mm in in_ground if mm is not None), default=None) if None not in in_ground else None,
     )  # fmt: skip
 
 

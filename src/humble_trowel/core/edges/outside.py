@@ -28,6 +28,18 @@ def outside_at(plan: Plan, side: int, at_mm: float) -> Outside:
     return Outside(None, "")
 
 
+def undisturbed_mm(plan: Plan, outside: Outside) -> float | None:
+    """Level of the undisturbed ground under a level outside, None where nobody said: it never lies higher than the
+    ground outside, and where that is fill, not higher than the ground was found before the work."""
+    if outside.level_mm is None or outside.known == "found":
+        return outside.level_mm
+    if plan.ground.outside_is == "undisturbed":
+        return outside.level_mm
+    if plan.ground.outside_is == "fill" and plan.ground.found_mm is not None:
+        return min(outside.level_mm, plan.ground.found_mm)
+    return None
+
+
 def stations_of(plan: Plan, side: int) -> list[float]:
     """Distances along a side between which ground and top run straight: its ends and the levels typed."""
     ring = plan.outline or []

@@ -13,9 +13,11 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ground_parts import LAYER_WORDS, BuildUp, Layer
 from humble_trowel.core.plan.ground_ways import GroundWays, Stone
 from humble_trowel.core.plan.ways import Ways
-from humble_trowel.core.units import Units, say_depth
+from humble_trowel.core.units import MM_PER_IN, Units, say_depth
 
 FOAM_LEAST_KPA = 100.0
+CLEAN_MOST_MM, EARTH_MOST_MM, BASE_LEAST_MM = 24 * MM_PER_IN, 8 * MM_PER_IN, 4 * MM_PER_IN
+SLACK_MM = 0.5
 BASE_KINDS = ("blinding", "stone", "graded", "fill")
 
 
@@ -135,7 +137,10 @@ def stack_findings(plan: Plan, cells: Sequence[Cell], ways: Ways) -> list[Findin
         path = f"build_ups[{index}]"
         if build.slab not in used:
             continue
-        rows += _foam(plan.units, build, path) + _barrier(build, path) + _stone(plan.units, build, path, ways.ground)
+        rows += (
+            _foam(plan.units, build, path) + _barrier(plan, build, path) + _stone(plan.units, build, path, ways.ground)
+        )
+        rows += _fill(plan.units, build, path, ways.ground) + _below_grade(plan, cells, build, path)
     return rows
 
 
@@ -157,11 +162,58 @@ def _kpa_text(kpa: float, units: Units) -> str:
     return f"{kpa:g} kPa" if units == "mm" else f"{kpa / 6.894757:.0f} psi"
 
 
-def _barrier(build: BuildUp, path: str) -> list[Finding]:
-    if not build.heated or any(layer.kind == "barrier" for layer in build.layers):
+def _barrier(plan: Plan, build: BuildUp, path: str) -> list[Finding]:
+    """A barrier under heated slabs and living space; garages and unheated outbuildings may go without."""
+    if any(layer.kind == "barrier" for layer in build.layers):
         return []
-    words = f"{build.slab} is heated and no barrier lies anywhere under it."
-    return [finding("no-barrier", path, words, "Lay a barrier under the slab, over or under the foam.", "barrier")]
+    living = build.space == "living" or (build.space is None and plan.site.building == "house")
+    if build.heated or living:
+        why = "is heated" if build.heated else "carries living space"
+        words = f"{build.slab} {why} and no barrier lies anywhere under it."
+        remedy = "Lay a barrier under the slab, over or under the foam; only the official may waive it."
+        return [finding("no-barrier", path, words, remedy, "barrier")]
+    if build.space is None and plan.site.building is None:
+        words = f"No barrier lies under {build.slab}, and nobody said what stands on it."
+        remedy = (
+            "Say under Build-up whether it is living space, a garage, unheated or outside; living space gets a barrier."
+        )
+        return [finding("barrier-ask", path, words, remedy, "barrier")]
+    return []
+
+
+def _fill(units: Units, build: BuildUp, path: str, ways: GroundWays) -> list[Finding]:
+    """Clean sand and gravel up to 24 in, earth up to 8 in."""
+    clean = earth = 0.0
+    for layer in build.layers:
+        if layer.kind in BASE_KINDS:
+            is_earth = stone_for(ways, layer).kind == "fill"
+            clean, earth = (
+                clean + (0.0 if is_earth else layer.thickness_mm or 0.0),
+                earth + (layer.thickness_mm or 0.0 if is_earth else 0.0),
+            )
+    rows = []
+    for has, most, name in ((clean, CLEAN_MOST_MM, "sand and gravel"), (earth, EARTH_MOST_MM, "earth")):
+        if has > most + SLACK_MM:
+            words = f"{say_depth(has, units)} of {name} under {build.slab}, over the {say_depth(most, units)} that needs no approval."
+            remedy = "Have the fill approved and tested, found deeper, or dig less."
+            rows.append(finding("fill-deep", path, words, remedy, "fill-depth"))
+    return rows
+
+
+def _below_grade(plan: Plan, cells: Sequence[Cell], build: BuildUp, path: str) -> list[Finding]:
+    """A 4 in base under a slab that lies below the ground outside."""
+    base = sum(layer.thickness_mm or 0.0 for layer in build.layers if layer.kind in ("blinding", "stone", "graded"))
+    own = [cell for cell in cells if cell.mark == build.slab]
+    grounds = [spot.level_mm for row in plan.forms for spot in row.ground]
+    highest = max(grounds, default=plan.ground.found_mm)
+    if highest is None or not own or base >= BASE_LEAST_MM - SLACK_MM:
+        return []
+    low = min(high_top(cell, plan) for cell in own)
+    if highest <= low + SLACK_MM:
+        return []
+    words = f"{build.slab} lies {say_depth(highest - low, plan.units)} below the ground outside on {say_depth(base, plan.units)} of base; {say_depth(BASE_LEAST_MM, plan.units)} is asked there."
+    remedy = "Lay 4 in of clean stone, or have the ground shown to drain well."
+    return [finding("base-thin", path, words, remedy, "base-below-grade")]
 
 
 def _stone(units: Units, build: BuildUp, path: str, ways: GroundWays) -> list[Finding]:

@@ -64,6 +64,7 @@ class Site(Part):
     air_freezing_index_f_days: Number | None = None
     climate_zone: Note | None = None
     soil: Note | None = None
+    building: Literal["house", "accessory", "garage"] | None = None
     notes: Note = ""
 
 

@@ -52,12 +52,15 @@ def set_edge_type(
     degrees: float | None,
     text: str,
     faces: dict[str, str | float] | None = None,
+    veneer: bool | None = None,
 ) -> Edited:
     """Change an edge type or add one with a new mark. `text` may call the whole cut. faces: foam_mm, isolation_mm,
     plate_mm, plate_over_mm as typed; '' or '0' takes one away."""
     old = next((row for row in plan.edge_types if row.mark == mark), None)
     values: dict[str, Any] = old.model_dump() if old else {"mark": mark, "kind": "thickened"}
     values["kind"] = kind or values["kind"]
+    if veneer is not None:
+        values["veneer"] = veneer
     if text.strip():
         values |= read_cut(text, plan)
     for key, said in (("depth_mm", depth), ("bottom_width_mm", bottom_width)):
@@ -83,6 +86,8 @@ def set_edge_type(
 
 
 def _type_words(old: EdgeType | None, row: EdgeType, plan: Plan) -> str:
+    if old is not None and old.veneer != row.veneer:
+        return f"{row.mark}: {'masonry veneer on it' if row.veneer else 'no veneer'}"
     if old is not None and _faces(old) != _faces(row):
         return f"{row.mark} foam, strip or plate set"
     if old is None or old.kind != row.kind or row.kind != "thickened":

@@ -118,6 +118,7 @@ class SetEdgeType(_Edit):
     isolation: Said | None = None
     plate: Said | None = None
     plate_over: Said | None = None
+    veneer: bool | None = None
 
     def faces(self) -> dict[str, str | float]:
         """What is said of foam, isolation and sill plate, under the job file's names."""
@@ -225,6 +226,7 @@ class SetBuildUp(_Edit):
     op: Literal["set_build_up"]
     slab: Mark
     heated: bool = False
+    space: Literal["living", "garage", "unheated", "outside"] | None = None
     layers: Annotated[list[dict[str, Any]], Field(min_length=1, max_length=20)]
 
 
@@ -253,7 +255,9 @@ class SetGround(_Edit):
     """changes: as typed; null forgets."""
 
     op: Literal["set_ground"]
-    changes: dict[Literal["found_mm", "strip_mm", "bucket_mm", "on_hand_m3", "peg_spacing_mm"], Said | None]
+    changes: dict[
+        Literal["found_mm", "outside_is", "strip_mm", "bucket_mm", "on_hand_m3", "peg_spacing_mm"], Said | None
+    ]
 
 
 class SetFall(_Edit):

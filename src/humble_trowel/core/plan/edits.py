@@ -108,7 +108,15 @@ def _apply(plan: Plan, edit: Edit) -> outline_edits.Edited:
             return z.remove_zone(plan, edit.index)
         case SetEdgeType():
             return e.set_edge_type(
-                plan, edit.mark, edit.kind, edit.depth, edit.bottom_width, edit.degrees, edit.text, edit.faces()
+                plan,
+                edit.mark,
+                edit.kind,
+                edit.depth,
+                edit.bottom_width,
+                edit.degrees,
+                edit.text,
+                edit.faces(),
+                edit.veneer,
             )
         case RemoveEdgeType():
             return e.remove_edge_type(plan, edit.mark)
@@ -135,7 +143,7 @@ def _apply(plan: Plan, edit: Edit) -> outline_edits.Edited:
         case AcceptLaid():
             return f.accept_laid(plan, edit.ring)
         case SetBuildUp():
-            return g.set_build_up(plan, edit.slab, edit.heated, list(edit.layers))
+            return g.set_build_up(plan, edit.slab, edit.heated, list(edit.layers), edit.space)
         case RemoveBuildUp():
             return g.remove_build_up(plan, edit.slab)
         case SetBenchmark():

@@ -8,7 +8,7 @@ from typing import Any
 
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.ground_parts import LAYER_WORDS, Benchmark, BuildUp, GroundNotes, Layer
+from humble_trowel.core.plan.ground_parts import LAYER_WORDS, Benchmark, BuildUp, GroundNotes, Layer, Space
 from humble_trowel.core.plan.levels_said import read_level, read_level_of
 from humble_trowel.core.plan.outline_edits import Edited, ring_needed
 from humble_trowel.core.plan.shape_parts import Zone
@@ -17,7 +17,9 @@ from humble_trowel.core.units import parse_length, parse_strength, parse_volume
 Said = str | float
 
 
-def set_build_up(plan: Plan, slab: str, heated: bool, layers: list[dict[str, Any]]) -> Edited:
+def set_build_up(
+    plan: Plan, slab: str, heated: bool, layers: list[dict[str, Any]], space: Space | None = None
+) -> Edited:
     """The whole stack of a slab type, top to bottom; thicknesses as typed (a bare number is inches, or mm)."""
     if slab not in {row.mark for row in plan.slab_types}:
         raise EditError(f"There is no slab type {slab}.", "slab")
@@ -33,7 +35,7 @@ def set_build_up(plan: Plan, slab: str, heated: bool, layers: list[dict[str, Any
         except ValueError as error:
             raise EditError(_first_words(error), f"layers[{at}]") from None
     try:
-        build = BuildUp(slab=slab, heated=heated, layers=rows)
+        build = BuildUp(slab=slab, heated=heated, space=space, layers=rows)
     except ValueError as error:
         raise EditError(_first_words(error), "layers") from None
     others = [row for row in plan.build_ups if row.slab != slab]
@@ -115,12 +117,17 @@ def set_ground(plan: Plan, changes: dict[str, Any]) -> Edited:
             update[key] = 0.0 if key == "on_hand_m3" else None
         elif key == "found_mm":
             update[key] = read_level(said, plan, key)
+        elif key == "outside_is":
+            if said not in ("undisturbed", "fill"):
+                raise EditError("Say undisturbed or fill.", key)
+            update[key] = said
         elif key == "on_hand_m3":
             update[key] = parse_volume(said, plan.units)
         else:
             update[key] = parse_length(said, plan.units, bare="in")
     names = {
         "found_mm": "Ground before",
+        "outside_is": "Ground outside",
         "strip_mm": "Strip",
         "bucket_mm": "Bucket",
         "on_hand_m3": "Stone on hand",

@@ -13,6 +13,7 @@ from humble_trowel.core.plan.part import Part
 from humble_trowel.core.plan.values import Length, Mark, Name, Note, Number, Point, Position
 
 LayerKind = Literal["finish", "screed", "foam", "slab", "barrier", "blinding", "stone", "graded", "fill", "native"]
+Space = Literal["living", "garage", "unheated", "outside"]
 THICK = ("finish", "screed", "foam", "blinding", "stone", "graded", "fill")
 LAYER_WORDS: dict[str, str] = {
     "finish": "floor finish",
@@ -50,10 +51,12 @@ class Layer(Part):
 
 
 class BuildUp(Part):
-    """Layers of a slab type, top to bottom. heated: warm from below or within, so a barrier belongs under it."""
+    """Layers of a slab type, top to bottom. heated: warm from below or within. space: what stands on it; living space
+    and heated slabs get a barrier."""
 
     slab: Mark
     heated: bool = False
+    space: Space | None = None
     layers: Annotated[list[Layer], Field(min_length=1, max_length=20)]
 
     @model_validator(mode="after")
@@ -88,10 +91,12 @@ class Benchmark(Part):
 
 
 class GroundNotes(Part):
-    """found_mm: level of the ground before the work (null: from the ground along the forms). on_hand_m3: loose stone."""
+    """found_mm: level of the ground before the work (null: from the ground along the forms). outside_is: what the levels
+    typed along the forms are, undisturbed ground or fill that was or will be placed. on_hand_m3: loose stone."""
 
     benchmarks: Annotated[list[Benchmark], Field(max_length=60)] = []
     found_mm: Position | None = None
+    outside_is: Literal["undisturbed", "fill"] | None = None
     strip_mm: Length | None = None
     bucket_mm: Length | None = None
     on_hand_m3: Annotated[Number, Field(ge=0, le=10_000)] = 0.0

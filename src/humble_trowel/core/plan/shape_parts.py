@@ -66,7 +66,8 @@ EdgeKind = Literal["thickened", "plain", "against-wall", "dowelled", "block-wall
 
 class EdgeType(Marked):
     """foam_mm: board against the face that stays; isolation_mm: strip between slab and wall; plate_mm: sill plate of
-    the wall on it, flush with the foam's face unless plate_over_mm says how far it stands past the concrete."""
+    the wall on it, flush with the foam's face unless plate_over_mm says how far it stands past the concrete. veneer: masonry
+    veneer stands on it."""
 
     kind: EdgeKind
     depth_mm: Length | None = None
@@ -76,6 +77,7 @@ class EdgeType(Marked):
     isolation_mm: Length | None = None
     plate_mm: Length | None = None
     plate_over_mm: Length | None = None
+    veneer: bool = False
 
     @model_validator(mode="after")
     def _sizes_that_the_kind_uses(self) -> Self:
