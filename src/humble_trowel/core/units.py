@@ -36,8 +36,13 @@ _UNIT_WORDS = {
 }  # fmt: skip
 _NUMBER = r"(?:\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d+\.\d*|\.\d+|\d+)"
 _TOKEN = re.compile(rf"\s*(?P<n>{_NUMBER})\s*(?P<u>mm|cm|metres?|millimetres?|m|inches|inch|in|feet|foot|ft|'|\")?")
-_FEET_DASH = re.compile(rf"^(?P<f>\d+)\s*-\s*(?P<i>{_NUMBER})$")
-_FEET_SPACE = re.compile(r"^(?P<f>\d+)\s+(?P<i>\d+(?:\.\d+|\s+\d+\s*/\s*\d+)?)$")
+_FRACTION = r"\d+\s*/\s*\d+"
+_DASH_FRACTION = re.compile(rf"^(?P<w>\d+)\s*-\s*(?P<f>{_FRACTION})$")
+_FEET_DASH = re.compile(rf"^(?P<f>\d+)\s*-\s*(?P<i>\d+(?:\.\d*)?(?:[\s-]+{_FRACTION})?)\s*(?P<u>\"|in|inch|inches)?$")
+_FEET_SPACE = re.compile(rf"^(?P<f>\d+)\s+(?P<i>\d+(?:\.\d+|[\s-]+{_FRACTION})?)$")
+_THOUSANDS = re.compile(r"^\d{1,3}(?:\s\d{3})+$")
+_MIXED_DASH = re.compile(rf"(?<![\d./])(\d+)\s*-\s*({_FRACTION})(?=\s*(?:\"|'|in|ft|foot|feet)|$)")
+_POINT_AFTER_UNIT = re.compile(r"(?<=[a-z])\.(?=\s|$|\d|-)")
 _GLYPHS = str.maketrans(
     {"′": "'", "’": "'", "‘": "'", "`": "'", "″": '"', "”": '"', "“": '"', "⁄": "/", "–": "-", "−": "-",
      "\u00a0": " ", "½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅛": " 1/8", "⅜": " 3/8", "⅝": " 5/8",
@@ -46,12 +51,15 @@ _GLYPHS = str.maketrans(
 
 
 def _number(text: str) -> Fraction:
-    """A whole, decimal, fraction or mixed number ('6 1/2') as an exact fraction."""
-    parts = re.sub(r"\s*/\s*", "/", text.strip()).split()
+    """A whole, decimal, fraction or mixed number ('6 1/2', '6-1/2') as an exact fraction. A mixed number's fraction
+    stays under 1."""
+    parts = re.sub(r"\s*/\s*", "/", text.strip().replace("-", " ")).split()
     total = Fraction(0)
     for part in parts:
-        if part.endswith("/0") or re.search(r"/0+$", part):
+        if re.search(r"/0+$", part):
             raise LengthError(f"{text.strip()} divides by zero.")
+        if len(parts) > 1 and "/" in part and Fraction(part) >= 1:
+            raise LengthError(f"{text.strip()}: {part} is a whole or more. Say the whole inches with the others.")
         total += Fraction(part)
     return total
 
@@ -99,9 +107,29 @@ def _decimal_commas(clean: str, said: str) -> str:
 
 
 def _read(clean: str, said: str, units: Units, bare: str) -> Fraction:
+    clean = _POINT_AFTER_UNIT.sub("", clean)
+    dashed = _DASH_FRACTION.match(clean)
+    if dashed:
+        feet, part = dashed["w"], re.sub(r"\s", "", dashed["f"])
+        raise BareNumber(
+            f"{said} is {feet} {part} in, or {feet} ft {part} in?", (f'{feet} {part}"', f"{feet}' 0 {part}\"")
+        )
+    if _THOUSANDS.match(clean):
+        whole = re.sub(r"\s", "", clean)
+        if units == "mm":
+            return Fraction(whole)
+        raise BareNumber(f"{said} what?", (f"{whole} mm", f"{clean.split()[0]}'"))
     pair = _FEET_DASH.match(clean) or (_FEET_SPACE.match(clean) if units == "ft-in" else None)
     if pair:
+        if units == "mm" and not pair.groupdict().get("u"):
+            meant = f"{pair['f']}' {pair['i']}\""
+            raise BareNumber(f"{said} in a job in mm? Press it if you mean feet and inches, else say the mm.", (meant,))
         return _feet_inches(_number(pair["f"]), _number(pair["i"]), said)
+    return _combine(_tokens(_MIXED_DASH.sub(r"\1 \2", clean), said), said, units, bare)
+
+
+def _tokens(clean: str, said: str) -> list[tuple[Fraction, str]]:
+    """(number, unit) one after the other; a dash or 'and' stands between feet and inches alone."""
     tokens: list[tuple[Fraction, str]] = []
     at = 0
     while at < len(clean):
@@ -109,13 +137,13 @@ def _read(clean: str, said: str, units: Units, bare: str) -> Fraction:
         if not match:
             gap = re.compile(r"\s*(?:-|and)?\s*").match(clean, at)
             assert gap is not None
-            if gap.end() == at or not tokens or gap.end() == len(clean):
+            if gap.end() == at or not tokens or gap.end() == len(clean) or tokens[-1][1] != "ft":
                 raise LengthError(f'Cannot read {said} as a length. Say it like 24\' 6 1/2", 6.5" or 7480 mm.')
             at = gap.end()
             continue
         tokens.append((_number(match["n"]), _UNIT_WORDS.get(match["u"] or "", "")))
         at = match.end()
-    return _combine(tokens, said, units, bare)
+    return tokens
 
 
 def _combine(tokens: list[tuple[Fraction, str]], said: str, units: Units, bare: str) -> Fraction:
@@ -126,18 +154,34 @@ def _combine(tokens: list[tuple[Fraction, str]], said: str, units: Units, bare: 
             raise LengthError(f"{said} has both a part of a foot and inches. Say one of them.")
         return _feet_inches(feet, inches, said)
     if len(tokens) == 1:
-        value, unit = tokens[0]
-        if unit:
-            return value * _MM[unit]
-        if units == "mm" or bare == "mm":
-            return value
-        if bare in ("in", "ft"):
-            return value * _MM[bare]
-        shown = said.strip()
-        raise BareNumber(f"{shown} what?", (f"{shown}'", f'{shown}"'))
-    if kinds == ["m", ""] or kinds == ["m", "mm"] or kinds == ["m", "cm"]:
-        return tokens[0][0] * 1000 + tokens[1][0] * _MM[kinds[1] or "mm"]
+        return _one(tokens[0], said, units, bare)
+    if kinds in (["m", ""], ["m", "mm"], ["m", "cm"]):
+        return _metres_and(tokens[0][0], tokens[1][0], kinds[1], said)
     raise LengthError(f'Cannot read {said} as a length. Say it like 24\' 6 1/2", 6.5" or 7480 mm.')
+
+
+def _one(token: tuple[Fraction, str], said: str, units: Units, bare: str) -> Fraction:
+    value, unit = token
+    if unit:
+        return value * _MM[unit]
+    if units == "mm" or bare == "mm" or not value:
+        return value
+    if bare in ("in", "ft"):
+        return value * _MM[bare]
+    raise BareNumber(f"{said} what?", (f"{said}'", f'{said}"'))
+
+
+def _metres_and(metres: Fraction, rest: Fraction, unit: str, said: str) -> Fraction:
+    """'1 m 20' may be 1.02 or 1.20 m: asked. Three figures behind whole metres are mm; a unit says it itself."""
+    if unit and metres.denominator == 1 and rest * _MM[unit] < 1000:
+        return metres * 1000 + rest * _MM[unit]
+    if not unit and metres.denominator == 1 and 100 <= rest < 1000:
+        return metres * 1000 + rest
+    sums = [metres * 1000 + rest * _MM[one] for one in ((unit,) if unit else ("mm", "cm"))]
+    if unit:
+        sums.append(metres * 1000 + rest)
+    choices = tuple(dict.fromkeys(f"{_plain(one)} mm" for one in sums))
+    raise BareNumber(f"{said}: {' or '.join(choices)}?", choices)
 
 
 def round_half_away(value: float) -> int:

@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 import json
+from collections.abc import Iterator
 from pathlib import Path
 from typing import Any
 
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.plan.document import LATER_STAGES, Plan
-from humble_trowel.core.plan.reading import read_plan
+from humble_trowel.core.plan.reading import key_path, read_plan
 
 MAX_BYTES = 2_000_000
 
@@ -29,15 +30,27 @@ def parse_json(raw: bytes) -> Any:
     if not text.strip():
         raise PlanError("The file is empty.")
     try:
-        return json.loads(text, parse_constant=_no_constant, object_pairs_hook=_no_twins)
+        data = json.loads(text, parse_constant=_Constant, object_pairs_hook=_no_twins)
     except json.JSONDecodeError as error:
         raise PlanError(f"The file is not JSON: line {error.lineno}, column {error.colno}: {error.msg}.") from None
     except RecursionError:
         raise PlanError("The file is nested too deep to be a job.") from None
+    if found := next(_constants(data, ()), None):
+        raise PlanError(f"{found[0]} is not a number that can be used.", key_path(found[1]))
+    return data
 
 
-def _no_constant(name: str) -> float:
-    raise PlanError(f"{name} is not a number that can be used.")
+class _Constant(str):
+    """NaN or Infinity as it stood in a file, until its place is known."""
+
+
+def _constants(data: Any, path: tuple[str | int, ...]) -> Iterator[tuple[str, tuple[str | int, ...]]]:
+    """Every NaN and Infinity with its key path."""
+    if isinstance(data, _Constant):
+        yield str(data), path
+    rows = data.items() if isinstance(data, dict) else enumerate(data) if isinstance(data, list) else ()
+    for key, value in rows:
+        yield from _constants(value, (*path, key))
 
 
 def _no_twins(pairs: list[tuple[str, Any]]) -> dict[str, Any]:

@@ -1,7 +1,8 @@
 """Tape call-outs: what a person calls while walking round a slab, read into legs.
 
     24' 6 1/2 w      w 24' 6 1/2     24-6.5 w     24 6 1/2 w     7480 w (mm job)
-    12' 45 n of e    5' e & 3' n     8' left      several on one line, commas or not
+    12' 45 n of e    5' e & 3' n     left 8'      several on one line, commas or not, in either order
+    16' by 12'       a rectangle: east, north, and back
 
 Directions are of the plan (n is +y). left and right turn square from the leg before. A walk that does not start
 at a fixed point begins with 'from B', 'from B 3' n,' or 'from C 2' toward D,'.
@@ -31,6 +32,11 @@ SAID = {"n": "north", "e": "east", "s": "south", "w": "west", "ne": "northeast",
         "se": "southeast", "sw": "southwest"}  # fmt: skip
 _UNIT_WORDS = {"mm", "cm", "m", "in", "inch", "inches", "ft", "feet", "foot", "metre", "metres"}
 _TOKEN = re.compile(r"(?P<word>[a-z]+)|(?P<join>[&+])|(?P<stop>[,;:\n])|(?P<deg>°)|(?P<text>[^a-z&+,;:\n°]+)")
+
+
+_BY = re.compile(
+    r"(?P<a>[^a-wyz,;]*(?:mm|cm|m|in|ft)?\.?)\s*(?:by|x|×)\s*(?P<b>[^a-z,;]*(?:mm|cm|m|in|ft)?\.?)\s*", re.IGNORECASE
+)
 
 
 @dataclass(frozen=True)
@@ -80,6 +86,9 @@ def hear(text: str, units: Units) -> Heard:
     """Read call-outs. text: as typed. Returns the legs up to the first problem; never raises for what is typed."""
     origin, rest, offset = split_origin(text)
     legs: list[Leg] = []
+    sizes = _BY.fullmatch(rest)
+    if sizes:
+        return _rectangle(sizes, origin, text, offset, units)
     try:
         for moves in _calls(rest, units):
             legs.append(_joined(moves, legs[-1] if legs else None, units))
@@ -89,7 +98,27 @@ def hear(text: str, units: Units) -> Heard:
         return Heard(legs, origin, error.words, choices)
     except (CallError, LengthError) as error:
         return Heard(legs, origin, error.words)
+    if not legs and rest.strip(" ,;:\n"):
+        return Heard(legs, origin, f"Cannot read {rest.strip()} as a side. Call it like 24' 6 1/2 w, or 12' 45 n of e.")
     return Heard(legs, origin)
+
+
+def _rectangle(sizes: re.Match[str], origin: str, text: str, offset: int, units: Units) -> Heard:
+    """'16\' by 12\'': east, north, and back."""
+    mm = []
+    for key in ("a", "b"):
+        try:
+            mm.append(parse_length(sizes[key], units))
+        except BareNumber:
+            both = [(sizes["a"].strip(" '\""), sizes["b"].strip(" '\""), mark) for mark in ("'", '"')]
+            choices = [Choice(f"{a}{m} by {b}{m}", f"{text[:offset]}{a}{m} by {b}{m}") for a, b, m in both]
+            return Heard([], origin, f"{sizes[0].strip()} what?", choices)
+        except LengthError as error:
+            return Heard([], origin, error.words)
+    if min(mm) <= 0:
+        return Heard([], origin, "A side of nothing is no side.")
+    moves = [(mm[0], ["e"], 0.0), (mm[1], ["n"], 0.0), (mm[0], ["w"], 0.0), (mm[1], ["s"], 0.0)]
+    return Heard([_joined([move], None, units) for move in moves], origin)
 
 
 def split_origin(text: str) -> tuple[str, str, int]:
@@ -139,10 +168,10 @@ def _calls(text: str, units: Units) -> Iterator[list[Move]]:
     """The moves of each call, in order; a call of two moves joined by & is one slanting side."""
     bits = [bit for bit in _bits(text) if bit.kind not in ("stop", "deg")]
     at = 0
-    prefix = bool(bits) and bits[0].kind == "dir"
     while at < len(bits):
         moves: list[Move] = []
         while True:
+            prefix = at < len(bits) and bits[at].kind == "dir"  # each move in its own order: 36' e, n 18'
             move, at = _one(bits, at, prefix, units)
             moves.append(move)
             if at < len(bits) and bits[at].kind == "join":

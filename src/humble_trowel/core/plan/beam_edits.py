@@ -17,6 +17,7 @@ from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.lines.walk import walk
 from humble_trowel.core.plan.document import Plan, side_name
 from humble_trowel.core.plan.edge_edits import read_cut, run_per_rise
+from humble_trowel.core.plan.marks import mark_and_call
 from humble_trowel.core.plan.outline_edits import Edited, ring_needed, start_of
 from humble_trowel.core.plan.shape_edit_kinds import AddBeam, BeamsOnZones, LayBeams, MoveBeam, SetBeamType
 from humble_trowel.core.plan.shape_parts import Beam, BeamType
@@ -28,6 +29,8 @@ MOST = 400
 
 def set_beam_type(plan: Plan, edit: SetBeamType) -> Edited:
     """Change a beam type, or add one with a new mark."""
+    mark, text = mark_and_call(edit.text, edit.mark, plan.beam_types)
+    edit = edit.model_copy(update={"mark": mark, "text": text})
     old = next((row for row in plan.beam_types if row.mark == edit.mark), None)
     values: dict[str, Any] = old.model_dump() if old else {"mark": edit.mark}
     if edit.text.strip():

@@ -10,6 +10,7 @@ from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.lines.walk import walk
 from humble_trowel.core.plan.carry import rows_of_sides, types_of_sides
 from humble_trowel.core.plan.document import Plan, side_name
+from humble_trowel.core.plan.marks import mark_and_call
 from humble_trowel.core.plan.outline_edits import Edited, ring_needed, start_of
 from humble_trowel.core.plan.shape_parts import Edge, EdgeKind, EdgeType
 from humble_trowel.core.units import parse_length, say_depth
@@ -56,6 +57,7 @@ def set_edge_type(
 ) -> Edited:
     """Change an edge type or add one with a new mark. `text` may call the whole cut. faces: foam_mm, isolation_mm,
     plate_mm, plate_over_mm as typed; '' or '0' takes one away."""
+    mark, text = mark_and_call(text, mark, plan.edge_types)
     old = next((row for row in plan.edge_types if row.mark == mark), None)
     values: dict[str, Any] = old.model_dump() if old else {"mark": mark, "kind": "thickened"}
     values["kind"] = kind or values["kind"]

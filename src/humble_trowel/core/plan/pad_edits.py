@@ -14,6 +14,7 @@ from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.beam_edits import read_bays, walked_path
 from humble_trowel.core.plan.document import Plan, corner_name
+from humble_trowel.core.plan.marks import mark_and_call
 from humble_trowel.core.plan.outline_edits import Edited, ring_needed
 from humble_trowel.core.plan.shape_edit_kinds import AddPads, MovePad, SetPadType
 from humble_trowel.core.plan.shape_parts import Pad, PadType
@@ -51,6 +52,8 @@ def read_pad(text: str, plan: Plan) -> dict[str, float | str]:
 
 def set_pad_type(plan: Plan, edit: SetPadType) -> Edited:
     """Change a pad type, or add one with a new mark."""
+    mark, text = mark_and_call(edit.text, edit.mark, plan.pad_types)
+    edit = edit.model_copy(update={"mark": mark, "text": text})
     old = next((row for row in plan.pad_types if row.mark == edit.mark), None)
     values: dict[str, Any] = old.model_dump() if old else {"mark": edit.mark, "shape": "rectangle"}
     if edit.shape is not None:

@@ -7,7 +7,7 @@ from typing import Annotated, Any
 
 from pydantic import BeforeValidator, Field, ValidationInfo
 
-from humble_trowel.core.errors import LengthError
+from humble_trowel.core.errors import BareNumber, LengthError
 from humble_trowel.core.units import Units, parse_length, parse_strength
 
 MAX_LENGTH_MM = 1_000_000.0
@@ -44,7 +44,13 @@ def _length(value: Any, info: ValidationInfo) -> float:
 def _position(value: Any, info: ValidationInfo) -> float:
     """A coordinate: a length that may be negative."""
     if isinstance(value, str) and value.strip().startswith(("-", "−")):
-        return -_length(value.strip()[1:], info)
+        try:
+            return -_sane(parse_length(value.strip()[1:], _units_of(info)))
+        except BareNumber as error:
+            signed = " or ".join(f"-{choice}" for choice in error.choices)
+            raise ValueError(f"{value.strip()} what? Say {signed}.") from error
+        except LengthError as error:
+            raise ValueError(error.words) from error
     if isinstance(value, int | float) and not isinstance(value, bool) and value < 0:
         return -_length(-value, info)
     return _length(value, info)

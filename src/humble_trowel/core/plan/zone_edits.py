@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from typing import Any
 
+import shapely
 from shapely.geometry import LineString, Point, Polygon
 from shapely.ops import split
 
@@ -234,10 +235,14 @@ def _with_corners(ring: list[XY], spots: list[XY]) -> list[XY]:
 def _split(plan: Plan, line: LineString, zone: Zone) -> Edited:
     """Part a zone along a line inside; what lies left of the walk becomes the new zone."""
     cells = lay_zones(plan.model_copy(update={"openings": []}))
-    crossed = max(cells, key=lambda cell: cell.region.intersection(line).length)
-    spots: list[XY] = [(float(x), float(y)) for x, y in line.coords]
-    longer = LineString([_beyond(spots[1], spots[0]), *spots[1:-1], _beyond(spots[-2], spots[-1])])
-    parts = [part for part in split(crossed.region, longer).geoms if isinstance(part, Polygon) and part.area > 1e3]
+    inner = {cell.index: line.intersection(cell.region.buffer(-SNAP_MM)) for cell in cells}
+    crossed = max(cells, key=lambda cell: inner[cell.index].length)
+    runs = [part for part in shapely.get_parts(inner[crossed.index]) if part.length > SNAP_MM]
+    if not runs:
+        raise CallError("The line runs along the zones that are there and parts none of them.", path="text")
+    spots: list[XY] = [(float(x), float(y)) for x, y in max(runs, key=lambda part: float(part.length)).coords]
+    blades = shapely.union_all([_longer(part) for part in runs])
+    parts = [part for part in split(crossed.region, blades).geoms if isinstance(part, Polygon) and part.area > 1e3]
     if len(parts) < 2:
         raise CallError(f"The line does not part {crossed.name}. Walk on until it reaches the far side.", path="text")
     left = [part for part in parts if _is_left(part, spots)]
@@ -253,6 +258,11 @@ def _split(plan: Plan, line: LineString, zone: Zone) -> Edited:
         zones[crossed.index] = own.model_copy(update={"polygon": ring_of(rest)})
     zones.append(zone.model_copy(update={"polygon": ring_of(taken)}))
     return plan.model_copy(update={"zones": zones, "walk": None}), f"{zone.name} parted from {own.name}"
+
+
+def _longer(part: LineString) -> LineString:
+    spots: list[XY] = [(float(x), float(y)) for x, y in part.coords]
+    return LineString([_beyond(spots[1], spots[0]), *spots[1:-1], _beyond(spots[-2], spots[-1])])
 
 
 def _beyond(before: XY, end: XY) -> XY:
