@@ -64,11 +64,13 @@ class Squared:
 
 
 def square(
-    ring: Sequence[XY], taped: Taped, units: Units, *, sigma_mm: float = 1.5, tolerance_mm: float = 3.175
-) -> Squared:
+    ring: Sequence[XY], taped: Taped, units: Units, *, sigma_mm: float = 1.5, tolerance_mm: float = 3.175,
+    distrust: bool = True,
+) -> Squared:  # fmt: skip
     """Solve one round of measures against the outline as drawn.
 
-    ring: corners in mm. sigma_mm: the tape's accuracy. tolerance_mm: the crew's. Raises InputError with a path for
+    ring: corners in mm. sigma_mm: the tape's accuracy. tolerance_mm: the crew's.
+    distrust: leave the suspect out. Raises InputError with a path for
     readings that cannot be.
     """
     lengths = sides_mm(ring)
@@ -76,7 +78,7 @@ def square(
     design, angle = _in_gauge(ring, taped.hold)
     whole = fit(design, taped.hold, taped.measures)
     _not_folded(ring, whole)
-    left_out = _suspect(whole, sigma_mm)
+    left_out = _suspect(whole, sigma_mm) if distrust else None
     measures = [m for row, m in enumerate(taped.measures) if row != left_out]
     used = whole if left_out is None else fit(design, taped.hold, measures)
     moves = _moves(ring, taped.hold, design, used, angle, units, sigma_mm, tolerance_mm)
