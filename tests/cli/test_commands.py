@@ -83,7 +83,8 @@ def test_every_command_of_the_readme_runs(place, row):
         words += [] if "--port" in words else ["--port", str(port)]
     elif words[0] in ("backup", "export"):
         data = str(place / words[0])
-        assert started(place, "import", "job.json", "--data", data).wait() == 0
+        bring = started(place, "import", "job.json", "--data", data)
+        assert bring.communicate() and bring.returncode == 0
         words += ["--data", data]
     elif words[0] == "rule":
         case = json.loads((ROOT / "tests/validation/cases/volume.json").read_text())["cases"][0]

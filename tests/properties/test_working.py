@@ -53,7 +53,9 @@ def again(working):
     text = re.sub(rf"(?<![\d.])(?:{texts})(?![\d.′″/])", lambda match: repr(values[match[0]]), working.shown)
     text = text.replace("×", "*").replace("÷", "/").replace("−", "-").replace("²", "**2")
     text = text.replace("√", "sqrt").replace("up to whole", "ceil")
-    return eval(text, {"__builtins__": {}, "sqrt": lambda v: v**0.5, "ceil": lambda v: -(-v // 1)})
+    return eval(
+        text, {"__builtins__": {}, "min": min, "max": max, "sqrt": lambda v: v**0.5, "ceil": lambda v: -(-v // 1)}
+    )
 
 
 @pytest.mark.parametrize("name", NAMES)

@@ -12,7 +12,7 @@ from starlette.exceptions import HTTPException
 from humble_trowel.api import errors
 from humble_trowel.api.desk import Desk
 from humble_trowel.api.guard import Guard
-from humble_trowel.api.routes import edges, ground, jobs, laser, lines, papers, records, ways
+from humble_trowel.api.routes import edges, ground, jobs, laser, lines, papers, records, rules, ways
 from humble_trowel.api.schemas import Problem
 from humble_trowel.settings import Settings
 
@@ -40,6 +40,7 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     app.include_router(laser.router)
     app.include_router(papers.router)
     app.include_router(ways.router)
+    app.include_router(rules.router)
     app.add_api_route("/{path:path}", _page(web), methods=["GET"], include_in_schema=False)
     app.add_middleware(Guard, settings=settings, index=web / "index.html")
     return app

@@ -26,6 +26,27 @@ def rule(name: str, file: Path, as_json: JsonOption = False) -> None:
     typer.echo(json.dumps(told, indent=1, allow_nan=False) if as_json else "\n".join(_rows(told)))
 
 
+@app.command()
+def rules(as_json: JsonOption = False) -> None:
+    """Every rule with its formula, source, edition and standing."""
+    from humble_trowel.core.rules.answers import ANSWERS
+    from humble_trowel.core.rules.book import RULES
+    from humble_trowel.core.sources import SOURCES
+
+    rows = [
+        {"name": row.name, "title": row.title, "what": row.what, "formula": row.formula, "source": SOURCES[row.source].words,
+         "edition": row.edition, "standing": row.standing, "table": row.table}
+        for row in RULES
+    ]  # fmt: skip
+    if as_json:
+        typer.echo(json.dumps({"rules": rows, "cases": list(ANSWERS)}, indent=1, ensure_ascii=False))
+        return
+    for row in rows:
+        typer.echo(f"{row['name']}  {row['title']}\n    {row['formula']}\n    {row['source']}")
+        typer.echo(f"    {', '.join(part for part in (str(row['standing']), str(row['edition'])) if part)}")
+    typer.echo(f"\nBy themselves, with the input of a case: ./trowel rule NAME FILE, for {', '.join(ANSWERS)}.")
+
+
 def _rows(told: Any, path: str = "") -> list[str]:
     """One line a value: parts.slabs  8.0"""
     if isinstance(told, dict):

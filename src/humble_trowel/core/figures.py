@@ -107,7 +107,7 @@ def figure(
     concrete = or_finding(lambda: _concrete(plan, solid, ways, quick, found), None, doubts)
     doubts += or_finding(lambda: _shape_doubts(plan, solid, ways), [], doubts)
     no_checks: list[EdgeCheck] = []
-    checks = or_finding(lambda: _checks(plan, solid), no_checks, doubts)
+    checks = or_finding(lambda: _checks(plan, solid, ways), no_checks, doubts)
     doubts += edge_findings(checks)
     if concrete:
         doubts += _ways_findings(plan, concrete) + order_findings(plan, concrete.ordered, ways)
@@ -134,12 +134,14 @@ def _solid(plan: Plan) -> Solid | None:
 
 @answers("The list of doubts about the shape")
 def _shape_doubts(plan: Plan, solid: Solid, ways: Ways) -> list[Finding]:
-    return _plan_findings(plan, solid) + part_findings(plan, solid) + shape_findings(plan, solid, ways)
+    return (
+        _plan_findings(plan, solid) + part_findings(plan, solid, ways.local_rules) + shape_findings(plan, solid, ways)
+    )
 
 
 @answers("The rules at the edge")
-def _checks(plan: Plan, solid: Solid) -> list[EdgeCheck]:
-    return edge_checks(plan, solid.cells)
+def _checks(plan: Plan, solid: Solid, ways: Ways) -> list[EdgeCheck]:
+    return edge_checks(plan, solid.cells, ways.local_rules)
 
 
 @answers("The drawing")

@@ -135,6 +135,12 @@ _ROWS = (
         "thumb",
     ),
     Source(
+        "foam-r",
+        "R per inch: makers' usual on the label, lower where buried (IRC R403.3 footnote). Check the code adopted there.",
+        "standard",
+        IRC,
+    ),
+    Source(
         "foam",
         "Strength at 10 % deformation as the maker states it; least value for foam under slabs is a house figure.",
         "house",

@@ -8,6 +8,7 @@ from humble_trowel.api.routes.jobs import desk_of
 from humble_trowel.api.schemas import KeepWays, School, WaysState
 from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
+from humble_trowel.core.plan.ways import Ways
 from humble_trowel.store import ways
 
 router = APIRouter(prefix="/api", tags=["ways"])
@@ -24,13 +25,18 @@ SCHOOLS = {
 }
 
 
+def state_of(version: int, crew: Ways) -> WaysState:
+    """The ways as screens get them."""
+    return WaysState(version=version, ways=crew, schools=SCHOOLS)
+
+
 @router.get("/ways")
 def read_ways(request: Request) -> WaysState:
     """The newest ways; house defaults where nobody has set any."""
     desk = desk_of(request)
     with desk.open() as db:
         version, crew = desk.ways(db)
-    return WaysState(version=version, ways=crew, schools=SCHOOLS)
+    return state_of(version, crew)
 
 
 @router.put("/ways")
@@ -39,7 +45,7 @@ def keep_ways(request: Request, body: KeepWays) -> WaysState:
     desk = desk_of(request)
     with desk.open() as db:
         version = ways.save(db, body.version, body.ways.model_dump(mode="json"), body.author, desk.now())
-    return WaysState(version=version, ways=body.ways, schools=SCHOOLS)
+    return state_of(version, body.ways)
 
 
 @router.get("/health")

@@ -13,14 +13,11 @@ from humble_trowel.core.edges.frost_sides import FrostSide, frost_sides
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.local_rules import NO_LOCAL, Local, limit
 from humble_trowel.core.plan.shape_parts import EdgeType
 from humble_trowel.core.sources import SOURCES
-from humble_trowel.core.units import M2_PER_FT2, MM_PER_IN, format_area, say_depth
+from humble_trowel.core.units import format_area, say_depth
 
-BURY_MM = 12 * MM_PER_IN
-ABOVE_MM = 6 * MM_PER_IN
-VENEER_MM = 4 * MM_PER_IN
-ACCESSORY_M2 = 600 * M2_PER_FT2
 SLACK_MM = 0.5
 Verdict = Literal["meets", "short", "not set"]
 
@@ -43,13 +40,13 @@ class EdgeCheck:
     source_words: str
 
 
-def edge_checks(plan: Plan, cells: list[Cell]) -> list[EdgeCheck]:
-    """Every rule at every open thickened side, and the plates of every edge type in use."""
+def edge_checks(plan: Plan, cells: list[Cell], local: Local = NO_LOCAL) -> list[EdgeCheck]:
+    """Every rule at every open thickened side, and the plates of every edge type in use. local: what the county says."""
     rows: list[EdgeCheck] = []
     area_m2 = sum(cell.area_m2 for cell in cells)
     for side in frost_sides(plan, cells):
         if side.mark is not None:
-            rows += _side(plan, side, area_m2)
+            rows += _side(plan, side, area_m2, local)
     used = {edge.type for edge in plan.edges}
     for kind in plan.edge_types:
         if kind.plate_mm and kind.mark in used:
@@ -59,7 +56,7 @@ def edge_checks(plan: Plan, cells: list[Cell]) -> list[EdgeCheck]:
 
 def _check(
     plan: Plan, side: FrostSide | None, code: str, gap_mm: float | None, name: str, texts: tuple[str, str], words: str,
-    remedy: str, source: str,
+    remedy: str, source: str, note: str = "",
 ) -> EdgeCheck:  # fmt: skip
     """gap_mm: how much is short, 0 or less where it meets, None where it is not known."""
     meets = gap_mm is not None and gap_mm <= SLACK_MM
@@ -67,47 +64,64 @@ def _check(
     gap = "" if meets or gap_mm is None else say_depth(gap_mm, plan.units)
     return EdgeCheck(
         side.side if side else None, code, verdict, name, *texts, max(0.0, gap_mm or 0.0), gap,
-        "" if meets else words, "" if meets else remedy, source, SOURCES[source].words,
+        "" if meets else words, "" if meets else remedy, source, SOURCES[source].words + note,
     )  # fmt: skip
 
 
-def _side(plan: Plan, side: FrostSide, area_m2: float) -> list[EdgeCheck]:
+def _side(plan: Plan, side: FrostSide, area_m2: float, local: Local) -> list[EdgeCheck]:
     units = plan.units
     if side.buried_mm is None or side.above_mm is None:
         words = f"The ground outside {side.name} is not set, so nobody can say how deep its edge is buried."
         remedy = "Set it under Forms in Lines, or the ground found in Ground."
         return [_check(plan, side, "outside-not-set", None, "Ground outside", ("not set", ""), words, remedy, "bury")]
     buried, above = say_depth(max(0.0, side.buried_mm), units), say_depth(abs(side.above_mm), units)
-    asked = say_depth(BURY_MM, units)
-    rows = [_bury(plan, side, buried, asked), _frost(plan, side, buried, area_m2)]
+    rows = [_bury(plan, side, buried, local), _frost(plan, side, buried, area_m2, local)]
     veneer = next((row.veneer for row in plan.edge_types if row.mark == side.mark), False)
-    least = VENEER_MM if veneer else ABOVE_MM
-    asked = say_depth(least, units)
+    least = limit(local, "veneer" if veneer else "above-grade", units)
+    asked = say_depth(least.value, units)
     over = "over" if side.above_mm >= 0 else "under"
     words = f"{side.name}: the slab's top is {above} {over} the ground outside, short of {asked}{' under masonry veneer' if veneer else ''}."
     has = above if side.above_mm >= 0 else f"{above} under"
     remedy = "Lower the ground outside, or raise the floor."
-    gap = least - side.above_mm
-    rows.append(_check(plan, side, "top-low", gap, "Top above the ground", (has, asked), words, remedy, "above-grade"))
+    gap = least.value - side.above_mm
+    rows.append(
+        _check(
+            plan,
+            side,
+            "top-low",
+            gap,
+            "Top above the ground",
+            (has, asked),
+            words + least.note,
+            remedy,
+            "above-grade",
+            least.note,
+        )
+    )
     return rows
 
 
-def _bury(plan: Plan, side: FrostSide, buried: str, asked: str) -> EdgeCheck:
+def _bury(plan: Plan, side: FrostSide, buried: str, local: Local) -> EdgeCheck:
     """12 in into undisturbed ground: what is typed outside may be fill, so it is asked which it is."""
     remedy = "Make the edge deeper, or ask the engineer."
+    least = limit(local, "bury", plan.units)
+    asked = say_depth(least.value, plan.units)
     typed = side.buried_mm or 0.0
-    if side.bury_mm is None and typed >= BURY_MM - SLACK_MM:
+    if side.bury_mm is None and typed >= least.value - SLACK_MM:
         words = f"{side.name}: {side.mark} is {buried} under the ground outside. Is that undisturbed ground, or fill?"
         ask = "Say which under Frost; under fill, the ground found before the work counts."
-        return _check(plan, side, "outside-not-said", None, "Edge buried", (buried, asked), words, ask, "bury")
+        return _check(
+            plan, side, "outside-not-said", None, "Edge buried", (buried, asked), words, ask, "bury", least.note
+        )
     has_mm = typed if side.bury_mm is None else side.bury_mm
     has = say_depth(max(0.0, has_mm), plan.units)
     ground = "the undisturbed ground" if plan.ground.outside_is == "fill" else "the ground outside"
-    words = f"{side.name}: the bottom of {side.mark} is {has} under {ground}, short of {asked}."
-    return _check(plan, side, "edge-bury", BURY_MM - has_mm, "Edge buried", (has, asked), words, remedy, "bury")
+    words = f"{side.name}: the bottom of {side.mark} is {has} under {ground}, short of {asked}.{least.note}"
+    gap = least.value - has_mm
+    return _check(plan, side, "edge-bury", gap, "Edge buried", (has, asked), words, remedy, "bury", least.note)
 
 
-def _frost(plan: Plan, side: FrostSide, buried: str, area_m2: float) -> EdgeCheck:
+def _frost(plan: Plan, side: FrostSide, buried: str, area_m2: float, local: Local) -> EdgeCheck:
     frost, units = plan.site.frost_depth_mm, plan.units
     if frost is None:
         words = "The frost depth of the site is not set."
@@ -119,9 +133,10 @@ def _frost(plan: Plan, side: FrostSide, buried: str, area_m2: float) -> EdgeChec
     if foam and short > SLACK_MM:
         words += f" It has {say_depth(foam, units)} of foam; the shallow rule may carry it."
     remedy = "Go deeper, protect a shallow edge with foam, or build a frost wall. The official decides."
-    if plan.site.building != "house" and area_m2 <= ACCESSORY_M2:
+    exempt = limit(local, "exempt-area", units)
+    if plan.site.building != "house" and area_m2 <= exempt.value:
         kind = "An accessory building" if plan.site.building == "accessory" else "A free-standing accessory building"
-        remedy += f" {kind} of light frame up to {format_area(ACCESSORY_M2, units)} may be exempt (IRC R403.1.4.1): ask the official."
+        remedy += f" {kind} of light frame up to {format_area(exempt.value, units)} may be exempt (IRC R403.1.4.1): ask the official.{exempt.note}"
     return _check(
         plan, side, "edge-above-frost", short, "Frost", (buried, say_depth(frost, units)), words, remedy, "frost"
     )

@@ -13,16 +13,16 @@ from humble_trowel.core.geometry.recesses import least_left_mm
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.strips import strip_width_mm
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.local_rules import NO_LOCAL, Local, limit
 from humble_trowel.core.plan.shape_parts import Marked
-from humble_trowel.core.units import MM_PER_IN, format_area, say_depth
+from humble_trowel.core.units import format_area, say_depth
 
-LEAST_SLAB_MM = 3.5 * MM_PER_IN
 HAIR_MM = 50.0
 HAIR_RAD = math.radians(2.0)
 CLIPPED_M2 = 0.001
 
 
-def part_findings(plan: Plan, solid: Solid) -> list[Finding]:
+def part_findings(plan: Plan, solid: Solid, local: Local = NO_LOCAL) -> list[Finding]:
     """All of them, in the order edges, beams, pads, recesses, piles, side pads."""
     return [
         *_types(plan, solid, "edge_types", [edge.type for edge in plan.edges], "a side"),
@@ -31,7 +31,7 @@ def part_findings(plan: Plan, solid: Solid) -> list[Finding]:
         *_clipped(plan, solid),
         *_wide_haunches(plan, solid),
         *_hair_apart(plan),
-        *_recesses(plan, solid),
+        *_recesses(plan, solid, local),
         *_piles(plan, solid),
         *_side_pads(plan),
     ]
@@ -113,7 +113,8 @@ def _bearing(path: Sequence[tuple[float, float]]) -> float:
     return math.atan2(by - ay, bx - ax) % math.pi
 
 
-def _recesses(plan: Plan, solid: Solid) -> list[Finding]:
+def _recesses(plan: Plan, solid: Solid, local: Local) -> list[Finding]:
+    least = limit(local, "least-slab", plan.units)
     rows = []
     for index, recess in enumerate(plan.recesses):
         where = f"recesses[{index}]"
@@ -127,8 +128,8 @@ def _recesses(plan: Plan, solid: Solid) -> list[Finding]:
         if left <= 0.5:
             words = f"Recess {recess.name}, {say_depth(recess.depth_mm, plan.units)} deep, goes through the slab."
             rows.append(finding("recess-through", where, words, "Let the slab dip under it, or make it an opening."))
-        elif left < LEAST_SLAB_MM - 0.5:
-            words = f"Recess {recess.name} leaves {say_depth(left, plan.units)} of slab, less than {say_depth(LEAST_SLAB_MM, plan.units)}."
+        elif left < least.value - 0.5:
+            words = f"Recess {recess.name} leaves {say_depth(left, plan.units)} of slab, less than {say_depth(least.value, plan.units)}.{least.note}"
             rows.append(
                 finding("recess-thin", where, words, "Let the slab dip under it, or thicken it there.", "least-slab")
             )

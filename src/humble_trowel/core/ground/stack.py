@@ -12,11 +12,10 @@ from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ground_parts import LAYER_WORDS, BuildUp, Layer
 from humble_trowel.core.plan.ground_ways import GroundWays, Stone
+from humble_trowel.core.plan.local_rules import Local, limit, limit_text
 from humble_trowel.core.plan.ways import Ways
-from humble_trowel.core.units import MM_PER_IN, Units, say_depth
+from humble_trowel.core.units import Units, say_depth
 
-FOAM_LEAST_KPA = 100.0
-CLEAN_MOST_MM, EARTH_MOST_MM, BASE_LEAST_MM = 24 * MM_PER_IN, 8 * MM_PER_IN, 4 * MM_PER_IN
 SLACK_MM = 0.5
 BASE_KINDS = ("blinding", "stone", "graded", "fill")
 
@@ -138,28 +137,27 @@ def stack_findings(plan: Plan, cells: Sequence[Cell], ways: Ways) -> list[Findin
         if build.slab not in used:
             continue
         rows += (
-            _foam(plan.units, build, path) + _barrier(plan, build, path) + _stone(plan.units, build, path, ways.ground)
+            _foam(plan.units, build, path, ways.local_rules)
+            + _barrier(plan, build, path)
+            + _stone(plan.units, build, path, ways.ground)
         )
-        rows += _fill(plan.units, build, path, ways.ground) + _below_grade(plan, cells, build, path)
+        rows += _fill(plan.units, build, path, ways) + _below_grade(plan, cells, build, path, ways.local_rules)
     return rows
 
 
-def _foam(units: Units, build: BuildUp, path: str) -> list[Finding]:
+def _foam(units: Units, build: BuildUp, path: str, local: Local) -> list[Finding]:
+    asked = limit(local, "foam-strength", units)
     rows = []
     for at, layer in enumerate(build.layers):
-        if layer.kind != "foam" or (layer.strength_kpa or 0.0) >= FOAM_LEAST_KPA:
+        if layer.kind != "foam" or (layer.strength_kpa or 0.0) >= asked.value:
             continue
-        least, own = _kpa_text(FOAM_LEAST_KPA, units), _kpa_text(layer.strength_kpa or 0.0, units)
+        least, own = limit_text(asked.value, "kpa", units), limit_text(layer.strength_kpa or 0.0, "kpa", units)
         said = f"is {own} foam" if layer.strength_kpa else "says no strength"
-        words = f"The foam of {build.slab} {said}; under a slab crews use {least} or more."
+        words = f"The foam of {build.slab} {said}; under a slab crews use {least} or more.{asked.note}"
         rows.append(
             finding("foam-soft", f"{path}.layers[{at}]", words, "Take a stronger foam, or ask the engineer.", "foam")
         )
     return rows
-
-
-def _kpa_text(kpa: float, units: Units) -> str:
-    return f"{kpa:g} kPa" if units == "mm" else f"{kpa / 6.894757:.0f} psi"
 
 
 def _barrier(plan: Plan, build: BuildUp, path: str) -> list[Finding]:
@@ -181,38 +179,40 @@ def _barrier(plan: Plan, build: BuildUp, path: str) -> list[Finding]:
     return []
 
 
-def _fill(units: Units, build: BuildUp, path: str, ways: GroundWays) -> list[Finding]:
+def _fill(units: Units, build: BuildUp, path: str, ways: Ways) -> list[Finding]:
     """Clean sand and gravel up to 24 in, earth up to 8 in."""
     clean = earth = 0.0
     for layer in build.layers:
         if layer.kind in BASE_KINDS:
-            is_earth = stone_for(ways, layer).kind == "fill"
+            is_earth = stone_for(ways.ground, layer).kind == "fill"
             clean, earth = (
                 clean + (0.0 if is_earth else layer.thickness_mm or 0.0),
                 earth + (layer.thickness_mm or 0.0 if is_earth else 0.0),
             )
     rows = []
-    for has, most, name in ((clean, CLEAN_MOST_MM, "sand and gravel"), (earth, EARTH_MOST_MM, "earth")):
-        if has > most + SLACK_MM:
-            words = f"{say_depth(has, units)} of {name} under {build.slab}, over the {say_depth(most, units)} that needs no approval."
+    for has, key, name in ((clean, "fill-clean", "sand and gravel"), (earth, "fill-earth", "earth")):
+        most = limit(ways.local_rules, key, units)
+        if has > most.value + SLACK_MM:
+            words = f"{say_depth(has, units)} of {name} under {build.slab}, over the {say_depth(most.value, units)} that needs no approval.{most.note}"
             remedy = "Have the fill approved and tested, found deeper, or dig less."
             rows.append(finding("fill-deep", path, words, remedy, "fill-depth"))
     return rows
 
 
-def _below_grade(plan: Plan, cells: Sequence[Cell], build: BuildUp, path: str) -> list[Finding]:
+def _below_grade(plan: Plan, cells: Sequence[Cell], build: BuildUp, path: str, local: Local) -> list[Finding]:
     """A 4 in base under a slab that lies below the ground outside."""
+    least = limit(local, "base", plan.units)
     base = sum(layer.thickness_mm or 0.0 for layer in build.layers if layer.kind in ("blinding", "stone", "graded"))
     own = [cell for cell in cells if cell.mark == build.slab]
     grounds = [spot.level_mm for row in plan.forms for spot in row.ground]
     highest = max(grounds, default=plan.ground.found_mm)
-    if highest is None or not own or base >= BASE_LEAST_MM - SLACK_MM:
+    if highest is None or not own or base >= least.value - SLACK_MM:
         return []
     low = min(high_top(cell, plan) for cell in own)
     if highest <= low + SLACK_MM:
         return []
-    words = f"{build.slab} lies {say_depth(highest - low, plan.units)} below the ground outside on {say_depth(base, plan.units)} of base; {say_depth(BASE_LEAST_MM, plan.units)} is asked there."
-    remedy = "Lay 4 in of clean stone, or have the ground shown to drain well."
+    words = f"{build.slab} lies {say_depth(highest - low, plan.units)} below the ground outside on {say_depth(base, plan.units)} of base; {say_depth(least.value, plan.units)} is asked there.{least.note}"
+    remedy = f"Lay {say_depth(least.value, plan.units)} of clean stone, or have the ground shown to drain well."
     return [finding("base-thin", path, words, remedy, "base-below-grade")]
 
 

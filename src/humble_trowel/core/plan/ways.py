@@ -8,10 +8,11 @@ from __future__ import annotations
 
 from typing import Annotated, Literal
 
-from pydantic import AfterValidator, BaseModel, ConfigDict, Field
+from pydantic import AfterValidator, BaseModel, ConfigDict, Field, field_validator
 
 from humble_trowel.core.plan.form_ways import CornerWay, FormWays, SetOutWays, StackWay, Tape
 from humble_trowel.core.plan.ground_ways import GroundWays, RodReads
+from humble_trowel.core.plan.local_rules import LIMIT_OF, LocalRule
 from humble_trowel.core.plan.way_values import Reason, SmallLength, Text, Volume, WayLength
 from humble_trowel.core.units import M3_PER_YD3, Units
 
@@ -73,7 +74,7 @@ class Person(WaysPart):
 
 
 class Ways(WaysPart):
-    """The whole crew's ways."""
+    """The whole crew's ways. local_rules: where the county says otherwise, by the key of the limit."""
 
     firm: Text = ""
     crew: Annotated[list[Person], Field(max_length=60)] = []
@@ -84,6 +85,15 @@ class Ways(WaysPart):
     set_out: SetOutWays = SetOutWays()
     forms: FormWays = FormWays()
     ground: GroundWays = GroundWays()
+    local_rules: dict[str, LocalRule] = {}
+
+    @field_validator("local_rules")
+    @classmethod
+    def _limits_that_are_there(cls, value: dict[str, LocalRule]) -> dict[str, LocalRule]:
+        unknown = [key for key in value if key not in LIMIT_OF]
+        if unknown:
+            raise ValueError(f"{unknown[0]} is no limit of a rule. Known: {', '.join(LIMIT_OF)}.")
+        return value
 
 
 class WaysOverride(WaysPart):

@@ -1,0 +1,247 @@
+"""The book of rules: every rule of the trade that the program goes by, each a row with its formula, source, edition and
+standing, the rows of its table, the limits a county may set otherwise, and a small calculator that shows its working.
+
+Screens, `./trowel rules` and the tests read RULES; a rule is added as a row here beside its calculator.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
+from typing import Literal
+
+from humble_trowel.core.edges.foam import R_PER_INCH, SHALLOW_ROWS
+from humble_trowel.core.edges.shape_doubts import USE_MM, USE_WORDS
+from humble_trowel.core.errors import InputError, LengthError
+from humble_trowel.core.forms.span import DEPTH_FACTORS, E_PSI, FB_PSI
+from humble_trowel.core.plan.form_ways import KIT
+from humble_trowel.core.plan.ground_ways import GroundWays
+from humble_trowel.core.plan.local_rules import LIMITS, limit_text
+from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.rules import calculators as calc
+from humble_trowel.core.sources import SOURCES
+from humble_trowel.core.units import Units, parse_length, say_depth
+from humble_trowel.core.working import Working
+
+Kind = Literal["long", "thin", "number"]
+Table = tuple[tuple[str, ...], ...]
+
+
+@dataclass(frozen=True)
+class Ask:
+    """What a calculator asks. kind: a long length (a bare number is feet), a thin one (inches), or a plain number.
+    example: in a ft-in job, then in a mm job."""
+
+    key: str
+    label: str
+    kind: Kind
+    example: tuple[str, str]
+
+
+@dataclass(frozen=True)
+class Rule:
+    """name: 'forms/stakes'. what: in a sentence. table: first row its heads. limits: keys of local_rules.LIMITS."""
+
+    name: str
+    title: str
+    what: str
+    formula: str
+    source: str
+    table: Table = ()
+    asks: tuple[Ask, ...] = ()
+    work_out: Callable[[Mapping[str, float], Units, Ways], list[Working]] | None = None
+    limits: tuple[str, ...] = ()
+
+    @property
+    def standing(self) -> str:
+        return SOURCES[self.source].standing
+
+    @property
+    def edition(self) -> str:
+        return SOURCES[self.source].edition
+
+
+def _long(key: str, label: str, feet: str, mm: str) -> Ask:
+    return Ask(key, label, "long", (feet, mm))
+
+
+def _thin(key: str, label: str, inches: str, mm: str) -> Ask:
+    return Ask(key, label, "thin", (inches, mm))
+
+
+def _number(key: str, label: str, example: str) -> Ask:
+    return Ask(key, label, "number", (example, example))
+
+
+HAS = _thin("has", "There is", '10"', "250")
+STONES: Table = (
+    ("stone", "loose over packed", "loose density t/m³"),
+    *((row.mark, f"{row.loose_factor:g}", f"{row.density_t_m3:g}") for row in GroundWays().stones),
+)
+SHALLOW: Table = (
+    ("index F-days", "depth in", "upright R", "flat R", "corner R", "wing in", "corner wing in", "corner length in"),
+    *(
+        tuple("–" if v is None else f"{v:g}" for v in (
+            row.index_f_days, row.depth_in, row.vertical_r, row.walls_r, row.corners_r, row.wing_in, row.corner_wing_in, row.corner_length_in,
+        ))
+        for row in SHALLOW_ROWS
+    ),
+)  # fmt: skip
+FACTORS: Table = (
+    ("board up to", "size CF", "flat use Cfu"),
+    *((say_depth(most, "ft-in") if most < 1e8 else "deeper", f"{cf:g}", f"{cfu:g}") for most, cf, cfu in DEPTH_FACTORS),
+    *((wood, f"Fb {FB_PSI[wood]:g} psi", f"E {E_PSI[wood]:,.0f} psi") for wood in E_PSI),
+)
+CAPS: Table = (
+    ("board", "depth", "cap"),
+    *((board.mark, say_depth(board.deep_mm, "ft-in"), say_depth(board.cap_mm, "ft-in")) for board in KIT),
+)
+FOAMS: Table = (
+    ("foam", "R per inch as labelled", "buried, for frost"),
+    *((kind, f"{R_PER_INCH['label'][kind]:g}", f"{R_PER_INCH['buried'][kind]:g}") for kind in R_PER_INCH["label"]),
+)
+USES: Table = (("comes on it", "at least"), *((USE_WORDS[use], say_depth(mm, "ft-in")) for use, mm in USE_MM.items()))
+
+RULES = (
+    Rule("volume/slab", "A slab's volume", "Length times width times thickness, measured straight down from the top.",
+         "length × width × thickness", "greatest-depth",
+         asks=(_long("length", "Length", "24'", "7200"), _long("width", "Width", "20'", "6000"), _thin("thick", "Thickness", '4"', "100")),
+         work_out=calc.slab),
+    Rule("volume/edge", "A thickened edge below the slab", "Section below the slab's underside times the length along its middle.",
+         "(width + run × rise ÷ 2) × rise × length, rise = depth − slab", "strip",
+         asks=(_long("length", "Length along the middle", "36'", "11000"), _thin("width", "Bottom width", '12"', "300"), _thin("deep", "Depth from the top", '18"', "450"),
+               _thin("thick", "Slab", '4"', "100"), _number("run", "Haunch run per rise (0 upright, 1 at 45°)", "1")),
+         work_out=calc.edge),
+    Rule("volume/slices", "Counted a second way", "The same slab in thin slices by a computation of its own; over 0.1 % apart is a stop.",
+         "sum of all slices", "slices"),
+    Rule("volume/second-pour", "What is poured on its own", "Kerbs, knee walls and pads beside the slab are second pours and no part of its volume.",
+         "length × width × height", "second-pour",
+         asks=(_long("length", "Length", "20'", "6000"), _thin("width", "Width", '6"', "150"), _thin("high", "Height", '8"', "200")), work_out=calc.kerb),
+    Rule("order/round-up", "The order", "Likely need up to the plant's next step, after a slack of 0.005 yd³.",
+         "ceil((need − slack) ÷ step) × step", "plant",
+         asks=(_number("need", "Likely need (yd³, m³)", "23.27"), _number("step", "The plant's step", "0.5")), work_out=calc.order),
+    Rule("lines/diagonal", "Diagonal of a rectangle", "Equal diagonals and equal opposite sides make it square; equal diagonals alone do not.",
+         "√(length² + width²)", "geometry",
+         asks=(_long("length", "Length", "40'", "12000"), _long("width", "Width", "30'", "9000")), work_out=calc.diagonal),
+    Rule("lines/rack", "Rack of four sides", "How far the far side stands along the near one, from both diagonals; exact while opposite sides are equal.",
+         "(AC² − BD²) ÷ (4 × AB)", "geometry",
+         asks=(_long("ab", "The side that stays", "40'", "12000"), _long("ac", "Diagonal AC", "50' 1 1/2\"", "15016"), _long("bd", "Diagonal BD", "49' 10 1/2\"", "14984")),
+         work_out=calc.rack),
+    Rule("lines/squaring", "A whole frame from its tapes", "The corners that fit all tapes best; with readings to spare the worst one is named.",
+         "least squares of (computed − read) ÷ tape's scatter", "adjusted"),
+    Rule("forms/pressure", "Push of fresh concrete", "Full liquid head; a third of the thrust is held at the form's top.",
+         "weight × head² ÷ 2, and a third of it at the top", "pressure", asks=(_thin("head", "Head", '18"', "450"),), work_out=calc.push),
+    Rule("forms/stakes", "How far a form board spans", "Bending, span ÷ 360 and bulge of the board lying flat, then a cap for knocks and boots.",
+         "bulge: fourth root of (145 × E × I × bulge ÷ load)", "span", table=(*FACTORS, *CAPS),
+         asks=(_thin("deep", "Board deep", '5 1/2"', "140"), _thin("thick", "Board thick", '1 1/2"', "38"), _thin("top", "Its top under the concrete's", '0"', "0"), _thin("bulge", "May bulge", '1/16"', "1.6")),
+         work_out=calc.stakes),
+    Rule("ground/levels", "Levels and rod readings", "Height of the laser is the mark's level and the backsight; a longer reading is a lower point.",
+         "mark + backsight − level", "levelling",
+         asks=(_long("back", "Rod on the mark", "5' 3/4\"", "1540"), _thin("over", "Mark over the slab's top", '4"', "100"), _thin("below", "Surface below the slab's top", '8"', "200")),
+         work_out=calc.levels),
+    Rule("ground/stone", "Stone loose and packed", "Loose volume is packed volume times the stone's factor; lifts up to whole.",
+         "area × thickness × factor × density", "stone-lift", table=STONES,
+         asks=(_number("area", "Area (sq ft, m²)", "1200"), _thin("thick", "Packed thickness", '4"', "100"), _number("factor", "Loose over packed", "1.2"), _number("density", "Loose density t/m³", "1.55"), _thin("lift", "Compactor reaches", '4"', "100")),
+         work_out=calc.stone),
+    Rule("ground/enough", "Whether the shots are enough", "What they leave in doubt is at most a quarter of the plant's step.",
+         "spread ÷ √shots × area ≤ step ÷ 4", "shot",
+         asks=(_thin("spread", "Spread of the shots", '3/8"', "9"), _number("shots", "Shots", "24"), _number("area", "Area (sq ft, m²)", "1000")), work_out=calc.enough),
+    Rule("ground/fill", "Fill under a slab", "Deeper fill needs approval.", "sand and gravel ≤ 24 in, earth ≤ 8 in", "fill-depth",
+         asks=(HAS,), work_out=calc.at_most("fill-clean", "fill-earth"), limits=("fill-clean", "fill-earth")),
+    Rule("ground/base", "Base below grade", "A slab below the ground outside lies on clean stone.", "base ≥ 4 in", "base-below-grade",
+         asks=(HAS,), work_out=calc.at_least("base"), limits=("base",)),
+    Rule("ground/foam", "Foam under a slab", "Strong enough for the slab and what stands on it.", "strength ≥ 100 kPa", "foam", limits=("foam-strength",)),
+    Rule("ground/barrier", "Barrier under a slab", "Living space and heated slabs lie on a barrier; garages and unheated outbuildings may go without.",
+         "barrier where living or heated", "barrier"),
+    Rule("edges/bury", "How deep an edge is buried", "Measured from the undisturbed ground, not from fill.", "buried ≥ 12 in", "bury",
+         asks=(HAS,), work_out=calc.at_least("bury"), limits=("bury",)),
+    Rule("edges/frost", "Edge against frost", "The bottom lies below the frost line, or is protected.", "frost depth − buried ≤ 0", "frost",
+         asks=(_thin("frost", "Frost depth", '32"', "800"), HAS), work_out=calc.frost),
+    Rule("edges/exempt", "Small accessory buildings", "May need no frost depth; the official decides.", "area ≤ 600 sq ft", "frost-exempt", limits=("exempt-area",)),
+    Rule("edges/above-grade", "Top over the ground outside", "Less under masonry veneer.", "top − ground ≥ 6 in, 4 in under veneer", "above-grade",
+         asks=(HAS,), work_out=calc.at_least("above-grade", "veneer"), limits=("above-grade", "veneer")),
+    Rule("edges/shallow", "Shallow edge in foam", "Depth, upright and flat foam by the air-freezing index, for heated buildings; the next row up is always safe.",
+         "next row of the table", "shallow-frost", table=SHALLOW, asks=(_number("index", "Air-freezing index, F-days", "2700"),), work_out=calc.shallow),
+    Rule("edges/foam", "Foam for an R-value", "Thickness that gives the R, up to the next half inch of stock.", "ceil(R ÷ R per inch ÷ ½) × ½", "foam-r", table=FOAMS,
+         asks=(_number("r", "R-value", "10"), _number("per", "R per inch", "5")), work_out=calc.foam),
+    Rule("edges/plate", "Sill plate past the concrete", "At most a third of its width.", "overhang − width ÷ 3 ≤ 0", "plate",
+         asks=(_thin("over", "Stands past", '1 1/2"', "38"), _thin("width", "Plate", '3 1/2"', "89")), work_out=calc.plate),
+    Rule("edges/least-slab", "Least slab", "What a recess leaves, too.", "thickness ≥ 3 1/2 in", "least-slab", asks=(HAS,), work_out=calc.at_least("least-slab"), limits=("least-slab",)),
+    Rule("edges/use", "Thickness by use", "By thumb; racks and more are the engineer's.", "thickness ≥ the table's", "thumb-use", table=USES),
+    Rule("cutting/bound", "Fewest bars", "No plan needs fewer bars than the pieces' length over a bar, up to whole.", "ceil(total ÷ bar)", "geometry",
+         asks=(_long("total", "All pieces together", "142'", "43000"), _long("bar", "One bar", "20'", "6000")), work_out=calc.bars),
+)  # fmt: skip
+RULE_OF = {row.name: row for row in RULES}
+
+
+def try_rule(name: str, said: Mapping[str, str], units: Units, ways: Ways) -> list[Working]:
+    """What a rule's calculator shows of values as typed. Raises InputError naming the field."""
+    rule = RULE_OF.get(name)
+    if rule is None or rule.work_out is None:
+        raise InputError(f"The rule {name} has no calculator." if rule else f"There is no rule {name}.", "name")
+    values = {}
+    for ask in rule.asks:
+        typed = said.get(ask.key, "").strip()
+        if not typed:
+            raise InputError(f"{ask.label}: say it, like {ask.example[units == 'mm']}.", ask.key)
+        try:
+            values[ask.key] = (
+                float(typed)
+                if ask.kind == "number"
+                else parse_length(typed, units, bare="in" if ask.kind == "thin" else "ask")
+            )
+        except LengthError as error:
+            raise error.at(ask.key) from None
+        except ValueError:
+            raise InputError(f"{typed} is not a number.", ask.key) from None
+        if not 0 <= values[ask.key] < 1e7:
+            raise InputError(f"{typed} is out of reach here.", ask.key)
+    try:
+        return rule.work_out(values, units, ways)
+    except (ZeroDivisionError, ValueError, OverflowError):
+        raise InputError("These values make no answer: one of them is 0, or too large.", rule.asks[0].key) from None
+
+
+def limits_of(rule: Rule, units: Units, ways: Ways) -> list[dict[str, str]]:
+    """The limits of a rule: what its source says, and the county's where it is known."""
+    rows = []
+    for row in LIMITS:
+        if row.key in rule.limits:
+            own = ways.local_rules.get(row.key)
+            rows.append({
+                "key": row.key, "name": row.name, "standard": limit_text(row.value, row.unit, units),
+                "here": limit_text(own.value, row.unit, units) if own else "", "who": own.who if own else "", "at": own.at if own else "",
+            })  # fmt: skip
+    return rows
+
+
+def read_limit(key: str, typed: str, units: Units) -> float:
+    """A county's value as typed, in the limit's unit. Raises InputError."""
+    row = next((one for one in LIMITS if one.key == key), None)
+    if row is None:
+        raise InputError(f"There is no limit {key}.", "key")
+    if row.unit == "mm":
+        value = parse_length(typed, units, bare="in")
+    else:
+        number = (
+            typed.strip()
+            .lower()
+            .removesuffix("psi")
+            .removesuffix("kpa")
+            .removesuffix("sq ft")
+            .removesuffix("m2")
+            .removesuffix("m²")
+            .strip()
+        )
+        try:
+            value = float(number)
+        except ValueError:
+            raise InputError(f"{typed.strip() or 'nothing'} is not a number.", "value") from None
+        value *= (
+            calc.METRIC_PER[row.unit]
+            if units == "ft-in" and not typed.strip().lower().endswith(("kpa", "m2", "m²"))
+            else 1.0
+        )
+    if not 0 < value <= 1e6:
+        raise InputError("It must be more than nothing.", "value")
+    return value
