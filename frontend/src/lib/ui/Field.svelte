@@ -40,6 +40,7 @@
 		aria-invalid={problem !== null && typed !== null}
 		aria-describedby={problem ? `${id ?? own}-wrong` : undefined}
 		oninput={(event) => (typed = event.currentTarget.value)}
+		onfocus={(event) => event.currentTarget.select()}
 		onblur={leave}
 		onkeydown={(event) => {
 			if (event.key === 'Enter') void leave();

@@ -3,11 +3,12 @@
 	import type { Problem, School, Ways } from '../api/schema';
 	import { session } from '../state/session.svelte';
 	import Field from '../ui/Field.svelte';
+	import { bothLengths } from '../ui/typed';
 	import { w } from '../words/words';
 	import OnHand from './OnHand.svelte';
 	import type { WaysDesk } from './ways.svelte';
 	let { desk, ways }: { desk: WaysDesk; ways: Ways } = $props();
-	const inch = (mm: number) => `${+(mm / 25.4).toFixed(4)}″ (${+mm.toFixed(2)} mm)`;
+	const inch = bothLengths;
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
 	const cents = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Math.round(Number(typed) * 100) : (typed as unknown as number));
 	const number = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number));

@@ -3,13 +3,14 @@
 	import type { Problem, Ways } from '../api/schema';
 	import { session } from '../state/session.svelte';
 	import Field from '../ui/Field.svelte';
+	import { bothLengths } from '../ui/typed';
 	import { w } from '../words/words';
 	import type { WaysDesk } from './ways.svelte';
 	let { desk, ways }: { desk: WaysDesk; ways: Ways } = $props();
 	const g = $derived(ways.ground);
 	const words = w.ground.ways;
 	const YD = 0.764554857984;
-	const inch = (mm: number) => `${+(mm / 25.4).toFixed(4)}″ (${+mm.toFixed(2)} mm)`;
+	const inch = bothLengths;
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
 	const number = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number));
 	const problem = (at: string): Problem | null =>

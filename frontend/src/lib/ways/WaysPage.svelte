@@ -4,6 +4,7 @@
 	import Who from '../shell/Who.svelte';
 	import { session } from '../state/session.svelte';
 	import Field from '../ui/Field.svelte';
+	import { bothLengths } from '../ui/typed';
 	import { w } from '../words/words';
 	import CrewList from './CrewList.svelte';
 	import FormWays from './FormWays.svelte';
@@ -15,7 +16,7 @@
 		desk.problem && desk.problemAt === at
 			? { type: '', code: '', title: '', status: 422, detail: desk.problem, path: '', choices: [], head: null }
 			: null;
-	const inch = (mm: number) => `${+(mm / 25.4).toFixed(4)}″ (${+mm.toFixed(2)} mm)`;
+	const inch = bothLengths;
 	const yd = (m3: number) => `${+(m3 / 0.764554857984).toFixed(3)} yd (${+m3.toFixed(3)} m³)`;
 	/** Text goes as typed: the program reads both unit systems. Numbers go as numbers. */
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
@@ -57,6 +58,7 @@
 	<header>
 		<a class="act quiet" href="/">‹ {w.yard.title}</a>
 		<div><h1>{w.ways.title}</h1><p class="label">{w.ways.lead}</p></div>
+		<a class="act quiet" href="/rules">{w.rules.title}</a>
 		<Who />
 	</header>
 	{#if ways}

@@ -95,6 +95,8 @@ export const ground = {
 	minus: '−',
 	plus: '+',
 	clear: 'Clear',
+	space: 'On it',
+	spaces: { '': 'nobody said', living: 'living space', garage: 'garage', unheated: 'unheated outbuilding', outside: 'outside' },
 	heated: 'Heated room',
 	addLayer: 'Add a layer',
 	up: 'Move up',

@@ -2,6 +2,7 @@
 import { edgeWords } from './edges';
 import { ground } from './ground';
 import { lines } from './lines';
+import { rules } from './rules';
 
 export const w = {
 	product: 'Humble Trowel',
@@ -67,6 +68,7 @@ export const w = {
 	shim: { from: 'Uses', close: 'Close', back: 'Back', set: 'Where it is set' },
 	ground,
 	lines,
+	rules,
 	edges: {
 		...edgeWords,
 		cutCall: (mark: string) => `Edge ${mark}, call it`,
@@ -98,6 +100,8 @@ export const w = {
 		needOutline: 'No outline yet, so no edge. Walk it in Lines first.'
 	},
 	order: {
+		secondPours: 'Second pours, ordered on their own',
+		secondHow: 'Poured on starters or beside the slab, on another day; none of it is in the order above.',
 		part: 'Part',
 		how: 'How',
 		drawn: 'As drawn',

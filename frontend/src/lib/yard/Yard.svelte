@@ -52,6 +52,7 @@
 		<nav>
 			<Who />
 			<a class="act quiet" href="/ways">{w.ways.title}</a>
+			<a class="act quiet" href="/rules">{w.rules.title}</a>
 			<button type="button" class="act quiet" onclick={() => files?.click()}>{w.yard.bring}</button>
 			<input bind:this={files} type="file" accept=".json,application/json" class="sr-only" tabindex="-1" aria-label={w.yard.bring} onchange={() => void bring()} />
 			<button type="button" class="act on" onclick={() => (starting = true)}>{w.yard.start}</button>

@@ -51,7 +51,10 @@ def part_rows(plan: Plan, solid: Solid) -> list[LedgerPart]:
             x, y = zip(*recess.polygon, strict=True)
             at = (sum(x) / len(x), sum(y) / len(y))
             working = _recess_sum(plan, solid, recess, m3)
-            rows.append(_row(plan, f"{recess.name}, taken out", "recess", recess.name, m3, at, working, (number,)))
+            dips = recess.keeps_thickness and abs(m3) < 1e-9
+            name = f"{recess.name}, the slab dips" if dips else f"{recess.name}, taken out"
+            row = _row(plan, name, "recess", recess.name, m3, at, working, (number,))
+            rows.append(replace(row, text="0", how="nothing changes") if dips else row)
     return rows
 
 
@@ -133,6 +136,7 @@ def _recess_sum(plan: Plan, solid: Solid, recess: Recess, m3: float) -> Working:
     area = recess_area_mm2(recess, solid.cells) / 1e6
     name, text = f"{recess.name}, taken out", f"{format_volume(m3, plan.units)} {unit}"
     if recess.keeps_thickness and abs(m3) < 1e-9:
+        name, text = f"{recess.name}, the slab dips", f"0 {unit}"
         kept = leaf("The slab dips under it, so nothing changes", 0.0, unit, "0", "geometry", "edges")
         return work(name, unit, "kept", {"kept": kept}, source="greatest-depth", text=text)
     inputs = {

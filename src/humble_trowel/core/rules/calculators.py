@@ -136,12 +136,12 @@ def stakes(values: Values, units: Units, ways: Ways) -> list[Working]:
         "thick": leaf("Board thick", values["thick"], "mm", f"{values['thick']:g} mm"), "bulge": leaf("May bulge", values["bulge"], "mm", f"{values['bulge']:g} mm"),
         "load": leaf("Load along it", span.line_n_per_mm, "N/mm", f"{span.line_n_per_mm:.5f} N/mm", "pressure"),
     }  # fmt: skip
-    by_bulge = work("By its bulge", "mm", "sqrt(sqrt(145 * e * deep * thick**2 * thick / 12 * bulge / load))", inputs, source="span", digits=0, text=say_depth(span.bulge_mm, units))  # fmt: skip
-    others = {
-        "bulge": by_bulge, "bending": leaf("By bending", span.bending_mm, "mm", say_depth(span.bending_mm, units), "span"),
-        "ratio": leaf("By span / 360", span.ratio_mm, "mm", say_depth(span.ratio_mm, units), "span"),
-    }  # fmt: skip
-    return [by_bulge, work("Spans", "mm", "min(bulge, bending, ratio)", others, source="span", text=say_depth(span.limit_mm, units), note="before the cap for knocks and boots")]  # fmt: skip
+    by_bulge = work("By its bulge", "mm", "sqrt(sqrt(145 * e * deep * thick**2 * thick / 12 * bulge / load))", inputs, source="span", digits=0)  # fmt: skip
+    three = {"bulge": span.bulge_mm, "bending": span.bending_mm, "ratio": span.ratio_mm}
+    names = {"bulge": "By its bulge", "bending": "By bending", "ratio": "By span / 360"}
+    limits = {key: _thin(names[key], mm, units, "span") for key, mm in three.items()}
+    spans = work("Spans", "mm" if units == "mm" else "in", "min(bulge, bending, ratio)", limits, source="span", text=say_depth(span.limit_mm, units), note="before the cap for knocks and boots")  # fmt: skip
+    return [by_bulge, spans]
 
 
 def levels(values: Values, units: Units, ways: Ways) -> list[Working]:

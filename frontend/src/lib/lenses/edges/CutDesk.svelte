@@ -64,7 +64,7 @@
 	<div class="check" class:short={check.verdict === 'short'}>
 		<b>{w.edges.checks[check.verdict]}</b><span>{check.name}</span><span class="has"><Frac text={check.has} /></span>
 		{#if check.rule}<abbr class="rule" title={check.source_words}><Frac text={check.rule} /></abbr>{/if}
-		{#if check.verdict !== 'meets'}<span class="why"><Frac text={check.remedy} /> <span class="label">{check.source_words}</span></span>{/if}
+		{#if check.verdict !== 'meets'}<span class="why"><Frac text={check.remedy} /> <span class="label">{check.source_words} <a href="/rules?source={check.source}">{w.rules.inBook}</a></span></span>{/if}
 	</div>
 {/each}
 {#if side !== null}
@@ -90,6 +90,7 @@
 			{@const mm = type[`${key}_mm`]}
 			<Field label={w.edges.faces[key]} width="92px" placeholder="none" calm value={shown(mm)} problem={desk.problemFor(`face-${key}`)} keep={face(key)} />
 		{/each}
+		<label class="label veneer"><input type="checkbox" checked={type.veneer} onchange={(e) => void desk.keep([{ op: 'set_edge_type', mark, text: '', veneer: e.currentTarget.checked }], 'veneer')} /> {w.edges.veneer}</label>
 	</div>
 	{#if desk.problemFor('cut')}<p class="wrong" role="alert">{desk.problemFor('cut')?.detail}</p>{:else}<p class="label">{w.edges.cutHint}</p>{/if}
 {/if}

@@ -12,6 +12,8 @@
 	const options = $derived(data.state?.options ?? []);
 	const deepest = $derived(Math.max(1, ...options.map((one) => (one.sketch ? Math.max(one.sketch.depth_mm + one.sketch.footing_deep_mm, one.sketch.top_mm - one.sketch.frost_mm) : 0))));
 	const checks = $derived(desk.figure?.checks ?? []);
+	const outside = $derived(desk.document?.ground.outside_is ?? null);
+	const asked = $derived(checks.filter((one) => one.code === 'outside-not-said').slice(0, 1));
 	const worst = $derived(checks.find((one) => one.code === 'edge-above-frost' && one.verdict === 'short') ?? checks.find((one) => one.code === 'edge-bury' && one.verdict === 'short'));
 	const set = (key: string) => (typed: string) => desk.keep([{ op: 'set_fields', values: { [`site.${key}`]: typed.trim() || null } }], `site-${key}`);
 </script>
@@ -31,7 +33,13 @@
 <div class="desk-row">
 	<Field id="frost-depth" label={w.edges.frostDepth} width="120px" value={site?.frost_depth_mm ? shownLength(site.frost_depth_mm, desk.units) : ''} problem={desk.problemFor('site-frost_depth_mm')} keep={set('frost_depth_mm')} />
 	<Field id="freezing-index" label={w.edges.index} width="170px" calm value={site?.air_freezing_index_f_days ? `${site.air_freezing_index_f_days}` : ''} problem={desk.problemFor('site-air_freezing_index_f_days')} keep={(typed) => desk.keep([{ op: 'set_fields', values: { 'site.air_freezing_index_f_days': typed.trim() ? Number(typed) : null } }], 'site-air_freezing_index_f_days')} />
+	<label class="label">{w.edges.building}<select class="plain-select" value={site?.building ?? ''} onchange={(e) => void desk.keep([{ op: 'set_fields', values: { 'site.building': e.currentTarget.value || null } }], 'building')}>{#each Object.entries(w.edges.buildings) as [key, name]}<option value={key}>{name}</option>{/each}</select></label>
+	<span class="choices" role="group" aria-label={w.edges.outsideIs}>
+		<span class="label">{w.edges.outsideIs}</span>
+		{#each ['undisturbed', 'fill'] as const as one}<button type="button" class="act quiet" class:on={outside === one} aria-pressed={outside === one} onclick={() => void desk.keep([{ op: 'set_ground', changes: { outside_is: outside === one ? null : one } }], 'outside')}>{w.edges.outsides[one]}</button>{/each}
+	</span>
 </div>
+{#each asked as one}<p class="act-line asked"><Frac text="{one.words} {one.remedy}" /></p>{/each}
 <div class="ways">
 	{#each options as option}
 		<article class:drawn={option.key === 'drawn'}>
@@ -49,7 +57,7 @@
 </div>
 {#if desk.problemFor('option')}<p class="wrong" role="alert">{desk.problemFor('option')?.detail}</p>{/if}
 <p class="label">{w.edges.costs}</p>
-{#each [...new Set(checks.filter((one) => one.verdict === 'short').map((one) => one.source_words))] as words}<p class="label">{words}</p>{/each}
+{#each [...new Map(checks.filter((one) => one.verdict === 'short').map((one) => [one.source, one.source_words]))] as [source, words]}<p class="label">{words} <a href="/rules?source={source}">{w.rules.inBook}</a></p>{/each}
 
 <style>
 	.ways {
@@ -62,6 +70,11 @@
 		border-top: 2px solid var(--ink);
 		padding: 6px 0 10px;
 		min-width: 0;
+	}
+	.asked {
+		font-weight: 700;
+		font-size: 16px;
+		margin-top: 6px;
 	}
 	.vol {
 		font-size: 17px;

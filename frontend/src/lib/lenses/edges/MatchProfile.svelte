@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The old floor's levels along the joint, the new top beside them, upright scale stretched and said. */
+	import { shownLength } from '../../ui/typed';
 	import type { Match } from '../../api/schema';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	let { match, units }: { match: Match; units: 'ft-in' | 'mm' } = $props();
@@ -11,7 +12,7 @@
 	const x = (at: number) => 40 + (at / last) * (width - 110);
 	const y = (level: number) => top + ((Math.max(...all) - level) / span) * tall;
 	const times = $derived(Math.max(1, Math.round(tall / span / ((width - 110) / last))));
-	const off = (mm: number) => (units === 'mm' ? `${Math.abs(mm).toFixed(0)}` : `${Math.round((Math.abs(mm) / 25.4) * 16)}/16″`);
+	const off = (mm: number) => shownLength(units === 'mm' ? Math.round(Math.abs(mm)) : (Math.round((Math.abs(mm) / 25.4) * 16) * 25.4) / 16, units);
 </script>
 
 <div bind:clientWidth={width}>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** How each zone's top runs: level, to a side, on a bearing, to a drain; and whether its underside follows. */
+	import { typedLength } from '../../ui/typed';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
@@ -60,7 +61,7 @@
 			<label class="label">{w.ground.rate}<input class="reading" id="fall-rate" bind:value={rate} placeholder={w.ground.rateHint[desk.units]} onkeydown={(e) => e.key === 'Enter' && void keep()} /></label>
 		{:else if own === 'drain'}
 			<p class="drain"><span class="label">{w.ground.drainAt}</span> {drain ? w.ground.drainHow.replace('Press', 'Set. Press') : w.ground.drainHow}</p>
-			<label class="label">{w.ground.drainDepth}<input class="reading" id="fall-depth" bind:value={depth} placeholder={zone.fall?.kind === 'drain' ? `${+(zone.fall.depth_mm / (desk.units === 'mm' ? 1 : 25.4)).toFixed(2)}${desk.units === 'mm' ? '' : '"'}` : desk.units === 'mm' ? '25' : '1"'} onkeydown={(e) => e.key === 'Enter' && void keep()} /></label>
+			<label class="label">{w.ground.drainDepth}<input class="reading" id="fall-depth" bind:value={depth} placeholder={zone.fall?.kind === 'drain' ? typedLength(zone.fall.depth_mm, desk.units) : desk.units === 'mm' ? '25' : '1"'} onkeydown={(e) => e.key === 'Enter' && void keep()} /></label>
 		{/if}
 	</div>
 	<fieldset>

@@ -6,7 +6,7 @@
 	import { w } from '../../words/words';
 	import CoreSample from './CoreSample.svelte';
 	import type { GroundData } from './ground.svelte';
-	import { readRough, type Kind, type LayerRow } from './stack';
+	import { readRough, toKeep, type Kind, type LayerRow } from './stack';
 	import { typedLength } from '../../ui/typed';
 	let { data }: { data: GroundData } = $props();
 	const desk = $derived(data.desk);
@@ -17,6 +17,8 @@
 	const kept = $derived.by((): LayerRow[] => (own?.layers ?? [{ kind: 'slab' as const }, { kind: 'native' as const }]).map((row) => ({ kind: row.kind, thickness: 'thickness_mm' in row && row.thickness_mm ? typedLength(row.thickness_mm, units) : '', strength: 'strength_kpa' in row && row.strength_kpa ? (units === 'mm' ? `${Math.round(row.strength_kpa)} kPa` : `${Math.round(row.strength_kpa / 6.894757)} psi`) : '', stone: 'stone' in row ? (row.stone ?? '') : '' })));
 	let draft = $state<LayerRow[] | null>(null);
 	let heated = $state<boolean | null>(null);
+	let space = $state<string | null>(null);
+	const on = $derived((space ?? own?.space ?? '') as '' | 'living' | 'garage' | 'unheated' | 'outside');
 	const rows = $derived(draft ?? kept);
 	const hot = $derived(heated ?? own?.heated ?? false);
 	const problem = $derived(desk.problemFor('stack'));
@@ -32,12 +34,11 @@
 		draft = list;
 	}
 	function drop() {
-		draft = heated = null;
+		draft = heated = space = null;
 		desk.clearProblem();
 	}
 	async function keep() {
-		const layers = rows.map((row) => ({ kind: row.kind, thickness_mm: row.thickness.trim() || null, strength_kpa: row.strength.trim() || null, stone: row.stone || null }));
-		if (await desk.keep([{ op: 'set_build_up', slab: mark, heated: hot, layers }], 'stack')) drop();
+		if (await desk.keep([{ op: 'set_build_up', slab: mark, heated: hot, space: on || null, layers: toKeep(rows) }], 'stack')) drop();
 	}
 	const set = (key: 'found_mm' | 'strip_mm') => (typed: string) => desk.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
 	function pickZone(zone: string) {
@@ -49,14 +50,15 @@
 	const slabMm = $derived(plan?.slab_types.find((row) => row.mark === mark)?.thickness_mm ?? 100);
 	const digs = $derived(data.state?.ground.stack.filter((row) => row.kind === 'native') ?? []);
 	const levelOf = (zone: string, key: string) => data.state?.ground.rod.find((one) => one.zone === zone && one.key === key)?.level_text ?? '';
-	const findings = $derived(data.state?.findings.filter((row) => /foam|barrier|stone|stack|found/.test(row.code)) ?? []);
+	const findings = $derived(data.state?.findings.filter((row) => /foam|barrier|stone|stack|found|fill|base/.test(row.code)) ?? []);
 </script>
 
 {#if data.state}
 	<div class="row">
 		{#each data.zones as zone, i}<button type="button" class="act quiet" class:on={i === data.zone} onclick={() => pickZone(zone.name)}>{zone.name}</button>{/each}
 	</div>
-	<h3>{w.ground.stackFor(mark)} <label class="hot"><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {w.ground.heated}</label></h3>
+	<h3>{w.ground.stackFor(mark)} <label class="hot"><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {w.ground.heated}</label>
+		<label class="hot">{w.ground.space} <select class="plain-select" value={on} onchange={(e) => (space = e.currentTarget.value)}>{#each Object.entries(w.ground.spaces) as [key, name]}<option value={key}>{name}</option>{/each}</select></label></h3>
 	<div class="core">
 	<CoreSample rows={drawn} />
 	<ol class="stack">
@@ -86,7 +88,7 @@
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row">
 		<button type="button" class="act quiet" onclick={() => change((list) => list.splice(list.length - 1, 0, { kind: session.ways?.ground.base === 'clean' ? 'stone' : 'graded', thickness: units === 'mm' ? '100' : '4"', strength: '', stone: '' }))}>{w.ground.addLayer}</button>
-		{#if draft || heated !== null}
+		{#if draft || heated !== null || space !== null}
 			<button type="button" class="act main" onclick={() => void keep()}>{w.ground.keepStack}</button>
 			<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>
 		{/if}

@@ -18,3 +18,16 @@ export function readRough(text: string, units: 'ft-in' | 'mm'): number {
 	if (!Number.isFinite(value)) return 0;
 	return units === 'mm' || /mm/.test(text) ? value : value * 25.4;
 }
+/** Kinds that have a thickness of their own; a slab's stands with its type, and a barrier and native soil have none. */
+export const THICK: readonly Kind[] = ['finish', 'screed', 'foam', 'blinding', 'stone', 'graded', 'fill'];
+export const STONES: readonly Kind[] = ['stone', 'graded', 'blinding', 'fill'];
+
+/** Layers to keep: what a kind has no field for is left out, also where another kind filled it before. */
+export function toKeep(rows: LayerRow[]) {
+	return rows.map((row) => ({
+		kind: row.kind,
+		thickness_mm: THICK.includes(row.kind) ? row.thickness.trim() || null : null,
+		strength_kpa: row.kind === 'foam' ? row.strength.trim() || null : null,
+		stone: STONES.includes(row.kind) ? row.stone || null : null
+	}));
+}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What is held, and what stands beside the work; and outlines out of files. */
+	import { typedLength } from '../../ui/typed';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
@@ -16,7 +17,7 @@
 	let name = $state('');
 	let level = $state('');
 	let line = $state({ open: false, start: '', end: '' });
-	const shown = (mm: number) => (desk.units === 'mm' ? `${+mm.toFixed(1)}` : `${+(mm / 25.4).toFixed(3)}"`);
+	const shown = (mm: number) => typedLength(mm, desk.units);
 	async function add() {
 		if (await desk.keep([{ op: 'add_existing', what, name, text, ring: null, level: level.trim() || 0 }], 'existing')) text = name = level = '';
 	}

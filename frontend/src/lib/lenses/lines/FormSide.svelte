@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** One side's form drawn along its length: top, ground, courses, stakes; and what may be said of it. */
+	import { typedLength } from '../../ui/typed';
 	import type { SideForm, SideWorkings } from '../../api/schema';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
@@ -19,7 +20,7 @@
 	const change = (changes: Record<string, unknown>) => desk.keep([{ op: 'form_sides', sides: [form.side], changes }], at);
 	const row = $derived(desk.document?.forms?.find((one) => one.sides.includes(form.side)));
 	const level = (i: number) => row?.ground[i] ?? null;
-	const shown = (mm: number | undefined) => (mm === undefined ? '' : desk.units === 'mm' ? `${+(-mm).toFixed(1)}` : `${+(-mm / 25.4).toFixed(3)}"`);
+	const shown = (mm: number | undefined) => (mm === undefined ? '' : typedLength(-mm, desk.units));
 	/** Ground is typed as a depth below the finished top: 10" is 10 in down. */
 	const negative = (typed: string) => (typed.trim().startsWith('-') ? typed.trim().slice(1) : `-${typed.trim()}`);
 	const ends = $derived([0, length]);

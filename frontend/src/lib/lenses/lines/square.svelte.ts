@@ -1,4 +1,5 @@
 /** One round of taped measures: rows as typed, the answer that they give, and keeping the round. */
+import { typedLength } from '../../ui/typed';
 import { answer, ApiProblem, client, Offline } from '../../api/client';
 import type { SquareAnswer } from '../../api/schema';
 import { cornerName } from '../../drawing/pick.svelte';
@@ -40,7 +41,7 @@ export class SquareBox {
 	/** This job's own tolerance as typed, '' where the crew's holds. */
 	get ownTolerance(): string {
 		const mm = this.data.desk.kept?.document.ways?.tolerance_mm;
-		return mm ? (this.data.desk.units === 'mm' ? `${+mm.toFixed(1)}` : `${+(mm / 25.4).toFixed(4)}"`) : '';
+		return mm ? typedLength(mm, this.data.desk.units) : '';
 	}
 	setTolerance(typed: string): Promise<boolean> {
 		return this.data.desk.keep([{ op: 'set_fields', values: { 'ways.tolerance_mm': typed.trim() || null } }], 'tolerance');

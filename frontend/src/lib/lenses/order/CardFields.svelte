@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The fields behind one line of the call-in card. */
+	import { shownLength } from '../../ui/typed';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import { w } from '../../words/words';
@@ -15,7 +16,7 @@
 	};
 	const NUMBERS: Path[] = ['mix.air_percent', 'order.spacing_min'];
 	const plan = $derived(desk.document);
-	const inches = (mm: number | null | undefined) => (mm == null ? '' : desk.units === 'mm' ? `${mm} mm` : `${+(mm / 25.4).toFixed(4)}″`);
+	const inches = (mm: number | null | undefined) => (mm == null ? '' : desk.units === 'mm' ? `${mm} mm` : shownLength(mm, 'ft-in'));
 	function value(path: Path): string {
 		if (!plan) return '';
 		const { mix, order, site } = plan;

@@ -32,7 +32,7 @@
 	{#if concrete}
 		<div class="two">
 			<div class="count">
-				<Ledger {concrete} {unit} />
+				<Ledger {concrete} {unit} pours={desk.figure?.second_pours ?? []} />
 				<Loads ordered={concrete.ordered} {unit} />
 				{#each doubts as doubt}<p class="wrong" data-finding={doubt.code}>{doubt.words} {doubt.remedy}</p>{/each}
 				<OwnWays {desk} />

@@ -1,12 +1,13 @@
 <script lang="ts">
 	/** What this job does differently from the crew's ways, and why. */
+	import { shownLength } from '../../ui/typed';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import { w } from '../../words/words';
 	let { desk }: { desk: JobDesk } = $props();
 	const own = $derived(desk.document?.ways);
 	const metric = $derived(desk.units === 'mm');
-	const thin = (mm: number | null | undefined) => (mm == null ? '' : metric ? `${+mm.toFixed(2)} mm` : `${+(mm / 25.4).toFixed(4)}″`);
+	const thin = (mm: number | null | undefined) => (mm == null ? '' : metric ? `${+mm.toFixed(2)} mm` : shownLength(mm, 'ft-in'));
 	const volume = (m3: number | null | undefined) => (m3 == null ? '' : metric ? `${+m3.toFixed(3)} m³` : `${+(m3 / 0.764554857984).toFixed(3)} yd`);
 	const truck = $derived(metric ? own?.truck_m3 : own?.truck_yd3);
 	const rows = $derived([

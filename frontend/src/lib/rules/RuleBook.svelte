@@ -1,0 +1,59 @@
+<script lang="ts">
+	/** The rule book: find a rule, see where it comes from, try it, and write down what the county says otherwise. */
+	import { page } from '$app/state';
+	import { Tabs } from 'bits-ui';
+	import Who from '../shell/Who.svelte';
+	import { session } from '../state/session.svelte';
+	import { w } from '../words/words';
+	import { RuleDesk, toOpen, type Units } from './rules.svelte';
+	import RuleSheet from './RuleSheet.svelte';
+	const desk = new RuleDesk();
+	let picked = $state('');
+	const asked = $derived(page.url.searchParams);
+	$effect(() => {
+		void (async () => {
+			if (!session.ways) await session.loadWays().catch(() => undefined);
+			await desk.load((asked.get('units') as Units | null) ?? session.ways?.reading.new_job_units ?? 'ft-in');
+			picked = toOpen(desk.rules ?? [], asked.get('rule'), asked.get('source'));
+		})();
+	});
+	const families = $derived([...new Set(desk.shown.map((rule) => rule.name.split('/')[0] ?? ''))]);
+	const open = $derived(desk.shown.some((rule) => rule.name === picked) ? picked : (desk.shown[0]?.name ?? ''));
+	const counties = $derived(Object.keys(session.ways?.local_rules ?? {}).length);
+</script>
+
+<div class="flex h-dvh flex-col bg-[var(--bench)] max-[860px]:h-auto max-[860px]:min-h-dvh">
+	<header class="flex flex-wrap items-center gap-x-5 gap-y-2 border-b-[3px] border-[var(--ink)] bg-[var(--ground)] px-5 py-3">
+		<button type="button" class="act quiet" onclick={() => history.back()}>‹ {w.rules.back}</button>
+		<div class="min-w-[200px] flex-1">
+			<h1 class="text-[27px] leading-none font-[840]">{w.rules.title}</h1>
+			<p class="label">{w.rules.lead(desk.rules?.length ?? 0, counties)}</p>
+		</div>
+		<input class="well max-w-[300px]" type="search" aria-label={w.rules.find} placeholder={w.rules.find} bind:value={desk.asked} />
+		<div class="flex" role="group" aria-label={w.yard.units}>
+			{#each ['ft-in', 'mm'] as const as one}<button type="button" class="act quiet" class:on={desk.units === one} aria-pressed={desk.units === one} onclick={() => void desk.load(one)}>{one === 'mm' ? w.rules.mm : w.rules.ft}</button>{/each}
+		</div>
+		<Who />
+	</header>
+	{#if desk.problem?.at === 'book'}<p class="wrong px-5 py-3" role="alert">{desk.problem.words}</p>{/if}
+	{#if desk.rules}
+		<Tabs.Root orientation="vertical" value={open} onValueChange={(name) => { picked = name; desk.told = []; desk.problem = null; }} class="grid min-h-0 flex-1 grid-cols-[340px_minmax(0,1fr)] max-[860px]:block">
+			<Tabs.List class="overflow-auto border-r-[3px] border-[var(--ink)] bg-[var(--sheet)] max-[860px]:max-h-[38dvh] max-[860px]:border-r-0 max-[860px]:border-b-[3px]" aria-label={w.rules.title}>
+				{#each families as family}
+					<p class="sticky top-0 bg-[var(--sheet)] px-5 pt-3 pb-1 text-[13px] font-[640] text-[var(--ink2)]">{w.rules.families[family as 'volume'] ?? family}</p>
+					{#each desk.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}
+						<Tabs.Trigger value={rule.name} class="rule-row flex min-h-[40px] w-full items-center justify-between gap-3 border-t border-[var(--hair)] px-5 py-1 text-left text-[15px] font-[640] data-[state=active]:bg-[var(--ink)] data-[state=active]:text-[var(--sheet)]">
+							<span>{rule.title}</span>
+							{#if rule.limits.some((row) => row.here)}<span class="boxed flex-none">{w.rules.county}</span>{/if}
+						</Tabs.Trigger>
+					{/each}
+				{:else}
+					<p class="px-5 py-6 text-[17px]">{w.rules.none(desk.asked)}</p>
+				{/each}
+			</Tabs.List>
+			{#each desk.shown.filter((rule) => rule.name === open) as rule (rule.name + desk.units)}
+				<Tabs.Content value={rule.name} class="min-h-0 overflow-auto"><RuleSheet {desk} {rule} /></Tabs.Content>
+			{/each}
+		</Tabs.Root>
+	{/if}
+</div>

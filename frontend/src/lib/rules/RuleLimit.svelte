@@ -1,0 +1,30 @@
+<script lang="ts">
+	/** A limit: what its source says, and the county's word with who said so and when. */
+	import type { LimitRow } from '../api/schema';
+	import Frac from '../ui/Frac.svelte';
+	import { w } from '../words/words';
+	import type { RuleDesk } from './rules.svelte';
+	let { desk, limit }: { desk: RuleDesk; limit: LimitRow } = $props();
+	const today = new Date().toLocaleDateString('sv-SE');
+	let typed = $state({ value: '', who: '', at: today });
+	async function keep() {
+		if (await desk.keep(limit.key, typed.value, typed.who, typed.at)) typed = { value: '', who: '', at: today };
+	}
+</script>
+
+<section class="border-t-2 border-[var(--ink)] pt-3" data-limit={limit.key}>
+	<p class="text-[17px]"><b>{limit.name}</b>
+		{#if limit.here}<s class="text-[var(--ink2)]"><Frac text={limit.standard} /></s> <b class="text-[22px]"><Frac text={limit.here} /></b>
+		{:else}<b class="text-[22px]"><Frac text={limit.standard} /></b>{/if}
+	</p>
+	{#if limit.here}
+		<p><span class="pen">{limit.who}, {limit.at}</span> <button type="button" class="act quiet" onclick={() => void desk.keep(limit.key, '', '', '')}>{w.rules.forget}</button></p>
+	{:else}<p class="label">{w.rules.notAsked}</p>{/if}
+	<div class="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">
+		<label class="label w-[120px]">{w.rules.says}<input class="reading w-full" bind:value={typed.value} placeholder={limit.standard} /></label>
+		<label class="label w-[220px]">{w.rules.who}<input class="reading w-full" bind:value={typed.who} /></label>
+		<label class="label w-[130px]">{w.rules.when}<input class="reading w-full" type="date" bind:value={typed.at} /></label>
+		<button type="button" class="act quiet" disabled={!typed.value.trim()} onclick={() => void keep()}>{w.rules.keep}</button>
+	</div>
+	{#if desk.problem?.at === limit.key}<p class="wrong" role="alert">{desk.problem.words}</p>{/if}
+</section>

@@ -1,0 +1,36 @@
+<script lang="ts">
+	/** One rule: what it says, where from, what the county says instead, its calculator and its table. */
+	import type { RuleRow } from '../api/schema';
+	import Frac from '../ui/Frac.svelte';
+	import { w } from '../words/words';
+	import type { RuleDesk } from './rules.svelte';
+	import RuleLimit from './RuleLimit.svelte';
+	import RuleTry from './RuleTry.svelte';
+	let { desk, rule }: { desk: RuleDesk; rule: RuleRow } = $props();
+	const [heads = [], ...rows] = $derived(rule.table);
+</script>
+
+<article class="grid max-w-[900px] gap-4 px-6 py-5 max-[600px]:px-4">
+	<div>
+		<h2 class="text-[33px] leading-[1.06] font-[840]">{rule.title}</h2>
+		<p class="mt-1 text-[17px]">{rule.what}</p>
+	</div>
+	<p class="border-y-2 border-[var(--ink)] bg-[var(--well)] px-4 py-3 text-[20px] font-[680]" data-formula><Frac text={rule.formula} /></p>
+	<p class="text-[15px]">
+		<span class="boxed">{w.rules.standing[rule.standing as 'standard'] ?? rule.standing}</span>
+		{#if rule.edition}<span class="boxed">{rule.edition}</span>{/if}
+		{rule.source_words}
+	</p>
+	{#each rule.limits as limit (limit.key)}<RuleLimit {desk} {limit} />{/each}
+	{#if rule.asks.length}<RuleTry {desk} {rule} />{/if}
+	{#if rows.length}
+		<div class="overflow-x-auto">
+			<h3>{w.rules.table}</h3>
+			<table class="desk-table mt-1">
+				<thead><tr>{#each heads as head}<th>{head}</th>{/each}</tr></thead>
+				<tbody>{#each rows as row}<tr>{#each row as cell, i}{#if i}<td><Frac text={cell} /></td>{:else}<th scope="row"><Frac text={cell} /></th>{/if}{/each}</tr>{/each}</tbody>
+			</table>
+		</div>
+	{/if}
+	{#if rule.standing === 'standard'}<p class="label">{w.rules.caution}</p>{/if}
+</article>

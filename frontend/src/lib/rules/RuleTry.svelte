@@ -1,0 +1,45 @@
+<script lang="ts">
+	/** A small calculator: the rule's own values typed in, its working shown line by line. */
+	import type { RuleRow } from '../api/schema';
+	import Frac from '../ui/Frac.svelte';
+	import { w } from '../words/words';
+	import type { RuleDesk } from './rules.svelte';
+	let { desk, rule }: { desk: RuleDesk; rule: RuleRow } = $props();
+	let typed = $state<Record<string, string>>({});
+	const value = (key: string) => typed[key] ?? rule.asks.find((ask) => ask.key === key)?.example ?? '';
+	const values = () => Object.fromEntries(rule.asks.map((ask) => [ask.key, value(ask.key)]));
+	let timer: ReturnType<typeof setTimeout> | undefined;
+	const run = (wait = 0) => {
+		clearTimeout(timer);
+		timer = setTimeout(() => void desk.try(rule.name, values()), wait);
+	};
+	$effect(() => {
+		run();
+		return () => clearTimeout(timer);
+	});
+	const wrong = (key: string) => (desk.problem?.at === key ? desk.problem : null);
+	const stray = $derived(desk.problem && !rule.asks.some((ask) => ask.key === desk.problem?.at) && !rule.limits.some((row) => row.key === desk.problem?.at) ? desk.problem.words : '');
+</script>
+
+<form class="border-t-2 border-[var(--ink)] pt-3" onsubmit={(event) => { event.preventDefault(); run(); }}>
+	<h3>{w.rules.tryIt}</h3>
+	<div class="mt-1 flex flex-wrap gap-x-5 gap-y-2">
+		{#each rule.asks as ask (ask.key)}
+			<div class="w-[190px] max-[600px]:w-full">
+				<label class="label" for="try-{ask.key}">{ask.label}</label>
+				<input id="try-{ask.key}" class="reading w-full" value={value(ask.key)} aria-invalid={wrong(ask.key) !== null} onfocus={(event) => event.currentTarget.select()} oninput={(event) => { typed[ask.key] = event.currentTarget.value; run(220); }} />
+				{#if wrong(ask.key)}
+					<p class="wrong" role="alert">{wrong(ask.key)?.words}
+						{#each wrong(ask.key)?.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => { typed[ask.key] = choice.text; run(); }}>{choice.label}</button>{/each}
+					</p>
+				{/if}
+			</div>
+		{/each}
+	</div>
+	{#if stray}<p class="wrong mt-2" role="alert">{stray}</p>{/if}
+	<ol class="mt-3 grid gap-2 bg-[var(--shim)] px-4 py-3 text-[var(--board-ink)]" aria-live="polite" hidden={!desk.told.length}>
+		{#each desk.told as line}
+			<li class="text-[16px]"><b>{line.name}</b>{#if line.shown}<span> = <Frac text={line.shown} /></span>{/if} <b class="text-[19px] font-[800]">= <Frac text={line.text} /></b>{#if line.note}<span class="block text-[14px]">{line.note}</span>{/if}</li>
+		{/each}
+	</ol>
+</form>

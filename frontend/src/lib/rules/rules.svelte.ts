@@ -1,0 +1,76 @@
+/** The rule book: rules as loaded, what is looked for, the calculator's answer, and the county's word. */
+import { answer, ApiProblem, client, Offline } from '../api/client';
+import type { RuleRow, WaysState, Working } from '../api/schema';
+import { session } from '../state/session.svelte';
+import { w } from '../words/words';
+
+export type Units = 'ft-in' | 'mm';
+
+/** Rules that have every word of what is looked for, in title, text, formula, source or table. */
+export function found(rules: RuleRow[], asked: string): RuleRow[] {
+	const words = asked.toLowerCase().split(/\s+/).filter(Boolean);
+	if (!words.length) return rules;
+	return rules.filter((rule) => {
+		const text = [rule.name, rule.title, rule.what, rule.formula, rule.source_words, rule.standing, rule.edition, ...rule.table.flat(), ...rule.limits.map((row) => row.name)].join(' ').toLowerCase();
+		return words.every((word) => text.includes(word));
+	});
+}
+
+/** The rule to open: the one named, else the first from that source, else the first of the list. */
+export function toOpen(rules: RuleRow[], name: string | null, source: string | null): string {
+	return (rules.find((rule) => rule.name === name) ?? rules.find((rule) => rule.source === source) ?? rules[0])?.name ?? '';
+}
+
+export class RuleDesk {
+	rules = $state.raw<RuleRow[] | null>(null);
+	units = $state<Units>('ft-in');
+	asked = $state('');
+	told = $state.raw<Working[]>([]);
+	problem = $state<{ at: string; words: string; choices: { label: string; text: string }[] } | null>(null);
+	readonly shown = $derived(found(this.rules ?? [], this.asked));
+
+	async load(units: Units = this.units) {
+		this.units = units;
+		try {
+			this.rules = await answer<RuleRow[]>(client.GET('/api/rules', { params: { query: { units } } }));
+			if (!session.ways) await session.loadWays();
+		} catch (error) {
+			this.fail(error, 'book');
+		}
+	}
+
+	async try(name: string, values: Record<string, string>): Promise<void> {
+		const [family = '', rule = ''] = name.split('/');
+		this.problem = null;
+		try {
+			this.told = await answer<Working[]>(client.POST('/api/rules/{family}/{rule}/try', { params: { path: { family, rule } }, body: { units: this.units, values } }));
+		} catch (error) {
+			this.told = [];
+			this.fail(error, 'try');
+		}
+	}
+
+	/** True once the county's word is kept; an empty value goes back to the source. */
+	async keep(key: string, value: string, who: string, at: string): Promise<boolean> {
+		this.problem = null;
+		try {
+			const got = await answer<WaysState>(
+				client.PUT('/api/rules/limits/{key}', { params: { path: { key } }, body: { version: session.waysVersion, units: this.units, value, who, at, author: session.who } })
+			);
+			session.ways = got.ways;
+			session.waysVersion = got.version;
+			await this.load();
+			return true;
+		} catch (error) {
+			this.fail(error, key);
+			if (error instanceof ApiProblem && error.problem.code === 'stale') await session.loadWays();
+			return false;
+		}
+	}
+
+	private fail(error: unknown, at: string) {
+		if (error instanceof ApiProblem) this.problem = { at: error.problem.path && at === 'try' ? error.problem.path : at, words: error.problem.detail, choices: error.problem.choices ?? [] };
+		else if (error instanceof Offline) this.problem = { at, words: w.rules.offline, choices: [] };
+		else throw error;
+	}
+}
