@@ -119,6 +119,7 @@ _ROWS = (
         "Reference lumber values, NDS supplement.",
         "handbook",
     ),
+    Source("cap", "Thumb figures for knocks and boots, never farther apart than these.", "thumb"),
     Source("adjusted", "The shape that fits all readings best, by least squares.", "definition"),
     Source(
         "shot", "Shot on site: linear between shots, beyond them the value of the nearest point of their hull.", "typed"

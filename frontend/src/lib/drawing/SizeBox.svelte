@@ -1,5 +1,7 @@
 <script lang="ts">
 	/** Typing over a side's size on the drawing; the presser chooses which end moves. */
+	import { tick, untrack } from 'svelte';
+	import { note, restored } from '../state/remember.svelte';
 	import type { JobDesk } from '../state/job.svelte';
 	import { w } from '../words/words';
 	import { cornerName, type Pick } from './pick.svelte';
@@ -8,18 +10,38 @@
 	const sides = $derived(desk.figure?.outline?.sides ?? []);
 	let typed = $state('');
 	let box: HTMLInputElement | undefined = $state();
+	let was = '';
+	const key = (at: number) => `${desk.id}/size/${at}`;
 	$effect(() => {
-		typed = (sides[side]?.text ?? '').replace(' mm', '');
-		box?.focus();
-		box?.select();
+		const at = side;
+		untrack(() => {
+			was = (sides[at]?.text ?? '').replace(' mm', '');
+			typed = restored<string>(key(at)) ?? was;
+		});
+		void tick().then(() => {
+			box?.focus();
+			box?.select();
+		});
 	});
 	const problem = $derived(desk.problemFor('size'));
+	function close(at: number) {
+		note(key(at), '');
+		if (pick.side === at) pick.typing = false;
+	}
 	async function keep(moves: 'start' | 'end', length = typed) {
-		if (await desk.keep([{ op: 'set_side', side, length, moves }], 'size')) pick.typing = false;
+		const at = side;
+		if (await desk.keep([{ op: 'set_side', side: at, length, moves }], 'size')) close(at);
+	}
+	/** Going elsewhere with a size typed keeps it; what cannot be kept waits here for the next time. */
+	function leave(event: FocusEvent) {
+		const inside = event.relatedTarget instanceof Node && event.currentTarget instanceof HTMLElement && event.currentTarget.contains(event.relatedTarget);
+		if (inside || !pick.typing || typed.trim() === was) return;
+		note(key(side), typed);
+		void keep('end');
 	}
 </script>
 
-<div class="box" style:left="{x}px" style:top="{y}px">
+<div class="box" style:left="{x}px" style:top="{y}px" onfocusout={leave}>
 	<input
 		bind:this={box}
 		bind:value={typed}
@@ -28,13 +50,13 @@
 		onkeydown={(event) => {
 			event.stopPropagation();
 			if (event.key === 'Enter') void keep(event.shiftKey ? 'start' : 'end');
-			if (event.key === 'Escape') pick.typing = false;
+			if (event.key === 'Escape') close(side);
 		}}
 	/>
 	<div class="row">
 		<button type="button" class="act quiet" onclick={() => void keep('start')}>{w.lines.moves(cornerName(side))}</button>
 		<button type="button" class="act quiet" onclick={() => void keep('end')}>{w.lines.moves(cornerName((side + 1) % sides.length))}</button>
-		<button type="button" class="act quiet" aria-label={w.shim.close} onclick={() => (pick.typing = false)}>×</button>
+		<button type="button" class="act quiet" aria-label={w.shim.close} onclick={() => close(side)}>×</button>
 	</div>
 	{#if problem}
 		<p class="wrong" role="alert">

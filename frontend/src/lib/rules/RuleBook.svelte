@@ -2,6 +2,7 @@
 	/** The rule book: find a rule, see where it comes from, try it, and write down what the county says otherwise. */
 	import { page } from '$app/state';
 	import { Tabs } from 'bits-ui';
+	import { tick, untrack } from 'svelte';
 	import Who from '../shell/Who.svelte';
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
@@ -9,13 +10,21 @@
 	import RuleSheet from './RuleSheet.svelte';
 	const desk = new RuleDesk();
 	let picked = $state('');
-	const asked = $derived(page.url.searchParams);
+	async function openBook(asked: URLSearchParams) {
+		if (!session.ways) await session.loadWays().catch(() => undefined);
+		await desk.load((asked.get('units') as Units | null) ?? session.ways?.reading.new_job_units ?? 'ft-in');
+		pick(toOpen(desk.rules ?? [], asked.get('rule'), asked.get('source')));
+		await tick();
+		document.querySelector('[data-state="active"][role="tab"]')?.scrollIntoView({ block: 'center' });
+	}
+	function pick(name: string) {
+		picked = name;
+		desk.told = [];
+		desk.problem = null;
+	}
 	$effect(() => {
-		void (async () => {
-			if (!session.ways) await session.loadWays().catch(() => undefined);
-			await desk.load((asked.get('units') as Units | null) ?? session.ways?.reading.new_job_units ?? 'ft-in');
-			picked = toOpen(desk.rules ?? [], asked.get('rule'), asked.get('source'));
-		})();
+		const asked = page.url.searchParams;
+		untrack(() => void openBook(asked));
 	});
 	const families = $derived([...new Set(desk.shown.map((rule) => rule.name.split('/')[0] ?? ''))]);
 	const open = $derived(desk.shown.some((rule) => rule.name === picked) ? picked : (desk.shown[0]?.name ?? ''));
@@ -37,8 +46,13 @@
 	</header>
 	{#if desk.problem?.at === 'book'}<p class="wrong px-5 py-3" role="alert">{desk.problem.words}</p>{/if}
 	{#if desk.rules}
-		<Tabs.Root orientation="vertical" value={open} onValueChange={(name) => { picked = name; desk.told = []; desk.problem = null; }} class="grid min-h-0 flex-1 grid-cols-[340px_minmax(0,1fr)] max-[860px]:block">
-			<Tabs.List class="overflow-auto border-r-[3px] border-[var(--ink)] bg-[var(--sheet)] max-[860px]:max-h-[38dvh] max-[860px]:border-r-0 max-[860px]:border-b-[3px]" aria-label={w.rules.title}>
+		<select class="plain-select mx-4 mt-3 hidden font-[640] max-[860px]:block" aria-label={w.rules.title} value={open} onchange={(event) => pick(event.currentTarget.value)}>
+			{#each families as family}
+				<optgroup label={w.rules.families[family as 'volume'] ?? family}>{#each desk.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}<option value={rule.name}>{rule.title}</option>{/each}</optgroup>
+			{:else}<option value="">{w.rules.none(desk.asked)}</option>{/each}
+		</select>
+		<Tabs.Root orientation="vertical" value={open} onValueChange={pick} class="grid min-h-0 flex-1 grid-cols-[340px_minmax(0,1fr)] max-[860px]:block">
+			<Tabs.List class="overflow-auto border-r-[3px] border-[var(--ink)] bg-[var(--sheet)] max-[860px]:hidden" aria-label={w.rules.title}>
 				{#each families as family}
 					<p class="sticky top-0 bg-[var(--sheet)] px-5 pt-3 pb-1 text-[13px] font-[640] text-[var(--ink2)]">{w.rules.families[family as 'volume'] ?? family}</p>
 					{#each desk.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}

@@ -12,7 +12,7 @@
 
 <article class="grid max-w-[900px] gap-4 px-6 py-5 max-[600px]:px-4">
 	<div>
-		<h2 class="text-[33px] leading-[1.06] font-[840]">{rule.title}</h2>
+		<h2 class="text-[33px]! leading-[1.06]! font-[840]!">{rule.title}</h2>
 		<p class="mt-1 text-[17px]">{rule.what}</p>
 	</div>
 	<p class="border-y-2 border-[var(--ink)] bg-[var(--well)] px-4 py-3 text-[20px] font-[680]" data-formula><Frac text={rule.formula} /></p>

@@ -88,12 +88,15 @@ SHALLOW: Table = (
     ),
 )  # fmt: skip
 FACTORS: Table = (
-    ("board up to", "size CF", "flat use Cfu"),
-    *((say_depth(most, "ft-in") if most < 1e8 else "deeper", f"{cf:g}", f"{cfu:g}") for most, cf, cfu in DEPTH_FACTORS),
+    ("board or lumber", "size CF, bending", "flat use Cfu, stiffness"),
+    *(
+        (mark, f"CF {cf:g}", f"Cfu {cfu:g}")
+        for mark, (_, cf, cfu) in zip(("2x4", "2x6", "2x8", "2x10", "2x12"), DEPTH_FACTORS, strict=True)
+    ),
     *((wood, f"Fb {FB_PSI[wood]:g} psi", f"E {E_PSI[wood]:,.0f} psi") for wood in E_PSI),
 )
 CAPS: Table = (
-    ("board", "depth", "cap"),
+    ("board", "depth", "stakes no farther than"),
     *((board.mark, say_depth(board.deep_mm, "ft-in"), say_depth(board.cap_mm, "ft-in")) for board in KIT),
 )
 FOAMS: Table = (
@@ -132,9 +135,13 @@ RULES = (
     Rule("forms/pressure", "Push of fresh concrete", "Full liquid head; a third of the thrust is held at the form's top.",
          "weight × head² ÷ 2, and a third of it at the top", "pressure", asks=(_thin("head", "Head", '18"', "450"),), work_out=calc.push),
     Rule("forms/stakes", "How far a form board spans", "Bending, span ÷ 360 and bulge of the board lying flat, then a cap for knocks and boots.",
-         "bulge: fourth root of (145 × E × I × bulge ÷ load)", "span", table=(*FACTORS, *CAPS),
+         "bulge: fourth root of (145 × E × I × bulge ÷ load)", "span", table=FACTORS,
          asks=(_thin("deep", "Board deep", '5 1/2"', "140"), _thin("thick", "Board thick", '1 1/2"', "38"), _thin("top", "Its top under the concrete's", '0"', "0"), _thin("bulge", "May bulge", '1/16"', "1.6")),
          work_out=calc.stakes),
+    Rule(
+        "forms/caps", "Cap for knocks and boots", "What boards get that nobody calculates; each crew sets its own in Ways.",
+        "spacing ≤ the table's", "cap", table=CAPS,
+    ),
     Rule("ground/levels", "Levels and rod readings", "Height of the laser is the mark's level and the backsight; a longer reading is a lower point.",
          "mark + backsight − level", "levelling",
          asks=(_long("back", "Rod on the mark", "5' 3/4\"", "1540"), _thin("over", "Mark over the slab's top", '4"', "100"), _thin("below", "Surface below the slab's top", '8"', "200")),

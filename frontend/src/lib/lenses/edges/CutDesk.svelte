@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The cut bench: the drawing, what the side is, its rules, and the edge types. */
+	import { remember } from '../../state/remember.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { Edit, JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
@@ -23,6 +24,8 @@
 	let cutText = $state('');
 	let lineText = $state('');
 	let grow = $state<'left' | 'right'>('left');
+	// svelte-ignore state_referenced_locally (one desk for the life of this component)
+	remember(`${desk.id}/cut`, () => ({ newText, cutText, lineText }), (old) => ({ newText, cutText, lineText } = old));
 	const shown = (mm: number | null | undefined) => (mm ? shownLength(mm, desk.units) : '');
 	async function give(to: string | null, all = false) {
 		const sides = all ? (plan?.outline ?? []).map((_, i) => i) : [side ?? 0];

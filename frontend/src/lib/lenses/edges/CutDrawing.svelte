@@ -1,5 +1,7 @@
 <script lang="ts">
 	/** A cut through the solid, to one true scale both ways, its sizes on it; press a size to type it there. */
+	import { tick } from 'svelte';
+	import { note, restored } from '../../state/remember.svelte';
 	import type { Cut, CutSize } from '../../api/schema';
 	import type { JobDesk } from '../../state/job.svelte';
 	import { w } from '../../words/words';
@@ -14,21 +16,34 @@
 	const view = $derived(CutView.fit(cut, width, tall));
 	const high = $derived(Math.min(tall, Math.max(170, view.low + 48)));
 	const kinds = $derived([...new Set(['concrete', ...cut.layers.map((layer) => layer.kind), ...(cut.ends.some((end) => end.foam_mm) ? ['foam'] : []), 'soil', ...(cut.ends.some((end) => end.boards.length) ? ['board'] : [])])]);
+	const keyOf = (size: CutSize) => `${desk.id}/cut-size/${size.kind}-${size.key}-${size.mark}`;
 	function start(size: CutSize, x: number, y: number) {
 		if (!size.typed) return;
 		editing = { size, x: Math.min(Math.max(x, 60), width - 66), y };
-		typed = size.text.replace('°', '');
+		typed = restored<string>(keyOf(size)) ?? size.text.replace('°', '');
+	}
+	function close(now: typeof editing) {
+		if (now) note(keyOf(now.size), '');
+		if (editing === now) editing = null;
 	}
 	async function keep() {
 		const now = editing;
 		const edit = now && editOf(now.size, typed);
-		if (!edit) return void (editing = null);
-		if (await desk.keep([edit], 'cut-size')) editing = null;
+		if (!edit) return close(now);
+		if (await desk.keep([edit], 'cut-size')) close(now);
+	}
+	/** Going elsewhere with a size typed keeps it; what cannot be kept waits here for the next time. */
+	function leave() {
+		if (!editing || typed.trim() === editing.size.text.replace('°', '')) return;
+		note(keyOf(editing.size), typed);
+		void keep();
 	}
 	const problem = $derived(editing ? desk.problemFor('cut-size') : null);
 	const focus = (node: HTMLInputElement) => {
-		node.focus();
-		node.select();
+		void tick().then(() => {
+			node.focus();
+			node.select();
+		});
 	};
 </script>
 
@@ -78,10 +93,10 @@
 		</g>
 	</svg>
 	{#if editing}
-		<div class="typing" style:left="{editing.x - 56}px" style:top="{Math.min(editing.y - 20, high - 44)}px">
-			<input class="well" aria-label="{editing.size.mark} {editing.size.key.replace('_', ' ')}" aria-invalid={problem !== null} use:focus bind:value={typed} onkeydown={(event) => { if (event.key === 'Enter') void keep(); if (event.key === 'Escape') editing = null; }} />
+		{#key editing}<div class="typing" style:left="{editing.x - 56}px" style:top="{Math.min(editing.y - 20, high - 44)}px">
+			<input class="well" aria-label="{editing.size.mark} {editing.size.key.replace('_', ' ')}" aria-invalid={problem !== null} use:focus bind:value={typed} onblur={leave} onkeydown={(event) => { if (event.key === 'Enter') void keep(); if (event.key === 'Escape') close(editing); }} />
 			{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
-		</div>
+		</div>{/key}
 	{/if}
 </div>
 <p class="legend label">

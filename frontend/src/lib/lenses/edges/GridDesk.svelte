@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Beams and pads: types by their call, a grid from a wall, posts on bays. */
+	import { remember } from '../../state/remember.svelte';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { shownLength } from '../../ui/typed';
@@ -21,6 +22,8 @@
 	let [beamText, padText, every, bays, walk, spot, baysX, baysY] = $state(['', '', '', '', '', '', '', '']);
 	let from = $state(0);
 	let corner = $state(0);
+	// svelte-ignore state_referenced_locally (one desk for the life of this component)
+	remember(`${desk.id}/grid`, () => ({ beamText, padText, every, bays, walk, spot, baysX, baysY }), (old) => ({ beamText, padText, every, bays, walk, spot, baysX, baysY } = old));
 	const degrees = (run: number | null | undefined) => (run ? `${+((Math.atan(1 / run) * 180) / Math.PI).toFixed(1)}°` : '90°');
 	async function newBeam(mark: string) {
 		if (await desk.keep([{ op: 'set_beam_type', mark, text: beamText }], 'beam-type')) [beamText, beam] = ['', mark];

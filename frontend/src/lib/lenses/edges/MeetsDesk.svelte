@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What the slab meets: an old floor and its levels, kerbs and knee walls on top, pads beside, piles below. */
+	import { remember } from '../../state/remember.svelte';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
@@ -18,6 +19,8 @@
 	let kerb = $state<{ side: string; text: string; width: string; height: string; name: string }>({ side: 'all', text: '', width: '', height: '', name: '' });
 	let beside = $state({ text: '', thickness: '', top: '', name: '' });
 	let piles = $state({ text: '', diameter: '', down: '' });
+	// svelte-ignore state_referenced_locally (one desk for the life of this component)
+	remember(`${desk.id}/meets`, () => ({ level, kerb, beside, piles }), (old) => ({ level, kerb, beside, piles } = old));
 	const matches = $derived(data.state?.matches ?? []);
 	$effect(() => {
 		const side = matches[0]?.side;

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Zones, slabs, recesses and set-downs, and the level of every corner. */
+	import { remember } from '../../state/remember.svelte';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
@@ -15,6 +16,8 @@
 	const say = (value: number) => (value ? shownLength(value, desk.units) : '0');
 	let [slabText, partText, partName] = $state(['', '', '']);
 	let box = $state({ name: '', text: '', depth: '', keeps: false });
+	// svelte-ignore state_referenced_locally (one desk for the life of this component)
+	remember(`${desk.id}/top`, () => ({ slabText, partText, partName, box }), (old) => ({ slabText, partText, partName, box } = old));
 	let door = $state({ side: 0, start: '', width: '', inward: '', depth: '' });
 	const levels = $derived(desk.figure?.levels ?? []);
 	const zones = $derived([...new Set(levels.map((row) => row.zone))]);

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Trenches as dug, and the ledger three ways: planned, as dug, as shot, with what each costs. */
+	import { note, restored } from '../../state/remember.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
@@ -11,13 +12,14 @@
 	const run = $derived(runs[picked] ?? null);
 	const unit = $derived(desk.units === 'mm' ? 'm³' : 'yd³');
 	let rows = $state<{ at: string; width: string; depth: string }[]>([]);
+	const key = $derived(`${desk.id}/dug/${run?.name ?? ''}`);
 	let wrong = $state('');
 	let told = $state('');
 	$effect(() => {
 		const now = run;
 		const own = (now?.stations ?? []).map((one) => ({ at: typedLength(one.at_mm, desk.units), width: typedLength(one.width_mm, desk.units), depth: typedLength(one.depth_mm, desk.units) }));
 		const blank = now ? ['0', typedLength(now.length_mm, desk.units)].map((at) => ({ at, width: '', depth: '' })) : [];
-		rows = own.length ? own : blank;
+		rows = restored<typeof rows>(key) ?? (own.length ? own : blank);
 	});
 	const full = $derived(rows.filter((row) => row.width.trim() && row.depth.trim()));
 	const inches = (text: string) => (desk.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim());
@@ -26,6 +28,7 @@
 		if (!run) return;
 		const stations = full.map((row) => ({ at_mm: feet(row.at || '0'), width_mm: inches(row.width), depth_mm: inches(row.depth) }));
 		wrong = (await data.record('as-dug', { ...(run.beam !== null ? { beam: run.beam } : run.side === null ? { row: run.row } : { side: run.side }), stations }))?.words ?? '';
+		if (!wrong) note(key, '');
 		told = wrong ? '' : `${run.name}: ${data.state?.ground.dug[picked]?.words ?? ''}`;
 	}
 	const setBucket = (typed: string) => desk.keep([{ op: 'set_ground', changes: { bucket_mm: typed.trim() || null } }], 'bucket_mm');
@@ -45,7 +48,7 @@
 	{#if run}
 		<h3>{run.name}: {w.ground.stations.toLowerCase()}</h3>
 		{#each rows as row, i}
-			<div class="row stations">
+			<div class="row stations" oninput={() => note(key, $state.snapshot(rows))}>
 				<label class="label">{i ? '' : w.ground.stationAt}<input class="reading" aria-label="{w.ground.stationAt} {i + 1}" bind:value={row.at} /></label>
 				<label class="label">{i ? '' : w.ground.wide}<input class="reading" aria-label="{w.ground.wide} {i + 1}" bind:value={row.width} /></label>
 				<label class="label">{i ? '' : w.ground.deep}<input class="reading" aria-label="{w.ground.deep} {i + 1}" bind:value={row.depth} /></label>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** How each zone's top runs: level, to a side, on a bearing, to a drain; and whether its underside follows. */
+	import { remember } from '../../state/remember.svelte';
 	import { typedLength } from '../../ui/typed';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
@@ -17,6 +18,8 @@
 	let rate = $state('');
 	let depth = $state('');
 	let under = $state<'parallel' | 'level' | null>(null);
+	// svelte-ignore state_referenced_locally (one desk for the life of this component)
+	remember(`${data.desk.id}/falls`, () => ({ kind, side, bearing, rate, depth, under }), (old) => ({ kind, side, bearing, rate, depth, under } = old));
 	const own = $derived(kind ?? now);
 	const problem = $derived(desk.problemFor('fall'));
 	const drain = $derived(data.stick ?? (zone?.fall?.kind === 'drain' ? zone.fall.at : null));

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Benchmarks, set-ups with their backsight, the mark shot again, turning points. */
+	import { remember } from '../../state/remember.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
@@ -14,6 +15,8 @@
 	let up = $state({ name: '', on: '', read: '' as string, simulated: false });
 	let again = $state('');
 	let turn = $state({ name: '', read: '' });
+	// svelte-ignore state_referenced_locally (one desk for the life of this component)
+	remember(`${data.desk.id}/laser`, () => ({ mark, up, again, turn }), (old) => ({ mark, up, again, turn } = old));
 	let wrong = $state<{ at: string; words: string }>({ at: '', words: '' });
 	const on = $derived(up.on || marks[0]?.name || '');
 	async function addMark(level = mark.level) {

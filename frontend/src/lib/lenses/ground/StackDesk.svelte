@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The build-up of the picked zone's slab, edited in place layer by layer, beside the cores of all zones. */
+	import { remember } from '../../state/remember.svelte';
 	import { session } from '../../state/session.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
@@ -19,6 +20,8 @@
 	let heated = $state<boolean | null>(null);
 	let space = $state<string | null>(null);
 	const on = $derived((space ?? own?.space ?? '') as '' | 'living' | 'garage' | 'unheated' | 'outside');
+	// svelte-ignore state_referenced_locally (one desk for the life of this component)
+	remember(`${data.desk.id}/${data.zone}/stack`, () => ({ draft, heated, space }), (old) => ({ draft, heated, space } = old));
 	const rows = $derived(draft ?? kept);
 	const hot = $derived(heated ?? own?.heated ?? false);
 	const problem = $derived(desk.problemFor('stack'));
@@ -37,11 +40,15 @@
 		draft = heated = space = null;
 		desk.clearProblem();
 	}
-	async function keep() {
-		if (await desk.keep([{ op: 'set_build_up', slab: mark, heated: hot, space: on || null, layers: toKeep(rows) }], 'stack')) drop();
+	async function keep(): Promise<boolean> {
+		const done = await desk.keep([{ op: 'set_build_up', slab: mark, heated: hot, space: on || null, layers: toKeep(rows) }], 'stack');
+		if (done) drop();
+		return done;
 	}
 	const set = (key: 'found_mm' | 'strip_mm') => (typed: string) => desk.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
-	function pickZone(zone: string) {
+	/** Another zone: what was changed here is kept first, and stays in sight where it cannot be. */
+	async function pickZone(zone: string) {
+		if ((draft || heated !== null || space !== null) && !(await keep())) return;
 		data.zone = Math.max(0, data.zones.findIndex((one) => one.name === zone));
 		drop();
 	}
@@ -55,7 +62,7 @@
 
 {#if data.state}
 	<div class="row">
-		{#each data.zones as zone, i}<button type="button" class="act quiet" class:on={i === data.zone} onclick={() => pickZone(zone.name)}>{zone.name}</button>{/each}
+		{#each data.zones as zone, i}<button type="button" class="act quiet" class:on={i === data.zone} onclick={() => void pickZone(zone.name)}>{zone.name}</button>{/each}
 	</div>
 	<h3>{w.ground.stackFor(mark)} <label class="hot"><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {w.ground.heated}</label>
 		<label class="hot">{w.ground.space} <select class="plain-select" value={on} onchange={(e) => (space = e.currentTarget.value)}>{#each Object.entries(w.ground.spaces) as [key, name]}<option value={key}>{name}</option>{/each}</select></label></h3>
@@ -93,7 +100,7 @@
 			<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>
 		{/if}
 	</div>
-	{#each findings as row}<p class="wrong"><Frac text="{row.words} {row.remedy}" /></p>{/each}
+	{#each findings as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}><Frac text="{row.words} {row.remedy}" /></p>{/each}
 	<div class="row fields">
 		<Field label={w.ground.found} width="190px" calm placeholder={data.state.found_text || w.ground.foundHint[units]} value={plan?.ground.found_mm != null ? data.state.found_text : ''} problem={desk.problemFor('found_mm')} keep={set('found_mm')} />
 		<Field label={w.ground.strip} width="170px" calm placeholder={data.state.strip_text} value={plan?.ground.strip_mm != null ? data.state.strip_text : ''} problem={desk.problemFor('strip_mm')} keep={set('strip_mm')} />

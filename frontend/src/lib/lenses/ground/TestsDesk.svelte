@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Probe and density tests, soft spots and what was done, at a place on the plan. */
+	import { remember } from '../../state/remember.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
@@ -9,6 +10,8 @@
 	let passed = $state(true);
 	let note = $state('');
 	let soft = $state({ across: '', deep: '', done: 'nothing yet' as (typeof w.ground.dones)[number] });
+	// svelte-ignore state_referenced_locally (one desk for the life of this component)
+	remember(`${data.desk.id}/tests`, () => ({ value, note, soft }), (old) => ({ value, note, soft } = old));
 	let wrong = $state({ at: '', words: '' });
 	const tests = $derived(data.state?.tests ?? []);
 	const spots = $derived(data.state?.soft ?? []);

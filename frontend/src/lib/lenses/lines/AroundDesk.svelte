@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What is held, and what stands beside the work; and outlines out of files. */
+	import { remember } from '../../state/remember.svelte';
 	import { typedLength } from '../../ui/typed';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
@@ -17,6 +18,8 @@
 	let name = $state('');
 	let level = $state('');
 	let line = $state({ open: false, start: '', end: '' });
+	// svelte-ignore state_referenced_locally (one desk for the life of this component)
+	remember(`${desk.id}/around`, () => ({ text, name, level, line }), (old) => ({ text, name, level, line } = old));
 	const shown = (mm: number) => typedLength(mm, desk.units);
 	async function add() {
 		if (await desk.keep([{ op: 'add_existing', what, name, text, ring: null, level: level.trim() || 0 }], 'existing')) text = name = level = '';

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Lines, turn by turn: walk it, look around, set it out, square it, straighten it, form it, cut the boards. */
+	import { remember } from '../../state/remember.svelte';
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
 	import Sheet from '../../drawing/Sheet.svelte';
@@ -29,6 +30,13 @@
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
 	const [walk, data] = [new WalkBox(desk), new LinesData(desk)];
 	const square = new SquareBox(data);
+	// svelte-ignore state_referenced_locally (one desk for the life of this lens)
+	remember(`${desk.id}/walk`, () => ({ text: walk.kind === 'outline' ? '' : walk.text, name: walk.zoneName, drop: walk.zoneDrop }), (old) => {
+		[walk.zoneName, walk.zoneDrop] = [old.name, old.drop];
+		if (old.text && !walk.text) walk.type(old.text);
+	});
+	// svelte-ignore state_referenced_locally (one desk for the life of this lens)
+	remember(`${desk.id}/square`, () => (square.unkept ? { rows: square.rows, hold: square.hold } : null), (old) => old && square.bringBack(old.rows, old.hold));
 	const outline = $derived(desk.figure?.outline ?? null);
 	const turn = $derived.by((): Turn => {
 		const asked = page.url.searchParams.get('turn');

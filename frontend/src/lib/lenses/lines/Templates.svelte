@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Rectangle, L and T by their sizes. */
+	import { remember } from '../../state/remember.svelte';
 	import type { JobDesk } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	let { desk }: { desk: JobDesk } = $props();
@@ -12,6 +13,8 @@
 	};
 	let shape = $state<Shape | null>(null);
 	let sizes = $state(['', '', '', '']);
+	// svelte-ignore state_referenced_locally (one desk for the life of this component)
+	remember(`${desk.id}/template`, () => ({ shape, sizes }), (old) => ({ shape, sizes } = old));
 	const names = $derived(shape ? w.lines.sizes[shape] : []);
 	const problem = $derived(desk.problemFor('template'));
 	const wrongAt = $derived(Number(problem?.path.match(/sizes\[(\d)\]/)?.[1] ?? -1));

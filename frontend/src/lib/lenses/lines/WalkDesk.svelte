@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The walk: sides as called, the call-out box, corners, openings, diagonals. */
+	import { remember } from '../../state/remember.svelte';
 	import { cornerName, type Pick } from '../../drawing/pick.svelte';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Num from '../../ui/Num.svelte';
@@ -14,6 +15,8 @@
 	const plan = $derived(desk.document);
 	let all = $state(false);
 	let radius = $state('');
+	// svelte-ignore state_referenced_locally (one desk for the life of this component)
+	remember(`${desk.id}/radius`, () => ({ radius }), (old) => ({ radius } = old));
 	const roundProblem = $derived(desk.problemFor('round'));
 	async function round() {
 		if (await desk.keep([{ op: 'round_corner', corner: pick.corner ?? 0, radius }], 'round')) {

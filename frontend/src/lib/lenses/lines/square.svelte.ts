@@ -28,10 +28,20 @@ export class SquareBox {
 	kept = $state('');
 	/** id of the round that the next one corrects */
 	corrects = $state<string | null>(null);
+	#typing = $state(false);
 	#ask = 0;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 
 	constructor(readonly data: LinesData) {}
+	/** Whether readings are typed here that no record holds yet. */
+	get unkept(): boolean {
+		return this.#typing && !this.kept && this.rows.some((row) => row.typed.trim());
+	}
+	/** Readings that were typed before this desk was left. */
+	bringBack(rows: Row[], hold: [number, number]) {
+		[this.rows, this.hold, this.#typing] = [rows, hold, true];
+		void this.solve();
+	}
 	get #outline() {
 		return this.data.desk.kept?.figure.outline ?? null;
 	}
@@ -105,6 +115,7 @@ export class SquareBox {
 	type(row: number, text: string) {
 		const at = this.rows[row];
 		if (at) at.typed = text;
+		this.#typing = true;
 		this.kept = '';
 		clearTimeout(this.#timer);
 		this.#timer = setTimeout(() => void this.solve(), 250);

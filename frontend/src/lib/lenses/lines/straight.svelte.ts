@@ -1,6 +1,7 @@
 /** String gaps or rod readings at the stakes of one side: as typed, what they come to, and keeping them. */
 import { answer, ApiProblem, client, Offline } from '../../api/client';
 import type { CheckedAnswer, SideChecked, SideForm } from '../../api/schema';
+import { note, restored } from '../../state/remember.svelte';
 import { session } from '../../state/session.svelte';
 import { w } from '../../words/words';
 import type { LinesData } from './lines.svelte';
@@ -30,19 +31,29 @@ export class StraightBox {
 		if (this.side === side && this.stations.length === at.length) return;
 		this.side = side;
 		this.stations = at;
-		this.typed = at.map(() => '');
+		this.#bring();
 		this.checked = null;
 		this.problem = null;
 	}
 	choose(kind: Kind) {
 		this.kind = kind;
-		this.typed = this.stations.map(() => '');
+		this.#bring();
 		this.checked = null;
 		this.problem = null;
 		this.kept = '';
 	}
+	/** Readings that were typed here before it was left, else none. */
+	#bring() {
+		const old = restored<string[]>(this.#key);
+		this.typed = old?.length === this.stations.length ? old : this.stations.map(() => '');
+		if (old) this.soon();
+	}
+	get #key(): string {
+		return `${this.data.desk.id}/straight/${this.kind}/${this.side}`;
+	}
 	type(row: number, text: string) {
 		this.typed[row] = text;
+		note(this.#key, $state.snapshot(this.typed));
 		this.soon();
 	}
 	soon() {
@@ -82,6 +93,9 @@ export class StraightBox {
 		if (!this.checked) return;
 		const wrong = await this.data.record(this.kind, this.#values(), session.who);
 		if (wrong) this.problem = { words: wrong.words, row: -1, field: wrong.path };
-		else this.kept = w.lines.readingsKept;
+		else {
+			this.kept = w.lines.readingsKept;
+			note(this.#key, '');
+		}
 	}
 }
