@@ -23,7 +23,7 @@
 	<div class="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">
 		<label class="label w-[120px]">{w.rules.says}<input class="reading w-full" bind:value={typed.value} placeholder={limit.standard} /></label>
 		<label class="label w-[220px]">{w.rules.who}<input class="reading w-full" bind:value={typed.who} /></label>
-		<label class="label w-[130px]">{w.rules.when}<input class="reading w-full" type="date" bind:value={typed.at} /></label>
+		<label class="label w-[170px]">{w.rules.when}<input class="reading w-full" type="date" bind:value={typed.at} /></label>
 		<button type="button" class="act quiet" disabled={!typed.value.trim()} onclick={() => void keep()}>{w.rules.keep}</button>
 	</div>
 	{#if desk.problem?.at === limit.key}<p class="wrong" role="alert">{desk.problem.words}</p>{/if}

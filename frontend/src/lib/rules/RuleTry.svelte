@@ -14,6 +14,7 @@
 		timer = setTimeout(() => void desk.try(rule.name, values()), wait);
 	};
 	$effect(() => {
+		void rule.limits; // the county's word counts here too
 		run();
 		return () => clearTimeout(timer);
 	});

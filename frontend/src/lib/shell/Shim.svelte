@@ -29,7 +29,7 @@
 		<p class="from">
 			{slip.words}
 			{#if ['house', 'estimate', 'thumb'].includes(slip.standing)}<span class="boxed">{slip.standing}</span>{/if}
-			<a href="/rules?source={slip.source}" data-rule={slip.source}>{w.rules.inBook}</a>
+			<a class="in-book" href="/rules?source={slip.source}" data-rule={slip.source}>{w.rules.inBook}</a>
 			{#if slip.set_at}<a href={where(slip.set_at)} onclick={() => shim.close()}>{w.shim.set}</a>{/if}
 		</p>
 		{#if slip.inputs.length}

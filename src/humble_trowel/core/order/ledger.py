@@ -47,7 +47,7 @@ def _slab_row(plan: Plan, solid: Solid, cell: Cell, taken: BaseGeometry) -> Ledg
         inputs["thick"] = work(f"{cell.name}, mean depth", more.unit, "thick + more", parts, digits=3)
     text = f"{format_volume(m3, plan.units)} {unit}"
     name = cell.name if cell.name.lower().endswith("slab") else f"{cell.name} slab"
-    working = work(name, unit, area_times_depth(plan, "area", "thick"), inputs, text=text)
+    working = work(name, unit, area_times_depth(plan, "area", "thick"), inputs, text=text, source="greatest-depth")
     how = f"{inputs['area'].text} × {inputs['thick'].text}"
     return LedgerPart(
         name, "slab", cell.mark, cell.name, m3, "", label_spot(free_of(cell.region, taken)),

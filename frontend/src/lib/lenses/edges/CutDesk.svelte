@@ -67,7 +67,7 @@
 	<div class="check" class:short={check.verdict === 'short'}>
 		<b>{w.edges.checks[check.verdict]}</b><span>{check.name}</span><span class="has"><Frac text={check.has} /></span>
 		{#if check.rule}<abbr class="rule" title={check.source_words}><Frac text={check.rule} /></abbr>{/if}
-		{#if check.verdict !== 'meets'}<span class="why"><Frac text={check.remedy} /> <span class="label">{check.source_words} <a href="/rules?source={check.source}">{w.rules.inBook}</a></span></span>{/if}
+		{#if check.verdict !== 'meets'}<span class="why"><Frac text={check.remedy} /> <span class="label">{check.source_words} <a class="in-book" href="/rules?source={check.source}">{w.rules.inBook}</a></span></span>{/if}
 	</div>
 {/each}
 {#if side !== null}

@@ -57,7 +57,7 @@
 </div>
 {#if desk.problemFor('option')}<p class="wrong" role="alert">{desk.problemFor('option')?.detail}</p>{/if}
 <p class="label">{w.edges.costs}</p>
-{#each [...new Map(checks.filter((one) => one.verdict === 'short').map((one) => [one.source, one.source_words]))] as [source, words]}<p class="label">{words} <a href="/rules?source={source}">{w.rules.inBook}</a></p>{/each}
+{#each [...new Map(checks.filter((one) => one.verdict === 'short').map((one) => [one.source, one.source_words]))] as [source, words]}<p class="label">{words} <a class="in-book" href="/rules?source={source}">{w.rules.inBook}</a></p>{/each}
 
 <style>
 	.ways {

@@ -1,10 +1,10 @@
 <script lang="ts">
 	/** The ledger: every part, the second way beside it, allowances with their reasons, the need and the order. */
-	import type { Concrete, SecondPour } from '../../api/schema';
+	import type { Concrete } from '../../api/schema';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
-	let { concrete, unit, pours = [] }: { concrete: Concrete; unit: string; pours?: SecondPour[] } = $props();
+	let { concrete, unit }: { concrete: Concrete; unit: string } = $props();
 </script>
 
 <table>
@@ -29,24 +29,7 @@
 <p class="order"><span>{w.board.order}</span> <Num working={concrete.ordered.order} text={concrete.ordered.text} /> {unit}</p>
 <p class="label">{concrete.ordered.order.note}</p>
 
-{#if pours.length}
-	<h3 class="second">{w.order.secondPours}</h3>
-	<table data-second-pours>
-		<tbody>
-			{#each pours as pour}
-				<tr><td class="letter">2</td><td>{pour.name}</td><td class="how"><Frac text={pour.how} /></td><td class="r"><Num working={pour.working} text={pour.text} /></td></tr>
-			{/each}
-		</tbody>
-	</table>
-	<p class="label">{w.order.secondHow}</p>
-{/if}
-
 <style>
-	.second {
-		margin-top: 12px;
-		border-top: 2px solid var(--ink);
-		padding-top: 6px;
-	}
 	table {
 		width: 100%;
 		border-collapse: collapse;

@@ -8,6 +8,7 @@
 	import CallCard from './CallCard.svelte';
 	import Ledger from './Ledger.svelte';
 	import Loads from './Loads.svelte';
+	import SecondPours from './SecondPours.svelte';
 	import OwnWays from './OwnWays.svelte';
 	import SliceBars from './SliceBars.svelte';
 	let { desk, pick }: { desk: JobDesk; pick: Pick } = $props();
@@ -32,8 +33,9 @@
 	{#if concrete}
 		<div class="two">
 			<div class="count">
-				<Ledger {concrete} {unit} pours={desk.figure?.second_pours ?? []} />
+				<Ledger {concrete} {unit} />
 				<Loads ordered={concrete.ordered} {unit} />
+				<SecondPours pours={desk.figure?.second_pours ?? []} />
 				{#each doubts as doubt}<p class="wrong" data-finding={doubt.code}>{doubt.words} {doubt.remedy}</p>{/each}
 				<OwnWays {desk} />
 				<p class="caution">{w.order.caution}</p>
