@@ -10,7 +10,7 @@
 	import RuleSheet from './RuleSheet.svelte';
 	const desk = new RuleDesk();
 	let picked = $state('');
-	async function openBook(asked: URLSearchParams) {
+	async function openBook(asked: { get(name: string): string | null }) {
 		if (!session.ways) await session.loadWays().catch(() => undefined);
 		await desk.load((asked.get('units') as Units | null) ?? session.ways?.reading.new_job_units ?? 'ft-in');
 		pick(toOpen(desk.rules ?? [], asked.get('rule'), asked.get('source')));

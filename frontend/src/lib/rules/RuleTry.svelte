@@ -40,7 +40,7 @@
 	{#if stray}<p class="wrong mt-2" role="alert">{stray}</p>{/if}
 	<ol class="mt-3 grid gap-2 bg-[var(--shim)] px-4 py-3 text-[var(--board-ink)]" aria-live="polite" hidden={!desk.told.length}>
 		{#each desk.told as line}
-			<li class="text-[16px]"><b>{line.name}</b>{#if line.shown}{' = '}<Frac text={line.shown} />{/if} <b class="text-[19px] font-[800]">= <Frac text={line.text} /></b>{#if line.note}<span class="block text-[14px]">{line.note}</span>{/if}</li>
+			<li class="text-[16px]"><b>{line.name}</b>{#if line.shown}&#32;=&#32;<Frac text={line.shown} />{/if} <b class="text-[19px] font-[800]">= <Frac text={line.text} /></b>{#if line.note}<span class="block text-[14px]">{line.note}</span>{/if}</li>
 		{/each}
 	</ol>
 </form>
