@@ -30,9 +30,13 @@ def beam(page: Page) -> None:
     page.wait_for_timeout(700)
 
 
-def lit(page: Page) -> None:
-    page.locator("[data-part='e'] .name").click()
-    page.wait_for_timeout(900)
+def county(page: Page) -> None:
+    page.get_by_label("Your county says").fill("18")
+    page.get_by_label("Who said so").fill("Ann, permit desk")
+    page.get_by_label("On", exact=True).fill("2027-03-14")
+    page.get_by_role("button", name="Keep it").click()
+    page.locator("[data-limit] .pen").wait_for()
+    page.wait_for_timeout(400)
 
 
 def squared(page: Page) -> None:
@@ -59,7 +63,6 @@ VIEWS = [
     ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
     ("22-beams", "/job/{tansy}/edges?turn=grid", LAPTOP, beam),
     ("23-frost", "/job/{tansy}/edges?turn=frost", LAPTOP, None),
-    ("24-ledger", "/job/{tansy}/edges?turn=sum", LAPTOP, lit),
     ("25-phone-cut", "/job/{tansy}/edges", PHONE, None),
     ("4-order", "/job/{tansy}/order", LAPTOP, working),
     ("6-ways", "/ways", LAPTOP, None),
@@ -73,7 +76,8 @@ VIEWS = [
     ("19-rod-card", "/job/{tansy}/ground?turn=rod", LAPTOP, read),
     ("20-build-up", "/job/{tansy}/ground?turn=stack", LAPTOP, None),
     ("21-phone-rod", "/job/{tansy}/ground?turn=rod", PHONE, pressed),
-    ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # last: it leaves an open walk
+    ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # it leaves an open walk
+    ("26-rule-book", "/rules?rule=edges/bury", LAPTOP, county),  # last: it leaves what a county says
 ]
 
 

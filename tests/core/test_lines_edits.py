@@ -53,7 +53,7 @@ def test_something_beside_the_work_by_a_walk_and_its_level():
         l_shape(), {"op": "add_existing", "what": "wall", "text": "from B, 1' e 18' n 1' w 18' s", "level": "-2 in"}
     )
     assert job.existing[0].name == "Wall" and job.existing[0].level_mm == pytest.approx(-50.8)
-    job = edited(job, {"op": "set_existing", "index": 0, "changes": {"level_mm": "3 in", "name": "Byre wall"}})
+    job = edited(job, {"op": "set_existing", "index": 0, "changes": {"level_mm": "3 in over", "name": "Byre wall"}})
     assert (job.existing[0].name, job.existing[0].level_mm) == ("Byre wall", pytest.approx(76.2))
     assert edited(job, {"op": "remove_existing", "index": 0}).existing == []
 

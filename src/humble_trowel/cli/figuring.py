@@ -55,7 +55,9 @@ def square(job: Path, taped: Path, as_json: JsonOption = False) -> None:
         stop(f"{taped}: {error}")
     except OSError as error:
         stop(f"{job}: {error.strerror or error}.")
-    typer.echo(json.dumps(squared_json(answer), indent=1, allow_nan=False) if as_json else squared_text(answer))
+    typer.echo(
+        json.dumps(squared_json(answer), indent=1, allow_nan=False) if as_json else squared_text(answer, plan.units)
+    )
 
 
 @app.command()

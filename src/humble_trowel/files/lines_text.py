@@ -6,13 +6,14 @@ from itertools import groupby
 
 from humble_trowel.core.cutting.cut import CutPlan
 from humble_trowel.core.lines.squaring import Squared
+from humble_trowel.core.units import Units, say_depth
 
 
-def squared_text(answer: Squared) -> str:
+def squared_text(answer: Squared, units: Units) -> str:
     """Verdict, acts, doubt, every corner and every reading."""
     rows = [answer.verdict, *answer.acts, *([answer.doubt] if answer.doubt else []), ""]
     rows += [f"  {move.words}" for move in answer.moves]
-    rows += ["", f"Misfit {answer.misfit_mm:.1f} mm over {len(answer.residuals)} readings:"]
+    rows += ["", f"Misfit {say_depth(answer.misfit_mm, units)} over {len(answer.residuals)} readings:"]
     rows += [f"  {row.name:42} {row.text}" for row in answer.residuals]
     return "\n".join(rows)
 

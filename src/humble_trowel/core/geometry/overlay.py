@@ -1,10 +1,13 @@
 """Overlays of plan regions that come out as areas: what two share, what one has beyond the other.
 
-On a grid, since the library has been seen to return nothing where two borders run together to the last bit; and
-without the lines and points at which borders only touch, since a region with those in it cannot be laid over another.
+On a grid, since the library has been seen to return nothing where two borders run together to the last bit; without
+the lines and points at which borders only touch, since a region with those in it cannot be laid over another; and
+mended first where a region crosses itself, as a ring widened round a very sharp corner does.
 """
 
 from __future__ import annotations
+
+from collections.abc import Callable
 
 import shapely
 from shapely.geometry import MultiPolygon, Polygon
@@ -21,13 +24,24 @@ def areas_only(region: BaseGeometry) -> BaseGeometry:
     return parts[0] if len(parts) == 1 else MultiPolygon(parts) if parts else Polygon()
 
 
+def sound(region: BaseGeometry) -> BaseGeometry:
+    """The region, mended where it crosses itself."""
+    return region if region.is_valid else areas_only(shapely.make_valid(region))
+
+
 def common(one: BaseGeometry, other: BaseGeometry) -> BaseGeometry:
     """What two regions share."""
-    return areas_only(shapely.intersection(areas_only(one), areas_only(other), grid_size=GRID_MM))
+    return _laid_over(shapely.intersection, one, other)
 
 
 def less(one: BaseGeometry, other: BaseGeometry) -> BaseGeometry:
     """What of a region the other leaves."""
-    return (
-        one if other.is_empty else areas_only(shapely.difference(areas_only(one), areas_only(other), grid_size=GRID_MM))
-    )
+    return one if other.is_empty else _laid_over(shapely.difference, one, other)
+
+
+def _laid_over(overlay: Callable[..., BaseGeometry], one: BaseGeometry, other: BaseGeometry) -> BaseGeometry:
+    one, other = areas_only(one), areas_only(other)
+    try:
+        return areas_only(overlay(one, other, grid_size=GRID_MM))
+    except shapely.GEOSException:
+        return areas_only(overlay(sound(one), sound(other), grid_size=GRID_MM))

@@ -13,6 +13,7 @@ from humble_trowel.core.geometry.polygon import XY, check_ring
 from humble_trowel.core.geometry.rounds import chords, round_off
 from humble_trowel.core.plan.carry import new_corners, rows_of_sides, same_corners, types_of_sides
 from humble_trowel.core.plan.document import Existing, FormRow, LotLine, Plan, corner_name, side_name
+from humble_trowel.core.plan.levels_said import read_level
 from humble_trowel.core.plan.outline_edits import Edited, closed_ring, ring_needed, start_of
 from humble_trowel.core.units import parse_length, say_depth, say_length
 
@@ -25,7 +26,13 @@ def add_existing(plan: Plan, name: str, what: str, text: str, ring: Sequence[XY]
     check_ring(list(ring), "text", name or "What stands there")
     title = name.strip() or {"slab": "Old slab", "wall": "Wall", "walk": "Walk", "kerb": "Kerb"}.get(what, "Something")
     row = Existing.model_validate(
-        {"name": title, "what": what, "polygon": list(ring), "level_mm": level}, context={"units": plan.units}
+        {
+            "name": title,
+            "what": what,
+            "polygon": list(ring),
+            "level_mm": read_level(level if level != "" else 0.0, plan),
+        },
+        context={"units": plan.units},
     )
     return plan.model_copy(update={"existing": [*plan.existing, row], "walk": None}), f"{title} drawn beside the work"
 
@@ -42,6 +49,8 @@ def set_existing(plan: Plan, index: int, changes: dict[str, Any]) -> Edited:
     """Change the name, kind or level of something beside the work."""
     if index >= len(plan.existing):
         raise EditError(f"There are {len(plan.existing)} things beside the work.")
+    if isinstance(changes.get("level_mm"), str):
+        changes = {**changes, "level_mm": read_level(changes["level_mm"] or 0.0, plan, "level_mm")}
     row = Existing.model_validate({**plan.existing[index].model_dump(), **changes}, context={"units": plan.units})
     rows = [row if i == index else old for i, old in enumerate(plan.existing)]
     return plan.model_copy(update={"existing": rows}), f"{row.name} set"

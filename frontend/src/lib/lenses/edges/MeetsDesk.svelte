@@ -45,7 +45,9 @@
 </script>
 
 {#snippet wrong(at: string)}
-	{#if desk.problemFor(at)}<p class="wrong" role="alert"><Frac text={desk.problemFor(at)?.detail ?? ''} /></p>{/if}
+	{#if desk.problemFor(at)}<p class="wrong" role="alert"><Frac text={desk.problemFor(at)?.detail ?? ''} />
+		{#each (at === 'level' || at === 'side-pad') ? (desk.problemFor(at)?.choices ?? []) : [] as choice}<button type="button" class="act quiet" onclick={() => { if (at === 'level') { level.level = choice.text; void keepLevel(); } else { beside.top = choice.text; void keepBeside(); } }}>{choice.label}</button>{/each}
+	</p>{/if}
 {/snippet}
 
 <h3>{w.edges.match}</h3>

@@ -73,7 +73,7 @@
 	<label class="label">{w.lines.floor}<input class="well" bind:value={level} placeholder="0" /></label>
 	<button type="button" class="act main" disabled={!text.trim()} onclick={() => void add()}>{w.lines.drawIt}</button>
 </div>
-{#if problem}<p class="wrong" role="alert"><Frac text={problem.detail} /></p>{/if}
+{#if problem}<p class="wrong" role="alert"><Frac text={problem.detail} /> {#each problem.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => { level = choice.text; void add(); }}>{choice.label}</button>{/each}</p>{/if}
 <p class="label">{w.lines.floorHow}</p>
 <PointsIn {desk} />
 
