@@ -1,6 +1,8 @@
 """Stopped servers, clashes and bad files: said plainly, nothing lost."""
 
 import json
+import sqlite3
+from contextlib import closing
 
 from playwright.sync_api import expect
 from tests.plans import job
@@ -58,3 +60,29 @@ def test_bad_files_are_refused_beside_the_button_and_good_ones_open(page, tmp_pa
     expect(page.get_by_role("alert")).to_contain_text("zones[0].slab: The mark S9 is not known.")
     page.get_by_label("Bring in a file").set_input_files(good)
     expect(page.locator("p.name")).to_have_text("<b>From outside</b>")
+
+
+def test_a_slab_that_cannot_be_worked_out_says_why_and_can_be_taken_out(page, server):
+    with closing(sqlite3.connect(server.folder / "trowel.sqlite3")) as db:
+        for (name,) in db.execute("select name from sqlite_master where type = 'trigger'").fetchall():
+            db.execute(f"drop trigger {name}")
+        db.execute(
+            "update revisions set document = json_set(document, '$.zones[0].slab', 'S9') where json_extract(document, '$.name') like 'Cole%'"
+        )
+        (job,) = db.execute(
+            "select job_id from revisions where json_extract(document, '$.name') like 'Cole%'"
+        ).fetchone()
+        db.commit()
+    server.kill()
+    server.start()
+    page.goto(server.url)
+    row = page.locator("[data-fault='true']")
+    expect(row).to_contain_text("Cannot be worked out")
+    expect(page.locator("li.row")).to_have_count(3)
+    page.goto(f"{server.url}/job/{job}/lines")
+    expect(page.get_by_role("alert")).to_contain_text("The mark S9 is not known")
+    expect(page.get_by_role("link", name="Take it out as a job file")).to_be_visible()
+    page.goto(server.url)
+    row.get_by_role("button", name="More").click()
+    row.get_by_role("button", name="Delete").click()
+    expect(page.locator("li.row")).to_have_count(2)

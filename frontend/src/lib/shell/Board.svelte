@@ -32,7 +32,7 @@
 			<p class="d">{reason}</p>
 		{:else}
 			<p class="v unknown">{w.notSet}</p>
-			<p class="d">{w.board.callFirst}</p>
+			<p class="d">{now?.outline ? w.board.cannot : w.board.callFirst}</p>
 		{/if}
 		{#if desk.trying.length}
 			<p class="try">

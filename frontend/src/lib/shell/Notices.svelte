@@ -4,6 +4,7 @@
 	import { w } from '../words/words';
 	let { desk }: { desk: JobDesk } = $props();
 	const orphan = $derived(desk.problem && ['', 'board', 'sheet', 'waiting', 'clash', 'units'].includes(desk.problemAt) ? desk.problem : null);
+	const faults = $derived((desk.figure?.findings ?? []).filter((one) => one.code === 'cannot-compute'));
 </script>
 
 {#if desk.waiting.length}
@@ -16,6 +17,9 @@
 		<button type="button" class="act quiet" onclick={() => desk.takeTheirs()}>{w.notices.theirs}</button>
 	</div>
 {/if}
+{#each faults as fault}
+	<p class="notice" role="alert" data-fault={fault.where}>{fault.words} {fault.remedy}</p>
+{/each}
 {#if orphan}
 	<div class="notice" role="alert">
 		<span>{orphan.detail}</span>

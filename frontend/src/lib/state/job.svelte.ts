@@ -34,6 +34,8 @@ export class JobDesk {
 	waiting = $state.raw<Waiting[]>([]);
 	clash = $state.raw<Clash | null>(null);
 	missing = $state(false);
+	/** why this job cannot be opened, '' while it can */
+	fault = $state('');
 	busy = $state(false);
 	#drafting = false;
 	#next: Edit[] | null = null;
@@ -60,6 +62,7 @@ export class JobDesk {
 			if (this.waiting.length) void this.#send();
 		} catch (error) {
 			if (error instanceof ApiProblem && error.problem.status === 404) this.missing = true;
+			else if (error instanceof ApiProblem) this.fault = error.problem.detail;
 			else if (error instanceof Offline) this.#later(() => this.load());
 		}
 	}

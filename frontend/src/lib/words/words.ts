@@ -56,6 +56,7 @@ export const w = {
 		laserMoved: 'laser moved: shoot the mark again',
 		rodNote: 'laser moves, this moves',
 		callFirst: 'call the first side',
+		cannot: 'cannot be worked out, see above',
 		keep: 'Keep',
 		drop: 'Drop',
 		undo: 'Undo',
@@ -202,6 +203,8 @@ export const w = {
 		remove: 'Remove'
 	},
 	notices: {
+		broken: 'This slab cannot be worked out.',
+		takeFile: 'Take it out as a job file',
 		offline: (n: number) => `No answer from the program. ${n === 1 ? 'One edit is' : `${n} edits are`} kept on this screen and will be sent.`,
 		reapply: 'Put mine on top',
 		theirs: 'Take theirs',

@@ -46,6 +46,8 @@
 
 {#if desk?.missing}
 	<main class="gone"><h2>{w.notices.gone}</h2><a class="act" href="/">{w.notices.toYard}</a></main>
+{:else if desk?.fault}
+	<main class="gone"><h2>{w.notices.broken}</h2><p role="alert">{desk.fault}</p><a class="act" href="/api/jobs/{id}/file" download>{w.notices.takeFile}</a><a class="act" href="/">{w.notices.toYard}</a></main>
 {:else if desk?.kept}
 	<div class="app">
 		<StageString job={desk.kept} {lens} />
