@@ -2,11 +2,14 @@
 	/** A limit: what its source says, and the county's word with who said so and when. */
 	import type { LimitRow } from '../api/schema';
 	import Frac from '../ui/Frac.svelte';
+	import { remember } from '../state/remember.svelte';
 	import { w } from '../words/words';
 	import type { RuleDesk } from './rules.svelte';
 	let { desk, limit }: { desk: RuleDesk; limit: LimitRow } = $props();
 	const today = new Date().toLocaleDateString('sv-SE');
 	let typed = $state({ value: '', who: '', at: today });
+	// svelte-ignore state_referenced_locally (one limit for the life of this row)
+	remember(`rules/${limit.key}`, () => (typed.value || typed.who ? typed : null), (old) => old && (typed = old));
 	async function keep() {
 		if (await desk.keep(limit.key, typed.value, typed.who, typed.at)) typed = { value: '', who: '', at: today };
 	}

@@ -1,11 +1,13 @@
 <script lang="ts">
 	/** The crew: names to pick from. */
 	import type { Ways } from '../api/schema';
+	import { remember } from '../state/remember.svelte';
 	import { w } from '../words/words';
 	import type { WaysDesk } from './ways.svelte';
 	let { desk, ways }: { desk: WaysDesk; ways: Ways } = $props();
 	let name = $state('');
 	let phone = $state('');
+	remember('ways/crew', () => ({ name, phone }), (old) => ({ name, phone } = old));
 	async function add() {
 		if (!name.trim()) return;
 		if (await desk.keep((x) => x.crew.push({ name: name.trim(), phone: phone.trim() }), 'crew')) name = phone = '';

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** How the crew tapes and forms: tolerance, boards on hand, the kit and its prices, what holds, and the schools. */
 	import type { Problem, School, Ways } from '../api/schema';
+	import { remember } from '../state/remember.svelte';
 	import { session } from '../state/session.svelte';
 	import Field from '../ui/Field.svelte';
 	import { bothLengths } from '../ui/typed';
@@ -50,6 +51,7 @@
 	});
 	let mark = $state('');
 	let deep = $state('');
+	remember('ways/board', () => ({ mark, deep }), (old) => ({ mark, deep } = old));
 	async function addBoard() {
 		const board = { mark: mark.trim(), thick_mm: 38.1, deep_mm: text(deep), cap_mm: 609.6, price_per_m_cents: 0, bends: false };
 		if (await desk.keep((x) => x.forms.boards.push(board), 'kit')) mark = deep = '';

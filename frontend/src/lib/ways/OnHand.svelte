@@ -1,12 +1,14 @@
 <script lang="ts">
 	/** Boards in the yard: used before any is bought. */
 	import type { Ways } from '../api/schema';
+	import { remember } from '../state/remember.svelte';
 	import { w } from '../words/words';
 	import type { WaysDesk } from './ways.svelte';
 	let { desk, ways }: { desk: WaysDesk; ways: Ways } = $props();
 	let board = $state('2x6');
 	let length = $state('');
 	let count = $state('');
+	remember('ways/on-hand', () => ({ length, count }), (old) => ({ length, count } = old));
 	const said = (mm: number) => `${+(mm / 304.8).toFixed(2)}′ (${Math.round(mm)} mm)`;
 	async function add() {
 		const row = { board, length_mm: length as unknown as number, count: Number(count) || 1 };

@@ -1,22 +1,30 @@
 <script lang="ts">
 	/** A new slab: its name, and how it is read. */
 	import { goto } from '$app/navigation';
+	import { note, remember } from '../state/remember.svelte';
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
 	import type { YardState } from './yard.svelte';
 	let { yard, close }: { yard: YardState; close: () => void } = $props();
 	let name = $state('');
 	let units = $state<'ft-in' | 'mm'>(session.ways?.reading.new_job_units ?? 'ft-in');
+	remember('yard/start', () => name, (old) => (name = old));
 	let box: HTMLInputElement | undefined = $state();
 	$effect(() => box?.focus());
+	function drop() {
+		note('yard/start', '');
+		close();
+	}
 	async function start(event: SubmitEvent) {
 		event.preventDefault();
 		const id = await yard.start(name.trim() || 'Unnamed slab', units);
-		if (id) await goto(`/job/${id}/lines`);
+		if (!id) return;
+		note('yard/start', '');
+		await goto(`/job/${id}/lines`);
 	}
 </script>
 
-<svelte:window onkeydown={(event) => event.key === 'Escape' && close()} />
+<svelte:window onkeydown={(event) => event.key === 'Escape' && drop()} />
 <form onsubmit={start}>
 	<label class="label">{w.yard.name}<input class="well" maxlength="120" bind:this={box} bind:value={name} /></label>
 	<fieldset>
@@ -26,7 +34,7 @@
 		{/each}
 	</fieldset>
 	<button class="act main">{w.yard.go}</button>
-	<button type="button" class="act quiet" onclick={close}>{w.board.drop}</button>
+	<button type="button" class="act quiet" onclick={drop}>{w.board.drop}</button>
 </form>
 
 <style>

@@ -2,6 +2,7 @@
 	/** Straight and level: readings at each stake of a side, drawn along it too far out, the worst first. */
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Frac from '../../ui/Frac.svelte';
+	import { remember } from '../../state/remember.svelte';
 	import { w } from '../../words/words';
 	import type { LinesData } from './lines.svelte';
 	import SideProfile from './SideProfile.svelte';
@@ -9,6 +10,8 @@
 	let { data, pick }: { data: LinesData; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one box for the life of this turn)
 	const box = new StraightBox(data);
+	// svelte-ignore state_referenced_locally (one job for the life of this turn)
+	remember(`${data.desk.id}/straight-want`, () => box.want, (old) => (box.want = old));
 	const outline = $derived(data.desk.figure?.outline ?? null);
 	const side = $derived(pick.side ?? 0);
 	$effect(() => {
