@@ -98,7 +98,7 @@ def _strip_of(
         v = _unit(away, corner) if sign < 0 else _unit(corner, away)
         turn = (v[0] * uy - v[1] * ux) if sign < 0 else (ux * v[1] - uy * v[0])
         outside: Row = (-beyond[0], -beyond[1], -beyond[2])
-        if turn > 0:
+        if turn > 1e-9:  # a straight bend, whichever way its rounding leans, adds nothing
             inside_other = (v[1], -v[0], v[1] * corner[0] - v[0] * corner[1])
             strips += [Strip((near, far, outside, inside_other), line, own)] if deep else []
         elif turn < -1e-9:
