@@ -42,6 +42,7 @@ ZONE = {"name": "z", "slab": "S1"}
         ({"edge_types": [E1], "edges": [{"sides": [4], "type": "E1"}]}, "edges[0].sides[0]"),
         ({"edge_types": [E1], "edges": [{"sides": [1], "type": "E1"}, {"sides": [1], "type": "E1"}]}, "edges[1].sides[0]"),
         ({"edge_types": [E1], "edges": [{"along": [[9000, 0], [9000, 900]], "grow": "left", "type": "E1"}]}, "edges[0].along"),
+        ({"edge_types": [E1], "edges": [{"along": [[1000, 1000], [2700, 1300], [1850, 1150.000001]], "grow": "left", "type": "E1"}]}, "edges[0].along"),
         ({"units": "furlongs"}, "units"),
     ],
 )  # fmt: skip

@@ -170,8 +170,18 @@ def _check_edges(plan: Plan) -> None:
         for a, b in zip(edge.along or (), (edge.along or ())[1:], strict=False):
             if abs(a[0] - b[0]) < 1 and abs(a[1] - b[1]) < 1:
                 raise PlanError("Two points of the line are one spot.", f"edges[{row}].along")
-        if edge.along and not LineString(edge.along).is_simple:
+        if edge.along and (not LineString(edge.along).is_simple or _runs_straight_back(edge.along)):
             raise PlanError("The line crosses itself or runs back on itself.", f"edges[{row}].along")
+
+
+def _runs_straight_back(path: Sequence[XY]) -> bool:
+    """Whether a bend turns round and comes back within 1 mm of where it came from: the strip there would have no end."""
+    for (ax, ay), (x, y), (bx, by) in zip(path, path[1:], path[2:], strict=False):
+        ux, uy, vx, vy = ax - x, ay - y, bx - x, by - y
+        longer = max(math.hypot(ux, uy), math.hypot(vx, vy))
+        if ux * vx + uy * vy > 0 and abs(ux * vy - uy * vx) / longer <= 1:
+            return True
+    return False
 
 
 def _check_wholly_outside(plan: Plan) -> None:
