@@ -27,6 +27,7 @@ export class RuleDesk {
 	asked = $state('');
 	told = $state.raw<Working[]>([]);
 	problem = $state<{ at: string; words: string; choices: { label: string; text: string }[] } | null>(null);
+	#ask = 0;
 	readonly shown = $derived(found(this.rules ?? [], this.asked));
 
 	async load(units: Units = this.units) {
@@ -41,10 +42,13 @@ export class RuleDesk {
 
 	async try(name: string, values: Record<string, string>): Promise<void> {
 		const [family = '', rule = ''] = name.split('/');
+		const ask = ++this.#ask; // only the answer to what was typed last counts
 		this.problem = null;
 		try {
-			this.told = await answer<Working[]>(client.POST('/api/rules/{family}/{rule}/try', { params: { path: { family, rule } }, body: { units: this.units, values } }));
+			const told = await answer<Working[]>(client.POST('/api/rules/{family}/{rule}/try', { params: { path: { family, rule } }, body: { units: this.units, values } }));
+			if (ask === this.#ask) this.told = told;
 		} catch (error) {
+			if (ask !== this.#ask) return;
 			this.told = [];
 			this.fail(error, 'try');
 		}
