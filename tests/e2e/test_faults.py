@@ -63,6 +63,7 @@ def test_bad_files_are_refused_beside_the_button_and_good_ones_open(page, tmp_pa
 
 
 def test_a_slab_that_cannot_be_worked_out_says_why_and_can_be_taken_out(page, server):
+    expect(page.locator("li.row")).to_have_count(3)  # the whole page is here before its server goes
     with closing(sqlite3.connect(server.folder / "trowel.sqlite3")) as db:
         for (name,) in db.execute("select name from sqlite_master where type = 'trigger'").fetchall():
             db.execute(f"drop trigger {name}")
