@@ -124,7 +124,7 @@ class Depths:
         shape = Polygon(zone.polygon or self.plan.outline)
         for other in self.plan.zones:
             if zone.polygon is None and other.polygon:
-                shape = shape.difference(Polygon(other.polygon), grid_size=1e-4)
+                shape = shape.difference(Polygon(other.polygon), grid_size=1e-3)
         return shape
 
     def _least(self, zone):
@@ -134,7 +134,7 @@ class Depths:
         whole = self._shape(zone)
         used = whole
         for hole in self.plan.openings:
-            used = used.difference(Polygon(hole), grid_size=1e-4)
+            used = used.difference(Polygon(hole), grid_size=1e-3)
         if zone.fall.kind == "plane":
             x, y = get_coordinates(used).T
             wx, wy = get_coordinates(whole).T
@@ -144,7 +144,7 @@ class Depths:
             ring = ring[::-1]
         low = 0.0
         for a, b in zip(ring, [*ring[1:], ring[0]], strict=True):
-            share = Polygon([a, b, zone.fall.at]).intersection(used, grid_size=1e-4)
+            share = Polygon([a, b, zone.fall.at]).intersection(used, grid_size=1e-3)
             for x, y in get_coordinates(share).tolist():
                 across = (b[0] - a[0]) * (zone.fall.at[1] - a[1]) - (b[1] - a[1]) * (zone.fall.at[0] - a[0])
                 own = ((b[0] - a[0]) * (y - a[1]) - (b[1] - a[1]) * (x - a[0])) / across

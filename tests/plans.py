@@ -6,9 +6,10 @@ from typing import Any
 
 from pydantic import TypeAdapter
 
+from humble_trowel.core.edits.registry import Edit, apply
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.edits import Edit, apply
-from humble_trowel.core.plan.reading import read_plan
+from humble_trowel.core.reading.job_file import read_plan
+from tests.by_id import by_id
 
 EDITS: TypeAdapter[list[Edit]] = TypeAdapter(list[Edit])
 L_WALK = "36' e 18' n 24' w 10' n 12' w 28' s"
@@ -33,7 +34,10 @@ def plan(**changes: Any) -> Plan:
 
 
 def edited(start: Plan, *edits: dict[str, Any]) -> Plan:
-    return apply(start, EDITS.validate_python(list(edits)))[0]
+    """After edits that may name things by where they stand (by_id.py)."""
+    for edit in edits:
+        start = apply(start, EDITS.validate_python([by_id(start, edit)]))[0]
+    return start
 
 
 def new(units: str = "ft-in") -> Plan:

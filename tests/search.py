@@ -22,8 +22,8 @@ from humble_trowel.core.edges.cut import cut
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.slices import count_by_slices
 from humble_trowel.core.geometry.solid import build_solid
-from humble_trowel.core.plan.reading import read_plan
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.whole import whole, whole_json
 from tests.plain_grid import CUBE_MM, START_MM, grid_m3
 from tests.random_jobs import random_job

@@ -58,8 +58,8 @@ def sixty_corners() -> dict[str, Any]:
 
 def core_rows() -> list[Row]:
     from humble_trowel.core.figures import figure
-    from humble_trowel.core.plan.reading import read_plan
     from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.core.reading.job_file import read_plan
     from humble_trowel.files.job_file import parse_job
 
     folder = resources.files("humble_trowel.demo") / "jobs"

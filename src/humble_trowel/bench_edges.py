@@ -13,7 +13,7 @@ from humble_trowel.core.geometry.redo import net_after
 from humble_trowel.core.geometry.solid import Solid, all_facets, build_solid
 from humble_trowel.core.geometry.strips import Facet
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.reading import read_plan
+from humble_trowel.core.reading.job_file import read_plan
 
 
 def large_job(ring: list[list[float]]) -> dict[str, Any]:

@@ -8,7 +8,7 @@ from importlib import resources
 import numpy as np
 
 from humble_trowel.bench_lines import Row, timed
-from humble_trowel.core.plan.site_records import Shot, Shots
+from humble_trowel.core.ground.records import Shot, Shots
 
 
 def _shots(count: int) -> list[tuple[str, Shots]]:

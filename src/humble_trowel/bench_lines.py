@@ -65,9 +65,9 @@ def lines_rows() -> list[Row]:
     """Squaring a 12-corner outline, and the demo job's set-out, forms and cut plan."""
     from humble_trowel.core.forms.cut_boards import cut_boards
     from humble_trowel.core.forms.form_plan import form_plan
+    from humble_trowel.core.lines.records import Taped
     from humble_trowel.core.lines.setting_out import set_out
     from humble_trowel.core.lines.squaring import square
-    from humble_trowel.core.plan.records import Taped
     from humble_trowel.core.plan.ways import Ways
     from humble_trowel.files.job_file import parse_job
 

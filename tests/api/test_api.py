@@ -6,9 +6,11 @@ from contextlib import closing
 
 import pytest
 from starlette.testclient import TestClient
+from tests.by_id import by_id
 from tests.plans import job
 
 from humble_trowel.api.app import make_app
+from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.demo.load import load_demo
 from humble_trowel.settings import Settings
 from humble_trowel.store.db import connect
@@ -41,7 +43,8 @@ def opened(client, name="Cole"):
 
 
 def keep(client, state, *edits, revision=None, edit_id=None):
-    body = {"revision": revision or state["revision"], "edits": edits, "author": "Wren",
+    named = [by_id(read_plan(state["document"]), edit) for edit in edits]
+    body = {"revision": revision or state["revision"], "edits": named, "author": "Wren",
             "edit_id": edit_id or f"test-{id(edits)}-{edits[0]}"[:60]}  # fmt: skip
     return client.post(f"/api/jobs/{state['id']}/edits", json=body)
 
@@ -88,7 +91,7 @@ def test_the_same_edit_sent_twice_counts_once(client):
 
 def test_a_draft_is_worked_out_and_not_kept(client):
     state = opened(client)
-    body = {"revision": 1, "edits": [SIDE]}
+    body = {"revision": 1, "edits": [by_id(read_plan(state["document"]), SIDE)]}
     drafted = client.post(f"/api/jobs/{state['id']}/figure", json=body).json()
     assert drafted["figure"]["outline"]["area_text"] == "112 sq ft"
     assert opened(client)["revision"] == 1

@@ -189,11 +189,11 @@ def test_build_up_benchmark_and_fall_are_edits_with_words_beside_the_field(clien
     assert "no-barrier" in [row["code"] for row in ground(client, kept)["findings"]]
     asked = keep(client, kept, {"op": "set_benchmark", "name": "nail", "level": "200"})
     assert [row["label"] for row in asked.json()["choices"]] == ["200 below", "200 over"]
-    steep = keep(client, kept, {"op": "set_fall", "index": 0, "kind": "side", "side": 0, "rate": "1 in 3"})
+    steep = keep(client, kept, {"op": "set_fall", "zone": 0, "kind": "side", "side": 0, "rate": "1 in 3"})
     assert steep.json()["path"] == "zones[0].fall.rate"
     before = kept["figure"]["concrete"]["net_m3"]
     falls = keep(
-        client, kept, {"op": "set_fall", "index": 0, "kind": "side", "side": 0, "rate": "1 %", "underside": "level"}
+        client, kept, {"op": "set_fall", "zone": 0, "kind": "side", "side": 0, "rate": "1 %", "underside": "level"}
     ).json()
     assert falls["figure"]["concrete"]["net_m3"] > before
     assert falls["figure"]["concrete"]["second_way_m3"] == pytest.approx(

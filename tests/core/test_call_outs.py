@@ -7,8 +7,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 from tests.plans import L_WALK
 
-from humble_trowel.core.lines.call_outs import hear
-from humble_trowel.core.lines.walk import origin_point, walk
+from humble_trowel.core.calls.call_outs import hear
+from humble_trowel.core.calls.walk import origin_point, walk
 
 
 @pytest.mark.parametrize(

@@ -73,7 +73,7 @@ def test_zones_are_parted_carved_and_given_back():
         {"op": "walk_zone", "text": "from C 500 w & 500 s, 1000 w 1000 s 1000 e 1000 n", "name": "box"},
     )
     assert [round(cell, 3) for cell in areas(carved)] == [15, 8, 1]
-    back = edited(carved, {"op": "remove_zone", "index": 1}, {"op": "remove_zone", "index": 1})
+    back = edited(carved, {"op": "remove_zone", "zone": 1}, {"op": "remove_zone", "zone": 1})
     assert areas(back) == [24]
 
 
@@ -123,7 +123,7 @@ def test_fields_take_either_unit_system():
         {"op": "add_opening", "text": "from A 90' e, 2' e 2' n 2' w 2' s"},
         {"op": "set_fields", "values": {"outline": None}},
         {"op": "set_fields", "values": {"order.pour_at": "Thursday"}},
-        {"op": "remove_zone", "index": 0},
+        {"op": "remove_zone", "zone": 0},
     ],
 )
 def test_impossible_edits_are_refused_in_plain_words(edit):

@@ -8,7 +8,7 @@ from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.ground.levels import known_marks
 from humble_trowel.core.ground.notes import NO_NOTES
 from humble_trowel.core.ground.rod import rod_card
-from humble_trowel.core.plan.levels_said import floor_mm, read_level
+from humble_trowel.core.plan.levels import floor_mm, read_level
 from humble_trowel.core.plan.ways import Ways
 
 LAYERS = [
@@ -68,7 +68,8 @@ def test_without_layers_over_the_slab_both_are_one(said, mm):
 
 def test_a_mark_on_the_floor_moves_with_what_lies_over_the_slab():
     job = edited(
-        raised(), {"op": "set_benchmark", "index": None, "name": "sill", "level": "floor", "what": "floor", "at": None}
+        raised(),
+        {"op": "set_benchmark", "benchmark": None, "name": "sill", "level": "floor", "what": "floor", "at": None},
     )
     assert known_marks(job, NO_NOTES)["sill"] == 130
     thin = [{**row, "thickness_mm": 30} if row["kind"] == "screed" else row for row in LAYERS]

@@ -5,6 +5,7 @@ from itertools import pairwise
 import pytest
 from tests.plans import edited, plan
 
+from humble_trowel.core.edits.ground import read_rate
 from humble_trowel.core.errors import TrowelError
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.ground.as_dug import dug_runs
@@ -14,10 +15,9 @@ from humble_trowel.core.ground.ground_job import ground, ground_json, measured
 from humble_trowel.core.ground.layer_shots import layer_grounds, take_shots
 from humble_trowel.core.ground.notes import SiteNotes, sort_notes
 from humble_trowel.core.ground.pegs import grade_pegs
+from humble_trowel.core.ground.records import AsDug, SetUp, Shot, Shots
 from humble_trowel.core.ground.rod import rod_card, say_off, say_reading
-from humble_trowel.core.plan.ground_edits import read_rate
-from humble_trowel.core.plan.levels_said import read_level
-from humble_trowel.core.plan.site_records import AsDug, SetUp, Shot, Shots
+from humble_trowel.core.plan.levels import read_level
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.whole import whole, whole_json
 from humble_trowel.core.working import Working

@@ -4,9 +4,9 @@ import pytest
 from tests.plans import edited, l_shape, new, plan
 
 from humble_trowel.core.errors import TrowelError
+from humble_trowel.core.lines.records import FormLevels, StringGaps
 from humble_trowel.core.lines.straight import level, straight
-from humble_trowel.core.plan.reading import read_plan
-from humble_trowel.core.plan.records import FormLevels, StringGaps
+from humble_trowel.core.reading.job_file import read_plan
 
 FORM = {"op": "form_sides", "sides": [2], "changes": {"backfilled": True}}
 
@@ -53,18 +53,18 @@ def test_something_beside_the_work_by_a_walk_and_its_level():
         l_shape(), {"op": "add_existing", "what": "wall", "text": "from B, 1' e 18' n 1' w 18' s", "level": "-2 in"}
     )
     assert job.existing[0].name == "Wall" and job.existing[0].level_mm == pytest.approx(-50.8)
-    job = edited(job, {"op": "set_existing", "index": 0, "changes": {"level_mm": "3 in over", "name": "Byre wall"}})
+    job = edited(job, {"op": "set_existing", "existing": 0, "changes": {"level_mm": "3 in over", "name": "Byre wall"}})
     assert (job.existing[0].name, job.existing[0].level_mm) == ("Byre wall", pytest.approx(76.2))
-    assert edited(job, {"op": "remove_existing", "index": 0}).existing == []
+    assert edited(job, {"op": "remove_existing", "existing": 0}).existing == []
 
 
 @pytest.mark.parametrize(
     ("edit", "words"),
     [
         ({"op": "round_corner", "corner": 0, "radius": "30'"}, "does not fit"),
-        ({"op": "round_corner", "corner": 9, "radius": "1'"}, "no corner J"),
-        ({"op": "hold", "side": 17}, "no side 17"),
-        ({"op": "form_sides", "sides": [8], "changes": {}}, "sides 0 to 5"),
+        ({"op": "round_corner", "corner": 9, "radius": "1'"}, "That corner is not on this slab any more"),
+        ({"op": "hold", "side": 17}, "That side is not on this slab any more"),
+        ({"op": "form_sides", "sides": [8], "changes": {}}, "That side is not on this slab"),
         (
             {
                 "op": "form_sides",
@@ -74,7 +74,7 @@ def test_something_beside_the_work_by_a_walk_and_its_level():
             "farther than the last",
         ),
         ({"op": "add_existing", "what": "slab", "text": "from B, 1' e"}, "Not closed"),
-        ({"op": "remove_existing", "index": 0}, "0 things"),
+        ({"op": "remove_existing", "existing": 0}, "That thing beside the work is not"),
         ({"op": "take_outline", "ring": [[0, 0], [1000, 1000], [1000, 0], [0, 1000]]}, "crosses itself"),
         ({"op": "accept_laid", "ring": [[0, 0], [1, 0], [1, 1]]}, "not the corners"),
         ({"op": "hold", "lot_line": {"start": [0, 0], "end": [0, 0]}}, "one spot"),

@@ -5,8 +5,8 @@ from tests.plans import edited, job, l_shape, plan
 
 from humble_trowel.core.figures import figure, figure_json
 from humble_trowel.core.order.call_in import card_text
-from humble_trowel.core.plan.reading import read_plan
 from humble_trowel.core.plan.ways import Allowances, Plant, Ways
+from humble_trowel.core.reading.job_file import read_plan
 
 YD = 0.764554857984
 BARE = Allowances(base_low_mm=0, trench_wide_mm=0, left_behind_m3=0)

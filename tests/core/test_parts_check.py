@@ -6,7 +6,7 @@ from tests.plans import edited, job, plan
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.geometry.strips import edge_runs
-from humble_trowel.core.plan.reading import read_plan
+from humble_trowel.core.reading.job_file import read_plan
 
 B1 = {"mark": "B1", "width_mm": 300, "depth_mm": 500}
 P1 = {"mark": "P1", "shape": "rectangle", "width_mm": 600, "length_mm": 600, "depth_mm": 500}

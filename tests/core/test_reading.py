@@ -7,8 +7,8 @@ from tests.plans import job, plan
 
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.figures import figure
-from humble_trowel.core.plan.reading import read_plan
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.files.job_file import parse_job, write_job
 
 E1 = {"mark": "E1", "kind": "thickened", "depth_mm": 400, "bottom_width_mm": 300}

@@ -85,7 +85,7 @@ def test_pads_by_their_call_on_bays_and_outside_as_an_error():
         ({"op": "add_kerb", "sides": [0, 2], "width": "6", "height": "8"}, EditError, "follow each other"),
         ({"op": "measure_level", "side": 0, "along": "3'", "level": "1 below"}, EditError, "Nothing stands against A to B"),
         ({"op": "set_piles", "diameter": "12", "head_down": "6"}, EditError, "Where do they stand"),
-        ({"op": "take_out", "what": "beams", "index": [7]}, EditError, "no such beam"),
+        ({"op": "take_out", "what": "beams", "ids": [7]}, EditError, "That beam is not on this slab any more"),
     ],
 )  # fmt: skip
 def test_what_cannot_be_is_refused_in_plain_words(edit, error, words):
@@ -102,7 +102,7 @@ def test_recesses_set_downs_and_their_volumes():
     assert feet(job.recesses[1].polygon) == [(4, 0), (7, 0), (7, 0.5), (4, 0.5)]
     gone = build_solid(l_shape()).net_m3 - build_solid(job).net_m3
     assert gone == pytest.approx((9 * 2 / 12 + 1.5 * 0.75 / 12) * FT**3 / 1e9)
-    dipped = edited(job, {"op": "set_recess", "index": 0, "changes": {"keeps_thickness": True, "depth_mm": "3"}})
+    dipped = edited(job, {"op": "set_recess", "recess": 0, "changes": {"keeps_thickness": True, "depth_mm": "3"}})
     assert build_solid(l_shape()).net_m3 - build_solid(dipped).net_m3 == pytest.approx(1.5 * 0.75 / 12 * FT**3 / 1e9)
     with pytest.raises(PlanError, match="overlap"):
         edited(job, {"op": "add_recess", "text": "from A 21' e 7' n, 1' e 1' n 1' w 1' s", "depth": "1"})
@@ -113,12 +113,12 @@ def test_kerbs_leave_doors_out_and_stay_out_of_the_net():
     (pour,) = figure(job, Ways()).second_pours
     assert pour.m3 == pytest.approx((2 * 5.85 + 2 * 3.85) * 0.15 * 0.2)
     assert figure(job, Ways()).concrete.net_m3 == pytest.approx(2.4)
-    left = edited(job, {"op": "set_kerb", "index": 0, "changes": {"leave_outs": "from 1000 to 1900, 3000 to 3900"}})
+    left = edited(job, {"op": "set_kerb", "kerb": 0, "changes": {"leave_outs": "from 1000 to 1900, 3000 to 3900"}})
     assert figure(left, Ways()).second_pours[0].m3 == pytest.approx((19.4 - 1.8) * 0.15 * 0.2)
     one = edited(plan(), {"op": "add_kerb", "sides": [0, 1], "width": "150", "height": "200"})
     assert figure(one, Ways()).second_pours[0].length_mm == pytest.approx(5925 + 3925)
     with pytest.raises(PlanError, match="ends past it"):
-        edited(one, {"op": "set_kerb", "index": 0, "changes": {"leave_outs": "from 9000 to 12000"}})
+        edited(one, {"op": "set_kerb", "kerb": 0, "changes": {"leave_outs": "from 9000 to 12000"}})
 
 
 def test_a_zone_follows_the_old_floor_it_meets():

@@ -87,3 +87,33 @@ def test_a_slab_that_cannot_be_worked_out_says_why_and_can_be_taken_out(page, se
     row.get_by_role("button", name="More").click()
     row.get_by_role("button", name="Delete").click()
     expect(page.locator("li.row")).to_have_count(2)
+
+
+def test_a_stale_move_of_another_browser_moves_the_beam_it_meant(page, server, browser, tmp_path):
+    beams = [{"type": "B1", "path": [[x, 0], [x, 4000]]} for x in (1500, 3000, 4500)]
+    file = tmp_path / "beams.json"
+    file.write_text(json.dumps(job(beam_types=[{"mark": "B1", "width_mm": 300, "depth_mm": 450}], beams=beams)))
+    page.get_by_label("Bring in a file").set_input_files(file)
+    expect(page.locator("p.name")).to_have_text("test pad")
+    edges = page.url.replace("/lines", "/edges") + "?turn=grid"
+    context = browser.new_context(viewport={"width": 1280, "height": 800})
+    other = context.new_page()
+    for one in (page, other):
+        one.goto(edges)
+        expect(one.locator("[data-tag='beam-1']")).to_be_visible()
+    other.locator("[data-tag='beam-0']").click()
+    other.get_by_role("button", name="Take out beam B1").click()
+    expect(other.locator("[data-tag='beam-2']")).to_have_count(0)
+    tag = page.locator("[data-tag='beam-1']").bounding_box()
+    at = (tag["x"] + tag["width"] / 2, tag["y"] + tag["height"] / 2)
+    page.mouse.move(*at)
+    page.mouse.down()
+    page.mouse.move(at[0] + 20, at[1], steps=4)
+    page.mouse.up()
+    page.get_by_role("button", name="Put mine on top").click()
+    expect(page.get_by_text("changed this slab meanwhile")).to_have_count(0)
+    expect(page.locator("[data-tag='beam-2']")).to_have_count(0)
+    document = page.request.get(f"{server.url}/api/jobs/{page.url.split('/')[4]}").json()["document"]
+    moved, kept = (row["path"][0][0] for row in document["beams"])
+    assert 3000 < moved < 4500 and kept == 4500
+    context.close()

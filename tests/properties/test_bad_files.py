@@ -8,8 +8,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from humble_trowel.core.errors import PlanError
-from humble_trowel.core.plan.reading import read_plan
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.whole import whole, whole_json
 from humble_trowel.files.job_file import parse_job, write_job
 

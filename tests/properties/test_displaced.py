@@ -11,8 +11,8 @@ from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.ground.displaced import displaced_m3
 from humble_trowel.core.ground.ground_job import ground
 from humble_trowel.core.order.quantity import allowances
-from humble_trowel.core.plan.reading import read_plan
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.job_file import read_plan
 
 RING = [[0, 0], [10000, 0], [10000, 8000], [0, 8000]]
 FIVE = [

@@ -5,13 +5,14 @@ import json
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from tests.by_id import by_id
 from tests.plans import EDITS, edited, l_shape
 
+from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.errors import TrowelError
 from humble_trowel.core.geometry.slices import count_by_slices
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.geometry.zones import lay_zones
-from humble_trowel.core.plan.edits import apply
 from humble_trowel.files.job_file import parse_job, plan_data, write_job
 
 feet = st.integers(1, 30)
@@ -29,11 +30,11 @@ edits = st.one_of(
     st.builds(lambda c: {"op": "remove_corner", "corner": c}, sides),
     st.builds(lambda t, n: {"op": "walk_zone", "text": t, "name": n, "drop": "1"}, walks, st.sampled_from(["p", "q", "r"])),
     st.builds(lambda a, b: {"op": "walk_zone", "text": f"from A {a}' e, {b}' n", "name": "split"}, feet, feet),
-    st.builds(lambda i: {"op": "remove_zone", "index": i}, st.integers(0, 3)),
+    st.builds(lambda i: {"op": "remove_zone", "zone": i}, st.integers(0, 3)),
     st.builds(lambda s, t: {"op": "set_side_type", "sides": [s], "type": t}, sides, st.sampled_from(["E1", "E2", None])),
     st.builds(lambda a, b: {"op": "add_opening", "text": f"from A {a}' e {b}' n, 2' e 2' n 2' w 2' s"}, feet, feet),
     st.builds(lambda t: {"op": "set_slab_type", "mark": "S1", "thickness": t}, st.sampled_from(["3", "4 1/2", "150 mm"])),
-    st.builds(lambda i: {"op": "remove_opening", "index": i}, st.integers(0, 1)),
+    st.builds(lambda i: {"op": "remove_opening", "opening": i}, st.integers(0, 1)),
 )  # fmt: skip
 
 
@@ -44,7 +45,7 @@ def test_chains_of_edits(chain):
     for step in chain:
         before = write_job(plan)
         try:
-            plan, summary = apply(plan, EDITS.validate_python([step]))
+            plan, summary = apply(plan, EDITS.validate_python([by_id(plan, step)]))
         except TrowelError as error:
             assert error.words and write_job(plan) == before
             continue

@@ -19,9 +19,9 @@ from humble_trowel.core.ground.as_dug import dug_runs, section_mm2
 from humble_trowel.core.ground.cut_fill import above_zero, cut_fill
 from humble_trowel.core.ground.layer_shots import take_shots
 from humble_trowel.core.ground.levels import Sight, level_run
+from humble_trowel.core.ground.records import AsDug, Shot, Shots
 from humble_trowel.core.ground.shot_surface import shot_surface
 from humble_trowel.core.ground.stack import stack_rows
-from humble_trowel.core.plan.site_records import AsDug, Shot, Shots
 from humble_trowel.core.plan.ways import Ways
 
 L_SHAPE = Polygon([[0, 0], [12000, 0], [12000, 5000], [7000, 5000], [7000, 10000], [0, 10000]])

@@ -20,8 +20,8 @@ from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.redo import alone_m3, redone_m3
 from humble_trowel.core.geometry.slices import count_by_slices
 from humble_trowel.core.geometry.solid import build_solid
-from humble_trowel.core.plan.reading import read_plan
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.job_file import read_plan
 
 WIDE, HIGH, SLAB = 9000.0, 6000.0, 120.0
 BEAMS = [

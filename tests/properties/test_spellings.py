@@ -7,9 +7,9 @@ from hypothesis import given
 from hypothesis import strategies as st
 from tests.plans import edited, job, l_shape, plan
 
+from humble_trowel.core.calls.call_outs import hear
+from humble_trowel.core.edits.marks import split_mark
 from humble_trowel.core.errors import BareNumber, CallError, LengthError, PlanError
-from humble_trowel.core.lines.call_outs import hear
-from humble_trowel.core.plan.marks import split_mark
 from humble_trowel.core.units import parse_length
 from humble_trowel.files.job_file import parse_job
 

@@ -11,8 +11,8 @@ from hypothesis import strategies as st
 from tests.core.test_setting_out import demo
 
 from humble_trowel.core.errors import InputError
+from humble_trowel.core.lines.records import Taped
 from humble_trowel.core.lines.squaring import square
-from humble_trowel.core.plan.records import Taped
 
 
 @st.composite

@@ -5,8 +5,8 @@ import math
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from humble_trowel.core.lines.call_outs import call_of, hear
-from humble_trowel.core.lines.walk import walk
+from humble_trowel.core.calls.call_outs import call_of, hear
+from humble_trowel.core.calls.walk import walk
 
 sixteenths = st.integers(16 * 24, 16 * 12 * 40)
 

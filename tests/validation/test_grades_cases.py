@@ -7,7 +7,7 @@ import pytest
 from tests.plans import plan
 
 from humble_trowel.core.ground.grade import graded_json
-from humble_trowel.core.plan.site_records import Shot, Shots
+from humble_trowel.core.ground.records import Shot, Shots
 from humble_trowel.core.plan.ways import Ways
 
 CASES = json.loads((Path(__file__).parent / "cases" / "grades.json").read_text())["cases"]

@@ -5,8 +5,8 @@ from pathlib import Path
 
 import pytest
 
+from humble_trowel.core.lines.records import Taped
 from humble_trowel.core.lines.squaring import square
-from humble_trowel.core.plan.records import Taped
 
 CASES = json.loads((Path(__file__).parent / "cases" / "squaring.json").read_text())["cases"]
 

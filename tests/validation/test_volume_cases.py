@@ -6,8 +6,8 @@ from pathlib import Path
 import pytest
 
 from humble_trowel.core.figures import figure
-from humble_trowel.core.plan.reading import read_plan
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.units import M3_PER_YD3
 
 CASES = json.loads((Path(__file__).parent / "cases" / "volume.json").read_text())["cases"]

@@ -13,14 +13,15 @@ from typing import Any, TypeVar
 from humble_trowel.api.schemas import Before, JobState, YardJob
 from humble_trowel.core.errors import ComputeError, TrowelError
 from humble_trowel.core.figures import Figure, figure
-from humble_trowel.core.ground.notes import SiteNotes, sort_notes
+from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.ground.standing import Graded, graded, measured_or_not
+from humble_trowel.core.lines.records import Taped
 from humble_trowel.core.lines.square_job import square_plan
 from humble_trowel.core.order.measured import Measured
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.reading import read_plan
-from humble_trowel.core.plan.records import VALUES_OF, Taped
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.job_file import read_plan
+from humble_trowel.core.record_kinds import read_notes
 from humble_trowel.files.job_file import plan_data
 from humble_trowel.settings import Settings
 from humble_trowel.store import jobs, records, ways
@@ -91,9 +92,7 @@ class Desk:
         def read() -> SiteNotes:
             rows = records.of_job(db, job_id)
             gone = {row.supersedes for row in rows if row.supersedes}
-            return sort_notes(
-                (row.id, VALUES_OF[row.kind].model_validate(row.document)) for row in rows if row.id not in gone
-            )
+            return read_notes((row.id, row.kind, row.document) for row in rows if row.id not in gone)
 
         return self.figures.get(("notes", job_id, key), read), key
 

@@ -8,9 +8,9 @@ from pydantic import BaseModel, ConfigDict, Field
 
 from humble_trowel.core.edges.cut import Cut
 from humble_trowel.core.edges.frost_options import EdgeOption
+from humble_trowel.core.edits.base import Spot
+from humble_trowel.core.edits.registry import Edit
 from humble_trowel.core.geometry.match import Match
-from humble_trowel.core.plan.edit_kinds import Edit
-from humble_trowel.core.plan.shape_edit_kinds import Spot
 
 
 class CutCall(BaseModel):

@@ -11,7 +11,7 @@ from fastapi.responses import JSONResponse
 from starlette.exceptions import HTTPException
 
 from humble_trowel.core.errors import BareNumber, CallError, ComputeError, TrowelError
-from humble_trowel.core.plan.reading import key_path
+from humble_trowel.core.reading.plain_errors import key_path
 from humble_trowel.store.jobs import NoSuchJob, NothingToDo, Stale
 from humble_trowel.store.records import OtherRecord
 

@@ -10,7 +10,7 @@ from humble_trowel.api.schemas import Body
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.ground.ground_job import Ground
 from humble_trowel.core.ground.layer_view import LayerView
-from humble_trowel.core.plan.site_records import GroundTest, LiftSigned, SoftSpot
+from humble_trowel.core.ground.records import GroundTest, LiftSigned, SoftSpot
 from humble_trowel.core.working import Working
 
 

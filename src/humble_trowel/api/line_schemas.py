@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Literal
+from typing import TYPE_CHECKING, Annotated, Any, Literal
 
 from pydantic import BaseModel, Field
 
@@ -11,11 +11,12 @@ from humble_trowel.core.findings import Finding
 from humble_trowel.core.forms.form_plan import FormPlan
 from humble_trowel.core.lines.squaring import Squared
 from humble_trowel.core.lines.straight import SideChecked
+from humble_trowel.core.record_kinds import RECORD_KINDS
 
-Kind = Literal[
-    "taped", "string-gaps", "form-levels", "form-back", "struck", "set-up", "bench-shot", "turning-point", "shots",
-    "as-dug", "ground-test", "soft-spot", "lift-signed",
-]  # fmt: skip
+if TYPE_CHECKING:
+    Kind = str
+else:
+    Kind = Literal[tuple(kind.name for kind in RECORD_KINDS)]
 Values = Annotated[dict[str, Any], Field(max_length=20)]
 RecordId = Annotated[str, Field(min_length=8, max_length=64)]
 

@@ -6,11 +6,11 @@ from typing import Annotated, Any
 
 from pydantic import BaseModel, ConfigDict, Field
 
+from humble_trowel.core.calls.walk import Walked
+from humble_trowel.core.edits.registry import Edit
 from humble_trowel.core.figures import Figure
 from humble_trowel.core.ground.standing import Graded
-from humble_trowel.core.lines.walk import Walked
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.edit_kinds import Edit
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import Units
 

@@ -19,7 +19,7 @@ from humble_trowel.cli.shared import DataOption, app, settings_of, stop
 def take_out(job: str, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False) -> None:
     """Write JOB (its id, or its name) as a job file on standard output."""
     from humble_trowel.core.errors import TrowelError
-    from humble_trowel.core.plan.reading import read_plan
+    from humble_trowel.core.reading.job_file import read_plan
     from humble_trowel.files.job_file import write_job
     from humble_trowel.store import jobs
     from humble_trowel.store.db import connect

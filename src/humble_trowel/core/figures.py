@@ -8,6 +8,7 @@ from typing import Any
 
 import numpy as np
 
+from humble_trowel.core.calls.walk import walk
 from humble_trowel.core.drawing.plan_view import PlanView, plan_view
 from humble_trowel.core.edges.corner_levels import CornerLevel, corner_levels
 from humble_trowel.core.edges.cut_places import CutPlace, cut_places
@@ -19,7 +20,6 @@ from humble_trowel.core.geometry.slices import Slices, count_by_slices
 from humble_trowel.core.geometry.solid import Solid, build_solid
 from humble_trowel.core.guard import answers, or_finding
 from humble_trowel.core.lines.outline import Outline, outline_figure
-from humble_trowel.core.lines.walk import walk
 from humble_trowel.core.order.call_in import CallLine, call_in
 from humble_trowel.core.order.leaves import volume_unit
 from humble_trowel.core.order.ledger import ledger

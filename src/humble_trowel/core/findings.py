@@ -85,6 +85,7 @@ FINDING_KINDS = (
     FindingKind("shot-outside", "check", "a shot stands outside the outline and its margin"),
     FindingKind("shot-wild", "check", "a shot is so far off that it is another layer or a misread foot"),
     FindingKind("shots-same-place", "note", "two shots at one place; the later counts"),
+    FindingKind("dug-gone", "note", "a trench on record lies along what is not on the slab any more"),
     FindingKind("bucket-wide", "check", "the bucket cannot dig as narrow as drawn"),
     FindingKind("cannot-compute", "stop", "a fault of the program in one part of the answer; the rest stands"),
     FindingKind("nothing-drawn", "note", "no outline yet"),

@@ -6,9 +6,9 @@ import json
 import sqlite3
 from importlib import resources
 
-from humble_trowel.core.plan.records import VALUES_OF
+from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
-from humble_trowel.core.units import Units
+from humble_trowel.core.record_kinds import KIND_OF
 from humble_trowel.files.job_file import parse_job, plan_data
 from humble_trowel.store import jobs, records, ways
 from humble_trowel.store.records import Record
@@ -24,10 +24,10 @@ def load_demo(db: sqlite3.Connection, now: str) -> None:
     for name in ORDER:
         plan = parse_job((folder / "jobs" / f"{name}.json").read_bytes())
         row = jobs.create(db, plan_data(plan), "Wren", now, "Brought in with the demo")
-        _load_records(db, row.job_id, name, plan.units, now)
+        _load_records(db, row.job_id, name, plan, now)
 
 
-def _load_records(db: sqlite3.Connection, job_id: str, name: str, units: Units, now: str) -> None:
+def _load_records(db: sqlite3.Connection, job_id: str, name: str, plan: Plan, now: str) -> None:
     """The rows of records/NAME.jsonl, as if they had been sent from a phone. A row's label names it for later rows (@label)."""
     path = resources.files("humble_trowel.demo") / "records" / f"{name}.jsonl"
     if not path.is_file():
@@ -40,6 +40,6 @@ def _load_records(db: sqlite3.Connection, job_id: str, name: str, units: Units, 
         data = {
             key: labels.get(value, value) if isinstance(value, str) else value for key, value in said["values"].items()
         }
-        values = VALUES_OF[said["kind"]].model_validate(data, context={"units": units})
-        document = values.model_dump(mode="json", by_alias=True)
+        kind = KIND_OF[said["kind"]]
+        document = kind.resolved(kind.read(data, plan.units), plan).model_dump(mode="json", by_alias=True)
         records.add(db, Record(own, job_id, said["kind"], 1, said["who"], now, now, None, document))

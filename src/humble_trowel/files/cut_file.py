@@ -9,7 +9,7 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from humble_trowel.core.cutting.stock import Piece, Stock
 from humble_trowel.core.errors import InputError
-from humble_trowel.core.plan.reading import plan_error
+from humble_trowel.core.reading.plain_errors import plan_error
 
 
 class _Row(BaseModel):

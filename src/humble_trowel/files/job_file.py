@@ -9,7 +9,8 @@ from typing import Any
 
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.plan.document import LATER_STAGES, Plan
-from humble_trowel.core.plan.reading import key_path, read_plan
+from humble_trowel.core.reading.job_file import read_plan
+from humble_trowel.core.reading.plain_errors import key_path
 
 MAX_BYTES = 2_000_000
 

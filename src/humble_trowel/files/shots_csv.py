@@ -8,7 +8,7 @@ import math
 from collections.abc import Sequence
 
 from humble_trowel.core.errors import InputError
-from humble_trowel.core.plan.site_records import MOST_SHOTS, Shot, Shots
+from humble_trowel.core.ground.records import MOST_SHOTS, Shot, Shots
 from humble_trowel.core.plan.values import MAX_LENGTH_MM
 
 MM_OF = {"mm": 1.0, "cm": 10.0, "m": 1000.0, "in": 25.4, "ft": 304.8}

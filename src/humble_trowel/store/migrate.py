@@ -4,10 +4,14 @@ from __future__ import annotations
 
 import re
 import sqlite3
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from importlib import resources
 
 from humble_trowel.store.db import atomic
+from humble_trowel.store.give_ids import give_ids
+
+# What SQL alone cannot do, run after the statements of a migration, in its transaction.
+AFTER: dict[int, Callable[[sqlite3.Connection], None]] = {3: give_ids}
 
 
 class NewerDatabase(Exception):
@@ -49,6 +53,8 @@ def migrate(db: sqlite3.Connection) -> int:
         with atomic(db):
             for statement in statements(script):
                 db.execute(statement)
+            if number in AFTER:
+                AFTER[number](db)
             db.execute(f"pragma user_version = {number}")
         version = number
     return version

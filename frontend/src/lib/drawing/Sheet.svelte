@@ -66,6 +66,7 @@
 		const frozen = fitted;
 		const frame = target.ownerSVGElement?.getBoundingClientRect();
 		const from = [...kept];
+		const named = desk.cornerId(corner);
 		let last: XY | null = null;
 		const move = (now: PointerEvent) => {
 			if (!frame) return;
@@ -76,7 +77,7 @@
 			last = to;
 			const square = pick.square && !now.shiftKey;
 			drag = { corner, ring: movedCorner(from, corner, to, square), view: frozen };
-			void desk.try([{ op: 'move_corner', corner, x_mm: to[0], y_mm: to[1], square }], 'sheet');
+			void desk.try([{ op: 'move_corner', corner: named, x_mm: to[0], y_mm: to[1], square }], 'sheet');
 		};
 		const end = async () => {
 			target.removeEventListener('pointermove', move);
@@ -97,7 +98,7 @@
 		const corner = pick.corner;
 		const at = corner === null ? undefined : kept[corner];
 		if (corner === null || !at) return;
-		void desk.keep([{ op: 'move_corner', corner, x_mm: at[0] + dx * step, y_mm: at[1] + dy * step, square: pick.square }], 'sheet');
+		void desk.keep([{ op: 'move_corner', corner: desk.cornerId(corner), x_mm: at[0] + dx * step, y_mm: at[1] + dy * step, square: pick.square }], 'sheet');
 	}
 	const ARROWS: Record<string, XY> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
 	function keys(event: KeyboardEvent) {
@@ -108,7 +109,7 @@
 		else if (arrow && n) pick.step(arrow[0] + arrow[1] > 0 ? 1 : -1, n);
 		else if (event.key === 'Enter' && pick.side !== null && editable) pick.typing = true;
 		else if (event.key === ' ' && n) pick.chooseCorner(pick.side ?? ((pick.corner ?? -1) + 1) % n);
-		else if (event.key === 'Delete' && pick.corner !== null && editable) void desk.keep([{ op: 'remove_corner', corner: pick.corner }], 'sheet');
+		else if (event.key === 'Delete' && pick.corner !== null && editable) void desk.keep([{ op: 'remove_corner', corner: desk.cornerId(pick.corner) }], 'sheet');
 		else if (event.key === 'Escape') pick.none();
 		else return;
 		event.preventDefault();

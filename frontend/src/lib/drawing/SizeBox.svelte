@@ -11,7 +11,7 @@
 	let typed = $state('');
 	let box: HTMLInputElement | undefined = $state();
 	let was = '';
-	const key = (at: number) => `${desk.id}/size/${at}`;
+	const key = (at: number) => `${desk.id}/size/${desk.cornerId(at)}`;
 	$effect(() => {
 		const at = side;
 		untrack(() => {
@@ -30,7 +30,7 @@
 	}
 	async function keep(moves: 'start' | 'end', length = typed) {
 		const at = side;
-		if (await desk.keep([{ op: 'set_side', side: at, length, moves }], 'size')) close(at);
+		if (await desk.keep([{ op: 'set_side', side: desk.cornerId(at), length, moves }], 'size')) close(at);
 	}
 	/** Going elsewhere with a size typed keeps it; what cannot be kept waits here for the next time. */
 	function leave(event: FocusEvent) {

@@ -1,32 +1,46 @@
-/** What is picked on the sheet: a side, a corner, or a line inside; and the size being typed over. */
+/** What is picked on the sheet: a side, a corner, or a line inside, by its id; and the size being typed over. */
+import type { JobState } from '../api/schema';
+import { cornerId, cornerPlace, rowId, rowPlace } from '../state/ids';
+
+type Plan = JobState['document'];
+
 export class Pick {
-	side = $state<number | null>(null);
-	corner = $state<number | null>(null);
-	row = $state<number | null>(null);
+	#side = $state('');
+	#corner = $state('');
+	#row = $state('');
 	typing = $state(false);
 	square = $state(true);
 
+	constructor(readonly plan: () => Plan | null) {}
+
+	/** where the picked side stands now */
+	get side(): number | null {
+		return cornerPlace(this.plan(), this.#side);
+	}
+	get corner(): number | null {
+		return cornerPlace(this.plan(), this.#corner);
+	}
+	get row(): number | null {
+		return rowPlace(this.plan(), 'edges', this.#row);
+	}
+	#set(side: string, corner: string, row: string) {
+		[this.#side, this.#corner, this.#row] = [side, corner, row];
+	}
 	chooseSide(side: number) {
-		this.side = side;
-		this.corner = null;
-		this.row = null;
+		this.#set(cornerId(this.plan(), side), '', '');
 	}
 	chooseCorner(corner: number) {
-		this.corner = corner;
-		this.side = null;
-		this.row = null;
+		this.#set('', cornerId(this.plan(), corner), '');
 	}
 	chooseRow(row: number) {
-		this.row = row;
-		this.side = null;
-		this.corner = null;
+		this.#set('', '', rowId(this.plan(), 'edges', row));
 	}
 	step(by: number, sides: number) {
 		if (!sides) return;
 		this.chooseSide((((this.side ?? (by > 0 ? -1 : 0)) + by) % sides + sides) % sides);
 	}
 	none() {
-		this.side = this.corner = this.row = null;
+		this.#set('', '', '');
 		this.typing = false;
 	}
 }

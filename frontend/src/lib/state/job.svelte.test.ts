@@ -32,7 +32,7 @@ afterEach(() => {
 	vi.useRealTimers();
 });
 
-const SIDE = { op: 'set_side' as const, side: 0, length: "16'", moves: 'end' as const };
+const SIDE = { op: 'set_side' as const, side: 'ca', length: "16'", moves: 'end' as const };
 async function opened(): Promise<JobDesk> {
 	replies.push(answer(head(1)));
 	const desk = new JobDesk('j');
@@ -62,11 +62,11 @@ test('while the server is gone edits wait in order, survive a reload, and go out
 	const desk = await opened();
 	replies.push(new TypeError('gone'));
 	await desk.keep([SIDE], 'size');
-	await desk.keep([{ ...SIDE, side: 1 }], 'size');
+	await desk.keep([{ ...SIDE, side: 'cb' }], 'size');
 	expect(desk.waiting.length).toBe(2);
 	expect(sent.length).toBe(2);
 	const again = new JobDesk('j');
-	expect(again.waiting.map((row) => row.edits)).toEqual([[SIDE], [{ ...SIDE, side: 1 }]]);
+	expect(again.waiting.map((row) => row.edits)).toEqual([[SIDE], [{ ...SIDE, side: 'cb' }]]);
 	const ids = desk.waiting.map((row) => row.edit_id);
 	replies.push(answer(head(2)), answer(head(3)));
 	await vi.advanceTimersByTimeAsync(4000);

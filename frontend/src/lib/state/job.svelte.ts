@@ -2,6 +2,7 @@
 import { answer, ApiProblem, client, Offline } from '../api/client';
 import type { Drafted, JobState, Keep, Problem } from '../api/schema';
 import { w } from '../words/words';
+import { cornerId, type Listed, rowId } from './ids';
 import { session } from './session.svelte';
 
 export type Edit = Keep['edits'][number];
@@ -50,6 +51,14 @@ export class JobDesk {
 	}
 	get figure() {
 		return this.draft?.figure ?? this.kept?.figure ?? null;
+	}
+	/** id of a corner, or of the side that begins there */
+	cornerId(at: number | null): string {
+		return cornerId(this.document, at);
+	}
+	/** id of a row of a list */
+	rowId(list: Listed, at: number): string {
+		return rowId(this.document, list, at);
 	}
 	get units() {
 		return this.kept?.document.units ?? 'ft-in';

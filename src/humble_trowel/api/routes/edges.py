@@ -9,11 +9,11 @@ from humble_trowel.api.routes.jobs import JobId, desk_of
 from humble_trowel.api.routes.records import laid_out
 from humble_trowel.core.edges.cut import cut
 from humble_trowel.core.edges.frost_options import edge_options
+from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.match import matches
 from humble_trowel.core.geometry.redo import alone_m3
 from humble_trowel.core.geometry.solid import build_solid
-from humble_trowel.core.plan.edits import apply
 from humble_trowel.core.units import format_volume, volume_unit
 
 router = APIRouter(prefix="/api/jobs/{job_id}", tags=["edges"])

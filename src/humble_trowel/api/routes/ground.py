@@ -27,7 +27,6 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.solid import Solid, build_solid
 from humble_trowel.core.geometry.tops import fall_lines
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.ground.check import say_site, test_words
 from humble_trowel.core.ground.earthwork import found_mm, layer_volume, strip_mm, stripped_mm
 from humble_trowel.core.ground.falls import fall_words
 from humble_trowel.core.ground.flat import place_of
@@ -38,11 +37,12 @@ from humble_trowel.core.ground.layer_view import layer_view
 from humble_trowel.core.ground.levels import check_reading, known_marks, stands
 from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.ground.pegs import grade_pegs
+from humble_trowel.core.ground.record_kinds import soft_words, test_words
 from humble_trowel.core.ground.rod import level_words, rod_card, rod_reads, say_level, say_off, say_reading
 from humble_trowel.core.ground.rod_working import reading_working
 from humble_trowel.core.ground.stack import BASE_KINDS, StackRow, resolve, stack_rows
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.levels_said import floor_mm
+from humble_trowel.core.plan.levels import floor_mm
 from humble_trowel.core.plan.ways import Ways, ways_for
 from humble_trowel.core.units import parse_length, say_depth
 from humble_trowel.files.shots_csv import ShotsFileError, read_shots_csv
@@ -80,8 +80,8 @@ def _state(plan: Plan, crew: Ways, notes: SiteNotes, rows: dict[str, records.Rec
     was = found_mm(plan)
     return GroundState(
         ground=found, layer=layer, layers=_layers(plan, solid, ways, notes), shots=shots, marks=_marks(plan, notes),
-        tests=[TestRow(id=key, who=rows[key].who, at=rows[key].at, test=row, words=test_words(plan, row)) for key, row in notes.tests],
-        soft=[SoftRow(id=key, who=rows[key].who, at=rows[key].at, soft=row, words=say_site(plan, crew, notes, row)) for key, row in notes.soft],
+        tests=[TestRow(id=key, who=rows[key].who, at=rows[key].at, test=row, words=test_words(row, plan.units)) for key, row in notes.tests],
+        soft=[SoftRow(id=key, who=rows[key].who, at=rows[key].at, soft=row, words=soft_words(row, plan.units)) for key, row in notes.soft],
         signed=[SignedRow(id=key, who=rows[key].who, at=rows[key].at, signed=row) for key, row in notes.signed],
         falls=[
             FallRow(zone=cell.index, name=cell.name, words=fall_words(plan, cell), lines=fall_lines(plan.zones[cell.index], cell.tops, cell.whole))

@@ -25,12 +25,12 @@ from humble_trowel.api.schemas import (
     YardJob,
     plain,
 )  # fmt: skip
+from humble_trowel.core.calls.walk import origin_point, walk
+from humble_trowel.core.edits.registry import apply
+from humble_trowel.core.edits.zone_walks import landing
 from humble_trowel.core.errors import CallError, TrowelError
 from humble_trowel.core.figures import figure
-from humble_trowel.core.lines.walk import origin_point, walk
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
-from humble_trowel.core.plan.edits import apply
-from humble_trowel.core.plan.zone_edits import landing
 from humble_trowel.core.units import say_length
 from humble_trowel.files.job_file import parse_job, write_job
 from humble_trowel.store import jobs

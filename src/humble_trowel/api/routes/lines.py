@@ -8,13 +8,15 @@ from fastapi import APIRouter, Request
 
 from humble_trowel.api.line_schemas import CheckedAnswer, FormsState, Round, SquareAnswer
 from humble_trowel.api.routes.jobs import JobId, desk_of
-from humble_trowel.api.routes.records import checked_side, laid_out, read_values
+from humble_trowel.api.routes.records import laid_out
 from humble_trowel.core.forms.cut_boards import CutPlanOfJob, cut_boards
 from humble_trowel.core.forms.form_plan import FormPlan, form_plan
+from humble_trowel.core.lines.record_kinds import checked_side
 from humble_trowel.core.lines.setting_out import SetOutSheet, set_out
 from humble_trowel.core.lines.square_job import read_taped, square_plan, tolerance_of
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.record_kinds import KIND_OF
 from humble_trowel.core.units import say_depth
 from humble_trowel.store import records
 
@@ -37,11 +39,12 @@ def forms_of(request: Request, job_id: str) -> tuple[Plan, Ways, FormPlan, tuple
 @router.get("/forms")
 def forms(request: Request, job_id: JobId) -> FormsState:
     """Every side's form, the totals, and what is doubtful."""
-    _, _, found, _ = forms_of(request, job_id)
+    plan, _, found, _ = forms_of(request, job_id)
     with desk_of(request).open() as db:
         rows = records.of_job(db, job_id, "form-back")
     replaced = {row.supersedes for row in rows}
-    back = sorted({int(row.document["side"]) for row in rows if row.id not in replaced})
+    stands = {row.document["side"] for row in rows if row.id not in replaced}
+    back = [side for side, name in enumerate(plan.corner_ids) if name in stands]
     left = [
         row for row in found.findings if row.code != "form-left-out" or int(row.where.rsplit("/", 1)[1]) not in back
     ]
@@ -69,4 +72,4 @@ def check_side(
 ) -> CheckedAnswer:
     """In or out, up or down at each stake of a side. Nothing is kept."""
     plan, crew, _ = laid_out(request, job_id)
-    return CheckedAnswer(checked=checked_side(plan, crew, read_values(kind, body.values, plan.units)))
+    return CheckedAnswer(checked=checked_side(plan, crew, KIND_OF[kind].read(body.values, plan.units)))

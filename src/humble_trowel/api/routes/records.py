@@ -5,21 +5,17 @@ from __future__ import annotations
 from typing import Any
 
 from fastapi import APIRouter, Request
-from pydantic import ValidationError
 
 from humble_trowel.api.line_schemas import NewRecord, RecordRow
 from humble_trowel.api.routes.jobs import JobId, desk_of
 from humble_trowel.core.errors import InputError, TrowelError
-from humble_trowel.core.ground.check import check_site, say_site
 from humble_trowel.core.ground.notes import SiteNotes
-from humble_trowel.core.lines.square_job import square_plan, tolerance_of
-from humble_trowel.core.lines.straight import SideChecked, level, straight
+from humble_trowel.core.lines.records import Struck
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.part import Part
-from humble_trowel.core.plan.reading import plan_error
-from humble_trowel.core.plan.records import VALUES_OF, FormBack, FormLevels, Offset, StringGaps, Struck, Taped
+from humble_trowel.core.plan.model import Model
 from humble_trowel.core.plan.ways import Ways
-from humble_trowel.core.units import Units, say_length
+from humble_trowel.core.record_kinds import KIND_OF
+from humble_trowel.core.units import Units
 from humble_trowel.store import jobs, records
 
 router = APIRouter(prefix="/api/jobs/{job_id}", tags=["records"])
@@ -37,29 +33,11 @@ def laid_out(request: Request, job_id: str) -> tuple[Plan, Ways, tuple[Any, ...]
     return plan, crew, (job_id, row.content, version)
 
 
-def checked_side(plan: Plan, crew: Ways, values: Part) -> SideChecked:
-    """In or out, up or down, from values of a checked side."""
-    tolerance = tolerance_of(plan, crew)
-    if isinstance(values, StringGaps):
-        return straight(plan, values, tolerance)
-    assert isinstance(values, FormLevels)
-    return level(plan, values, tolerance)
-
-
-def read_values(kind: str, values: dict[str, Any], units: Units) -> Part:
-    """Values of a record kind, checked. Raises InputError naming the field."""
-    try:
-        return VALUES_OF[kind].model_validate(values, context={"units": units})
-    except ValidationError as error:
-        found = plan_error(error)
-        raise InputError(found.words, found.path) from None
-
-
 @router.post("/records", status_code=201)
 def add_record(request: Request, job_id: JobId, body: NewRecord) -> RecordRow:
     """Append a record. The same id sent twice counts once."""
     plan, _, _ = laid_out(request, job_id)
-    values = read_values(body.kind, body.values, plan.units)
+    values = KIND_OF[body.kind].read(body.values, plan.units)
     if isinstance(values, Struck) and body.supersedes is None:
         raise InputError("Which record does not count any more?", "supersedes")
     return keep_record(
@@ -68,19 +46,21 @@ def add_record(request: Request, job_id: JobId, body: NewRecord) -> RecordRow:
 
 
 def keep_record(
-    request: Request, job_id: str, record_id: str, kind: str, revision: int | None, values: Part, who: str,
+    request: Request, job_id: str, record_id: str, kind: str, revision: int | None, values: Model, who: str,
     at_device: str = "", supersedes: str | None = None,
 ) -> RecordRow:  # fmt: skip
     """Check a record against the plan and what was written so far, append it, and say what it comes to."""
     plan, crew, _ = laid_out(request, job_id)
-    if isinstance(values, Taped):
-        square_plan(plan, values, crew)  # a round that cannot be is refused, with its reason
     desk = desk_of(request)
+    with desk.open() as db:
+        made_on = plan if revision is None else desk.plan(jobs.revision(db, job_id, revision))
+    own_kind = KIND_OF[kind]
+    values = own_kind.resolved(values, made_on)
     document = values.model_dump(mode="json", by_alias=True)
     with desk.open() as db:
         notes, _ = desk.notes(db, job_id)
-        check_site(plan, crew, notes, values)
-        verdict = _verdict(plan, crew, values, notes)
+        own_kind.check(plan, crew, notes, values)
+        verdict = _verdict(plan, crew, kind, values, notes)
         own = revision or jobs.head(db, job_id).n
         row = records.add(
             db, records.Record(record_id, job_id, kind, own, who, at_device, desk.now(), supersedes, document)
@@ -103,35 +83,21 @@ def all_records(request: Request, job_id: JobId, kind: str | None = None) -> lis
     told = []
     for row in reversed(rows):
         plan = plans[row.revision]
-        values = read_values(row.kind, row.document, plan.units)
-        told.append(_row(row, replaced, _verdict(plan, crew, values, notes), values, plan.units))
+        values = KIND_OF[row.kind].read(row.document, plan.units)
+        told.append(_row(row, replaced, _verdict(plan, crew, row.kind, values, notes), values, plan.units))
     return told
 
 
-def _verdict(plan: Plan, crew: Ways, values: Part, notes: SiteNotes) -> str:
+def _verdict(plan: Plan, crew: Ways, kind: str, values: Model, notes: SiteNotes) -> str:
     try:
-        if isinstance(values, Taped):
-            return square_plan(plan, values, crew).verdict
-        if isinstance(values, FormBack):
-            return "The form stands again."
-        if isinstance(values, StringGaps | FormLevels):
-            return checked_side(plan, crew, values).verdict
-        return say_site(plan, crew, notes, values)
+        return KIND_OF[kind].sentence(plan, crew, notes, values)
     except TrowelError as error:
         return error.words
 
 
-def _shown(values: Part, units: Units) -> list[str]:
-    if isinstance(values, Taped):
-        return [say_length(m.off_mm if isinstance(m, Offset) else m.mm, units) for m in values.measures]
-    if isinstance(values, StringGaps | FormLevels):
-        return [say_length(reading.mm, units) for reading in values.readings]
-    return []
-
-
-def _row(row: records.Record, replaced: set[str], verdict: str, values: Part, units: Units) -> RecordRow:
+def _row(row: records.Record, replaced: set[str], verdict: str, values: Model, units: Units) -> RecordRow:
     return RecordRow(
         id=row.id, kind=row.kind, revision=row.revision, who=row.who, at_device=row.at_device, at=row.at,
         supersedes=row.supersedes, superseded=row.id in replaced, values=row.document, verdict=verdict,
-        shown=_shown(values, units),
+        shown=KIND_OF[row.kind].shown(values, units),
     )  # fmt: skip

@@ -11,9 +11,9 @@ from humble_trowel.core.edges.outside import outside_at
 from humble_trowel.core.forms.exposed import reaches
 from humble_trowel.core.forms.side_form import SideForm, side_form
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import distance_to_side
 from humble_trowel.core.geometry.rounds import find_arcs
 from humble_trowel.core.geometry.solid import Solid
-from humble_trowel.core.plan.carry import distance_to_side
 from humble_trowel.core.plan.document import Existing, Plan, side_name
 from humble_trowel.core.plan.ways import Ways, ways_for
 from humble_trowel.core.units import say_depth

@@ -85,5 +85,6 @@ def edits_of(made: Reworked, foam_mm: float | None) -> list[dict[str, Any]]:
             row["degrees"] = 90 if not run else round(math.degrees(math.atan(1 / run)), 6)
         rows.append(row if foam_mm is None else {**row, "foam": f"{foam_mm:.2f} mm"})
         if mark in made.new:
-            rows.append({"op": "set_side_type", "sides": sides, "type": mark})
+            names = [made.plan.corner_ids[side] for side in sides]
+            rows.append({"op": "set_side_type", "sides": names, "type": mark})
     return rows

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
+from typing import TypeVar
 
 import shapely
 from shapely.geometry import Polygon
@@ -12,6 +13,7 @@ from humble_trowel.core.errors import PlanError
 from humble_trowel.core.plan.document import side_name
 
 XY = tuple[float, float]
+T = TypeVar("T")
 SNAP_MM = 1.0
 
 
@@ -67,8 +69,8 @@ def _where_crossed(ring: Sequence[XY]) -> str:
     return ""
 
 
-def turned(ring: Sequence[XY]) -> list[XY]:
-    """The ring run the other way round, corner 0 kept: corner i becomes (n - i) mod n."""
+def turned(ring: Sequence[T]) -> list[T]:
+    """The ring (or what stands beside its corners) run the other way round, corner 0 kept: corner i becomes (n - i) mod n."""
     return [ring[0], *reversed(ring[1:])]
 
 

@@ -14,6 +14,7 @@ from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.overlay import common
 from humble_trowel.core.plan.shape_parts import DrainFall, PlaneFall, Zone
 
+TIP_MM, HAIR_MM2 = 1.0, 1e-2
 STEEPEST = 0.25
 SIGHT_MM = 0.5
 XY = tuple[float, float]
@@ -105,8 +106,15 @@ def spots_of(region: BaseGeometry) -> list[XY]:
 
 
 def least_of(facets: Sequence[Facet]) -> float:
-    """The lowest value over all facets, mm."""
-    return min((facet.plane.at(x, y) for facet in facets for x, y in spots_of(facet.region)), default=0.0)
+    """The lowest value over all facets, mm. The tip of a hairline, left where two borders are one line but for rounding,
+    does not count: nothing is poured there."""
+    spots = sorted(
+        (facet.plane.at(x, y), x, y, at) for at, facet in enumerate(facets) for x, y in spots_of(facet.region)
+    )
+    for value, x, y, at in spots:
+        if facets[at].region.intersection(Point(x, y).buffer(TIP_MM, quad_segs=2)).area > HAIR_MM2:
+            return value
+    return spots[0][0] if spots else 0.0
 
 
 def at_spot(facets: Sequence[Facet], spot: XY) -> float:

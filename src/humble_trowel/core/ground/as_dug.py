@@ -12,11 +12,13 @@ from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.strips import Run, edge_runs
+from humble_trowel.core.ground.records import AsDug, DugStation
 from humble_trowel.core.order.leaves import volume_unit
 from humble_trowel.core.order.quantity import slab_beside
 from humble_trowel.core.plan.document import Plan, side_name
+from humble_trowel.core.plan.ids import place_of
+from humble_trowel.core.plan.refs import by_id
 from humble_trowel.core.plan.shape_parts import EdgeType
-from humble_trowel.core.plan.site_records import AsDug, DugStation
 from humble_trowel.core.units import format_volume, say_depth, say_length
 from humble_trowel.core.working import Working, leaf, work
 
@@ -47,6 +49,7 @@ def dug_runs(plan: Plan, solid: Solid, dug: Sequence[AsDug]) -> list[DugRun]:
     Between stations width and depth run straight; beyond the first and the last they stay. Simpson's rule over each
     stretch is exact for that. Depth is straight down from the slab's top; the haunch keeps its slope."""
     runs = edge_runs(plan)
+    dug = [by_id(record, plan) for record in dug]
     rows = []
     bucket = plan.ground.bucket_mm
     n = len(plan.outline or [])
@@ -56,16 +59,16 @@ def dug_runs(plan: Plan, solid: Solid, dug: Sequence[AsDug]) -> list[DugRun]:
             continue
         if edge.along is not None:
             spots = [(sum(map(_size, own[:k])), run) for k, run in enumerate(own)]
-            said = next((d.stations for d in reversed(dug) if d.row == row), None)
+            said = next((d.stations for d in reversed(dug) if d.row == edge.id), None)
             rows.append(_run(plan, solid, row, None, f"{edge.type} line inside", spots, said, bucket))
             continue
         for side, run in zip(edge.sides or (), own, strict=True):
-            said = next((d.stations for d in reversed(dug) if d.side == side), None)
+            said = next((d.stations for d in reversed(dug) if d.side == plan.corner_ids[side]), None)
             rows.append(_run(plan, solid, row, side, side_name(side, n), [(0.0, run)], said, bucket))
     for beam, line in enumerate(plan.beams):
         own = beam_runs(plan, beam)
         spots = [(sum(map(_size, own[:k])), run) for k, run in enumerate(own)]
-        said = next((d.stations for d in reversed(dug) if d.beam == beam), None)
+        said = next((d.stations for d in reversed(dug) if d.beam == line.id), None)
         found = _run(plan, solid, -1, None, f"beam {beam + 1}, {line.type}", spots, said, bucket)
         rows.append(replace(found, beam=beam))
     return rows
@@ -166,17 +169,19 @@ def check_dug(plan: Plan, dug: AsDug) -> None:
 
 
 def _own_runs(plan: Plan, dug: AsDug) -> list[Run]:
+    dug = by_id(dug, plan)
     if dug.beam is not None:
-        if dug.beam >= len(plan.beams):
-            raise InputError("There is no such beam.", "beam")
-        return beam_runs(plan, dug.beam)
+        return beam_runs(plan, place_of(plan, "beams", dug.beam, "beam"))
     marks = {row.mark for row in plan.edge_types if row.kind == "thickened"}
-    sides = (i for i, edge in enumerate(plan.edges) if dug.side in (edge.sides or ()))
-    row = dug.row if dug.row is not None else next(sides, None)
-    if row is None or row >= len(plan.edges) or plan.edges[row].type not in marks:
-        raise InputError("There is no trench along that side.", "side" if dug.side is not None else "row")
+    side = None if dug.side is None else place_of(plan, "side", dug.side, "side")
+    if side is not None:
+        row = next((i for i, edge in enumerate(plan.edges) if side in (edge.sides or ())), None)
+    else:
+        row = place_of(plan, "edges", dug.row or "", "row")
+    if row is None or plan.edges[row].type not in marks:
+        raise InputError("There is no trench along that side.", "side" if side is not None else "row")
     own = [run for run in edge_runs(plan) if run.part == row]
-    return own if dug.side is None else [own[(plan.edges[row].sides or []).index(dug.side)]]
+    return own if side is None else [own[(plan.edges[row].sides or []).index(side)]]
 
 
 def dug_working(plan: Plan, runs: Sequence[DugRun]) -> Working | None:
@@ -197,6 +202,17 @@ def dug_working(plan: Plan, runs: Sequence[DugRun]) -> Working | None:
         for i, run in enumerate(own)
     }
     return work("Trenches as dug", unit, " + ".join(inputs), inputs, source="dug")
+
+
+def gone_findings(plan: Plan, dug: Sequence[AsDug]) -> list[Finding]:
+    """Trenches on record whose side, line or beam is not on the slab any more: kept, and not counted."""
+    there = {*plan.corner_ids, *(edge.id for edge in plan.edges), *(beam.id for beam in plan.beams)}
+    gone = {row.side or row.row or row.beam for row in dug} - there
+    if not gone:
+        return []
+    many = "A trench was" if len(gone) == 1 else f"{len(gone)} trenches were"
+    words = f"{many} measured along what is not on the slab any more. The record stays; it counts for nothing."
+    return [finding("dug-gone", "ground.dug", words, "Measure the trench that is there now, or strike the record out.")]
 
 
 def dug_findings(plan: Plan, runs: Sequence[DugRun]) -> list[Finding]:

@@ -12,9 +12,9 @@ from humble_trowel.core.ground.flat import Enough, Rake, contours, enough, rakes
 from humble_trowel.core.ground.ground_job import ground, measured, parts_json, shots_json
 from humble_trowel.core.ground.layer_shots import LayerShots, sane_levels, take_shots
 from humble_trowel.core.ground.notes import SiteNotes
+from humble_trowel.core.ground.records import AsDug, DugStation, Shots
 from humble_trowel.core.guard import answers
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.site_records import AsDug, DugStation, Shots
 from humble_trowel.core.plan.ways import Ways, ways_for
 
 
@@ -58,4 +58,4 @@ def dug_from(rows: Sequence[tuple[int, float, float, float]]) -> list[AsDug]:
     sides: dict[int, list[DugStation]] = {}
     for side, at, wide, deep in rows:
         sides.setdefault(side, []).append(DugStation(at_mm=at, width_mm=wide, depth_mm=deep))
-    return [AsDug(side=side, stations=stations) for side, stations in sides.items()]
+    return [AsDug.model_validate({"side": side, "stations": stations}) for side, stations in sides.items()]

@@ -9,7 +9,7 @@ from typing import Any
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.solid import Solid, build_solid
-from humble_trowel.core.ground.as_dug import DugRun, dug_findings, dug_runs, dug_working
+from humble_trowel.core.ground.as_dug import DugRun, dug_findings, dug_runs, dug_working, gone_findings
 from humble_trowel.core.ground.cut_fill import CutFill
 from humble_trowel.core.ground.earthwork import Spoil, StoneRow, margin_mm, spoil, stones, stripped_mm
 from humble_trowel.core.ground.flat import enough
@@ -88,7 +88,11 @@ def ground(plan: Plan, ways: Ways, notes: SiteNotes = NO_NOTES, line_mm: float |
     rows = [row for cell in solid.cells for row in stack_rows(plan, cell)]
     reads = rod_reads(plan, ways)
     doubts += stack_findings(plan, solid.cells, ways) + stand_findings(setups) + rod_findings(rod, ways, reads)
-    doubts += dug_findings(plan, dug) + [row for taken in base_shots for row in taken.findings]
+    doubts += (
+        gone_findings(plan, notes.dug)
+        + dug_findings(plan, dug)
+        + [row for taken in base_shots for row in taken.findings]
+    )
     spacing = plan.ground.peg_spacing_mm or ways.ground.peg_spacing_mm
     return Ground(
         rows, _dig(plan, solid, rod), setups, rod,

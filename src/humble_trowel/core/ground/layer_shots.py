@@ -24,11 +24,11 @@ from humble_trowel.core.geometry.tops import Facet, at_spot
 from humble_trowel.core.geometry.zones import Cell, usable_region
 from humble_trowel.core.ground.cut_fill import NOTHING, CutFill, cut_fill, total
 from humble_trowel.core.ground.levels import Stand
+from humble_trowel.core.ground.records import Shots
 from humble_trowel.core.ground.regions import nearest_of, where_it_is
 from humble_trowel.core.ground.shot_surface import ShotSurface, merged_shots, points_of, shot_surface
 from humble_trowel.core.ground.stack import StackRow, below_slab_mm, high_top, resolve, surface_of
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.site_records import Shots
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import say_depth, say_length
 

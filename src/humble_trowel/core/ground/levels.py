@@ -13,7 +13,7 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.levels_said import benchmark_mm
+from humble_trowel.core.plan.levels import benchmark_mm
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import say_depth
 
@@ -100,12 +100,27 @@ def known_marks(plan: Plan, notes: SiteNotes) -> dict[str, float]:
             marks.setdefault(thing.name, thing.level_mm)
     heights: dict[str, float] = {}
     for key, setup in notes.setups:
-        if setup.on in marks:
-            heights[key] = marks[setup.on] + setup.backsight_mm
+        on = mark_name(plan, setup.on)
+        if on in marks:
+            heights[key] = marks[on] + setup.backsight_mm
         for point in notes.turning:
             if point.setup == key and key in heights:
                 marks[point.name] = heights[key] - point.foresight_mm
     return marks
+
+
+def mark_id(plan: Plan, name: str) -> str:
+    """What a record keeps of a mark: the id of a benchmark or of what stands there, so that another name is no other
+    mark; a turning point keeps its name."""
+    rows = [(row.name, row.id) for row in plan.ground.benchmarks]
+    rows += [(thing.name, thing.id) for thing in plan.existing if thing.what in ("slab", "kerb")]
+    return next((own for known, own in rows if known == name), name)
+
+
+def mark_name(plan: Plan, on: str) -> str:
+    """What a mark on record is called now."""
+    rows = [(row.id, row.name) for row in plan.ground.benchmarks] + [(row.id, row.name) for row in plan.existing]
+    return next((name for own, name in rows if own == on), on)
 
 
 def allowed_drift_mm(ways: Ways, distance_mm: float = 0.0) -> float:
@@ -120,17 +135,18 @@ def stands(plan: Plan, ways: Ways, notes: SiteNotes) -> list[Stand]:
     marks = known_marks(plan, notes)
     rows = []
     for key, setup in notes.setups:
-        if setup.on not in marks:
+        on = mark_name(plan, setup.on)
+        if on not in marks:
             continue
-        height = marks[setup.on] + setup.backsight_mm
-        again = [shot for shot in notes.bench_shots if shot.setup == key and shot.on in marks]
-        drifts = [(shot.reading_mm + marks[shot.on] - height, shot) for shot in again]
+        height = marks[on] + setup.backsight_mm
+        again = [(shot, mark_name(plan, shot.on)) for shot in notes.bench_shots if shot.setup == key]
+        drifts = [(shot.reading_mm + marks[name] - height, shot) for shot, name in again if name in marks]
         worst, shot = max(drifts, key=lambda row: abs(row[0]), default=(0.0, None))
         moved = abs(worst) > allowed_drift_mm(ways)
         rows.append(
             Stand(
-                key, setup.name, setup.on, marks[setup.on], setup.backsight_mm, height, worst, len(again), moved,
-                setup.simulated, _words(plan, ways, setup.on, worst, len(again), moved),
+                key, setup.name, on, marks[on], setup.backsight_mm, height, worst, len(drifts), moved,
+                setup.simulated, _words(plan, ways, on, worst, len(drifts), moved),
                 shot.reading_mm if moved and shot is not None and shot.on == setup.on else None,
             )
         )  # fmt: skip

@@ -6,8 +6,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass, field
 from typing import Any
 
-from humble_trowel.core.plan.part import Part
-from humble_trowel.core.plan.site_records import (
+from humble_trowel.core.ground.records import (
     AsDug,
     BenchShot,
     GroundTest,
@@ -17,6 +16,7 @@ from humble_trowel.core.plan.site_records import (
     SoftSpot,
     TurningPoint,
 )
+from humble_trowel.core.plan.model import Model
 
 
 @dataclass(frozen=True)
@@ -39,7 +39,7 @@ class SiteNotes:
 NO_NOTES = SiteNotes()
 
 
-def sort_notes(rows: Iterable[tuple[str, Part]]) -> SiteNotes:
+def sort_notes(rows: Iterable[tuple[str, Model]]) -> SiteNotes:
     """(record id, its values), oldest first."""
     rows = list(rows)
     return SiteNotes(

@@ -18,7 +18,7 @@ from humble_trowel.core.ground.rod_parts import part_levels
 from humble_trowel.core.ground.stack import high_top, stack_rows, surface_of
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.plan.ground_ways import RodReads
-from humble_trowel.core.plan.levels_said import benchmark_mm, floor_mm
+from humble_trowel.core.plan.levels import benchmark_mm, floor_mm
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import MM_PER_FT, Units, format_length, round_half_away, say_depth
 

@@ -8,7 +8,7 @@ from humble_trowel.core.ground.rod import rod_reads, say_reading
 from humble_trowel.core.ground.stack import StackRow, stack_rows
 from humble_trowel.core.order.leaves import thin_leaf
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.levels_said import floor_mm
+from humble_trowel.core.plan.levels import floor_mm
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import MM_PER_IN, say_depth
 from humble_trowel.core.working import Working, leaf, work

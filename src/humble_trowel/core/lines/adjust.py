@@ -13,7 +13,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from humble_trowel.core.errors import InputError
-from humble_trowel.core.plan.records import End, Measure, Offset, SideMark
+from humble_trowel.core.lines.records import End, Measure, Offset, SideMark
 
 Array = NDArray[np.float64]
 RANK = 1e-7

@@ -10,8 +10,8 @@ from typing import Any
 import numpy as np
 
 from humble_trowel.core.lines.adjust import Array, Fit, distance_of, offset_of
+from humble_trowel.core.lines.records import Measure, Offset, SideMark, Tape
 from humble_trowel.core.lines.taped_check import measure_name
-from humble_trowel.core.plan.records import Measure, Offset, SideMark, Tape
 from humble_trowel.core.units import Units
 
 

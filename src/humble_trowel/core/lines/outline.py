@@ -8,8 +8,8 @@ from dataclasses import dataclass
 
 from typing_extensions import TypedDict
 
+from humble_trowel.core.calls.call_outs import call_of
 from humble_trowel.core.geometry.polygon import XY, diagonal_pairs, perimeter_m, sides_mm, signed_area_m2
-from humble_trowel.core.lines.call_outs import call_of
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.units import M2_PER_FT2, MM_PER_FT, Units, format_area, format_length, say_length
 from humble_trowel.core.working import Working, leaf, work

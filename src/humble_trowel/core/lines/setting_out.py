@@ -12,13 +12,13 @@ from typing import Any
 from typing_extensions import TypedDict
 
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
+from humble_trowel.core.geometry.ring import distance_to_side
 from humble_trowel.core.guard import answers
 from humble_trowel.core.lines.baseline import Baseline, baseline_of
 from humble_trowel.core.lines.outline import across_working
 from humble_trowel.core.lines.rectangles import Rectangle, maximal_rectangles
 from humble_trowel.core.lines.stakes import OffsetStake, offset_stakes
 from humble_trowel.core.lines.strings import StringLine, string_lines
-from humble_trowel.core.plan.carry import distance_to_side
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.plan.ways import Ways, ways_for
 from humble_trowel.core.units import MM_PER_FT, Units, say_length

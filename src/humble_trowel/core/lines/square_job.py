@@ -8,11 +8,12 @@ from pydantic import ValidationError
 
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.guard import answers
+from humble_trowel.core.lines.records import Taped
 from humble_trowel.core.lines.squaring import Squared, square
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.reading import plan_error
-from humble_trowel.core.plan.records import Taped
+from humble_trowel.core.plan.refs import by_place
 from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.reading.plain_errors import plan_error
 from humble_trowel.core.units import Units
 
 
@@ -30,6 +31,7 @@ def square_plan(plan: Plan, taped: Taped, ways: Ways) -> Squared:
     """Which corner of this plan's frame moves where. Raises InputError."""
     if plan.outline is None:
         raise InputError("There is no outline yet. Call the first side.", "outline")
+    taped = by_place(taped, plan)
     sigma = ways_for(ways, plan.ways).tape.sigma_mm
     return square(plan.outline, taped, plan.units, sigma_mm=sigma, tolerance_mm=tolerance_of(plan, ways))
 

@@ -9,9 +9,9 @@ from dataclasses import dataclass
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.lines.adjust import Fit, distance_of, offset_of
 from humble_trowel.core.lines.next_measure import Advice
+from humble_trowel.core.lines.records import Measure, Offset, Taped
 from humble_trowel.core.lines.taped_check import measure_name
 from humble_trowel.core.plan.document import corner_name, side_name
-from humble_trowel.core.plan.records import Measure, Offset, Taped
 from humble_trowel.core.units import Units, round_half_away, say_depth
 
 

@@ -18,9 +18,9 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.polygon import XY, sides_mm, signed_area_m2
 from humble_trowel.core.lines.adjust import Array, Fit, fit
 from humble_trowel.core.lines.next_measure import Advice, checking, first_of, settling, telling
+from humble_trowel.core.lines.records import Measure, Offset, Taped
 from humble_trowel.core.lines.square_words import Move, acts_of, doubt_of, move_words, step_mm, verdict_of
 from humble_trowel.core.lines.taped_check import check_taped, measure_name
-from humble_trowel.core.plan.records import Measure, Offset, Taped
 from humble_trowel.core.units import Units, round_half_away, say_depth
 
 SUSPECT_OVER = 3.0

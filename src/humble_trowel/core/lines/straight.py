@@ -9,8 +9,9 @@ from typing import Literal
 
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.polygon import XY, sides_mm
+from humble_trowel.core.lines.records import FormLevels, StakeReading, StringGaps
 from humble_trowel.core.plan.document import Plan, side_name
-from humble_trowel.core.plan.records import FormLevels, StakeReading, StringGaps
+from humble_trowel.core.plan.refs import by_place
 from humble_trowel.core.units import Units, round_half_away, say_depth, say_length
 
 GAP_MOST_MM = 500.0
@@ -45,6 +46,7 @@ class SideChecked:
 
 def straight(plan: Plan, gaps: StringGaps, tolerance_mm: float) -> SideChecked:
     """String on equal blocks: a gap over the block means that the board must come to the string. Raises InputError."""
+    gaps = by_place(gaps, plan)
     length, name = _side(plan, gaps.side)
     _stations(gaps.readings, length, plan.units, GAP_MOST_MM)
     sign = 1.0 if gaps.string == "outside" else -1.0
@@ -56,6 +58,7 @@ def straight(plan: Plan, gaps: StringGaps, tolerance_mm: float) -> SideChecked:
 
 def level(plan: Plan, levels: FormLevels, tolerance_mm: float) -> SideChecked:
     """Rod readings on the form's top: a longer reading than wanted is low and must come up. Raises InputError."""
+    levels = by_place(levels, plan)
     length, name = _side(plan, levels.side)
     _stations(levels.readings, length, plan.units, ROD_MOST_MM)
     if not 0 < levels.want_mm <= ROD_MOST_MM:

@@ -6,8 +6,8 @@ from collections.abc import Sequence
 from itertools import combinations
 
 from humble_trowel.core.errors import InputError
+from humble_trowel.core.lines.records import End, Measure, Offset, SideMark, Tape, Taped
 from humble_trowel.core.plan.document import corner_name, side_name
-from humble_trowel.core.plan.records import End, Measure, Offset, SideMark, Tape, Taped
 from humble_trowel.core.units import Units, say_length
 
 IMPOSSIBLE_SIGMAS = 10

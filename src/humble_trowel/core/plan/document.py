@@ -16,7 +16,7 @@ from pydantic import (
 )
 
 from humble_trowel.core.plan.ground_parts import BuildUp, GroundNotes
-from humble_trowel.core.plan.part import Part
+from humble_trowel.core.plan.model import Id, Model, Row
 from humble_trowel.core.plan.shape_parts import (
     Beam,
     BeamType,
@@ -48,12 +48,12 @@ from humble_trowel.core.plan.ways import WaysOverride
 from humble_trowel.core.units import Units
 
 
-class Contact(Part):
+class Contact(Model):
     name: Note = ""
     phone: Note = ""
 
 
-class Site(Part):
+class Site(Model):
     address: Note = ""
     directions: Note = ""
     latitude: Number | None = Field(default=None, ge=-90, le=90)
@@ -71,7 +71,7 @@ class Site(Part):
 WalkKind = Literal["outline", "zone", "opening"]
 
 
-class Walk(Part):
+class Walk(Model):
     """Typed call-outs as they stand. `start`: the corner or point they leave from, null for corner A at 0, 0."""
 
     text: Note = ""
@@ -79,7 +79,7 @@ class Walk(Part):
     start: Point | None = None
 
 
-class Mix(Part):
+class Mix(Model):
     strength_mpa: Strength | None = Field(default=None, gt=0, le=150)
     slump_mm: Small | None = None
     stone_mm: Small | None = None
@@ -88,7 +88,7 @@ class Mix(Part):
     notes: Note = ""
 
 
-class OrderNotes(Part):
+class OrderNotes(Model):
     pour_at: str | None = None
     spacing_min: Number | None = Field(default=None, gt=0, le=600)
     method: Literal["chute", "pump", "barrows", "conveyor"] | None = None
@@ -106,14 +106,14 @@ class OrderNotes(Part):
         return value
 
 
-class MeasuredLevel(Part):
+class MeasuredLevel(Model):
     """A level measured on something that stands, at a plan point; 0 is the finished top of the main slab."""
 
     at: Point
     level_mm: Position
 
 
-class Existing(Part):
+class Existing(Row):
     """What stands beside the work. level_mm: its floor or top; 0 is the finished top of the main slab. levels: where
     it is out of level, point by point."""
 
@@ -124,7 +124,7 @@ class Existing(Part):
     levels: Annotated[list[MeasuredLevel], Field(max_length=200)] = []
 
 
-class LotLine(Part):
+class LotLine(Model):
     """A line to set out from that is no side: a lot line, a kerb, a string between two pins."""
 
     name: Name = "Lot line"
@@ -132,7 +132,7 @@ class LotLine(Part):
     end: Point
 
 
-class SetOut(Part):
+class SetOut(Model):
     """hold_side: the side that everything is set out from (side 0 where null), unless a lot line is given."""
 
     hold_side: Annotated[int, Field(ge=0, lt=MAX_CORNERS)] | None = None
@@ -140,14 +140,14 @@ class SetOut(Part):
     base_margin_mm: Length | None = None
 
 
-class GroundLevel(Part):
+class GroundLevel(Model):
     """Ground outside a side, `at_mm` from its first corner. level_mm: 0 is the finished top of the main slab."""
 
     at_mm: Length
     level_mm: Position
 
 
-class FormRow(Part):
+class FormRow(Row):
     """How some sides are formed. boards: marks from the top down, null for the kit's choice. left_out: for the truck."""
 
     sides: Annotated[list[Annotated[int, Field(ge=0)]], Field(min_length=1, max_length=MAX_CORNERS)]
@@ -161,8 +161,8 @@ class FormRow(Part):
 LATER_STAGES = ("underslab", "steel", "embeds", "screed", "joints", "schedule")
 
 
-class Plan(Part):
-    """One job file. Names are fixed: extend them, never rename."""
+class Plan(Model):
+    """One job file. Names are fixed: extend them, never rename. corner_ids and opening_ids stand beside their lists."""
 
     _laid: Any = PrivateAttr(default=None)  # the zones as laid last (geometry/zones.py), for these very fields
     _built: Any = PrivateAttr(default=None)  # the solid as built last (geometry/solid.py)
@@ -175,8 +175,10 @@ class Plan(Part):
     site: Site = Site()
     units: Units
     outline: Ring | None = None
+    corner_ids: Annotated[list[Id], Field(max_length=MAX_CORNERS)] = []
     walk: Walk | None = None
     openings: Annotated[list[Ring], Field(max_length=100)] = []
+    opening_ids: Annotated[list[Id], Field(max_length=100)] = []
     slab_types: Annotated[list[SlabType], Field(max_length=100)] = []
     zones: Annotated[list[Zone], Field(max_length=100)] = []
     edge_types: Annotated[list[EdgeType], Field(max_length=100)] = []

@@ -9,7 +9,7 @@ from typing import Annotated, Literal, Self
 
 from pydantic import Field, model_validator
 
-from humble_trowel.core.plan.part import Part
+from humble_trowel.core.plan.model import Model, Row
 from humble_trowel.core.plan.values import Length, Mark, Name, Note, Number, Point, Position
 
 LayerKind = Literal["finish", "screed", "foam", "slab", "barrier", "blinding", "stone", "graded", "fill", "native"]
@@ -29,7 +29,7 @@ LAYER_WORDS: dict[str, str] = {
 }
 
 
-class Layer(Part):
+class Layer(Row):
     """One layer. thickness_mm: of all but slab (its type's), barrier and native soil. stone: mark of the kit's stone.
 
     strength_kpa: of foam, at 10 % deformation as its maker states it."""
@@ -50,7 +50,7 @@ class Layer(Part):
         return self
 
 
-class BuildUp(Part):
+class BuildUp(Model):
     """Layers of a slab type, top to bottom. heated: warm from below or within. space: what stands on it; living space
     and heated slabs get a barrier."""
 
@@ -79,7 +79,7 @@ class BuildUp(Part):
         return self
 
 
-class Benchmark(Part):
+class Benchmark(Row):
     """A mark that stays. level_mm over the surface that `of` names: the top of the main slab, or the finished floor over
     it (the top of its stack), so that a floor's mark moves with what lies over the slab."""
 
@@ -90,7 +90,7 @@ class Benchmark(Part):
     at: Point | None = None
 
 
-class GroundNotes(Part):
+class GroundNotes(Model):
     """found_mm: level of the ground before the work (null: from the ground along the forms). outside_is: what the levels
     typed along the forms are, undisturbed ground or fill that was or will be placed. on_hand_m3: loose stone."""
 

@@ -9,7 +9,7 @@ from typing import Annotated, Literal, Self
 
 from pydantic import Field, model_validator
 
-from humble_trowel.core.plan.part import Part
+from humble_trowel.core.plan.model import Model, Row
 from humble_trowel.core.plan.values import (
     LEAST_SIZE_MM,
     Length,
@@ -27,7 +27,7 @@ from humble_trowel.core.plan.values import (
 Use = Literal["foot", "cars", "trucks", "racks"]
 
 
-class Marked(Part):
+class Marked(Model):
     """A type that plans name by its mark."""
 
     mark: Mark
@@ -37,19 +37,19 @@ class SlabType(Marked):
     thickness_mm: Size
 
 
-class PlaneFall(Part):
+class PlaneFall(Model):
     kind: Literal["plane"]
     toward_deg: Number
     rate: Number = Field(ge=0, le=1000)
 
 
-class DrainFall(Part):
+class DrainFall(Model):
     kind: Literal["drain"]
     at: Point
     depth_mm: Length
 
 
-class Zone(Part):
+class Zone(Row):
     """use: the heaviest that comes on it, for the thumb table of thicknesses."""
 
     name: Name
@@ -88,7 +88,7 @@ class EdgeType(Marked):
         return self
 
 
-class Edge(Part):
+class Edge(Row):
     """Sides of one type, or a thickening along a line inside (`along` with `grow`)."""
 
     type: Mark
@@ -111,7 +111,7 @@ class BeamType(Marked):
     haunch_run_per_rise: Number | None = Field(default=None, ge=0, le=20)
 
 
-class Beam(Part):
+class Beam(Row):
     type: Mark
     path: Path
 
@@ -131,34 +131,34 @@ class PadType(Marked):
         return self
 
 
-class Pad(Part):
+class Pad(Row):
     type: Mark
     at: Point
     turn_deg: Number = 0.0
 
 
-class Recess(Part):
+class Recess(Row):
     name: Name
     polygon: Ring
     depth_mm: Size
     keeps_thickness: bool = False
 
 
-class SidePad(Part):
+class SidePad(Row):
     name: Name
     polygon: Ring
     thickness_mm: Size
     top_mm: Position = 0.0
 
 
-class LeaveOut(Part):
+class LeaveOut(Model):
     """A stretch without kerb, measured along its middle from its start; a door."""
 
     from_mm: Length
     to_mm: Length
 
 
-class Kerb(Part):
+class Kerb(Row):
     """A second pour on top of the slab along a centreline: a kerb or a knee wall."""
 
     name: Note = ""
@@ -168,7 +168,7 @@ class Kerb(Part):
     leave_outs: Annotated[list[LeaveOut], Field(max_length=60)] = []
 
 
-class Piles(Part):
+class Piles(Row):
     """Pile heads that the slab encloses. head_down_mm: from the slab's top down to the heads; least_above_mm and
     least_below_mm: concrete over the head and below it, as the engineer says."""
 

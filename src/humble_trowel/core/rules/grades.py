@@ -14,8 +14,8 @@ from humble_trowel.core.ground.earthwork import layer_volume
 from humble_trowel.core.ground.levels import Sight, level_run
 from humble_trowel.core.ground.rod import rod_card
 from humble_trowel.core.ground.shot_surface import shot_surface
-from humble_trowel.core.plan.reading import read_plan
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.rules.case import Answer, Given, by_kind
 from humble_trowel.core.units import M3_PER_YD3, MM_PER_FT
 

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import math
 
+from humble_trowel.core.lines.records import Taped
 from humble_trowel.core.lines.squaring import Squared, square
 from humble_trowel.core.plan.document import corner_name
-from humble_trowel.core.plan.records import Taped
 from humble_trowel.core.rules.case import Answer, Given
 
 

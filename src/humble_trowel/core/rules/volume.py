@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.figures import figure
-from humble_trowel.core.plan.reading import read_plan
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.rules.case import Answer, Given
 from humble_trowel.core.units import M3_PER_YD3
 

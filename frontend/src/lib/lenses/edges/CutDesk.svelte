@@ -29,7 +29,7 @@
 	const shown = (mm: number | null | undefined) => (mm ? shownLength(mm, desk.units) : '');
 	async function give(to: string | null, all = false) {
 		const sides = all ? (plan?.outline ?? []).map((_, i) => i) : [side ?? 0];
-		await desk.keep([{ op: 'set_side_type', sides, type: to }], 'edge');
+		await desk.keep([{ op: 'set_side_type', sides: sides.map((side) => desk.cornerId(side)), type: to }], 'edge');
 	}
 	async function keepCut() {
 		if (type && (await desk.keep([{ op: 'set_edge_type', mark: type.mark, text: cutText }], 'cut'))) cutText = '';
@@ -82,7 +82,7 @@
 		</span>
 	</div>
 {:else if place?.kind === 'along'}
-	<div class="desk-row"><button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_along', row: place.row }], 'edge').then(() => { pick.none(); data.picked = null; })}>{w.edges.out}</button></div>
+	<div class="desk-row"><button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_along', line: desk.rowId('edges', place.row) }], 'edge').then(() => { pick.none(); data.unpick(); })}>{w.edges.out}</button></div>
 {/if}
 {#if type}
 	<div class="desk-row">

@@ -28,7 +28,7 @@
 	}
 	async function keep() {
 		const now = editing;
-		const edit = now && editOf(now.size, typed);
+		const edit = now && editOf(now.size, typed, desk.document);
 		if (!edit) return close(now);
 		if (await desk.keep([edit], 'cut-size')) close(now);
 	}

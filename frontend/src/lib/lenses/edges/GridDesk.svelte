@@ -32,7 +32,7 @@
 		if (await desk.keep([{ op: 'set_pad_type', mark, text: padText }], 'pad-type')) [padText, pad] = ['', mark];
 	}
 	async function lay() {
-		const done = await desk.keep([{ op: 'lay_beams', type: beamMark, side: from, spacing: every.trim() || null, bays }], 'lay');
+		const done = await desk.keep([{ op: 'lay_beams', type: beamMark, side: desk.cornerId(from), spacing: every.trim() || null, bays }], 'lay');
 		if (done) every = bays = '';
 	}
 	async function one() {
@@ -42,7 +42,7 @@
 		if (await desk.keep([addPads(padMark, { text: spot })], 'one-pad')) spot = '';
 	}
 	async function grid() {
-		if (await desk.keep([addPads(padMark, { corner, bays_x: baysX, bays_y: baysY })], 'pad-grid')) baysX = baysY = '';
+		if (await desk.keep([addPads(padMark, { corner: desk.cornerId(corner), bays_x: baysX, bays_y: baysY })], 'pad-grid')) baysX = baysY = '';
 	}
 	const rows = (kind: 'beams' | 'pads', mark: string) => (plan?.[kind] ?? []).flatMap((row, i) => (row.type === mark ? [i] : []));
 	const beamRows = $derived((plan?.beam_types ?? []).map((kind) => ({ mark: kind.mark, says: `${say(kind.width_mm)} wide, ${say(kind.depth_mm)} deep, ${degrees(kind.haunch_run_per_rise)}`, own: rows('beams', kind.mark) })));
@@ -111,7 +111,7 @@
 {/if}
 {#if picked}
 	<div class="desk-row">
-		<button type="button" class="act" onclick={() => void desk.keep([takeOut(picked.kind === 'beam' ? 'beams' : 'pads', [picked.row])], 'picked').then(() => (data.picked = null))}>{w.edges.takeOut} {data.place?.name}</button>
+		<button type="button" class="act" onclick={() => void desk.keep([takeOut(picked.kind === 'beam' ? 'beams' : 'pads', [desk.rowId(picked.kind === 'beam' ? 'beams' : 'pads', picked.row)])], 'picked').then(() => data.unpick())}>{w.edges.takeOut} {data.place?.name}</button>
 	</div>
 {/if}
 {#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}

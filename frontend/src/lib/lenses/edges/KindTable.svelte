@@ -26,7 +26,7 @@
 				<td>{w.edges.count(row.own.length)}</td>
 				<td class="r">
 					{#if row.own.length}<button type="button" class="act quiet" onclick={() => data.choose(kind, row.own[0] ?? 0)}>{w.edges.showCut}</button>{/if}
-					<button type="button" class="act quiet" onclick={() => void desk.keep([row.own.length ? takeOut(`${kind}s`, row.own) : takeOutType(`${kind}_types`, row.mark)], `${kind}-type`)}>{row.own.length ? w.edges.takeAll(row.mark) : w.edges.takeOut}</button>
+					<button type="button" class="act quiet" onclick={() => void desk.keep([row.own.length ? takeOut(`${kind}s`, row.own.map((at) => desk.rowId(`${kind}s`, at))) : takeOutType(`${kind}_types`, row.mark)], `${kind}-type`)}>{row.own.length ? w.edges.takeAll(row.mark) : w.edges.takeOut}</button>
 				</td>
 			</tr>
 		{/each}

@@ -29,11 +29,11 @@
 	const pours = $derived(desk.figure?.second_pours ?? []);
 	const unit = $derived(mm ? 'm³' : 'yd³');
 	async function keepLevel() {
-		if (await desk.keep([{ op: 'measure_level', side: level.side, along: level.along || '0', level: level.level || 0 }], 'level')) level = { ...level, along: '', level: '' };
+		if (await desk.keep([{ op: 'measure_level', side: desk.cornerId(level.side), along: level.along || '0', level: level.level || 0 }], 'level')) level = { ...level, along: '', level: '' };
 	}
 	async function keepKerb() {
 		const on = kerb.side === 'all' ? sides.map((_, i) => i) : kerb.side === 'walk' ? [] : [Number(kerb.side)];
-		if (await desk.keep([{ op: 'add_kerb', name: kerb.name, sides: on, text: kerb.side === 'walk' ? kerb.text : '', width: kerb.width, height: kerb.height }], 'kerb')) kerb = { ...kerb, text: '', name: '' };
+		if (await desk.keep([{ op: 'add_kerb', name: kerb.name, sides: on.map((side) => desk.cornerId(side)), text: kerb.side === 'walk' ? kerb.text : '', width: kerb.width, height: kerb.height }], 'kerb')) kerb = { ...kerb, text: '', name: '' };
 	}
 	async function keepBeside() {
 		if (await desk.keep([{ op: 'add_side_pad', name: beside.name, text: beside.text, thickness: beside.thickness, top: beside.top || 0 }], 'side-pad')) beside = { text: '', thickness: '', top: '', name: '' };
@@ -55,8 +55,8 @@
 	<MatchProfile {match} units={desk.units} />
 	<p><Frac text={match.words} /></p>
 	<div class="desk-row">
-		<button type="button" class="act main" onclick={() => void desk.keep([{ op: 'follow_side', side: match.side }], 'level')}>{w.edges.follow}</button>
-		<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'clear_levels', existing: (plan?.existing ?? []).findIndex((thing) => thing.name === match.against) }], 'level')}>{w.edges.forget}</button>
+		<button type="button" class="act main" onclick={() => void desk.keep([{ op: 'follow_side', side: desk.cornerId(match.side) }], 'level')}>{w.edges.follow}</button>
+		<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'clear_levels', existing: plan?.existing.find((thing) => thing.name === match.against)?.id ?? '' }], 'level')}>{w.edges.forget}</button>
 	</div>
 {/each}
 {#if plan?.existing.length}
@@ -74,12 +74,12 @@
 {#each plan?.kerbs ?? [] as row, i}
 	{@const pour = pours.find((one) => one.kind === 'kerb' && one.row === i)}
 	<div class="desk-row">
-		<Field label={w.edges.name} hide value={row.name ?? ''} width="130px" keep={(name) => desk.keep([{ op: 'set_kerb', index: i, changes: { name } }], `kerb-name-${i}`)} />
-		<Field label={w.edges.wide} value={say(row.width_mm)} width="64px" problem={desk.problemFor(`kerb-w-${i}`)} keep={(width_mm) => desk.keep([{ op: 'set_kerb', index: i, changes: { width_mm } }], `kerb-w-${i}`)} />
-		<Field label={w.edges.high} value={say(row.height_mm)} width="64px" problem={desk.problemFor(`kerb-h-${i}`)} keep={(height_mm) => desk.keep([{ op: 'set_kerb', index: i, changes: { height_mm } }], `kerb-h-${i}`)} />
-		<Field label={w.edges.leaveOuts} value={(row.leave_outs ?? []).map((gap) => `${say(gap.from_mm)} to ${say(gap.to_mm)}`).join(', ')} placeholder={w.edges.leaveHint} calm width="170px" problem={desk.problemFor(`kerb-l-${i}`)} keep={(leave_outs) => desk.keep([{ op: 'set_kerb', index: i, changes: { leave_outs } }], `kerb-l-${i}`)} />
+		<Field label={w.edges.name} hide value={row.name ?? ''} width="130px" keep={(name) => desk.keep([{ op: 'set_kerb', kerb: row.id, changes: { name } }], `kerb-name-${i}`)} />
+		<Field label={w.edges.wide} value={say(row.width_mm)} width="64px" problem={desk.problemFor(`kerb-w-${i}`)} keep={(width_mm) => desk.keep([{ op: 'set_kerb', kerb: row.id, changes: { width_mm } }], `kerb-w-${i}`)} />
+		<Field label={w.edges.high} value={say(row.height_mm)} width="64px" problem={desk.problemFor(`kerb-h-${i}`)} keep={(height_mm) => desk.keep([{ op: 'set_kerb', kerb: row.id, changes: { height_mm } }], `kerb-h-${i}`)} />
+		<Field label={w.edges.leaveOuts} value={(row.leave_outs ?? []).map((gap) => `${say(gap.from_mm)} to ${say(gap.to_mm)}`).join(', ')} placeholder={w.edges.leaveHint} calm width="170px" problem={desk.problemFor(`kerb-l-${i}`)} keep={(leave_outs) => desk.keep([{ op: 'set_kerb', kerb: row.id, changes: { leave_outs } }], `kerb-l-${i}`)} />
 		{#if pour}<span class="vol"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
-		<button type="button" class="act quiet" onclick={() => void desk.keep([takeOut('kerbs', [i])], 'kerb')}>{w.edges.out}</button>
+		<button type="button" class="act quiet" onclick={() => void desk.keep([takeOut('kerbs', [row.id])], 'kerb')}>{w.edges.out}</button>
 	</div>
 {/each}
 <div class="desk-row">
@@ -95,11 +95,11 @@
 {#each plan?.side_pads ?? [] as row, i}
 	{@const pour = pours.find((one) => one.kind === 'side pad' && one.row === i)}
 	<div class="desk-row">
-		<Field label={w.edges.name} hide value={row.name} width="130px" keep={(name) => desk.keep([{ op: 'set_side_pad', index: i, changes: { name } }], `sp-${i}`)} />
-		<Field label={w.edges.thick} value={say(row.thickness_mm)} width="64px" problem={desk.problemFor(`sp-t-${i}`)} keep={(thickness_mm) => desk.keep([{ op: 'set_side_pad', index: i, changes: { thickness_mm } }], `sp-t-${i}`)} />
-		<Field label={w.edges.topAt} value={row.top_mm ? `${say(Math.abs(row.top_mm))} ${row.top_mm < 0 ? 'below' : 'above'}` : '0'} width="110px" problem={desk.problemFor(`sp-l-${i}`)} keep={(top_mm) => desk.keep([{ op: 'set_side_pad', index: i, changes: { top_mm } }], `sp-l-${i}`)} />
+		<Field label={w.edges.name} hide value={row.name} width="130px" keep={(name) => desk.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { name } }], `sp-${i}`)} />
+		<Field label={w.edges.thick} value={say(row.thickness_mm)} width="64px" problem={desk.problemFor(`sp-t-${i}`)} keep={(thickness_mm) => desk.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { thickness_mm } }], `sp-t-${i}`)} />
+		<Field label={w.edges.topAt} value={row.top_mm ? `${say(Math.abs(row.top_mm))} ${row.top_mm < 0 ? 'below' : 'above'}` : '0'} width="110px" problem={desk.problemFor(`sp-l-${i}`)} keep={(top_mm) => desk.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { top_mm } }], `sp-l-${i}`)} />
 		{#if pour}<span class="vol"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
-		<button type="button" class="act quiet" onclick={() => void desk.keep([takeOut('side_pads', [i])], 'side-pad')}>{w.edges.out}</button>
+		<button type="button" class="act quiet" onclick={() => void desk.keep([takeOut('side_pads', [row.id])], 'side-pad')}>{w.edges.out}</button>
 	</div>
 {/each}
 <div class="desk-row">
@@ -115,11 +115,11 @@
 {#each plan?.piles ?? [] as row, i}
 	<div class="desk-row">
 		<b>{row.at.length} × {row.name}</b>
-		<Field label={w.edges.diameter} value={say(row.diameter_mm)} width="64px" keep={(diameter) => desk.keep([setPiles({ index: i, diameter })], `pile-d-${i}`)} />
-		<Field label={w.edges.headDown} value={say(row.head_down_mm)} width="118px" problem={desk.problemFor(`pile-h-${i}`)} keep={(head_down) => desk.keep([setPiles({ index: i, head_down })], `pile-h-${i}`)} />
-		<Field label={w.edges.above} value={say(row.least_above_mm)} width="100px" keep={(least_above) => desk.keep([setPiles({ index: i, least_above })], `pile-a-${i}`)} />
-		<Field label={w.edges.below} value={say(row.least_below_mm)} width="100px" keep={(least_below) => desk.keep([setPiles({ index: i, least_below })], `pile-b-${i}`)} />
-		<button type="button" class="act quiet" onclick={() => void desk.keep([takeOut('piles', [i])], 'piles')}>{w.edges.out}</button>
+		<Field label={w.edges.diameter} value={say(row.diameter_mm)} width="64px" keep={(diameter) => desk.keep([setPiles({ piles: row.id, diameter })], `pile-d-${i}`)} />
+		<Field label={w.edges.headDown} value={say(row.head_down_mm)} width="118px" problem={desk.problemFor(`pile-h-${i}`)} keep={(head_down) => desk.keep([setPiles({ piles: row.id, head_down })], `pile-h-${i}`)} />
+		<Field label={w.edges.above} value={say(row.least_above_mm)} width="100px" keep={(least_above) => desk.keep([setPiles({ piles: row.id, least_above })], `pile-a-${i}`)} />
+		<Field label={w.edges.below} value={say(row.least_below_mm)} width="100px" keep={(least_below) => desk.keep([setPiles({ piles: row.id, least_below })], `pile-b-${i}`)} />
+		<button type="button" class="act quiet" onclick={() => void desk.keep([takeOut('piles', [row.id])], 'piles')}>{w.edges.out}</button>
 	</div>
 {/each}
 <div class="desk-row">

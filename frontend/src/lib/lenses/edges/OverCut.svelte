@@ -55,7 +55,7 @@
 			const by: XY = [snapped(at[0] - begun[0], step), snapped(at[1] - begun[1], step)];
 			if (!by[0] && !by[1] && !edit) return;
 			const shift = (p: readonly number[]): XY => [(p[0] ?? 0) + by[0], (p[1] ?? 0) + by[1]];
-			edit = kind === 'pad' ? { op: 'move_pad', index: row, at: shift(kept.pads[row]?.at ?? [0, 0]) } : { op: 'move_beam', index: row, path: (kept.beams[row]?.path ?? []).map(shift) };
+			edit = kind === 'pad' ? { op: 'move_pad', pad: desk.rowId('pads', row), at: shift(kept.pads[row]?.at ?? [0, 0]) } : { op: 'move_beam', beam: desk.rowId('beams', row), path: (kept.beams[row]?.path ?? []).map(shift) };
 			void desk.try([edit], 'sheet');
 		};
 		const stop = async () => {

@@ -32,7 +32,7 @@
 		if (await desk.keep([{ op: 'add_recess', name: box.name, text: box.text, depth: box.depth, keeps_thickness: box.keeps }], 'new-recess')) box = { name: '', text: '', depth: '', keeps: false };
 	}
 	async function newDoor() {
-		const done = await desk.keep([{ op: 'add_recess', name: '', text: '', keeps_thickness: false, side: door.side, start: door.start, width: door.width, inward: door.inward, depth: door.depth }], 'new-door');
+		const done = await desk.keep([{ op: 'add_recess', name: '', text: '', keeps_thickness: false, side: desk.cornerId(door.side), start: door.start, width: door.width, inward: door.inward, depth: door.depth }], 'new-door');
 		if (done) door = { ...door, start: '', width: '' };
 	}
 </script>
@@ -45,13 +45,13 @@
 	<h3>{w.edges.zones}</h3>
 	{#each plan.zones as zone, i}
 		<div class="desk-row">
-			<Field label={w.edges.name} hide value={zone.name} width="136px" problem={desk.problemFor(`zone-name-${i}`)} keep={(name) => desk.keep([{ op: 'set_zone', index: i, changes: { name } }], `zone-name-${i}`)} />
+			<Field label={w.edges.name} hide value={zone.name} width="136px" problem={desk.problemFor(`zone-name-${i}`)} keep={(name) => desk.keep([{ op: 'set_zone', zone: zone.id, changes: { name } }], `zone-name-${i}`)} />
 			<span class="choices" role="group" aria-label="{zone.name} {w.edges.slab}">
-				{#each plan.slab_types as slab}<button type="button" class="act quiet" class:on={zone.slab === slab.mark} aria-pressed={zone.slab === slab.mark} onclick={() => void desk.keep([{ op: 'set_zone', index: i, changes: { slab: slab.mark } }], 'zone')}>{slab.mark}</button>{/each}
+				{#each plan.slab_types as slab}<button type="button" class="act quiet" class:on={zone.slab === slab.mark} aria-pressed={zone.slab === slab.mark} onclick={() => void desk.keep([{ op: 'set_zone', zone: zone.id, changes: { slab: slab.mark } }], 'zone')}>{slab.mark}</button>{/each}
 			</span>
-			<Field label={w.edges.drop} value={say(zone.drop_mm)} width="72px" problem={desk.problemFor(`zone-drop-${i}`)} keep={(drop_mm) => desk.keep([{ op: 'set_zone', index: i, changes: { drop_mm } }], `zone-drop-${i}`)} />
-			<label class="label use">{w.edges.use}<select class="plain-select" value={zone.use ?? ''} onchange={(e) => void desk.keep([{ op: 'set_zone', index: i, changes: { use: e.currentTarget.value || null } }], 'zone')}>{#each Object.entries(w.edges.uses) as [key, name]}<option value={key}>{name}</option>{/each}</select></label>
-			{#if plan.zones.length > 1}<button type="button" class="act quiet" aria-label="{w.edges.out} {zone.name}" onclick={() => void desk.keep([{ op: 'remove_zone', index: i }], 'zone')}>{w.edges.out}</button>{/if}
+			<Field label={w.edges.drop} value={say(zone.drop_mm)} width="72px" problem={desk.problemFor(`zone-drop-${i}`)} keep={(drop_mm) => desk.keep([{ op: 'set_zone', zone: zone.id, changes: { drop_mm } }], `zone-drop-${i}`)} />
+			<label class="label use">{w.edges.use}<select class="plain-select" value={zone.use ?? ''} onchange={(e) => void desk.keep([{ op: 'set_zone', zone: zone.id, changes: { use: e.currentTarget.value || null } }], 'zone')}>{#each Object.entries(w.edges.uses) as [key, name]}<option value={key}>{name}</option>{/each}</select></label>
+			{#if plan.zones.length > 1}<button type="button" class="act quiet" aria-label="{w.edges.out} {zone.name}" onclick={() => void desk.keep([{ op: 'remove_zone', zone: zone.id }], 'zone')}>{w.edges.out}</button>{/if}
 		</div>
 	{/each}
 	{@render wrong('zone')}
@@ -71,14 +71,14 @@
 	<h3 class="desk-head">{w.edges.recesses}</h3>
 	{#each plan.recesses as recess, i}
 		<div class="desk-row">
-			<Field label={w.edges.name} hide value={recess.name} width="136px" problem={desk.problemFor(`recess-name-${i}`)} keep={(name) => desk.keep([{ op: 'set_recess', index: i, changes: { name } }], `recess-name-${i}`)} />
-			<Field label={w.edges.recessDeep} value={say(recess.depth_mm)} width="72px" problem={desk.problemFor(`recess-${i}`)} keep={(depth_mm) => desk.keep([{ op: 'set_recess', index: i, changes: { depth_mm } }], `recess-${i}`)} />
+			<Field label={w.edges.name} hide value={recess.name} width="136px" problem={desk.problemFor(`recess-name-${i}`)} keep={(name) => desk.keep([{ op: 'set_recess', recess: recess.id, changes: { name } }], `recess-name-${i}`)} />
+			<Field label={w.edges.recessDeep} value={say(recess.depth_mm)} width="72px" problem={desk.problemFor(`recess-${i}`)} keep={(depth_mm) => desk.keep([{ op: 'set_recess', recess: recess.id, changes: { depth_mm } }], `recess-${i}`)} />
 			<span class="choices">
-				<button type="button" class="act quiet" class:on={recess.keeps_thickness} aria-pressed={recess.keeps_thickness} onclick={() => void desk.keep([{ op: 'set_recess', index: i, changes: { keeps_thickness: true } }], 'recess')}>{w.edges.keeps}</button>
-				<button type="button" class="act quiet" class:on={!recess.keeps_thickness} aria-pressed={!recess.keeps_thickness} onclick={() => void desk.keep([{ op: 'set_recess', index: i, changes: { keeps_thickness: false } }], 'recess')}>{w.edges.thins}</button>
+				<button type="button" class="act quiet" class:on={recess.keeps_thickness} aria-pressed={recess.keeps_thickness} onclick={() => void desk.keep([{ op: 'set_recess', recess: recess.id, changes: { keeps_thickness: true } }], 'recess')}>{w.edges.keeps}</button>
+				<button type="button" class="act quiet" class:on={!recess.keeps_thickness} aria-pressed={!recess.keeps_thickness} onclick={() => void desk.keep([{ op: 'set_recess', recess: recess.id, changes: { keeps_thickness: false } }], 'recess')}>{w.edges.thins}</button>
 			</span>
 			<button type="button" class="act quiet" onclick={() => data.choose('recess', i)}>{w.edges.showCut}</button>
-			<button type="button" class="act quiet" aria-label="{w.edges.out} {recess.name}" onclick={() => void desk.keep([takeOut('recesses', [i])], 'recess')}>{w.edges.out}</button>
+			<button type="button" class="act quiet" aria-label="{w.edges.out} {recess.name}" onclick={() => void desk.keep([takeOut('recesses', [recess.id])], 'recess')}>{w.edges.out}</button>
 		</div>
 	{/each}
 	{@render wrong('recess')}

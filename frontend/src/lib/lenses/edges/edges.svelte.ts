@@ -2,11 +2,14 @@
 import { answer, ApiProblem, client, Offline } from '../../api/client';
 import type { Cut, CutAnswer, CutPlace, EdgesState, PartAlone } from '../../api/schema';
 import type { XY } from '../../drawing/viewport';
+import { cornerPlace, type Listed, rowPlace } from '../../state/ids';
 import type { JobDesk } from '../../state/job.svelte';
 
+const LIST: Record<string, Listed> = { line: 'edges', beam: 'beams', pad: 'pads', recess: 'recesses', kerb: 'kerbs', 'side-pad': 'side_pads' };
+
 export class EdgesData {
-	/** the place picked, by kind and row; null for the first thickened side */
-	picked = $state.raw<{ kind: string; row: number } | null>(null);
+	/** what is picked, by its id; null for the first thickened side */
+	#picked = $state.raw<{ kind: string; id: string } | null>(null);
 	/** a line of the user's own, instead of a place */
 	own = $state.raw<{ start: XY; end: XY } | null>(null);
 	cut = $state.raw<Cut | null>(null);
@@ -20,6 +23,15 @@ export class EdgesData {
 
 	constructor(readonly desk: JobDesk) {}
 
+	/** the thing picked and where it stands now, null where it is gone */
+	get picked(): { kind: string; row: number } | null {
+		const at = this.#picked;
+		if (!at) return null;
+		const plan = this.desk.document;
+		const list = LIST[at.kind];
+		const row = list ? rowPlace(plan, list, at.id) : at.kind === 'side' ? cornerPlace(plan, at.id) : Number(at.id);
+		return row === null ? null : { kind: at.kind, row };
+	}
 	get places(): CutPlace[] {
 		return this.desk.figure?.cuts ?? [];
 	}
@@ -34,8 +46,12 @@ export class EdgesData {
 		return place ? { start: place.start as XY, end: place.end as XY } : null;
 	}
 	choose(kind: string, row: number) {
-		this.picked = { kind, row };
+		const list = LIST[kind];
+		this.#picked = { kind, id: list ? this.desk.rowId(list, row) : kind === 'side' ? this.desk.cornerId(row) : `${row}` };
 		this.own = null;
+	}
+	unpick() {
+		this.#picked = null;
 	}
 	/** Fetch the cut along the present line, with the edits that are being tried. */
 	async load() {

@@ -27,7 +27,7 @@
 	async function keep() {
 		if (!run) return;
 		const stations = full.map((row) => ({ at_mm: feet(row.at || '0'), width_mm: inches(row.width), depth_mm: inches(row.depth) }));
-		wrong = (await data.record('as-dug', { ...(run.beam !== null ? { beam: run.beam } : run.side === null ? { row: run.row } : { side: run.side }), stations }))?.words ?? '';
+		wrong = (await data.record('as-dug', { ...((run.beam ?? null) !== null ? { beam: desk.rowId('beams', run.beam ?? 0) } : run.side === null ? { row: desk.rowId('edges', run.row) } : { side: desk.cornerId(run.side) }), stations }))?.words ?? '';
 		if (!wrong) note(key, '');
 		told = wrong ? '' : `${run.name}: ${data.state?.ground.dug[picked]?.words ?? ''}`;
 	}

@@ -27,9 +27,9 @@
 		const fall = zone?.fall;
 		const edit = {
 			op: 'set_fall' as const,
-			index: data.zone,
+			zone: zone?.id ?? '',
 			kind: own,
-			side: own === 'side' ? side : null,
+			side: own === 'side' ? data.desk.cornerId(side) : null,
 			toward_deg: own === 'bearing' ? (bearing.trim() ? Number(bearing) : fall?.kind === 'plane' ? fall.toward_deg : 0) : null,
 			rate: own === 'side' || own === 'bearing' ? rate.trim() || (fall?.kind === 'plane' ? fall.rate : '') : null,
 			at: own === 'drain' ? (drain as [number, number] | null) : null,

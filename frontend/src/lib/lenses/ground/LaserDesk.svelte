@@ -21,7 +21,7 @@
 	const on = $derived(up.on || marks[0]?.name || '');
 	async function addMark(level = mark.level) {
 		mark.level = level;
-		if (await desk.keep([{ op: 'set_benchmark', index: null, name: mark.name, level, what: mark.what, at: data.stick }], 'mark')) {
+		if (await desk.keep([{ op: 'set_benchmark', benchmark: null, name: mark.name, level, what: mark.what, at: data.stick }], 'mark')) {
 			mark = { name: '', level: '', what: 'nail' };
 			await data.load();
 		}
@@ -91,7 +91,7 @@
 		<tbody>
 			{#each marks as row}
 				<tr><th scope="row">{row.name}</th><td><Frac text={row.level_text} /></td>
-					<td>{#if row.benchmark !== null}<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_benchmark', index: row.benchmark ?? 0 }], 'mark').then(() => data.load())}>{w.ground.takeOff}</button>{/if}</td></tr>
+					<td>{#if row.benchmark !== null}<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_benchmark', benchmark: desk.document?.ground.benchmarks[row.benchmark ?? 0]?.id ?? '' }], 'mark').then(() => data.load())}>{w.ground.takeOff}</button>{/if}</td></tr>
 			{/each}
 		</tbody>
 	</table>

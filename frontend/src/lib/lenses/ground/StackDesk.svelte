@@ -15,13 +15,13 @@
 	const units = $derived(desk.units);
 	const mark = $derived(data.zones[data.zone]?.slab ?? '');
 	const own = $derived(plan?.build_ups.find((row) => row.slab === mark) ?? null);
-	const kept = $derived.by((): LayerRow[] => (own?.layers ?? [{ kind: 'slab' as const }, { kind: 'native' as const }]).map((row) => ({ kind: row.kind, thickness: 'thickness_mm' in row && row.thickness_mm ? typedLength(row.thickness_mm, units) : '', strength: 'strength_kpa' in row && row.strength_kpa ? (units === 'mm' ? `${Math.round(row.strength_kpa)} kPa` : `${Math.round(row.strength_kpa / 6.894757)} psi`) : '', stone: 'stone' in row ? (row.stone ?? '') : '' })));
+	const kept = $derived.by((): LayerRow[] => (own?.layers ?? [{ kind: 'slab' as const }, { kind: 'native' as const }]).map((row) => ({ id: 'id' in row ? row.id : '', kind: row.kind, thickness: 'thickness_mm' in row && row.thickness_mm ? typedLength(row.thickness_mm, units) : '', strength: 'strength_kpa' in row && row.strength_kpa ? (units === 'mm' ? `${Math.round(row.strength_kpa)} kPa` : `${Math.round(row.strength_kpa / 6.894757)} psi`) : '', stone: 'stone' in row ? (row.stone ?? '') : '' })));
 	let draft = $state<LayerRow[] | null>(null);
 	let heated = $state<boolean | null>(null);
 	let space = $state<string | null>(null);
 	const on = $derived((space ?? own?.space ?? '') as '' | 'living' | 'garage' | 'unheated' | 'outside');
 	// svelte-ignore state_referenced_locally (one desk for the life of this component)
-	remember(`${data.desk.id}/${data.zone}/stack`, () => ({ draft, heated, space }), (old) => ({ draft, heated, space } = old));
+	remember(`${data.desk.id}/${data.zones[data.zone]?.id ?? 0}/stack`, () => ({ draft, heated, space }), (old) => ({ draft, heated, space } = old));
 	const rows = $derived(draft ?? kept);
 	const hot = $derived(heated ?? own?.heated ?? false);
 	const problem = $derived(desk.problemFor('stack'));
@@ -94,7 +94,7 @@
 	</div>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row">
-		<button type="button" class="act quiet" onclick={() => change((list) => list.splice(list.length - 1, 0, { kind: session.ways?.ground.base === 'clean' ? 'stone' : 'graded', thickness: units === 'mm' ? '100' : '4"', strength: '', stone: '' }))}>{w.ground.addLayer}</button>
+		<button type="button" class="act quiet" onclick={() => change((list) => list.splice(list.length - 1, 0, { id: '', kind: session.ways?.ground.base === 'clean' ? 'stone' : 'graded', thickness: units === 'mm' ? '100' : '4"', strength: '', stone: '' }))}>{w.ground.addLayer}</button>
 		{#if draft || heated !== null || space !== null}
 			<button type="button" class="act main" onclick={() => void keep()}>{w.ground.keepStack}</button>
 			<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>

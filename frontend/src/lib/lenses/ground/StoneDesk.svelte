@@ -15,7 +15,7 @@
 	const money = (cents: number) => (cents / 100).toLocaleString(undefined, { maximumFractionDigits: 0 });
 	const volume = (m3: number) => (metric ? `${m3.toFixed(1)} m³` : `${(m3 / 0.764554857984).toFixed(1)} yd³`);
 	const set = (key: 'on_hand_m3' | 'peg_spacing_mm') => (typed: string) => desk.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
-	const setMargin = (typed: string) => desk.keep([{ op: 'hold', side: plan?.set_out.hold_side ?? null, lot_line: plan?.set_out.lot_line ?? null, margin: typed }], 'margin');
+	const setMargin = (typed: string) => desk.keep([{ op: 'hold', side: desk.cornerId(plan?.set_out.hold_side ?? null) || null, lot_line: plan?.set_out.lot_line ?? null, margin: typed }], 'margin');
 	let sign = $state({ layer: '', lift: '1', passes: '4' });
 	let wrong = $state('');
 	async function signOff(layer: string) {

@@ -2,6 +2,7 @@
 import { answer, ApiProblem, client, Offline } from '../../api/client';
 import type { GroundState, NewRecord, RodAnswer } from '../../api/schema';
 import type { XY } from '../../drawing/viewport';
+import { rowPlace } from '../../state/ids';
 import type { JobDesk } from '../../state/job.svelte';
 import { addRecord, isWrong, type Wrong } from '../../state/record';
 import { session } from '../../state/session.svelte';
@@ -11,14 +12,20 @@ export class GroundData {
 	layer = $state('base');
 	/** where the rod stands on the plan */
 	stick = $state.raw<XY | null>(null);
-	/** index of the zone whose core or fall is looked at */
-	zone = $state(0);
+	#zone = $state('');
 	problem = $state('');
 	#asked = 0;
 
 	constructor(readonly desk: JobDesk) {}
 	get stand() {
 		return this.state?.ground.stands.at(-1) ?? null;
+	}
+	/** where the zone whose core or fall is looked at stands now */
+	get zone(): number {
+		return rowPlace(this.desk.document, 'zones', this.#zone) ?? 0;
+	}
+	set zone(at: number) {
+		this.#zone = this.desk.rowId('zones', at);
 	}
 	get zones() {
 		return this.desk.document?.zones ?? [];

@@ -3,11 +3,11 @@ import { readRough, toKeep } from './stack';
 
 describe('a build-up while it is typed', () => {
 	it('keeps nothing that its kind has no field for', () => {
-		const was = { thickness: '4"', strength: '25 psi', stone: 'clean 3/4' };
+		const was = { id: 'l1', thickness: '4"', strength: '25 psi', stone: 'clean 3/4' };
 		const [barrier, foam, stone] = toKeep([{ kind: 'barrier', ...was }, { kind: 'foam', ...was }, { kind: 'stone', ...was }]);
-		expect(barrier).toEqual({ kind: 'barrier', thickness_mm: null, strength_kpa: null, stone: null });
-		expect(foam).toEqual({ kind: 'foam', thickness_mm: '4"', strength_kpa: '25 psi', stone: null });
-		expect(stone).toEqual({ kind: 'stone', thickness_mm: '4"', strength_kpa: null, stone: 'clean 3/4' });
+		expect(barrier).toEqual({ id: 'l1', kind: 'barrier', thickness_mm: null, strength_kpa: null, stone: null });
+		expect(foam).toEqual({ id: 'l1', kind: 'foam', thickness_mm: '4"', strength_kpa: '25 psi', stone: null });
+		expect(stone).toEqual({ id: 'l1', kind: 'stone', thickness_mm: '4"', strength_kpa: null, stone: 'clean 3/4' });
 	});
 	it('reads a thickness roughly for the drawing', () => {
 		expect(readRough('1 1/2"', 'ft-in')).toBeCloseTo(38.1);

@@ -3,6 +3,8 @@ import type { Layer } from '../../api/schema';
 
 export type Kind = Layer['kind'];
 export interface LayerRow {
+	/** '' for a layer that is new */
+	id: string;
 	kind: Kind;
 	thickness: string;
 	strength: string;
@@ -25,6 +27,7 @@ export const STONES: readonly Kind[] = ['stone', 'graded', 'blinding', 'fill'];
 /** Layers to keep: what a kind has no field for is left out, also where another kind filled it before. */
 export function toKeep(rows: LayerRow[]) {
 	return rows.map((row) => ({
+		id: row.id,
 		kind: row.kind,
 		thickness_mm: THICK.includes(row.kind) ? row.thickness.trim() || null : null,
 		strength_kpa: row.kind === 'foam' ? row.strength.trim() || null : null,

@@ -36,7 +36,7 @@
 <h3>{w.lines.holdWhat}</h3>
 <div class="row">
 	{#each sides as side, i}
-		<button type="button" class="act quiet" class:on={held === i} aria-pressed={held === i} onclick={() => void desk.keep([{ op: 'hold', side: i, existing: null, lot_line: null, margin: null }], 'hold')}>{side.name}</button>
+		<button type="button" class="act quiet" class:on={held === i} aria-pressed={held === i} onclick={() => void desk.keep([{ op: 'hold', side: desk.cornerId(i), existing: null, lot_line: null, margin: null }], 'hold')}>{side.name}</button>
 	{/each}
 	<button type="button" class="act quiet" class:on={held === -1} aria-pressed={held === -1} onclick={() => (line.open = !line.open)}>{w.lines.lotLine}</button>
 </div>
@@ -51,16 +51,16 @@
 <p class="label">{w.lines.holdHow}</p>
 <div class="margin">
 	<Field label={w.lines.margin} width="210px" value={data.setOut?.margin_text ?? ''} problem={desk.problemFor('margin')}
-		keep={(typed) => desk.keep([{ op: 'hold', side: plan?.set_out?.hold_side ?? null, existing: null, lot_line: plan?.set_out?.lot_line ?? null, margin: typed }], 'margin')} />
+		keep={(typed) => desk.keep([{ op: 'hold', side: desk.cornerId(plan?.set_out?.hold_side ?? null) || null, existing: null, lot_line: plan?.set_out?.lot_line ?? null, margin: typed }], 'margin')} />
 </div>
 
 <h3>{w.lines.beside}</h3>
 {#each plan?.existing ?? [] as thing, i}
 	<div class="thing">
 		<b>{thing.name}</b><span>{w.lines.things[thing.what]}</span>
-		<Field label={w.lines.floor} width="130px" value={shown(thing.level_mm)} problem={desk.problemFor(`floor-${i}`)} keep={(typed) => desk.keep([{ op: 'set_existing', index: i, changes: { level_mm: typed } }], `floor-${i}`)} />
-		<button type="button" class="act quiet" class:on={plan?.set_out?.lot_line?.name === thing.name} onclick={() => void desk.keep([{ op: 'hold', side: null, existing: i, lot_line: null, margin: null }], 'hold')}>{w.lines.holdIt}</button>
-		<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_existing', index: i }], 'existing')}>{w.edges.out}</button>
+		<Field label={w.lines.floor} width="130px" value={shown(thing.level_mm)} problem={desk.problemFor(`floor-${i}`)} keep={(typed) => desk.keep([{ op: 'set_existing', existing: thing.id, changes: { level_mm: typed } }], `floor-${i}`)} />
+		<button type="button" class="act quiet" class:on={plan?.set_out?.lot_line?.name === thing.name} onclick={() => void desk.keep([{ op: 'hold', side: null, existing: thing.id, lot_line: null, margin: null }], 'hold')}>{w.lines.holdIt}</button>
+		<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_existing', existing: thing.id }], 'existing')}>{w.edges.out}</button>
 	</div>
 {:else}<p>{w.lines.nothingBeside}</p>{/each}
 <div class="row">

@@ -17,7 +17,7 @@
 	const y = (level: number) => 20 + ((top - level) / tall) * 66;
 	const line = (key: 'top_mm' | 'ground_mm') => form.stations.map((s) => `${x(s.at_mm).toFixed(1)} ${y(s[key]).toFixed(1)}`).join('L');
 	const at = 'form-side';
-	const change = (changes: Record<string, unknown>) => desk.keep([{ op: 'form_sides', sides: [form.side], changes }], at);
+	const change = (changes: Record<string, unknown>) => desk.keep([{ op: 'form_sides', sides: [desk.cornerId(form.side)], changes }], at);
 	const row = $derived(desk.document?.forms?.find((one) => one.sides.includes(form.side)));
 	const level = (i: number) => row?.ground[i] ?? null;
 	const shown = (mm: number | undefined) => (mm === undefined ? '' : typedLength(-mm, desk.units));

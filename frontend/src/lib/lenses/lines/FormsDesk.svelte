@@ -12,7 +12,7 @@
 	const state = $derived(data.forms);
 	const doubts = $derived(state?.findings ?? []);
 	const picked = $derived(pick.side === null ? null : (state?.forms.sides[pick.side] ?? null));
-	const putBack = (side: number) => void data.record('form-back', { side }, session.who).then(() => data.load('forms'));
+	const putBack = (side: number) => void data.record('form-back', { side: desk.cornerId(side) }, session.who).then(() => data.load('forms'));
 </script>
 
 {#if state}

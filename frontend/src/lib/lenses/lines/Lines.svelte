@@ -36,7 +36,7 @@
 		if (old.text && !walk.text) walk.type(old.text);
 	});
 	// svelte-ignore state_referenced_locally (one desk for the life of this lens)
-	remember(`${desk.id}/square`, () => (square.unkept ? { rows: square.rows, hold: square.hold } : null), (old) => old && square.bringBack(old.rows, old.hold));
+	remember(`${desk.id}/square`, () => (square.unkept ? { rows: square.rows, hold: square.hold, ids: square.ids } : null), (old) => old && square.bringBack(old.rows, old.hold, old.ids));
 	const outline = $derived(desk.figure?.outline ?? null);
 	const turn = $derived.by((): Turn => {
 		const asked = page.url.searchParams.get('turn');

@@ -39,7 +39,7 @@
 		if (!found || !file) return;
 		const of = (one: Role) => found?.loops.filter((_, i) => role[i] === one) ?? [];
 		const ring = of('outline')[0]?.ring ?? [];
-		const existing = of('beside').map((loop) => ({ name: loop.layer, what: 'other' as const, polygon: loop.ring, level_mm: 0, levels: [] }));
+		const existing = of('beside').map((loop) => ({ id: '', name: loop.layer, what: 'other' as const, polygon: loop.ring, level_mm: 0, levels: [] }));
 		const openings = of('opening').map((loop) => loop.ring);
 		if (await desk.keep([{ op: 'take_outline', ring, openings, existing, source: file.name.slice(0, 100) }], 'points')) found = file = null;
 	}

@@ -18,7 +18,7 @@
 		box.open(side, data.forms?.forms.sides[side], outline?.sides[side]?.mm ?? 1);
 	});
 	const nearest = (mm: number) => outline && box.checked?.moves.find((move) => Math.abs(move.at_mm - mm) < 1);
-	const kept = $derived(data.records.filter((row) => row.kind !== 'taped' && row.kind !== 'form-back' && row.values['side'] === side));
+	const kept = $derived(data.records.filter((row) => row.kind !== 'taped' && row.kind !== 'form-back' && row.values['side'] === data.desk.cornerId(side)));
 	const at = (mm: number) => (data.desk.units === 'mm' ? `${Math.round(mm)}` : `${Math.floor(mm / 304.8 + 1e-6)}′${Math.round((mm / 25.4) % 12) % 12 ? ` ${Math.round((mm / 25.4) % 12) % 12}″` : ''}`);
 </script>
 

@@ -19,7 +19,7 @@
 	remember(`${desk.id}/radius`, () => ({ radius }), (old) => ({ radius } = old));
 	const roundProblem = $derived(desk.problemFor('round'));
 	async function round() {
-		if (await desk.keep([{ op: 'round_corner', corner: pick.corner ?? 0, radius }], 'round')) {
+		if (await desk.keep([{ op: 'round_corner', corner: desk.cornerId(pick.corner), radius }], 'round')) {
 			radius = '';
 			pick.none();
 		}
@@ -32,10 +32,10 @@
 	<div class="tools">
 		<button type="button" class="act quiet" aria-pressed={pick.square} onclick={() => (pick.square = !pick.square)}>{pick.square ? w.lines.square : w.lines.free}</button>
 		{#if pick.side !== null}
-			<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'add_corner', side: pick.side ?? 0 }], 'sheet')}>{w.lines.addCorner}: {outline.sides[pick.side]?.name}</button>
+			<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'add_corner', side: desk.cornerId(pick.side) }], 'sheet')}>{w.lines.addCorner}: {outline.sides[pick.side]?.name}</button>
 		{/if}
 		{#if pick.corner !== null}
-			<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_corner', corner: pick.corner ?? 0 }], 'sheet').then(() => pick.none())}>{w.lines.removeCorner}: {cornerName(pick.corner)}</button>
+			<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_corner', corner: desk.cornerId(pick.corner) }], 'sheet').then(() => pick.none())}>{w.lines.removeCorner}: {cornerName(pick.corner)}</button>
 			<label class="round"><span class="label">{w.lines.radius}</span><input class="well" bind:value={radius} onkeydown={(e) => e.key === 'Enter' && void round()} /></label>
 			<button type="button" class="act quiet" disabled={!radius.trim()} onclick={() => void round()}>{w.lines.round} {cornerName(pick.corner)}</button>
 		{/if}
@@ -45,7 +45,7 @@
 		<h3 class="head">{w.lines.openings}</h3>
 		<div class="tools">
 			{#each plan.openings.keys() as i}
-				<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_opening', index: i }], 'sheet')}>{w.lines.fill} {i + 1}</button>
+				<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_opening', opening: plan?.opening_ids[i] ?? '' }], 'sheet')}>{w.lines.fill} {i + 1}</button>
 			{/each}
 		</div>
 	{/if}

@@ -4,11 +4,12 @@ import { LinesData } from './lines.svelte';
 import { SquareBox } from './square.svelte';
 
 const sides = ['A to B', 'B to C', 'C to D', 'D to A'].map((name, i) => ({ name, text: i % 2 ? '16′' : '24′' }));
-const kept = {
+const made = () => ({
 	revision: 3,
-	document: { units: 'ft-in', outline: [[0, 0]], set_out: { hold_side: null } },
+	document: { units: 'ft-in', outline: [[0, 0]], corner_ids: ['ca', 'cb', 'cc', 'cd'], set_out: { hold_side: null } },
 	figure: { outline: { sides, diagonals: [{ from: 0, to: 2, text: '28′-10 1/8″' }, { from: 1, to: 3, text: '28′-10 1/8″' }] } }
-} as unknown as JobState;
+}) as unknown as JobState;
+let kept = made();
 const sheet = {
 	squares: [{ diagonal_text: '28′-10 1/8″', ends: [{ from: 'A', to: 'C' }, { from: 'B', to: 'D' }], measures: [{ from: 0, to: 2 }, { from: 1, to: 3 }] }]
 } as unknown as SetOutSheet;
@@ -24,6 +25,7 @@ function box(): SquareBox {
 	return made;
 }
 beforeEach(() => {
+	kept = made();
 	asked = [];
 	vi.useFakeTimers();
 	vi.stubGlobal('fetch', async (request: Request) => {
@@ -53,7 +55,7 @@ test('only filled rows are sent, as typed, and a problem comes back to its own r
 	one.type(0, "24'");
 	one.type(4, '28');
 	await vi.advanceTimersByTimeAsync(300);
-	expect(asked.at(-1)?.body).toEqual({ values: { hold: [0, 1], measures: [{ from: 0, to: 1, mm: "24'" }, { from: 0, to: 2, mm: '28' }] } });
+	expect(asked.at(-1)?.body).toEqual({ values: { hold: ['ca', 'cb'], measures: [{ from: 'ca', to: 'cb', mm: "24'" }, { from: 'ca', to: 'cc', mm: '28' }] } });
 	expect(one.problem).toEqual({ words: '28 what?', row: 4, choices: ["28'", '28"'] });
 	expect(one.rows[4]?.typed).toBe('28');
 });
@@ -73,9 +75,10 @@ test('when the outline changes the readings stay, and those to corners that are 
 	one.type(0, "24'");
 	one.rows[one.add(1, 3)]!.typed = "29'";
 	one.data.desk.kept!.figure.outline!.sides.pop();
+	one.data.desk.kept!.document.corner_ids = ['cb', 'ca', 'cc'];
 	await one.refresh();
-	expect(one.rows.map((row) => row.typed)).toEqual(["24'", '', '', '']);
-	expect(one.rows[0]?.should).toBe('24′');
+	expect(one.rows.filter((row) => row.typed).map(({ from, to, typed }) => ({ from, to, typed }))).toEqual([{ from: 0, to: 1, typed: "24'" }]);
+	expect(one.hold).toEqual([1, 0]);
 });
 
 test('a round that is brought back fills its rows, offsets among them', async () => {

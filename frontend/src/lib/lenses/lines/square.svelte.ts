@@ -8,6 +8,8 @@ import type { LinesData } from './lines.svelte';
 
 /** A corner, or a mark on a side; at_mm may still be text as typed. */
 export type End = number | { side: number; at_mm: number | string };
+type Named = number | string;
+type NamedEnd = Named | { side: Named; at_mm: number | string };
 export interface Row {
 	from: End;
 	to: End;
@@ -28,6 +30,8 @@ export class SquareBox {
 	kept = $state('');
 	/** id of the round that the next one corrects */
 	corrects = $state<string | null>(null);
+	/** what the numbers in the rows stand for: the corners as they were when the rows were made */
+	ids = $state.raw<string[]>([]);
 	#typing = $state(false);
 	#ask = 0;
 	#timer: ReturnType<typeof setTimeout> | undefined;
@@ -38,12 +42,15 @@ export class SquareBox {
 		return this.#typing && !this.kept && this.rows.some((row) => row.typed.trim());
 	}
 	/** Readings that were typed before this desk was left. */
-	bringBack(rows: Row[], hold: [number, number]) {
-		[this.rows, this.hold, this.#typing] = [rows, hold, true];
-		void this.solve();
+	bringBack(rows: Row[], hold: [number, number], ids: string[] = this.#corners) {
+		[this.rows, this.hold, this.ids, this.#typing] = [rows, hold, ids, true];
+		void this.refresh();
 	}
 	get #outline() {
 		return this.data.desk.kept?.figure.outline ?? null;
+	}
+	get #corners(): string[] {
+		return this.data.desk.kept?.document.corner_ids ?? [];
 	}
 	get corners() {
 		return this.#outline?.sides.length ?? 0;
@@ -76,6 +83,7 @@ export class SquareBox {
 			}
 		}
 		this.rows = rows;
+		this.ids = this.#corners;
 		this.hold = this.#held();
 	}
 	#held(): [number, number] {
@@ -100,13 +108,16 @@ export class SquareBox {
 	load(values: Record<string, unknown>, shown: string[], corrects: string | null = null) {
 		this.corrects = corrects;
 		this.fill();
-		this.hold = (values['hold'] as [number, number] | undefined) ?? this.hold;
-		const measures = (values['measures'] ?? []) as { kind?: string; from?: End; to: End; line?: [number, number] }[];
+		this.hold = this.#pair(values['hold'] as [Named, Named] | undefined) ?? this.hold;
+		const measures = (values['measures'] ?? []) as { kind?: string; from?: NamedEnd; to: NamedEnd; line?: [Named, Named] }[];
 		measures.forEach((m, i) => {
-			if (m.line) {
-				this.rows.push({ from: m.line[0], to: m.to, typed: shown[i] ?? '', should: '', line: m.line });
-			} else {
-				const row = this.rows[this.add(m.from ?? 0, m.to)];
+			const to = this.#placed(m.to);
+			const line = this.#pair(m.line);
+			const from = line ? line[0] : this.#placed(m.from ?? 0);
+			if (to === null || from === null) return;
+			if (line) this.rows.push({ from, to, typed: shown[i] ?? '', should: '', line });
+			else {
+				const row = this.rows[this.add(from, to)];
 				if (row) row.typed = shown[i] ?? '';
 			}
 		});
@@ -125,9 +136,27 @@ export class SquareBox {
 	}
 	#values() {
 		const measures = this.filled.map(({ row }) =>
-			row.line ? { kind: 'offset', line: row.line, at_mm: 0, off_mm: row.typed, to: row.to } : { from: row.from, to: row.to, mm: row.typed }
+			row.line
+				? { kind: 'offset', line: row.line.map((at) => this.#named(at)), at_mm: 0, off_mm: row.typed, to: this.#named(row.to) }
+				: { from: this.#named(row.from), to: this.#named(row.to), mm: row.typed }
 		);
-		return { hold: this.hold, measures };
+		return { hold: this.hold.map((at) => this.#named(at)), measures };
+	}
+	/** A corner or mark as it is sent: by its id, which means the same when corners come and go meanwhile. */
+	#named(end: End): NamedEnd {
+		if (typeof end === 'number') return this.ids[end] ?? end;
+		return { ...end, side: this.ids[end.side] ?? end.side };
+	}
+	/** Where a corner or mark on record stands now; null where it is gone. */
+	#placed(end: NamedEnd): End | null {
+		if (typeof end === 'number') return end;
+		const at = this.#corners.indexOf(typeof end === 'string' ? end : `${end.side}`);
+		if (typeof end === 'string') return at < 0 ? null : at;
+		return typeof end.side === 'number' ? { ...end, side: end.side } : at < 0 ? null : { ...end, side: at };
+	}
+	#pair(pair: [Named, Named] | undefined): [number, number] | undefined {
+		const places = pair?.map((end) => this.#placed(end));
+		return places?.every((at) => typeof at === 'number') ? (places as [number, number]) : undefined;
 	}
 	async solve() {
 		const ask = ++this.#ask;
@@ -162,12 +191,16 @@ export class SquareBox {
 	/** The outline has changed: new rows where its corners did, else the same readings against it. */
 	async refresh() {
 		const typed = this.rows.filter((row) => row.typed.trim());
-		const fits = (end: End) => (typeof end === 'number' ? end : end.side) < this.corners;
+		const named = typed.map((row) => ({ row, from: this.#named(row.from), to: this.#named(row.to), line: row.line?.map((at) => this.#named(at)) as [Named, Named] | undefined }));
+		const hold = this.hold.map((at) => this.#named(at)) as [Named, Named];
 		this.fill();
-		for (const row of typed.filter((one) => fits(one.from) && fits(one.to) && (!one.line || one.line.every(fits)))) {
-			if (row.line) this.rows.push(row);
+		this.hold = this.#pair(hold) ?? this.hold;
+		for (const { row, ...was } of named) {
+			const [from, to, line] = [this.#placed(was.from), this.#placed(was.to), this.#pair(was.line)];
+			if (from === null || to === null || (was.line && !line)) continue;
+			if (line) this.rows.push({ ...row, from, to, line });
 			else {
-				const at = this.rows[this.add(row.from, row.to)];
+				const at = this.rows[this.add(from, to)];
 				if (at) at.typed = row.typed;
 			}
 		}

@@ -10,7 +10,8 @@ export type Kind = 'string-gaps' | 'form-levels';
 
 export class StraightBox {
 	kind = $state<Kind>('string-gaps');
-	side = $state(0);
+	/** id of the side */
+	side = $state('');
 	block = $state('');
 	want = $state('');
 	inside = $state(false);
@@ -26,11 +27,12 @@ export class StraightBox {
 		this.block = data.desk.units === 'mm' ? '20' : '3/4"';
 	}
 	/** Start on a side: a reading at every stake, or at the ends and the middle where no form stands. */
-	open(side: number, form: SideForm | undefined, length_mm: number) {
-		const at = form?.stake_at_mm.length ? form.stake_at_mm : [0, length_mm / 2, length_mm];
-		if (this.side === side && this.stations.length === at.length) return;
+	open(at: number, form: SideForm | undefined, length_mm: number) {
+		const side = this.data.desk.cornerId(at);
+		const stations = form?.stake_at_mm.length ? form.stake_at_mm : [0, length_mm / 2, length_mm];
+		if (this.side === side && this.stations.length === stations.length) return;
 		this.side = side;
-		this.stations = at;
+		this.stations = stations;
 		this.#bring();
 		this.checked = null;
 		this.problem = null;

@@ -20,13 +20,13 @@
 	const id = $derived(page.params['id'] ?? '');
 	const lens = $derived((['lines', 'ground', 'edges', 'order'].includes(page.params['lens'] ?? '') ? page.params['lens'] : 'lines') as LensId);
 	let desk = $state.raw<JobDesk | null>(null);
-	let pick = $state.raw(new Pick());
+	let pick = $state.raw(new Pick(() => null));
 	let help = $state(false);
 	$effect(() => {
 		const made = new JobDesk(id);
 		untrack(() => {
 			desk = made;
-			pick = new Pick();
+			pick = new Pick(() => made.document);
 			void made.load();
 		});
 	});

@@ -1,0 +1,134 @@
+"""Identity: what every row and corner of a plan is called, so that edits and records mean the same thing later.
+
+An id that a file does not give is made from the content of what it names, so that reading the file twice gives the
+same. From then on it stays, whatever becomes of the content. A side is named by its first corner.
+"""
+
+from __future__ import annotations
+
+import base64
+import hashlib
+import json
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
+from typing import Any, Literal, TypeVar
+
+from humble_trowel.core.errors import EditError, PlanError
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.model import Row
+
+Kind = Literal[
+    "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
+    "existing", "forms", "benchmarks", "layers",
+]  # fmt: skip
+ROWS: dict[Kind, str] = {
+    "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
+    "piles": "q", "existing": "x", "forms": "f",
+}  # fmt: skip
+NAMES: dict[Kind, str] = {
+    "corner": "corner", "side": "side", "opening": "opening", "zones": "zone", "edges": "line inside", "beams": "beam",
+    "pads": "pad", "recesses": "recess", "side_pads": "pad beside the slab", "kerbs": "kerb", "piles": "row of piles",
+    "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer",
+}  # fmt: skip
+T = TypeVar("T", bound=Row)
+
+
+@dataclass(frozen=True)
+class Ref:
+    """Says of a field of an edit or record that it holds the id of something of this kind."""
+
+    kind: Kind
+
+
+def made_id(letter: str, content: Any, taken: set[str]) -> str:
+    """A short id from content; the n-th of the same content gets another. Adds it to `taken`."""
+    said = json.dumps(content, separators=(",", ":"), sort_keys=True)
+    count = 0
+    while True:
+        digest = hashlib.sha256(f"{letter}|{said}|{count}".encode()).digest()
+        found = letter + base64.b32encode(digest)[:7].decode().lower()
+        if found not in taken:
+            taken.add(found)
+            return found
+        count += 1
+
+
+def with_ids(plan: Plan) -> Plan:
+    """The plan with an id for everything that has none yet; the very plan where nothing is missing."""
+    changes: dict[str, Any] = {}
+    for key, letter in ROWS.items():
+        rows: Sequence[Row] = getattr(plan, key)
+        if any(not row.id for row in rows):
+            changes[key] = _named(rows, letter)
+    if any(not row.id for row in plan.ground.benchmarks):
+        marks = _named(plan.ground.benchmarks, "m")
+        changes["ground"] = plan.ground.model_copy(update={"benchmarks": marks})
+    if any(not layer.id for row in plan.build_ups for layer in row.layers):
+        changes["build_ups"] = [row.model_copy(update={"layers": _named(row.layers, "l")}) for row in plan.build_ups]
+    ring = plan.outline or []
+    if len(plan.corner_ids) < len(ring) or not all(plan.corner_ids):
+        changes["corner_ids"] = _spots_named(plan.corner_ids, [_spot(at) for at in ring], "c")
+    if len(plan.opening_ids) < len(plan.openings) or not all(plan.opening_ids):
+        changes["opening_ids"] = _spots_named(plan.opening_ids, [[_spot(at) for at in r] for r in plan.openings], "o")
+    return plan.model_copy(update=changes) if changes else plan
+
+
+def _spot(at: tuple[float, float]) -> list[float]:
+    return [round(at[0], 3) + 0.0, round(at[1], 3) + 0.0]
+
+
+def _named(rows: Sequence[T], letter: str) -> list[T]:
+    taken = {row.id for row in rows if row.id}
+    return [row if row.id else row.model_copy(update={"id": made_id(letter, row.without_id(), taken)}) for row in rows]
+
+
+def _spots_named(had: Sequence[str], content: Sequence[Any], letter: str) -> list[str]:
+    old = [*had, *[""] * len(content)][: len(content)]
+    taken = {name for name in old if name}
+    return [name or made_id(letter, what, taken) for name, what in zip(old, content, strict=True)]
+
+
+def check_ids(plan: Plan) -> None:
+    """Raise PlanError, naming the path, where an id stands twice in one list."""
+    lists: list[tuple[str, Iterable[str]]] = [(key, (row.id for row in getattr(plan, key))) for key in ROWS]
+    lists += [("ground.benchmarks", (row.id for row in plan.ground.benchmarks))]
+    lists += [(f"build_ups[{i}].layers", (layer.id for layer in row.layers)) for i, row in enumerate(plan.build_ups)]
+    for key, ids in lists:
+        _once(ids, f"{key}[{{}}].id")
+    for key, found, count in (
+        ("corner_ids", plan.corner_ids, len(plan.outline or [])),
+        ("opening_ids", plan.opening_ids, len(plan.openings)),
+    ):
+        if len(found) > count:
+            raise PlanError(f"{key} names {len(found)}; there are {count}.", key)
+        _once(found, f"{key}[{{}}]")
+
+
+def _once(ids: Iterable[str], path: str) -> None:
+    seen: set[str] = set()
+    for at, name in enumerate(ids):
+        if name and name in seen:
+            raise PlanError(f"The id {name} stands twice. Each needs one of its own.", path.format(at))
+        seen.add(name)
+
+
+def ids_of(plan: Plan, kind: Kind) -> Sequence[str]:
+    """The ids of a kind, in the order of the plan."""
+    if kind in ("corner", "side"):
+        return plan.corner_ids
+    if kind == "opening":
+        return plan.opening_ids
+    if kind == "benchmarks":
+        return [row.id for row in plan.ground.benchmarks]
+    if kind == "layers":
+        return [layer.id for row in plan.build_ups for layer in row.layers]
+    return [row.id for row in getattr(plan, kind)]
+
+
+def place_of(plan: Plan, kind: Kind, name: str, path: str = "") -> int:
+    """Where the row or corner with this id stands now. Raises EditError in plain words where it is gone."""
+    for at, own in enumerate(ids_of(plan, kind)):
+        if own == name:
+            return at
+    gone = "its first corner was taken out" if kind == "side" else "somebody took it out"
+    raise EditError(f"That {NAMES[kind]} is not on this slab any more: {gone}.", path or kind)

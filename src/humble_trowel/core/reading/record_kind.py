@@ -1,0 +1,47 @@
+"""What a kind of record is: its values, what it must be to make sense, and what it comes to in a sentence."""
+
+from __future__ import annotations
+
+from typing import Any, ClassVar, Generic, TypeVar
+
+from pydantic import ValidationError
+
+from humble_trowel.core.errors import InputError
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.model import Model
+from humble_trowel.core.plan.refs import by_id
+from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.plain_errors import plan_error
+from humble_trowel.core.units import Units
+
+V = TypeVar("V", bound=Model)
+
+
+class RecordKind(Generic[V]):
+    """One kind; a subclass stands in its matter's folder and is registered once, in core/record_kinds.py."""
+
+    name: ClassVar[str]
+    values: type[V]
+
+    def read(self, data: dict[str, Any], units: Units) -> V:
+        """Values as typed or stored; lengths may be text with units. Raises InputError naming the field."""
+        try:
+            return self.values.model_validate(data, context={"units": units})
+        except ValidationError as error:
+            found = plan_error(error)
+            raise InputError(found.words, found.path) from None
+
+    def resolved(self, values: V, plan: Plan) -> V:
+        """The values with everything that they mean named by id, against the plan that they were made on."""
+        return by_id(values, plan)
+
+    def check(self, plan: Plan, crew: Ways, notes: Any, values: V) -> None:
+        """Raise InputError, naming the field, for a record that cannot be. notes: what was written down before."""
+
+    def sentence(self, plan: Plan, crew: Ways, notes: Any, values: V) -> str:
+        """What it comes to, for the list and the answer. Raises TrowelError where it cannot be said."""
+        return ""
+
+    def shown(self, values: V, units: Units) -> list[str]:
+        """Its readings as a crew reads them, in the order of the values."""
+        return []
