@@ -22,9 +22,10 @@ from humble_trowel.core.edges.cut import cut
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.slices import count_by_slices
 from humble_trowel.core.geometry.solid import build_solid
+from humble_trowel.core.job import Job
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.reading.job_file import read_plan
-from humble_trowel.core.whole import whole, whole_json
+from humble_trowel.core.stages import report
 from tests.plain_grid import CUBE_MM, START_MM, grid_m3
 from tests.random_jobs import random_job
 
@@ -63,7 +64,7 @@ def three_ways(plan):
 
 def answers(plan):
     """'' where every answer comes about and is JSON, and cuts in four directions can be drawn."""
-    told = whole_json(whole(plan, Ways(), 1500.0), plan, Ways())
+    told = report(Job(plan, line_mm=1500.0))
     json.dumps(told, allow_nan=False)
     lost = [row["words"] for row in told["findings"] if row["code"] == "cannot-compute"]
     if lost:

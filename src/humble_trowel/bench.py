@@ -57,8 +57,7 @@ def sixty_corners() -> dict[str, Any]:
 
 
 def core_rows() -> list[Row]:
-    from humble_trowel.core.figures import figure
-    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.core.job import Job
     from humble_trowel.core.reading.job_file import read_plan
     from humble_trowel.files.job_file import parse_job
 
@@ -66,13 +65,12 @@ def core_rows() -> list[Row]:
     demo = parse_job((folder / "honey-house.json").read_bytes())
     bay = parse_job((folder / "boat-bay.json").read_bytes())
     sixty = read_plan(sixty_corners())
-    ways = Ways()
-    figure(demo, ways)
+    _ = Job(demo).figure
     calm_memory()  # as the server does at its start
     return [
-        timed("figure of the demo job (honey house, 4 zones)", lambda: figure(demo, ways), 200, 10, "p95"),
-        timed("figure of the second demo job (boat bay)", lambda: figure(bay, ways), 200, 10, "p95"),
-        timed("figure of 60 corners, all sides thickened, two types", lambda: figure(sixty, ways), 60, 60, "p95"),
+        timed("figure of the demo job (honey house, 4 zones)", lambda: Job(demo).figure, 200, 10, "p95"),
+        timed("figure of the second demo job (boat bay)", lambda: Job(bay).figure, 200, 10, "p95"),
+        timed("figure of 60 corners, all sides thickened, two types", lambda: Job(sixty).figure, 60, 60, "p95"),
     ]
 
 

@@ -12,6 +12,7 @@ from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.redo import net_after
 from humble_trowel.core.geometry.solid import Solid, all_facets, build_solid
 from humble_trowel.core.geometry.strips import Facet
+from humble_trowel.core.geometry.zones import LAID
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.reading.job_file import read_plan
 
@@ -49,7 +50,7 @@ def large_job(ring: list[list[float]]) -> dict[str, Any]:
 
 def fresh(plan: Plan) -> Solid:
     """The solid with nothing kept from before."""
-    plan._laid = plan._built = None
+    LAID.clear()
     return build_solid(plan)
 
 

@@ -22,14 +22,14 @@ def ground_rows() -> list[Row]:
     """Cut and fill of 400 and of 20,000 shots against the design, and the whole ground of the demo job."""
     from humble_trowel.core.geometry.solid import build_solid
     from humble_trowel.core.ground.cut_fill import cut_fill
-    from humble_trowel.core.ground.ground_job import ground
     from humble_trowel.core.ground.layer_shots import take_shots
     from humble_trowel.core.ground.shot_surface import shot_surface
-    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.core.job import Job
+    from humble_trowel.core.plan.ways import JobWays
     from humble_trowel.files.job_file import parse_job
 
     demo = parse_job((resources.files("humble_trowel.demo") / "jobs" / "honey-house.json").read_bytes())
-    solid, ways = build_solid(demo), Ways()
+    solid, ways = build_solid(demo), JobWays()
 
     def measured(rounds: list[tuple[str, Shots]]) -> Callable[[], object]:
         """Triangles through the shots, then cut and fill over every zone: the design stands already."""
@@ -61,5 +61,5 @@ def ground_rows() -> list[Row]:
             1500,
             "p50",
         ),
-        timed("stack, rod card, stone and spoil of the demo job", lambda: ground(demo, ways), 50, 50, "p95"),
+        timed("stack, rod card, stone and spoil of the demo job", lambda: Job(demo).ground, 50, 50, "p95"),
     ]

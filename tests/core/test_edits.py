@@ -1,10 +1,10 @@
 """Edits of a plan: what moves, what stays, what is refused."""
 
 import pytest
+from tests.answers import figure
 from tests.plans import edited, l_shape, new, plan
 
 from humble_trowel.core.errors import TrowelError
-from humble_trowel.core.figures import figure
 from humble_trowel.core.plan.ways import Ways
 
 FT = 304.8

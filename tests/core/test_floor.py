@@ -6,10 +6,10 @@ from tests.plans import edited, plan
 from humble_trowel.core.errors import CallError
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.ground.levels import known_marks
-from humble_trowel.core.ground.notes import NO_NOTES
 from humble_trowel.core.ground.rod import rod_card
 from humble_trowel.core.plan.levels import floor_mm, read_level
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.site_records import NO_RECORDS
 
 LAYERS = [
     {"kind": "screed", "thickness_mm": 50}, {"kind": "foam", "thickness_mm": 80, "strength_kpa": 200}, {"kind": "slab"},
@@ -71,7 +71,7 @@ def test_a_mark_on_the_floor_moves_with_what_lies_over_the_slab():
         raised(),
         {"op": "set_benchmark", "benchmark": None, "name": "sill", "level": "floor", "what": "floor", "at": None},
     )
-    assert known_marks(job, NO_NOTES)["sill"] == 130
+    assert known_marks(job, NO_RECORDS)["sill"] == 130
     thin = [{**row, "thickness_mm": 30} if row["kind"] == "screed" else row for row in LAYERS]
     job = edited(job, {"op": "set_build_up", "slab": "S1", "heated": False, "layers": thin})
-    assert known_marks(job, NO_NOTES)["sill"] == 110
+    assert known_marks(job, NO_RECORDS)["sill"] == 110

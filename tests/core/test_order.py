@@ -1,9 +1,10 @@
 """Allowances, the plant's step, trucks and the call-in card."""
 
 import pytest
+from tests.answers import figure
 from tests.plans import edited, job, l_shape, plan
 
-from humble_trowel.core.figures import figure, figure_json
+from humble_trowel.core.figures import figure_json
 from humble_trowel.core.order.call_in import card_text
 from humble_trowel.core.plan.ways import Allowances, Plant, Ways
 from humble_trowel.core.reading.job_file import read_plan

@@ -3,10 +3,10 @@
 import json
 
 import pytest
+from tests.answers import figure
 from tests.plans import job, plan
 
 from humble_trowel.core.errors import PlanError
-from humble_trowel.core.figures import figure
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.files.job_file import parse_job, write_job

@@ -1,6 +1,7 @@
 """The rule book: every rule stands in it, every calculator shows a working that adds up, counties may say otherwise."""
 
 import pytest
+from tests.answers import ground
 from tests.core.test_code_rules import IN, at_the_edge
 from tests.plans import plan
 from tests.properties.test_working import again, workings
@@ -9,7 +10,6 @@ from humble_trowel.core.edges.edge_checks import edge_checks
 from humble_trowel.core.edges.part_doubts import part_findings
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.solid import build_solid
-from humble_trowel.core.ground.ground_job import ground
 from humble_trowel.core.plan.local_rules import LIMITS, LocalRule
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.rules.book import RULES, limits_of, read_limit, try_rule

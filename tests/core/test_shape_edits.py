@@ -1,10 +1,10 @@
 """Edits of beams, pads, recesses, what comes on top and what is met."""
 
 import pytest
+from tests.answers import figure
 from tests.plans import edited, l_shape, plan
 
 from humble_trowel.core.errors import CallError, EditError, LengthError, PlanError
-from humble_trowel.core.figures import figure
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.plan.ways import Ways
 

@@ -110,7 +110,8 @@ def test_a_stale_move_of_another_browser_moves_the_beam_it_meant(page, server, b
     page.mouse.down()
     page.mouse.move(at[0] + 20, at[1], steps=4)
     page.mouse.up()
-    page.get_by_role("button", name="Put mine on top").click()
+    with page.expect_response(lambda answer: answer.url.endswith("/edits") and answer.ok):
+        page.get_by_role("button", name="Put mine on top").click()
     expect(page.get_by_text("changed this slab meanwhile")).to_have_count(0)
     expect(page.locator("[data-tag='beam-2']")).to_have_count(0)
     document = page.request.get(f"{server.url}/api/jobs/{page.url.split('/')[4]}").json()["document"]

@@ -7,13 +7,13 @@ from itertools import pairwise
 import ezdxf
 import pytest
 
-from humble_trowel.core.forms.form_plan import form_plan
 from humble_trowel.core.lines.setting_out import set_out
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.files.dxf_read import read_dxf
 from humble_trowel.files.dxf_write import LAYERS, write_dxf
 from humble_trowel.files.points_csv import read_points_csv, write_points_csv, write_set_out_csv
 from humble_trowel.files.points_file import PointsError
+from tests.answers import form_plan
 from tests.core.test_setting_out import demo
 from tests.plans import edited, l_shape
 

@@ -3,10 +3,10 @@
 import re
 
 import pytest
+from tests.answers import form_plan
 from tests.core.test_setting_out import demo
 from tests.plans import edited, l_shape
 
-from humble_trowel.core.forms.form_plan import form_plan
 from humble_trowel.core.lines.setting_out import set_out
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.papers import set_out_sheet

@@ -8,9 +8,9 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from humble_trowel.core.errors import PlanError
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.job import Job
 from humble_trowel.core.reading.job_file import read_plan
-from humble_trowel.core.whole import whole, whole_json
+from humble_trowel.core.stages import report
 from humble_trowel.files.job_file import parse_job, write_job
 
 FOLDER = resources.files("humble_trowel.demo") / "jobs"
@@ -47,7 +47,7 @@ def changed(job, path, value, how):
 
 
 def told(plan):
-    return whole_json(whole(plan, Ways()), plan, Ways())
+    return report(Job(plan))
 
 
 @settings(max_examples=250, deadline=None)

@@ -2,6 +2,7 @@
 
 import numpy as np
 import pytest
+from tests.answers import ground
 from tests.plain_grid import Depths, inside
 from tests.plans import plan
 from tests.random_jobs import random_job
@@ -9,7 +10,6 @@ from tests.random_jobs import random_job
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.ground.displaced import displaced_m3
-from humble_trowel.core.ground.ground_job import ground
 from humble_trowel.core.order.quantity import allowances
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.reading.job_file import read_plan

@@ -5,9 +5,9 @@ import math
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from tests.answers import figure
 from tests.plans import plan
 
-from humble_trowel.core.figures import figure
 from humble_trowel.core.plan.ways import SLACK_M3, Allowances, Plant, Ways
 
 YD = 0.764554857984

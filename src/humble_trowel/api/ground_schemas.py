@@ -9,17 +9,11 @@ from pydantic import BaseModel, Field
 from humble_trowel.api.schemas import Body
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.ground.ground_job import Ground
+from humble_trowel.core.ground.layer_choices import LayerChoice
 from humble_trowel.core.ground.layer_view import LayerView
 from humble_trowel.core.ground.records import GroundTest, LiftSigned, SoftSpot
+from humble_trowel.core.ground.rod_check import RodSaid
 from humble_trowel.core.working import Working
-
-
-class LayerChoice(BaseModel):
-    """A layer that can be shot. shots: how many stand on it."""
-
-    key: str
-    name: str
-    shots: int
 
 
 class Mark(BaseModel):
@@ -84,11 +78,11 @@ class GroundState(BaseModel):
 
 class RodCheck(Body):
     """A reading to check against a level, or against a layer at a spot. reading: text or mm; null asks what it should be. surface:
-    its row of the rod card."""
+    id of its row on the rod card."""
 
     reading: Annotated[str, Field(max_length=40)] | float | None = None
     level_mm: float | None = None
-    surface: Annotated[int, Field(ge=0, le=5000)] | None = None
+    surface: Annotated[str, Field(max_length=24)] | None = None
     at: tuple[float, float] | None = None
     layer: Annotated[str, Field(max_length=24)] = "base"
 
@@ -101,14 +95,3 @@ class RodAnswer(BaseModel):
     where: str
     working: Working
     said: RodSaid | None
-
-
-class RodSaid(BaseModel):
-    """jump: a question where the reading is far off."""
-
-    reading_mm: float
-    reading_text: str
-    off_mm: float
-    words: str
-    verdict: Literal["high", "low", "inside"]
-    jump: str

@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any
+from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
 from humble_trowel.core.calls.walk import Walked
 from humble_trowel.core.edits.registry import Edit
-from humble_trowel.core.figures import Figure
+from humble_trowel.core.figures import Concrete, Figure
+from humble_trowel.core.findings import Finding
 from humble_trowel.core.ground.standing import Graded
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
@@ -82,7 +83,7 @@ class Before(BaseModel):
 
 class JobState(BaseModel):
     """A job as it stands at its newest revision. squared: what the last taped round says now; square: that it is right. graded: how
-    the ground stands."""
+    the ground stands. records: changes with every record. The figure is without its second way: that follows as JobDoubts."""
 
     id: str
     revision: int
@@ -96,8 +97,29 @@ class JobState(BaseModel):
     squared: str | None
     square: bool
     graded: Graded
+    records: str
     document: Plan
     figure: Figure
+
+
+class StageKnot(BaseModel):
+    """How a stage stands, for its knot on the string."""
+
+    id: str
+    state: Literal["tight", "loop", "flagged"]
+    words: str
+
+
+class JobDoubts(BaseModel):
+    """What follows after the numbers: every finding in one list, those that stop the call to the plant, how each stage
+    stands, and the concrete counted a second way. records: changes with every record, as in JobState."""
+
+    revision: int
+    records: str
+    concrete: Concrete | None
+    findings: list[Finding]
+    stops: list[Finding]
+    stages: list[StageKnot]
 
 
 class Drafted(BaseModel):

@@ -19,17 +19,14 @@ def figure(
 ) -> None:
     """The figures of a job FILE, without a server."""
     from humble_trowel.core.errors import TrowelError
-    from humble_trowel.core.plan.ways import Ways
-    from humble_trowel.core.whole import whole, whole_json
+    from humble_trowel.core.job import Job
+    from humble_trowel.core.stages import report
     from humble_trowel.files.figure_text import as_text
     from humble_trowel.files.job_file import read_job
 
     try:
-        plan = read_job(job)
-        found = whole(plan, Ways(), line)
-        told = (
-            json.dumps(whole_json(found, plan, Ways()), indent=1, allow_nan=False) + "\n" if as_json else as_text(found)
-        )
+        found = Job(read_job(job), line_mm=line)
+        told = json.dumps(report(found), indent=1, allow_nan=False) + "\n" if as_json else as_text(found)
     except TrowelError as error:
         stop(f"{job}: {error}")
     except OSError as error:
@@ -43,14 +40,14 @@ def square(job: Path, taped: Path, as_json: JsonOption = False) -> None:
     from humble_trowel.core.errors import TrowelError
     from humble_trowel.core.lines.square_job import read_taped, square_plan
     from humble_trowel.core.lines.squaring import squared_json
-    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.core.plan.ways import Ways, ways_for
     from humble_trowel.files.job_file import read_job
     from humble_trowel.files.lines_text import squared_text
 
     said = json_file(taped)
     try:
         plan = read_job(job)
-        answer = square_plan(plan, read_taped(said, plan.units), Ways())
+        answer = square_plan(plan, read_taped(said, plan.units), ways_for(Ways(), plan.ways))
     except TrowelError as error:
         stop(f"{taped}: {error}")
     except OSError as error:
@@ -89,8 +86,7 @@ def grade(
 ) -> None:
     """Cut, fill and extra concrete: a job FILE and SHOTS as CSV (name,x_mm,y_mm,level_mm), without a server."""
     from humble_trowel.core.errors import TrowelError
-    from humble_trowel.core.ground.grade import dug_from, graded, graded_json
-    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.core.grade import dug_from, grade_job
     from humble_trowel.files.ground_text import graded_text
     from humble_trowel.files.job_file import read_job
     from humble_trowel.files.shots_csv import read_dug_csv, read_shots_csv
@@ -100,11 +96,11 @@ def grade(
         plan = read_job(job)
         at = shots
         taken = read_shots_csv(shots.read_bytes(), layer)
+        graded = grade_job(plan, taken, dug_from(read_dug_csv(dug.read_bytes())) if dug else [])
         if not as_json and dug is None:
-            typer.echo(graded_text(*graded(plan, Ways(), taken), plan.units))
+            typer.echo(graded_text(graded.taken, graded.places, graded.settled, plan.units))
             return
-        trenches = dug_from(read_dug_csv(dug.read_bytes())) if dug else []
-        told = graded_json(plan, Ways(), taken, trenches)
+        told = graded.told()
     except TrowelError as error:
         stop(f"{at}: {error}")
     except OSError as error:

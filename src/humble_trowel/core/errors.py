@@ -69,6 +69,6 @@ class EditError(TrowelError):
 class ComputeError(TrowelError):
     """A fault of the program in one answer. part: which. why: for whoever mends it."""
 
-    def __init__(self, part: str, why: str) -> None:
-        super().__init__(f"{part} cannot be worked out for this job: the program stumbled ({why[:160]}).")
+    def __init__(self, part: str, why: str, words: str = "") -> None:
+        super().__init__(words or f"{part} cannot be worked out for this job: the program stumbled ({why[:160]}).")
         self.part = part

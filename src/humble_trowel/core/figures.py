@@ -1,34 +1,30 @@
-"""The one place that puts a whole answer together: plan and ways in, every figure with its working out."""
+"""The figure of a plan: outline, ledger counted two ways, the order; and doubts about it as a whole."""
 
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 import numpy as np
 
 from humble_trowel.core.calls.walk import walk
-from humble_trowel.core.drawing.plan_view import PlanView, plan_view
-from humble_trowel.core.edges.corner_levels import CornerLevel, corner_levels
-from humble_trowel.core.edges.cut_places import CutPlace, cut_places
-from humble_trowel.core.edges.edge_checks import EdgeCheck, edge_checks, edge_findings
-from humble_trowel.core.edges.part_doubts import part_findings
-from humble_trowel.core.edges.shape_doubts import shape_findings
+from humble_trowel.core.drawing.plan_view import PlanView
+from humble_trowel.core.edges.corner_levels import CornerLevel
+from humble_trowel.core.edges.cut_places import CutPlace
+from humble_trowel.core.edges.edge_checks import EdgeCheck
 from humble_trowel.core.findings import Finding, finding
-from humble_trowel.core.geometry.slices import Slices, count_by_slices
-from humble_trowel.core.geometry.solid import Solid, build_solid
-from humble_trowel.core.guard import answers, or_finding
-from humble_trowel.core.lines.outline import Outline, outline_figure
-from humble_trowel.core.order.call_in import CallLine, call_in
+from humble_trowel.core.geometry.slices import Slices
+from humble_trowel.core.geometry.solid import Solid
+from humble_trowel.core.lines.outline import Outline
+from humble_trowel.core.order.call_in import CallLine
 from humble_trowel.core.order.leaves import volume_unit
-from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.order.ledger_part import LedgerPart
-from humble_trowel.core.order.measured import UNMEASURED, Measured
-from humble_trowel.core.order.quantity import Allowance, Ordered, Truck, allowances, order, order_findings
-from humble_trowel.core.order.second_pours import SecondPour, second_pours
+from humble_trowel.core.order.measured import Measured
+from humble_trowel.core.order.quantity import Allowance, Ordered, Truck, allowances, order
+from humble_trowel.core.order.second_pours import SecondPour
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import MM_PER_FT, format_volume, say_depth, say_length
 from humble_trowel.core.working import Working, leaf, work
 
@@ -81,110 +77,51 @@ class Figure:
     second_pours: list[SecondPour]
 
 
-def figure(
-    plan: Plan, ways: Ways, *, every_diagonal: bool = False, quick: bool = False, found: Measured = UNMEASURED
-) -> Figure:
-    """All figures of a checked plan under the crew's ways (a job's own ways laid over them).
-
-    quick: without the second way of counting, for a plan that is being dragged. found: what the site measured.
-    """
-    ways = ways_for(ways, plan.ways)
-    doubts = _walk_findings(plan)
-    if plan.outline is None:
-        doubts.append(
-            finding(
-                "nothing-drawn",
-                "outline",
-                "Nothing on this sheet.",
-                "Start at a corner you can find again and call the first side.",
-            )
-        )
-        return Figure(None, None, [], doubts, call_in(plan, None, ways), None, [], [], [], [])
-    solid = or_finding(lambda: _solid(plan), None, doubts)
-    outline = outline_figure(plan, ways.reading.nearest, every_diagonal)
-    if solid is None:
-        return Figure(outline, None, [], doubts, call_in(plan, None, ways), None, [], [], [], [])
-    concrete = or_finding(lambda: _concrete(plan, solid, ways, quick, found), None, doubts)
-    doubts += or_finding(lambda: _shape_doubts(plan, solid, ways), [], doubts)
-    no_checks: list[EdgeCheck] = []
-    checks = or_finding(lambda: _checks(plan, solid, ways), no_checks, doubts)
-    doubts += edge_findings(checks)
-    if concrete:
-        doubts += _ways_findings(plan, concrete) + order_findings(plan, concrete.ordered, ways)
-    pours = second_pours(plan)
-    drawing = or_finding(lambda: _drawing(plan, solid, concrete, pours), None, doubts)
-    return Figure(
-        outline=outline,
-        concrete=concrete,
-        trucks=concrete.ordered.trucks if concrete else [],
-        findings=doubts,
-        call_in=call_in(plan, concrete.ordered if concrete else None, ways),
-        drawing=drawing,
-        cuts=or_finding(lambda: _cuts(plan, solid, drawing), [], doubts),
-        levels=or_finding(lambda: _levels(plan, solid), [], doubts),
-        checks=checks,
-        second_pours=pours,
-    )
+NO_OUTLINE = finding(
+    "nothing-drawn",
+    "outline",
+    "Nothing on this sheet.",
+    "Start at a corner you can find again and call the first side.",
+)
 
 
-@answers("The shape of the slab")
-def _solid(plan: Plan) -> Solid | None:
-    return build_solid(plan)
-
-
-@answers("The list of doubts about the shape")
-def _shape_doubts(plan: Plan, solid: Solid, ways: Ways) -> list[Finding]:
-    return (
-        _plan_findings(plan, solid) + part_findings(plan, solid, ways.local_rules) + shape_findings(plan, solid, ways)
-    )
-
-
-@answers("The rules at the edge")
-def _checks(plan: Plan, solid: Solid, ways: Ways) -> list[EdgeCheck]:
-    return edge_checks(plan, solid.cells, ways.local_rules)
-
-
-@answers("The drawing")
-def _drawing(plan: Plan, solid: Solid, concrete: Concrete | None, pours: list[SecondPour]) -> PlanView | None:
-    return plan_view(plan, solid, concrete.parts if concrete else [], pours)
-
-
-@answers("The list of cuts")
-def _cuts(plan: Plan, solid: Solid, drawing: PlanView | None) -> list[CutPlace]:
-    return cut_places(plan, solid.cells, drawing.steps if drawing else [])
-
-
-@answers("Levels of the corners")
-def _levels(plan: Plan, solid: Solid) -> list[CornerLevel]:
-    return corner_levels(plan, solid.cells)
-
-
-@answers("The concrete")
-def _concrete(plan: Plan, solid: Solid, ways: Ways, quick: bool, found: Measured) -> Concrete | None:
-    parts = ledger(plan, solid)
+def concrete_of(plan: Plan, solid: Solid, parts: list[LedgerPart], ways: JobWays, found: Measured) -> Concrete:
+    """The ledger with its allowances and the order, counted one way. found: what the site measured."""
     extras = allowances(plan, solid, ways, found)
     ordered = order(plan, parts, extras, ways)
     unit, per_unit = volume_unit(plan)
     net_m3 = math.fsum(part.m3 for part in parts)
     texts = {f"part_{part.letter}": part.working for part in parts}
     net_text = format_volume(net_m3, plan.units)
-    slices = None if quick else count_by_slices(plan)
     return Concrete(
         net_m3=net_m3,
         parts=parts,
-        second_way_m3=slices.total_m3 if slices else None,
+        second_way_m3=None,
         allowances=extras,
         order_m3=ordered.order_m3,
         order_yd3=ordered.order_yd3,
         net=work("As drawn", unit, " + ".join(texts), texts, source="greatest-depth", text=f"{net_text} {unit}"),
-        second_way=_second_way(plan, slices) if slices else None,
+        second_way=None,
         net_text=net_text,
-        second_way_text=format_volume(slices.total_m3, plan.units) if slices else "",
+        second_way_text="",
         need_text=format_volume(ordered.need.value * per_unit, plan.units),
-        agree=_agreement(slices.total_m3, net_m3) if slices else "Counted when kept.",
+        agree="Counted when kept.",
         ordered=ordered,
-        slices=_bars(plan, slices) if slices else [],
-        slice_mm=slices.width_mm if slices else 0.0,
+        slices=[],
+        slice_mm=0.0,
+    )
+
+
+def with_second_way(plan: Plan, concrete: Concrete, slices: Slices) -> Concrete:
+    """The concrete with the second way beside it."""
+    return replace(
+        concrete,
+        second_way_m3=slices.total_m3,
+        second_way=_second_way(plan, slices),
+        second_way_text=format_volume(slices.total_m3, plan.units),
+        agree=_agreement(slices.total_m3, concrete.net_m3),
+        slices=_bars(plan, slices),
+        slice_mm=slices.width_mm,
     )
 
 
@@ -207,7 +144,8 @@ def _bars(plan: Plan, slices: Slices) -> list[Bar]:
     return [Bar(start + at * wide, m3) for at, m3 in enumerate(bars.tolist())]
 
 
-def _walk_findings(plan: Plan) -> list[Finding]:
+def walk_findings(plan: Plan) -> list[Finding]:
+    """A walk that is kept as typed and does not close."""
     if plan.walk is None or not plan.walk.text.strip():
         return []
     walked = walk(plan.walk.text, plan.units)
@@ -215,7 +153,8 @@ def _walk_findings(plan: Plan) -> list[Finding]:
     return [finding("walk-open", "walk", f"A walk is kept as typed. {words}", "Finish it, mend it or drop it.")]
 
 
-def _plan_findings(plan: Plan, solid: Solid) -> list[Finding]:
+def step_findings(plan: Plan, solid: Solid) -> list[Finding]:
+    """Zones that drop by their slab's thickness or more."""
     rows: list[Finding] = []
     for cell in solid.cells:
         drop = plan.zones[cell.index].drop_mm
@@ -226,7 +165,8 @@ def _plan_findings(plan: Plan, solid: Solid) -> list[Finding]:
     return rows
 
 
-def _ways_findings(plan: Plan, concrete: Concrete) -> list[Finding]:
+def second_way_findings(concrete: Concrete) -> list[Finding]:
+    """Both ways of counting too far apart."""
     if concrete.second_way_m3 is None or not concrete.net_m3:
         return []
     apart = abs(concrete.second_way_m3 - concrete.net_m3) / concrete.net_m3
@@ -263,5 +203,5 @@ def figure_json(result: Figure) -> dict[str, Any]:
         },
         "trucks": [{"load_m3": t.load_m3, "load_yd3": t.load_yd3} for t in result.trucks],
         "levels": {"corners": [{"zone": r.zone, "corner": r.corner, "level_mm": r.level_mm} for r in result.levels]},
-        "findings": [f.__dict__ for f in result.findings],
+        "findings": [f.told() for f in result.findings],
     }  # fmt: skip

@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
-from humble_trowel.core.whole import Whole
+from humble_trowel.core.job import Job
+from humble_trowel.core.stages import findings
 
 
-def as_text(found: Whole) -> str:
+def as_text(found: Job) -> str:
     """Outline, ledger, order, trucks, rod readings where a laser stands, and every finding, one line each."""
     rows: list[str] = []
     result = found.figure
@@ -29,5 +30,5 @@ def as_text(found: Whole) -> str:
             rows.append(
                 f"Rod        {spot.reading_text:>12}   {spot.surface}, {spot.at} ({spot.level_text}{f', {spot.slab_text}' if spot.slab_text else ''})"
             )
-    rows += [f"{doubt.severity.upper():6} {doubt.code}: {doubt.words} {doubt.remedy}" for doubt in found.findings]
+    rows += [f"{doubt.severity.upper():6} {doubt.code}: {doubt.words} {doubt.remedy}" for doubt in findings(found)]
     return "\n".join(rows) + "\n"

@@ -71,6 +71,14 @@ def stamp(db: sqlite3.Connection, job_id: str) -> str:
     return str(db.execute(_STAMP, {"job": job_id}).fetchone()[0])
 
 
+_STAMPS = "select job_id, count(*) || '/' || max(rowid) as stamp from records group by job_id"
+
+
+def stamps(db: sqlite3.Connection) -> dict[str, str]:
+    """The stamp of every job that has records."""
+    return {row["job_id"]: str(row["stamp"]) for row in db.execute(_STAMPS)}
+
+
 _NEWEST = f"""
 select {_COLUMNS} from records where job_id = :job and kind = :kind
 and id not in (select supersedes from records where supersedes is not null) order by at desc, rowid desc limit 1

@@ -1,12 +1,12 @@
 <script lang="ts">
 	/** The string between two stakes: a knot a stage, a plumb bob under the open one. */
 	import Frac from '../ui/Frac.svelte';
-	import type { JobState } from '../api/schema';
+	import type { JobDoubts, JobState } from '../api/schema';
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
 	import { knots, type LensId } from './lens';
-	let { job, lens }: { job: JobState; lens: LensId } = $props();
-	const rows = $derived(knots(job));
+	let { job, doubts, lens }: { job: JobState; doubts: JobDoubts | null; lens: LensId } = $props();
+	const rows = $derived(knots(doubts?.stages ?? null));
 	let width = $state(900);
 	const x = (index: number) => (width < 420 ? 38 + (index * (width - 76)) / (rows.length - 1) : 70 + index * Math.min(170, (width - 170) / rows.length));
 	const firstOpen = $derived(rows.findIndex((row) => row.state !== 'tight'));

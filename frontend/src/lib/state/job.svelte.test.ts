@@ -4,22 +4,25 @@ import type { JobState } from '../api/schema';
 import { JobDesk } from './job.svelte';
 
 const head = (revision: number, summary = 'Started'): JobState =>
-	({ id: 'j', revision, summary, author: 'Juno', document: { units: 'ft-in' }, figure: { findings: [] } }) as unknown as JobState;
+	({ id: 'j', revision, records: '0', summary, author: 'Juno', document: { units: 'ft-in' }, figure: { findings: [] } }) as unknown as JobState;
 const answer = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
 const problem = (status: number, code: string, more: object = {}) =>
 	answer({ type: '', code, title: '', status, detail: `said ${code}`, path: '', choices: [], head: null, ...more }, status);
 
 let replies: (Response | Error | Promise<Response>)[] = [];
+let doubts: (Response | Promise<Response>)[] = [];
 let sent: { url: string; body: Record<string, unknown> }[] = [];
 const kept = new Map<string, string>();
 
 beforeEach(() => {
 	vi.useFakeTimers();
 	replies = [];
+	doubts = [];
 	sent = [];
 	kept.clear();
 	vi.stubGlobal('localStorage', { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => kept.set(k, v) });
 	vi.stubGlobal('fetch', async (ask: Request) => {
+		if (ask.url.endsWith('/doubts')) return doubts.shift() ?? problem(404, 'none');
 		const text = ask.method === 'GET' ? '' : await ask.clone().text();
 		sent.push({ url: new URL(ask.url).pathname, body: text ? JSON.parse(text) : {} });
 		const reply = replies.shift();
@@ -110,4 +113,26 @@ test('a job that is gone says so', async () => {
 	const desk = new JobDesk('j');
 	await desk.load();
 	expect(desk.missing).toBe(true);
+});
+
+test('what follows after the numbers joins its own revision, and a late answer to an older one is let go', async () => {
+	const told = (revision: number, records = '0') => ({ revision, records, concrete: { second_way_m3: revision }, findings: [], stops: [], stages: [{ id: 'lines', state: 'tight', words: 'closes' }] });
+	doubts.push(answer(told(1)));
+	const desk = await opened();
+	await vi.advanceTimersByTimeAsync(10);
+	expect(desk.doubts?.stages[0]?.words).toBe('closes');
+	expect(desk.kept?.figure.concrete).toEqual({ second_way_m3: 1 });
+	let free: (value: Response) => void = () => undefined;
+	doubts.push(new Promise<Response>((done) => (free = done)), answer(told(3)));
+	replies.push(answer(head(2)), answer(head(3)));
+	await desk.keep([SIDE]);
+	await desk.keep([SIDE]);
+	free(answer(told(2)));
+	await vi.advanceTimersByTimeAsync(10);
+	expect([desk.doubts?.revision, desk.kept?.revision]).toEqual([3, 3]);
+	doubts.push(answer(told(3, '1/9')));
+	replies.push(answer(head(3)));
+	await desk.load();
+	await vi.advanceTimersByTimeAsync(10);
+	expect(desk.doubts?.records).toBe('0'); // an answer with a record more belongs to another state
 });

@@ -1,6 +1,6 @@
 /** One open job: its kept state, what is being tried, and edits that wait for the server. */
 import { answer, ApiProblem, client, Offline } from '../api/client';
-import type { Drafted, JobState, Keep, Problem } from '../api/schema';
+import type { Drafted, JobDoubts, JobState, Keep, Problem } from '../api/schema';
 import { w } from '../words/words';
 import { cornerId, type Listed, rowId } from './ids';
 import { session } from './session.svelte';
@@ -27,6 +27,8 @@ function measuredSince(was: JobState | null, now: JobState): JobState {
 export class JobDesk {
 	kept = $state.raw<JobState | null>(null);
 	draft = $state.raw<Drafted | null>(null);
+	/** what follows after the numbers: every finding, how each stage stands; of an older revision while it is on its way */
+	doubts = $state.raw<JobDoubts | null>(null);
 	/** edits behind the draft, shown on the board with Keep and Drop */
 	trying = $state.raw<Edit[]>([]);
 	problem = $state.raw<Problem | null>(null);
@@ -68,6 +70,7 @@ export class JobDesk {
 		try {
 			const got = await answer<JobState>(client.GET('/api/jobs/{job_id}', { params: { path: { job_id: this.id } } }));
 			this.kept = measuredSince(this.kept, got);
+			void this.#follow();
 			if (this.waiting.length) void this.#send();
 		} catch (error) {
 			if (error instanceof ApiProblem && error.problem.status === 404) this.missing = true;
@@ -105,6 +108,7 @@ export class JobDesk {
 				client.POST('/api/jobs/{job_id}/edits', { params: { path: { job_id: this.id } }, body })
 			);
 			this.dropDraft();
+			void this.#follow();
 			return true;
 		} catch (error) {
 			this.#failed(error, job, at);
@@ -112,6 +116,27 @@ export class JobDesk {
 		} finally {
 			this.busy = false;
 		}
+	}
+
+	/** Fetch what follows after the numbers; an answer to an older revision or record is let go. */
+	async #follow() {
+		const asked = this.kept;
+		if (!asked) return;
+		try {
+			const got = await answer<JobDoubts>(client.GET('/api/jobs/{job_id}/doubts', { params: { path: { job_id: this.id } } }));
+			const now = this.kept;
+			if (now?.revision !== got.revision || now.records !== got.records) return;
+			this.doubts = got;
+			this.kept = { ...now, figure: { ...now.figure, concrete: got.concrete ?? now.figure.concrete } };
+		} catch (error) {
+			if (error instanceof Offline) this.#followLater();
+			else if (!(error instanceof ApiProblem)) throw error;
+		}
+	}
+	#followTimer: ReturnType<typeof setTimeout> | undefined;
+	#followLater() {
+		clearTimeout(this.#followTimer);
+		this.#followTimer = setTimeout(() => void this.#follow(), 1500);
 	}
 
 	#failed(error: unknown, job: Waiting, at: string) {
@@ -166,7 +191,7 @@ export class JobDesk {
 		await this.keep(clash.edits, 'clash');
 	}
 	takeTheirs() {
-		if (this.clash) this.kept = this.clash.head;
+		if (this.clash) this.takeHead(this.clash.head);
 		this.clash = null;
 		this.dropDraft();
 	}
@@ -222,7 +247,7 @@ export class JobDesk {
 		if (!this.kept) return;
 		const body = { revision: this.kept.revision, edits: [], every_diagonal: true, quick: false };
 		const got = await answer<Drafted>(client.POST('/api/jobs/{job_id}/figure', { params: { path: { job_id: this.id } }, body }));
-		this.kept = { ...this.kept, figure: got.figure };
+		this.kept = { ...this.kept, figure: { ...got.figure, concrete: got.figure.concrete } };
 	}
 
 	undo = () => this.#step('/api/jobs/{job_id}/undo');
@@ -234,6 +259,7 @@ export class JobDesk {
 		const body = { revision: this.kept.revision, author: session.who };
 		try {
 			this.kept = await answer<JobState>(client.POST(path, { params: { path: { job_id: this.id } }, body }));
+			void this.#follow();
 		} catch (error) {
 			if (error instanceof ApiProblem && error.problem.head) this.takeHead(error.problem.head);
 			else if (error instanceof ApiProblem || error instanceof Offline) this.problemAt = 'board';
@@ -244,8 +270,10 @@ export class JobDesk {
 		if (!this.kept) return;
 		const body = { revision: this.kept.revision, author: session.who, n };
 		this.kept = await answer<JobState>(client.POST('/api/jobs/{job_id}/go-back', { params: { path: { job_id: this.id } }, body }));
+		void this.#follow();
 	}
 	takeHead(head: JobState) {
 		this.kept = head;
+		void this.#follow();
 	}
 }

@@ -117,6 +117,8 @@ export const w = {
 		loads: 'Loads',
 		card: 'Read this to the plant',
 		cardHint: 'In the order in which they ask.',
+		stopped: 'Do not call yet.',
+		mend: 'Mend it in',
 		unsaid: 'Not said yet:',
 		copy: 'Copy',
 		copied: 'Copied',

@@ -9,13 +9,13 @@ from typing import Annotated
 from fastapi import APIRouter, Request, Response
 from pydantic import BaseModel
 
-from humble_trowel.api.desk import Desk, document_of
 from humble_trowel.api.errors import StaleJob
 from humble_trowel.api.schemas import (
     Call,
     Draft,
     Drafted,
     HeardWalk,
+    JobDoubts,
     JobState,
     Keep,
     NewJob,
@@ -25,11 +25,12 @@ from humble_trowel.api.schemas import (
     YardJob,
     plain,
 )  # fmt: skip
+from humble_trowel.api.service import Service, document_of
 from humble_trowel.core.calls.walk import origin_point, walk
 from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.edits.zone_walks import landing
 from humble_trowel.core.errors import CallError, TrowelError
-from humble_trowel.core.figures import figure
+from humble_trowel.core.job import Job
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.units import say_length
 from humble_trowel.files.job_file import parse_job, write_job
@@ -39,10 +40,10 @@ router = APIRouter(prefix="/api/jobs", tags=["jobs"])
 JobId = Annotated[str, "id of a job"]
 
 
-def desk_of(request: Request) -> Desk:
-    desk = request.app.state.desk
-    assert isinstance(desk, Desk)
-    return desk
+def service_of(request: Request) -> Service:
+    service = request.app.state.service
+    assert isinstance(service, Service)
+    return service
 
 
 def fast(model: BaseModel, status: int = 200) -> Response:
@@ -53,85 +54,90 @@ def fast(model: BaseModel, status: int = 200) -> Response:
 @router.get("")
 def yard(request: Request) -> list[YardJob]:
     """All jobs, the last changed first, archived ones among them."""
-    desk = desk_of(request)
-    with desk.open() as db:
-        return [desk.yard_job(db, job) for job in jobs.every(db)]
+    service = service_of(request)
+    with service.open() as db:
+        return service.yard(db)
 
 
 @router.post("", status_code=201, response_model=JobState)
 def start(request: Request, body: NewJob) -> Response:
     """A new job without an outline."""
-    desk = desk_of(request)
+    service = service_of(request)
     plan = Plan(name=body.name.strip() or "Unnamed slab", units=body.units)
-    with desk.open() as db:
-        row = jobs.create(db, document_of(plan), body.author, desk.now(), "Started")
-        return fast(desk.state(db, row), 201)
+    with service.open() as db:
+        row = jobs.create(db, document_of(plan), body.author, service.now(), "Started")
+        return fast(service.state(db, row), 201)
 
 
 @router.post("/import", status_code=201, response_model=JobState)
 async def bring_in(request: Request, author: str = "") -> Response:
     """A job from a job file (the body is the file)."""
     plan = parse_job(await request.body())
-    desk = desk_of(request)
-    with desk.open() as db:
-        row = jobs.create(db, document_of(plan), author[:60], desk.now(), "Brought in from a file")
-        return fast(desk.state(db, row), 201)
+    service = service_of(request)
+    with service.open() as db:
+        row = jobs.create(db, document_of(plan), author[:60], service.now(), "Brought in from a file")
+        return fast(service.state(db, row), 201)
 
 
 @router.get("/{job_id}", response_model=JobState)
 def open_job(request: Request, job_id: JobId) -> Response:
     """A job at its newest revision."""
-    desk = desk_of(request)
-    with desk.open() as db:
-        return fast(desk.state(db, jobs.head(db, job_id)))
+    service = service_of(request)
+    with service.open() as db:
+        return fast(service.state(db, jobs.head(db, job_id)))
 
 
 @router.post("/{job_id}/edits", response_model=JobState)
 def keep(request: Request, job_id: JobId, body: Keep) -> Response:
     """Keep edits as a new revision. 409 with the newest state when the screen's revision is stale."""
-    desk = desk_of(request)
-    with desk.open() as db:
+    service = service_of(request)
+    with service.open() as db:
         before = jobs.seen(db, job_id, body.edit_id)
         if before is not None:
-            return fast(desk.state(db, jobs.head(db, job_id)))
+            return fast(service.state(db, jobs.head(db, job_id)))
         now = jobs.head(db, job_id)
         if now.n != body.revision:
-            raise StaleJob(plain(desk.state(db, now)))
-        plan, summary = apply(desk.plan(now), body.edits)
+            raise StaleJob(plain(service.state(db, now)))
+        plan, summary = apply(service.job(db, now).plan, body.edits)
         edits = [edit.model_dump(mode="json") for edit in body.edits]
         try:
             row = jobs.save(
-                db, job_id, body.revision, document_of(plan), body.author, desk.now(), summary,
+                db, job_id, body.revision, document_of(plan), body.author, service.now(), summary,
                 edit_id=body.edit_id, edits=edits,
             )  # fmt: skip
         except jobs.Stale:
-            raise StaleJob(plain(desk.state(db, jobs.head(db, job_id)))) from None
-        desk.plans.get((job_id, row.content), lambda: plan)
-        return fast(desk.state(db, row))
+            raise StaleJob(plain(service.state(db, jobs.head(db, job_id)))) from None
+        return fast(service.state(db, row, plan))
 
 
 @router.post("/{job_id}/figure", response_model=Drafted)
 def draft(request: Request, job_id: JobId, body: Draft) -> Response:
     """Figures of edits that are not kept, on top of the revision that the screen shows."""
-    desk = desk_of(request)
-    with desk.open() as db:
+    service = service_of(request)
+    with service.open() as db:
         jobs.find(db, job_id)
-        row = jobs.revision(db, job_id, body.revision)
-        plan, summary = desk.plan(row), ""
-        _, crew = desk.ways(db)
-        if body.edits:
-            plan, summary = apply(plan, body.edits)
-        found, _ = desk.found(db, row, None if body.quick or not body.edits else plan)
-    result = figure(plan, crew, every_diagonal=body.every_diagonal, quick=body.quick, found=found)
-    return fast(Drafted.model_construct(document=plan, figure=result, summary=summary))
+        job, summary = service.job(db, jobs.revision(db, job_id, body.revision)), ""
+    if body.edits:
+        plan, summary = apply(job.plan, body.edits)
+        job = Job(plan, job.crew, job.records, before=job)
+    result = job.figure_with(quick=body.quick, every_diagonal=body.every_diagonal)
+    return fast(Drafted.model_construct(document=job.plan, figure=result, summary=summary))
+
+
+@router.get("/{job_id}/doubts", response_model=JobDoubts)
+def doubts(request: Request, job_id: JobId) -> Response:
+    """Every finding of the newest revision, what stops the call, and how each stage stands."""
+    service = service_of(request)
+    with service.open() as db:
+        return fast(service.doubts(db, jobs.head(db, job_id)))
 
 
 @router.post("/{job_id}/walk", response_model=HeardWalk)
 def hear_walk(request: Request, job_id: JobId, body: Call) -> Response:
     """A typed walk as heard: ghost line, misclosure, ways out. Nothing is kept."""
-    desk = desk_of(request)
-    with desk.open() as db:
-        plan = desk.plan(jobs.head(db, job_id))
+    service = service_of(request)
+    with service.open() as db:
+        plan = service.head(db, job_id).plan
     start_at = (0.0, 0.0)
     lands = ""
     try:
@@ -175,25 +181,27 @@ def go_back(request: Request, job_id: JobId, body: Step) -> Response:
 
 
 def _step(request: Request, job_id: str, body: Step, kind: str) -> Response:
-    desk = desk_of(request)
-    with desk.open() as db:
+    service = service_of(request)
+    with service.open() as db:
         try:
             if kind == "go-back":
                 old = jobs.revision(db, job_id, body.n or body.revision)
                 words = f"Back to {old.n}: {old.summary}"
-                row = jobs.save(db, job_id, body.revision, old.document, body.author, desk.now(), words, kind="go-back")
+                row = jobs.save(
+                    db, job_id, body.revision, old.document, body.author, service.now(), words, kind="go-back"
+                )
             else:
                 act = jobs.undo if kind == "undo" else jobs.redo
-                row = act(db, job_id, body.revision, body.author, desk.now())
+                row = act(db, job_id, body.revision, body.author, service.now())
         except jobs.Stale:
-            raise StaleJob(plain(desk.state(db, jobs.head(db, job_id)))) from None
-        return fast(desk.state(db, row))
+            raise StaleJob(plain(service.state(db, jobs.head(db, job_id)))) from None
+        return fast(service.state(db, row))
 
 
 @router.get("/{job_id}/revisions")
 def history(request: Request, job_id: JobId) -> list[RevisionRow]:
     """All revisions, newest first."""
-    with desk_of(request).open() as db:
+    with service_of(request).open() as db:
         return [
             RevisionRow.model_validate({k: v for k, v in row.items() if k != "content"})
             for row in jobs.history(db, job_id)
@@ -203,18 +211,18 @@ def history(request: Request, job_id: JobId) -> list[RevisionRow]:
 @router.post("/{job_id}/copy", status_code=201, response_model=JobState)
 def copy(request: Request, job_id: JobId, body: Who) -> Response:
     """A new job that starts as this one stands."""
-    desk = desk_of(request)
-    with desk.open() as db:
-        plan = desk.plan(jobs.head(db, job_id))
+    service = service_of(request)
+    with service.open() as db:
+        plan = service.head(db, job_id).plan
         twin = plan.model_copy(update={"name": f"{plan.name[:110]}, copy"})
-        row = jobs.create(db, document_of(twin), body.author, desk.now(), f"Copied from {plan.name}")
-        return fast(desk.state(db, row), 201)
+        row = jobs.create(db, document_of(twin), body.author, service.now(), f"Copied from {plan.name}")
+        return fast(service.state(db, row), 201)
 
 
 def _put_away(request: Request, job_id: str, column: str, away: bool) -> Response:
-    desk = desk_of(request)
-    with desk.open() as db:
-        jobs.put_away(db, job_id, column, desk.now() if away else None)
+    service = service_of(request)
+    with service.open() as db:
+        jobs.put_away(db, job_id, column, service.now() if away else None)
     return Response(status_code=204)
 
 
@@ -245,14 +253,14 @@ def undelete(request: Request, job_id: JobId) -> Response:
 @router.get("/{job_id}/file")
 def take_out(request: Request, job_id: JobId) -> Response:
     """The job as a job file."""
-    desk = desk_of(request)
-    with desk.open() as db:
+    service = service_of(request)
+    with service.open() as db:
         row = jobs.head(db, job_id)
-    try:
-        plan = desk.plan(row)
-        named, file = plan.name, write_job(plan)
-    except TrowelError:  # what today's rules refuse leaves as it stands
-        named, file = str(row.document.get("name") or ""), json.dumps(row.document, ensure_ascii=False).encode()
+        try:
+            plan = service.job(db, row).plan
+            named, file = plan.name, write_job(plan)
+        except TrowelError:  # what today's rules refuse leaves as it stands
+            named, file = str(row.document.get("name") or ""), json.dumps(row.document, ensure_ascii=False).encode()
     name = re.sub(r"[^a-z0-9]+", "-", named.lower()).strip("-") or "job"
     headers = {"content-disposition": f'attachment; filename="{name}.json"'}
     return Response(file, media_type="application/json", headers=headers)

@@ -10,37 +10,30 @@ from typing import Any
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from starlette.concurrency import run_in_threadpool
 
-from humble_trowel.api.desk import Desk
+from humble_trowel.api.service import Service
 from humble_trowel.core.errors import TrowelError
-from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.ground.layer_shots import layer_grounds
 from humble_trowel.core.ground.levels import known_marks
-from humble_trowel.core.plan.ways import ways_for
 from humble_trowel.standins.laser import StandInLaser, simulated_ground
-from humble_trowel.store import jobs
 
 router = APIRouter(tags=["laser"])
 FAULTS = ("tilt", "mud", "bump", "battery")
 
 
-def _device(desk: Desk, job_id: str, layer: str, seed: int | None, stand: int) -> tuple[StandInLaser, int]:
-    with desk.open() as db:
-        row = jobs.head(db, job_id)
-        plan = desk.plan(row)
-        _, crew = desk.ways(db)
-        notes, _ = desk.notes(db, job_id)
-    ways = ways_for(crew, plan.ways)
-    own = zlib.crc32(plan.name.encode()) if seed is None else seed
-    ground = simulated_ground(layer_grounds(plan, build_solid(plan), layer), own)
-    return StandInLaser(ground, known_marks(plan, notes), ways.ground.laser, own, stand), own
+def _device(service: Service, job_id: str, layer: str, seed: int | None, stand: int) -> tuple[StandInLaser, int]:
+    with service.open() as db:
+        job = service.head(db, job_id)
+    own = zlib.crc32(job.plan.name.encode()) if seed is None else seed
+    ground = simulated_ground(layer_grounds(job.plan, job.shape, layer), own)
+    return StandInLaser(ground, known_marks(job.plan, job.records), job.ways.ground.laser, own, stand), own
 
 
 @router.websocket("/api/jobs/{job_id}/laser")
 async def laser(socket: WebSocket, job_id: str, layer: str = "base", seed: int | None = None, stand: int = 1) -> None:
     """Lines in: {"at": [x, y]} or {"mark": name} moves the rod and shoots; {"fault": name or null} misbehaves."""
-    desk: Desk = socket.app.state.desk
+    service: Service = socket.app.state.service
     try:
-        device, own = await run_in_threadpool(_device, desk, job_id, layer, seed, max(1, min(stand, 999)))
+        device, own = await run_in_threadpool(_device, service, job_id, layer, seed, max(1, min(stand, 999)))
     except (TrowelError, LookupError, ValueError, AssertionError):
         await socket.close(4404, "no such ground")
         return

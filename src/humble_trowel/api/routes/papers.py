@@ -8,11 +8,8 @@ from typing import Annotated, Literal
 from fastapi import APIRouter, Query, Request, Response
 from starlette.concurrency import run_in_threadpool
 
-from humble_trowel.api.routes.jobs import JobId, desk_of
-from humble_trowel.api.routes.lines import forms_of
-from humble_trowel.core.lines.setting_out import set_out
+from humble_trowel.api.routes.jobs import JobId, service_of
 from humble_trowel.files.points_file import PointsError, PointsFile
-from humble_trowel.store import jobs
 
 router = APIRouter(prefix="/api/jobs/{job_id}", tags=["papers"])
 LengthUnit = Literal["mm", "cm", "m", "in", "ft"]
@@ -29,8 +26,9 @@ def set_out_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] 
     """The set-out sheet on paper, its drawing at a stated scale."""
     from humble_trowel.papers.set_out_sheet import set_out_pdf as make
 
-    plan, crew, forms, _ = forms_of(request, job_id)
-    data, _ = make(plan, set_out(plan, crew), forms, paper)
+    job = service_of(request).laid_out(job_id)
+    plan, sheet, forms = job.plan, job.answered("set_out", job.set_out), job.answered("forms", job.forms)
+    data, _ = make(plan, sheet, forms, paper)
     return _file(data, plan.name, "-set-out.pdf", "application/pdf")
 
 
@@ -39,8 +37,9 @@ def set_out_csv(request: Request, job_id: JobId) -> Response:
     """The set-out sheet as rows."""
     from humble_trowel.files.points_csv import write_set_out_csv
 
-    plan, crew, _, _ = forms_of(request, job_id)
-    return _file(write_set_out_csv(set_out(plan, crew)), plan.name, "-set-out.csv", "text/csv; charset=utf-8")
+    job = service_of(request).laid_out(job_id)
+    plan, sheet = job.plan, job.answered("set_out", job.set_out)
+    return _file(write_set_out_csv(sheet), plan.name, "-set-out.csv", "text/csv; charset=utf-8")
 
 
 @router.get("/points.csv", response_class=Response)
@@ -48,8 +47,9 @@ def points_csv(request: Request, job_id: JobId) -> Response:
     """The corners as name, x, y."""
     from humble_trowel.files.points_csv import write_points_csv
 
-    plan, crew, _, _ = forms_of(request, job_id)
-    return _file(write_points_csv(set_out(plan, crew)), plan.name, "-points.csv", "text/csv; charset=utf-8")
+    job = service_of(request).laid_out(job_id)
+    plan, sheet = job.plan, job.answered("set_out", job.set_out)
+    return _file(write_points_csv(sheet), plan.name, "-points.csv", "text/csv; charset=utf-8")
 
 
 @router.get("/plan.dxf", response_class=Response)
@@ -57,8 +57,9 @@ def plan_dxf(request: Request, job_id: JobId) -> Response:
     """Outline, forms, strings, existing work and dimensions on layers of their own."""
     from humble_trowel.files.dxf_write import write_dxf
 
-    plan, crew, forms, _ = forms_of(request, job_id)
-    return _file(write_dxf(plan, set_out(plan, crew), forms), plan.name, ".dxf", "image/vnd.dxf")
+    job = service_of(request).laid_out(job_id)
+    plan, sheet, forms = job.plan, job.answered("set_out", job.set_out), job.answered("forms", job.forms)
+    return _file(write_dxf(plan, sheet, forms), plan.name, ".dxf", "image/vnd.dxf")
 
 
 @router.post("/read-points")
@@ -70,9 +71,9 @@ async def read_points(
 ) -> PointsFile:
     """Loops that a DXF or CSV file shows (the body is the file). Nothing is kept."""
     data = await request.body()
-    desk = desk_of(request)
-    with desk.open() as db:
-        job_units = desk.plan(jobs.head(db, job_id)).units
+    service = service_of(request)
+    with service.open() as db:
+        job_units = service.head(db, job_id).plan.units
     if not data:
         raise PointsError("The file is empty.")
 

@@ -8,7 +8,7 @@ from typing import Annotated
 from fastapi import APIRouter, Query, Request
 from pydantic import BaseModel, Field
 
-from humble_trowel.api.routes.jobs import desk_of
+from humble_trowel.api.routes.jobs import service_of
 from humble_trowel.api.routes.ways import state_of
 from humble_trowel.api.schemas import Author, Body, WaysState
 from humble_trowel.core.errors import InputError
@@ -74,9 +74,9 @@ class KeepLimit(Body):
 @router.get("")
 def rules(request: Request, units: Annotated[Units, Query()] = "ft-in") -> list[RuleRow]:
     """Every rule, limits in `units`."""
-    desk = desk_of(request)
-    with desk.open() as db:
-        _, crew = desk.ways(db)
+    service = service_of(request)
+    with service.open() as db:
+        _, crew = service.ways(db)
     return [
         RuleRow(
             name=row.name, title=row.title, what=row.what, formula=row.formula, source=row.source,
@@ -92,24 +92,24 @@ def rules(request: Request, units: Annotated[Units, Query()] = "ft-in") -> list[
 @router.post("/{family}/{rule}/try")
 def try_out(request: Request, family: str, rule: str, body: Try) -> list[Working]:
     """What the rule's calculator shows of values as typed."""
-    desk = desk_of(request)
-    with desk.open() as db:
-        _, crew = desk.ways(db)
+    service = service_of(request)
+    with service.open() as db:
+        _, crew = service.ways(db)
     return try_rule(f"{family}/{rule}", body.values, body.units, crew)
 
 
 @router.put("/limits/{key}")
 def keep_limit(request: Request, key: str, body: KeepLimit) -> WaysState:
     """Keep what the county says of a limit, or forget it. 409 when somebody changed the ways meanwhile."""
-    desk = desk_of(request)
-    with desk.open() as db:
-        _, crew = desk.ways(db)
+    service = service_of(request)
+    with service.open() as db:
+        _, crew = service.ways(db)
         own = {name: row for name, row in crew.local_rules.items() if name != key}
         if body.value.strip():
             value = read_limit(key, body.value, body.units)
-            own[key] = said(value, body.who.strip(), body.at.strip() or desk.now()[:10])
+            own[key] = said(value, body.who.strip(), body.at.strip() or service.now()[:10])
         new = crew.model_copy(update={"local_rules": own})
-        version = store.save(db, body.version, new.model_dump(mode="json"), body.author, desk.now())
+        version = store.save(db, body.version, new.model_dump(mode="json"), body.author, service.now())
     return state_of(version, new)
 
 

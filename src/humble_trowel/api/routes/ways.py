@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from fastapi import APIRouter, Request
 
-from humble_trowel.api.routes.jobs import desk_of
+from humble_trowel.api.routes.jobs import service_of
 from humble_trowel.api.schemas import KeepWays, School, WaysState
 from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
@@ -33,18 +33,18 @@ def state_of(version: int, crew: Ways) -> WaysState:
 @router.get("/ways")
 def read_ways(request: Request) -> WaysState:
     """The newest ways; house defaults where nobody has set any."""
-    desk = desk_of(request)
-    with desk.open() as db:
-        version, crew = desk.ways(db)
+    service = service_of(request)
+    with service.open() as db:
+        version, crew = service.ways(db)
     return state_of(version, crew)
 
 
 @router.put("/ways")
 def keep_ways(request: Request, body: KeepWays) -> WaysState:
     """Keep new ways. 409 when somebody else did meanwhile."""
-    desk = desk_of(request)
-    with desk.open() as db:
-        version = ways.save(db, body.version, body.ways.model_dump(mode="json"), body.author, desk.now())
+    service = service_of(request)
+    with service.open() as db:
+        version = ways.save(db, body.version, body.ways.model_dump(mode="json"), body.author, service.now())
     return state_of(version, body.ways)
 
 

@@ -24,7 +24,7 @@ from humble_trowel.core.ground.falls import rate_words
 from humble_trowel.core.guard import answers
 from humble_trowel.core.order.second_pours import stretches
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import M2_PER_FT2
 
 LEAST_CUT_MM = 10.0
@@ -75,7 +75,7 @@ class Cut:
 
 
 @answers("The cut")
-def cut(plan: Plan, solid: Solid, ways: Ways, a: XY, b: XY) -> Cut:
+def cut(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY) -> Cut:
     """The cut from a to b as seen with a on the left. Raises InputError for a line of no length or off the slab."""
     if math.dist(a, b) < LEAST_CUT_MM:
         raise InputError("Both ends of the cut are one spot. Draw it longer.", "to")

@@ -15,7 +15,7 @@ from humble_trowel.core.geometry.ring import distance_to_side
 from humble_trowel.core.geometry.rounds import find_arcs
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.plan.document import Existing, Plan, side_name
-from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import say_depth
 
 NEAR_MM = 5.0
@@ -59,7 +59,7 @@ class CutEnd:
     short_text: str
 
 
-def cut_ends(plan: Plan, solid: Solid, ways: Ways, a: XY, b: XY, spans: Sequence[Span]) -> list[CutEnd]:
+def cut_ends(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY, spans: Sequence[Span]) -> list[CutEnd]:
     """The faces that the line crosses at its first and its last concrete, where they lie on the outline."""
     ends = []
     for span, first in ((spans[0], True), (spans[-1], False)):
@@ -81,7 +81,7 @@ def _side_at(plan: Plan, spot: XY) -> int | None:
 
 
 def _end(
-    plan: Plan, solid: Solid, ways: Ways, side: int, spot: XY, where: tuple[float, float, float], outward: int,
+    plan: Plan, solid: Solid, ways: JobWays, side: int, spot: XY, where: tuple[float, float, float], outward: int,
     line: tuple[XY, XY],
 ) -> CutEnd:  # fmt: skip
     ring = plan.outline or []
@@ -123,8 +123,8 @@ def _level_of(thing: Existing | None, spot: XY) -> float | None:
     return near.level_mm if near else thing.level_mm
 
 
-def _form(plan: Plan, solid: Solid, ways: Ways, side: int) -> SideForm:
-    own = ways_for(ways, plan.ways).forms
+def _form(plan: Plan, solid: Solid, ways: JobWays, side: int) -> SideForm:
+    own = ways.forms
     deep = {row.mark: row.depth_mm or 0.0 for row in plan.edge_types if row.kind == "thickened"}
     mark = next((edge.type for edge in plan.edges if side in (edge.sides or ())), "")
     arc = next((arc for arc in find_arcs(list(plan.outline or [])) if side in arc.sides), None)

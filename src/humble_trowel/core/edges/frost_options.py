@@ -18,7 +18,7 @@ from humble_trowel.core.geometry.solid import Solid, build_solid
 from humble_trowel.core.guard import answers
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import EdgeType
-from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import MM_PER_IN, format_volume, say_depth
 
 WALL_MM = 8 * MM_PER_IN
@@ -66,17 +66,16 @@ class EdgeOption:
 
 
 @answers("Ways to meet frost")
-def edge_options(plan: Plan, solid: Solid, ways: Ways) -> list[EdgeOption]:
+def edge_options(plan: Plan, solid: Solid, ways: JobWays) -> list[EdgeOption]:
     """What is drawn, and the alternatives where ground and frost depth (or freezing index) are known."""
-    own = ways_for(ways, plan.ways)
     sides = frost_sides(plan, solid.cells)
-    rows: list[EdgeOption | None] = [_drawn(plan, solid, own, sides)]
+    rows: list[EdgeOption | None] = [_drawn(plan, solid, ways, sides)]
     frost = plan.site.frost_depth_mm
     if not sides or any(side.ground_mm is None for side in sides) or not frost:
         return [row for row in rows if row is not None]
-    rows.append(_deep(plan, own, sides, frost))
-    rows.append(_shallow(plan, own, sides))
-    rows.append(_wall(plan, own, sides, frost))
+    rows.append(_deep(plan, ways, sides, frost))
+    rows.append(_shallow(plan, ways, sides))
+    rows.append(_wall(plan, ways, sides, frost))
     return [row for row in rows if row is not None]
 
 
@@ -107,7 +106,7 @@ def _kind(plan: Plan, sides: Sequence[FrostSide]) -> EdgeType | None:
 
 
 def _row(
-    plan: Plan, ways: Ways, key: str, name: str, net_m3: float | None, foam: tuple[float, float], words: str,
+    plan: Plan, ways: JobWays, key: str, name: str, net_m3: float | None, foam: tuple[float, float], words: str,
     schools: tuple[str, str], meets: bool | None, sketch: Sketch | None, wing: Wings | None,
     edits: list[dict[str, Any]],
 ) -> EdgeOption:  # fmt: skip
@@ -123,7 +122,7 @@ def _row(
     )  # fmt: skip
 
 
-def _drawn(plan: Plan, solid: Solid, ways: Ways, sides: Sequence[FrostSide]) -> EdgeOption:
+def _drawn(plan: Plan, solid: Solid, ways: JobWays, sides: Sequence[FrostSide]) -> EdgeOption:
     kinds = {row.mark: row for row in plan.edge_types}
     area = inches = 0.0
     for side in sides:
@@ -145,7 +144,7 @@ def _drawn(plan: Plan, solid: Solid, ways: Ways, sides: Sequence[FrostSide]) -> 
     return _row(plan, ways, "drawn", "As drawn", solid.net_m3, (area, inches), words, schools, meets, sketch, None, [])
 
 
-def _deep(plan: Plan, ways: Ways, sides: Sequence[FrostSide], frost: float) -> EdgeOption:
+def _deep(plan: Plan, ways: JobWays, sides: Sequence[FrostSide], frost: float) -> EdgeOption:
     depth = max(_needed(sides, frost), max(side.depth_mm for side in sides))
     deeper = with_edges(plan, sides, depth, None, None)
     net = build_solid(deeper.plan).net_m3
@@ -155,7 +154,7 @@ def _deep(plan: Plan, ways: Ways, sides: Sequence[FrostSide], frost: float) -> E
     return _row(plan, ways, "deep", "Deep edge", net, (0.0, 0.0), words, schools, True, sketch, None, edits_of(deeper, None))  # fmt: skip
 
 
-def _shallow(plan: Plan, ways: Ways, sides: Sequence[FrostSide]) -> EdgeOption | None:
+def _shallow(plan: Plan, ways: JobWays, sides: Sequence[FrostSide]) -> EdgeOption | None:
     index = plan.site.air_freezing_index_f_days
     if index is None:
         return None
@@ -212,7 +211,7 @@ def _shallow_words(plan: Plan, row: ShallowRow, depth: float, upright: float, wi
     return words + f". Table row {row.index_f_days:.0f} F-days, heated building."
 
 
-def _wall(plan: Plan, ways: Ways, sides: Sequence[FrostSide], frost: float) -> EdgeOption:
+def _wall(plan: Plan, ways: JobWays, sides: Sequence[FrostSide], frost: float) -> EdgeOption:
     depth = _needed(sides, frost) - FOOTING_DEEP_MM
     slab = max(kind.thickness_mm for kind in plan.slab_types)
     depth = max(depth, slab)

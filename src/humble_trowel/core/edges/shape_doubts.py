@@ -18,7 +18,7 @@ from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import DrainFall, PlaneFall
-from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import MM_PER_IN, format_area, say_depth, say_length
 
 SLIVER_MM = 75.0
@@ -28,7 +28,7 @@ USE_WORDS = {"foot": "people on foot", "cars": "cars", "trucks": "trucks", "rack
 LEAST_RUN = 0.2
 
 
-def shape_findings(plan: Plan, solid: Solid, ways: Ways) -> list[Finding]:
+def shape_findings(plan: Plan, solid: Solid, ways: JobWays) -> list[Finding]:
     """All of them."""
     return [
         *_uses(plan, solid.cells),
@@ -176,10 +176,10 @@ def _drains(plan: Plan, cells: list[Cell]) -> list[Finding]:
     return rows
 
 
-def _steps(plan: Plan, cells: list[Cell], ways: Ways) -> list[Finding]:
+def _steps(plan: Plan, cells: list[Cell], ways: JobWays) -> list[Finding]:
     """Steps that no board forms: too small, or taller than the kit."""
     rows = []
-    for step in step_forms(plan, cells, ways_for(ways, plan.ways).forms):
+    for step in step_forms(plan, cells, ways.forms):
         if not step.board:
             words = f"The step from {step.name}, {step.height_text} high, has no form: no board of the kit is so tall."
             rows.append(finding("step-no-form", "zones", words, "Put a taller board in the kit, or a panel."))

@@ -18,7 +18,7 @@ from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
 from humble_trowel.core.guard import answers
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.plan.form_ways import FormWays
-from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import say_length
 
 
@@ -78,9 +78,9 @@ class _Run:
 
 
 @answers("The cut plan")
-def cut_boards(plan: Plan, forms: FormPlan, ways: Ways) -> CutPlanOfJob:
+def cut_boards(plan: Plan, forms: FormPlan, ways: JobWays) -> CutPlanOfJob:
     """Boards and their cuts for all forms of a job."""
-    own = ways_for(ways, plan.ways).forms
+    own = ways.forms
     boards: list[CutBoard] = []
     doubts: list[Finding] = []
     cost = bound_cents = splices = saved = more = 0

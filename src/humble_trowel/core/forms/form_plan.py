@@ -13,12 +13,11 @@ from humble_trowel.core.forms.side_workings import SideWorkings, side_workings
 from humble_trowel.core.forms.steps import StepForm, step_forms
 from humble_trowel.core.forms.take_off import Take, take_off
 from humble_trowel.core.geometry.rounds import Arc, find_arcs
-from humble_trowel.core.geometry.zones import lay_zones
+from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.guard import answers
-from humble_trowel.core.lines.setting_out import set_out
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.form_ways import FormWays
-from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import Units, say_depth, say_length
 
 
@@ -42,26 +41,23 @@ CAUTION = (
 
 
 @answers("The forms")
-def form_plan(plan: Plan, ways: Ways) -> FormPlan:
-    """The forms of a plan with an outline, under the crew's ways (the job's own laid over them)."""
-    own = ways_for(ways, plan.ways)
+def form_plan(plan: Plan, cells: list[Cell], ways: JobWays, string_mm: float) -> FormPlan:
+    """The forms of a plan with an outline. cells: its zones as laid. string_mm: of the set-out sheet, for the take-off."""
     ring = list(plan.outline or [])
-    cells = lay_zones(plan)
     arcs = find_arcs(ring)
     arc_of = {side: arc for arc in arcs for side in arc.sides}
     depth = _edge_depths(plan)
     sides = [
-        side_form(plan, cells, side, own.forms, depth.get(side, 0.0), arc_of.get(side)) for side in range(len(ring))
+        side_form(plan, cells, side, ways.forms, depth.get(side, 0.0), arc_of.get(side)) for side in range(len(ring))
     ]
-    steps = step_forms(plan, cells, own.forms)
-    string_mm = set_out(plan, ways).string_mm
+    steps = step_forms(plan, cells, ways.forms)
     return FormPlan(
         sides,
         steps,
-        take_off(plan, sides, steps, own.forms, string_mm),
-        _doubts(plan, sides, own.forms),
+        take_off(plan, sides, steps, ways.forms, string_mm),
+        _doubts(plan, sides, ways.forms),
         arcs,
-        [side_workings(plan, side, own.forms) for side in sides],
+        [side_workings(plan, side, ways.forms) for side in sides],
         CAUTION,
     )
 
@@ -123,6 +119,12 @@ def _no_board(side: SideForm, where: str, units: Units, ways: FormWays) -> Findi
     return finding("no-board-fits", where, words, "Add a deeper board or panel to the kit in Ways.", "ways")
 
 
+def doubts_left(forms: FormPlan, back: Sequence[int]) -> list[Finding]:
+    """Doubts that no record has settled. back: sides whose form, left out for the truck, stands again."""
+    settled = {f"forms/side/{side}" for side in back}
+    return [row for row in forms.findings if row.code != "form-left-out" or row.where not in settled]
+
+
 def forms_json(forms: FormPlan) -> dict[str, Any]:
     """The fixed names under `forms` of `figure --json`, without the cut plan."""
     return {
@@ -136,7 +138,7 @@ def forms_json(forms: FormPlan) -> dict[str, Any]:
         ],
         "steps": [{"name": s.name, "length_mm": s.length_mm, "height_mm": s.height_mm, "board": s.board} for s in forms.steps],
         "totals": {take.key: take.value for take in forms.takes},
-        "findings": [row.__dict__ for row in forms.findings],
+        "findings": [row.told() for row in forms.findings],
     }  # fmt: skip
 
 

@@ -53,11 +53,10 @@ def net_after(plan: Plan, solid: Solid, part: int, new: Sequence[Facet]) -> floa
     return solid.net_m3 - alone_m3(plan, solid, part) + alone_m3(plan, solid, part, new)
 
 
-def redone_m3(plan: Plan, changed: Plan, part: int) -> float:
-    """Net volume of `changed`, which differs from `plan` in one part only."""
-    solid = build_solid(plan)
+def redone_m3(solid: Solid, changed: Plan, part: int) -> float:
+    """Net volume of `changed`, which differs from the plan of `solid` in one part only."""
     new = [facet for facet in all_facets(changed, solid.cells) if facet.part == part]
     try:
-        return net_after(plan, solid, part, new)
+        return net_after(changed, solid, part, new)
     except ValueError:
         return build_solid(changed).net_m3

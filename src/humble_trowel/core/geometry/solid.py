@@ -9,7 +9,6 @@ what one facet adds depends only on those that overlap it. Recesses take from wh
 
 from __future__ import annotations
 
-from collections import deque
 from collections.abc import Sequence
 from dataclasses import dataclass, field
 from functools import cached_property
@@ -41,8 +40,6 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import Recess
 
 ON_BORDER_MM = 1e-3  # a spot on the mitre between two pieces belongs to both
-KEEP = 16  # plans that keep their solid; a large one takes some megabytes
-_RECENT: deque[Plan] = deque()
 
 
 @dataclass(frozen=True)
@@ -108,23 +105,8 @@ def region_volume_m3(region: BaseGeometry, depth: Plane) -> float:
 
 
 def build_solid(plan: Plan) -> Solid:
-    """The solid of a plan with an outline, kept with the plan. Raises PlanError as lay_zones does."""
+    """The solid of a plan with an outline. Raises PlanError as lay_zones does. It takes its time: a job keeps it."""
     cells = lay_zones(plan)
-    made_from = (
-        cells, plan.edge_types, plan.edges, plan.beam_types, plan.beams, plan.pad_types, plan.pads, plan.recesses,
-    )  # fmt: skip
-    if plan._built is not None and all(old is new for old, new in zip(plan._built[0], made_from, strict=True)):
-        built: Solid = plan._built[1]
-        return built
-    solid = _build(plan, cells)
-    plan._built = (made_from, solid)
-    _RECENT.append(plan)
-    while len(_RECENT) > KEEP:
-        _RECENT.popleft()._built = None
-    return solid
-
-
-def _build(plan: Plan, cells: list[Cell]) -> Solid:
     laying = Laying(cells, usable_region(plan))
     facets = all_facets(plan, cells)
     pieces = laying.lay(facets)

@@ -16,6 +16,7 @@ from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.overlay import areas_only, common, less
 from humble_trowel.core.geometry.polygon import SNAP_MM, XY, check_ring, signed_area_m2
 from humble_trowel.core.geometry.tops import Facet, at_spot, depth_facets, top_facets
+from humble_trowel.core.memo import Recent
 from humble_trowel.core.plan.document import Plan, corner_name
 
 AREA_SLACK_M2 = 1e-4
@@ -48,6 +49,9 @@ class Cell:
     @property
     def area_m2(self) -> float:
         return float(self.region.area) / 1e6
+
+
+LAID: Recent[list[Cell]] = Recent(16)  # reading a plan lays its zones, and everything after asks for them
 
 
 def usable_region(plan: Plan) -> BaseGeometry:
@@ -83,15 +87,9 @@ def lay_zones(plan: Plan) -> list[Cell]:
     """The cells of a plan with an outline, in the order of plan.zones.
 
     Raises PlanError naming the key path for a zone that leaves the outline, overlaps another, names an unknown
-    slab type, and for area in no zone. A plan does not change, so the cells stay with it.
+    slab type, and for area in no zone. A plan does not change, so cells laid of the same objects are the same.
     """
-    made_from = (plan.outline, plan.openings, plan.zones, plan.slab_types)
-    if plan._laid is not None and all(old is new for old, new in zip(plan._laid[0], made_from, strict=True)):
-        laid: list[Cell] = plan._laid[1]
-        return laid
-    cells = _lay(plan)
-    plan._laid = (made_from, cells)
-    return cells
+    return LAID.get((plan.outline, plan.openings, plan.zones, plan.slab_types), lambda: _lay(plan))
 
 
 def _lay(plan: Plan) -> list[Cell]:

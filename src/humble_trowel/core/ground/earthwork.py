@@ -26,7 +26,7 @@ from humble_trowel.core.ground.stack import (
 )
 from humble_trowel.core.order.leaves import area_leaf, area_times_depth, thin_leaf, volume_unit
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import M3_PER_YD3, format_volume, say_depth
 from humble_trowel.core.working import Working, leaf, number_text, work
 
@@ -108,18 +108,18 @@ def found_mm(plan: Plan) -> float | None:
     return sum(levels) / len(levels) if levels else None
 
 
-def strip_mm(plan: Plan, ways: Ways) -> float:
+def strip_mm(plan: Plan, ways: JobWays) -> float:
     """How deep the sod and topsoil come off."""
     return ways.ground.strip_mm if plan.ground.strip_mm is None else plan.ground.strip_mm
 
 
-def stripped_mm(plan: Plan, ways: Ways) -> float | None:
+def stripped_mm(plan: Plan, ways: JobWays) -> float | None:
     """Level with the sod off, None where the ground before is not known."""
     found = found_mm(plan)
     return None if found is None else found - strip_mm(plan, ways)
 
 
-def margin_mm(plan: Plan, ways: Ways) -> float:
+def margin_mm(plan: Plan, ways: JobWays) -> float:
     """How far the base runs past the forms."""
     own = plan.set_out.base_margin_mm
     return ways.set_out.base_margin_mm if own is None else own
@@ -140,7 +140,7 @@ def margins(plan: Plan, cells: Sequence[Cell], wide_mm: float) -> dict[int, Base
     return shares
 
 
-def stones(plan: Plan, solid: Solid, ways: Ways, dig_extra_m3: float | None = None) -> list[StoneRow]:
+def stones(plan: Plan, solid: Solid, ways: JobWays, dig_extra_m3: float | None = None) -> list[StoneRow]:
     """Every stone, blinding and fill of the build-ups. dig_extra_m3: what the dig, as shot, takes beyond the plan;
     it goes to the lowest layer."""
     kit = ways.ground
@@ -174,7 +174,9 @@ def stack_rows_underside(plan: Plan, cell: Cell) -> float:
     return next(row.bottom_mm for row in stack_rows(plan, cell) if row.kind == "slab")
 
 
-def _stone_row(plan: Plan, ways: Ways, mark: str, own: list[Take], extra_m3: float | None, hand_m3: float) -> StoneRow:
+def _stone_row(
+    plan: Plan, ways: JobWays, mark: str, own: list[Take], extra_m3: float | None, hand_m3: float
+) -> StoneRow:
     kit = ways.ground
     stone = next((row for row in kit.stones if row.mark == mark), None)
     factor = stone.loose_factor if stone else 1.1
@@ -232,7 +234,7 @@ def _mass(plan: Plan, mark: str, loose: Working, density: float) -> Working:
     )
 
 
-def spoil(plan: Plan, solid: Solid, ways: Ways) -> tuple[Spoil | None, list[Finding]]:
+def spoil(plan: Plan, solid: Solid, ways: JobWays) -> tuple[Spoil | None, list[Finding]]:
     """What is stripped, dug and trenched, bulked; None while the ground before is not known."""
     doubts: list[Finding] = []
     found, stripped = found_mm(plan), stripped_mm(plan, ways)
@@ -269,7 +271,7 @@ def spoil(plan: Plan, solid: Solid, ways: Ways) -> tuple[Spoil | None, list[Find
     return _spoil(plan, ways, area, dug, trench), doubts
 
 
-def _spoil(plan: Plan, ways: Ways, area: float, dug: float, trench: float) -> Spoil:
+def _spoil(plan: Plan, ways: JobWays, area: float, dug: float, trench: float) -> Spoil:
     unit, per = volume_unit(plan)
     inputs = {
         "area": area_leaf("Slab and margin", area, plan, "lines"),

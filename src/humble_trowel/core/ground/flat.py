@@ -19,7 +19,7 @@ from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.ground.layer_shots import Ground, LayerShots
 from humble_trowel.core.ground.shot_surface import ShotSurface, points_of, shot_surface
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import M3_PER_YD3, Units, format_area, say_depth
 
 Array = NDArray[np.float64]
@@ -76,7 +76,7 @@ class Contours:
     areas: list[BaseGeometry]
 
 
-def contours(taken: LayerShots, ways: Ways) -> Contours:
+def contours(taken: LayerShots, ways: JobWays) -> Contours:
     """Bands of the crew's tolerance: inside, then one, two, three times out, high and low."""
     high, low = ways.ground.high_mm, ways.ground.low_mm
     edges = [-math.inf, -3 * low, -2 * low, -low, high, 2 * high, 3 * high, math.inf]
@@ -231,7 +231,7 @@ def place_of(spot: XY, cell: Cell) -> str:
     return f"{north or east} side of {cell.name}" if north or east else f"middle of {cell.name}"
 
 
-def enough(taken: LayerShots, plan: Plan, ways: Ways) -> Enough:
+def enough(taken: LayerShots, plan: Plan, ways: JobWays) -> Enough:
     """Spread of the mean error (standard error) times the area against a quarter of the plant's step."""
     metric = plan.units == "mm"
     step = ways.plant.increment_m3 if metric else ways.plant.increment_yd3 * M3_PER_YD3

@@ -1,22 +1,22 @@
-"""The one place that puts the ground's answer together: plan, ways and site notes in; stack, rod card, shots, stone out."""
+"""The one place that puts the ground's answer together: plan, ways and site records in; stack, rod card, shots, stone out."""
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from typing import Any
 
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.geometry.parts import first_number
-from humble_trowel.core.geometry.solid import Solid, build_solid
+from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.ground.as_dug import DugRun, dug_findings, dug_runs, dug_working, gone_findings
 from humble_trowel.core.ground.cut_fill import CutFill
 from humble_trowel.core.ground.earthwork import Spoil, StoneRow, margin_mm, spoil, stones, stripped_mm
 from humble_trowel.core.ground.flat import enough
 from humble_trowel.core.ground.layer_shots import LayerShots, layer_grounds, take_shots
 from humble_trowel.core.ground.levels import Stand, stand_findings, stands
-from humble_trowel.core.ground.notes import NO_NOTES, SiteNotes
 from humble_trowel.core.ground.pegs import Peg, grade_pegs
+from humble_trowel.core.ground.records import AsDug, Shots
 from humble_trowel.core.ground.rod import RodRow, rod_card, rod_findings, rod_reads
 from humble_trowel.core.ground.stack import StackRow, resolve, stack_findings, stack_rows
 from humble_trowel.core.guard import answers
@@ -24,9 +24,12 @@ from humble_trowel.core.order.leaves import volume_unit
 from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.order.measured import Measured
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.plan.ways import JobWays
+from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.units import format_volume
 from humble_trowel.core.working import leaf, work
+
+ShotsOn = Callable[[str], LayerShots | None]
 
 
 @dataclass(frozen=True)
@@ -72,24 +75,24 @@ class Ground:
 
 
 @answers("The ground")
-def ground(plan: Plan, ways: Ways, notes: SiteNotes = NO_NOTES, line_mm: float | None = None) -> Ground:
-    """The ground of a plan with an outline. line_mm: level of a laser's line where no set-up is on record. Raises
-    PlanError as build_solid does."""
-    ways = ways_for(ways, plan.ways)
-    solid = build_solid(plan)
-    setups = stands(plan, ways, notes)
+def ground(
+    plan: Plan, solid: Solid, ways: JobWays, records: SiteRecords, shots: ShotsOn, line_mm: float | None = None
+) -> Ground:
+    """The ground of a plan with an outline. shots: those on a layer. line_mm: level of a laser's line where no set-up is
+    on record."""
+    setups = stands(plan, ways, records)
     line = setups[-1].instrument_mm if setups else line_mm
     rod = rod_card(plan, solid, ways, line, stripped_mm(plan, ways))
-    dig_shots = shots_on(plan, solid, ways, notes, "dig", setups)
-    base_shots = concrete_shots(plan, solid, ways, notes, setups)
+    dig_shots = shots("dig")
+    base_shots = concrete_shots(shots)
     extra = dig_shots.whole.fill_m3 - dig_shots.whole.cut_m3 if dig_shots and dig_shots.surface else None
     spoiled, doubts = spoil(plan, solid, ways)
-    dug = dug_runs(plan, solid, notes.dug)
+    dug = dug_runs(plan, solid, records.of(AsDug))
     rows = [row for cell in solid.cells for row in stack_rows(plan, cell)]
     reads = rod_reads(plan, ways)
     doubts += stack_findings(plan, solid.cells, ways) + stand_findings(setups) + rod_findings(rod, ways, reads)
     doubts += (
-        gone_findings(plan, notes.dug)
+        gone_findings(plan, records.of(AsDug))
         + dug_findings(plan, dug)
         + [row for taken in base_shots for row in taken.findings]
     )
@@ -97,29 +100,23 @@ def ground(plan: Plan, ways: Ways, notes: SiteNotes = NO_NOTES, line_mm: float |
     return Ground(
         rows, _dig(plan, solid, rod), setups, rod,
         grade_pegs(layer_grounds(plan, solid, "base"), spacing, line, reads),
-        stones(plan, solid, ways, extra), spoiled, dug, parts_as_dug(plan, solid, ways, notes, dug, base_shots), doubts,
+        stones(plan, solid, ways, extra), spoiled, dug, parts_as_dug(plan, solid, ways, dug, base_shots), doubts,
     )  # fmt: skip
 
 
 def shots_on(
-    plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes, layer: str, setups: Sequence[Stand]
+    plan: Plan, solid: Solid, ways: JobWays, records: SiteRecords, layer: str, setups: Sequence[Stand]
 ) -> LayerShots | None:
-    """The shots on a layer, None where there are none. The notes keep the last answer: very many shots take a second."""
-    rounds = [(key, row) for key, row in notes.shots if row.layer == layer]
+    """The shots on a layer, None where there are none. Very many shots take a second: whoever asks again keeps it."""
+    rounds = [(key, row) for key, row in records.named(Shots) if row.layer == layer]
     if not rounds or not any(resolve(plan, cell, layer) for cell in solid.cells):
         return None
-    old = notes.worked.get(layer)
-    if old is not None and old[0] is plan and old[1] == ways:
-        kept: LayerShots = old[2]
-        return kept
-    taken = take_shots(plan, solid, ways, layer, rounds, setups)
-    notes.worked[layer] = (plan, ways, taken)
-    return taken
+    return take_shots(plan, solid, ways, layer, rounds, setups)
 
 
-def concrete_shots(plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes, setups: Sequence[Stand]) -> list[LayerShots]:
+def concrete_shots(shots: ShotsOn) -> list[LayerShots]:
     """The layers whose shots say how deep the concrete will be: foam where it was shot, then the base."""
-    found = [shots_on(plan, solid, ways, notes, layer, setups) for layer in ("foam", "base")]
+    found = [shots(layer) for layer in ("foam", "base")]
     return [taken for taken in found if taken is not None and taken.surface is not None]
 
 
@@ -133,15 +130,12 @@ def zone_errors(taken: Sequence[LayerShots]) -> dict[int, CutFill]:
 
 
 @answers("What the site measured")
-def measured(plan: Plan, ways: Ways, notes: SiteNotes) -> Measured:
+def measured(plan: Plan, solid: Solid, ways: JobWays, records: SiteRecords, shots: ShotsOn) -> Measured:
     """What replaces guesses in the order: the base once shots settle it, and trenches once they were measured."""
-    if plan.outline is None or not (notes.shots or notes.dug):
+    if not (records.named(Shots) or records.of(AsDug)):
         return Measured()
-    ways = ways_for(ways, plan.ways)
-    solid = build_solid(plan)
-    setups = stands(plan, ways, notes)
-    layers = concrete_shots(plan, solid, ways, notes, setups)
-    runs = dug_runs(plan, solid, notes.dug)
+    layers = concrete_shots(shots)
+    runs = dug_runs(plan, solid, records.of(AsDug))
     unit, per = volume_unit(plan)
     base, words = None, ""
     if layers and layers[-1].layer == "base":  # foam alone says nothing of the zones without foam
@@ -168,7 +162,7 @@ def measured(plan: Plan, ways: Ways, notes: SiteNotes) -> Measured:
 
 
 def parts_as_dug(
-    plan: Plan, solid: Solid, ways: Ways, notes: SiteNotes, dug: Sequence[DugRun], layers: Sequence[LayerShots]
+    plan: Plan, solid: Solid, ways: JobWays, dug: Sequence[DugRun], layers: Sequence[LayerShots]
 ) -> list[PartAsDug]:
     """The ledger three ways: planned, as dug, as shot."""
     errors = zone_errors(layers)
@@ -222,7 +216,7 @@ def shots_json(taken: LayerShots) -> dict[str, Any]:
     }  # fmt: skip
 
 
-def ground_json(found: Ground, plan: Plan, ways: Ways) -> dict[str, Any]:
+def ground_json(found: Ground, plan: Plan, ways: JobWays) -> dict[str, Any]:
     """The fixed names under `ground`."""
     base = [row for row in found.stones if _is_base(ways, row.mark)]
     return {
@@ -248,7 +242,7 @@ def ground_json(found: Ground, plan: Plan, ways: Ways) -> dict[str, Any]:
     }  # fmt: skip
 
 
-def _is_base(ways: Ways, mark: str) -> bool:
+def _is_base(ways: JobWays, mark: str) -> bool:
     return any(row.mark == mark and row.kind in ("stone", "graded") for row in ways.ground.stones)
 
 

@@ -29,7 +29,7 @@ from humble_trowel.core.ground.regions import nearest_of, where_it_is
 from humble_trowel.core.ground.shot_surface import ShotSurface, merged_shots, points_of, shot_surface
 from humble_trowel.core.ground.stack import StackRow, below_slab_mm, high_top, resolve, surface_of
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import say_depth, say_length
 
 Array = NDArray[np.float64]
@@ -121,7 +121,12 @@ def layer_grounds(plan: Plan, solid: Solid, layer: str) -> list[Ground]:
 
 
 def take_shots(
-    plan: Plan, solid: Solid, ways: Ways, layer: str, rounds: Sequence[tuple[str, Shots]], setups: Sequence[Stand] = ()
+    plan: Plan,
+    solid: Solid,
+    ways: JobWays,
+    layer: str,
+    rounds: Sequence[tuple[str, Shots]],
+    setups: Sequence[Stand] = (),
 ) -> LayerShots:
     """Shots of all rounds on a layer. A reading counts from its set-up; of two shots at one place the later counts.
 
@@ -164,7 +169,7 @@ def _zones_of(spots: Array, grounds: Sequence[Ground]) -> NDArray[np.intp]:
     return nearest_of([ground.cell.region for ground in grounds], spots)
 
 
-def _verdict(off: float, ways: Ways) -> str:
+def _verdict(off: float, ways: JobWays) -> str:
     if off > ways.ground.high_mm + 1e-9:
         return "high"
     return "low" if off < -ways.ground.low_mm - 1e-9 else "inside"

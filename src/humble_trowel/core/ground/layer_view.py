@@ -8,7 +8,7 @@ from humble_trowel.core.ground.flat import Band, Enough, Rake, bands, contours, 
 from humble_trowel.core.ground.layer_shots import LayerShots, RodShot
 from humble_trowel.core.order.leaves import area_leaf, area_times_depth, thin_leaf, volume_unit
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import format_volume, say_depth
 from humble_trowel.core.working import Working, work
 
@@ -41,9 +41,8 @@ class LayerView:
     in_doubt: int
 
 
-def layer_view(taken: LayerShots, plan: Plan, ways: Ways) -> LayerView:
+def layer_view(taken: LayerShots, plan: Plan, ways: JobWays) -> LayerView:
     """The view of shots on one layer."""
-    ways = ways_for(ways, plan.ways)
     drawn = contours(taken, ways)
     places = rakes(taken, drawn, plan) if taken.surface else []
     settled = enough(taken, plan, ways)

@@ -11,10 +11,11 @@ from dataclasses import dataclass, field
 
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.findings import Finding, finding
-from humble_trowel.core.ground.notes import SiteNotes
+from humble_trowel.core.ground.records import BenchShot, SetUp, TurningPoint
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.levels import benchmark_mm
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.plan.ways import JobWays
+from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.units import say_depth
 
 
@@ -92,18 +93,18 @@ class Stand:
     suggests_mm: float | None
 
 
-def known_marks(plan: Plan, notes: SiteNotes) -> dict[str, float]:
+def known_marks(plan: Plan, records: SiteRecords) -> dict[str, float]:
     """Levels by name: benchmarks, floors that stand there, then turning points in the order they were shot."""
     marks = {row.name: benchmark_mm(plan, row) for row in plan.ground.benchmarks}
     for thing in plan.existing:
         if thing.what in ("slab", "kerb"):
             marks.setdefault(thing.name, thing.level_mm)
     heights: dict[str, float] = {}
-    for key, setup in notes.setups:
+    for key, setup in records.named(SetUp):
         on = mark_name(plan, setup.on)
         if on in marks:
             heights[key] = marks[on] + setup.backsight_mm
-        for point in notes.turning:
+        for point in records.of(TurningPoint):
             if point.setup == key and key in heights:
                 marks[point.name] = heights[key] - point.foresight_mm
     return marks
@@ -123,23 +124,23 @@ def mark_name(plan: Plan, on: str) -> str:
     return next((name for own, name in rows if own == on), on)
 
 
-def allowed_drift_mm(ways: Ways, distance_mm: float = 0.0) -> float:
+def allowed_drift_mm(ways: JobWays, distance_mm: float = 0.0) -> float:
     """How far two readings of one mark may differ: both carry the laser's accuracy, and half a sixteenth of reading."""
     laser = ways.ground.laser
     own = laser.accuracy_mm * max(1.0, distance_mm / laser.accuracy_at_mm)
     return own * math.sqrt(2) + 25.4 / 32
 
 
-def stands(plan: Plan, ways: Ways, notes: SiteNotes) -> list[Stand]:
+def stands(plan: Plan, ways: JobWays, records: SiteRecords) -> list[Stand]:
     """All set-ups in the order they were made. A set-up on a mark that is not known any more is left out."""
-    marks = known_marks(plan, notes)
+    marks = known_marks(plan, records)
     rows = []
-    for key, setup in notes.setups:
+    for key, setup in records.named(SetUp):
         on = mark_name(plan, setup.on)
         if on not in marks:
             continue
         height = marks[on] + setup.backsight_mm
-        again = [(shot, mark_name(plan, shot.on)) for shot in notes.bench_shots if shot.setup == key]
+        again = [(shot, mark_name(plan, shot.on)) for shot in records.of(BenchShot) if shot.setup == key]
         drifts = [(shot.reading_mm + marks[name] - height, shot) for shot, name in again if name in marks]
         worst, shot = max(drifts, key=lambda row: abs(row[0]), default=(0.0, None))
         moved = abs(worst) > allowed_drift_mm(ways)
@@ -153,7 +154,7 @@ def stands(plan: Plan, ways: Ways, notes: SiteNotes) -> list[Stand]:
     return rows
 
 
-def _words(plan: Plan, ways: Ways, on: str, drift: float, checked: int, moved: bool) -> str:
+def _words(plan: Plan, ways: JobWays, on: str, drift: float, checked: int, moved: bool) -> str:
     if not checked:
         return f"{on} was shot once. Shoot it again before you trust this set-up, and after lunch."
     size = say_depth(abs(drift), plan.units)
@@ -175,7 +176,7 @@ def stand_findings(rows: Sequence[Stand]) -> list[Finding]:
     ]
 
 
-def check_reading(ways: Ways, reading_mm: float, path: str, units: str = "ft-in") -> None:
+def check_reading(ways: JobWays, reading_mm: float, path: str, units: str = "ft-in") -> None:
     """Raise InputError for a reading that no rod can give."""
     rod = ways.ground.laser.rod_mm
     if reading_mm > rod:

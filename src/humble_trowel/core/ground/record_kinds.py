@@ -2,14 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
-
 from humble_trowel.core.errors import InputError
-from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.ground.as_dug import check_dug, dug_runs
 from humble_trowel.core.ground.layer_shots import sane_levels, take_shots
 from humble_trowel.core.ground.levels import check_reading, known_marks, mark_id, mark_name, stands
-from humble_trowel.core.ground.notes import SiteNotes
 from humble_trowel.core.ground.records import (
     AsDug,
     BenchShot,
@@ -23,13 +19,13 @@ from humble_trowel.core.ground.records import (
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ground_parts import LAYER_WORDS
 from humble_trowel.core.plan.levels import floor_mm
-from humble_trowel.core.plan.ways import Ways, ways_for
-from humble_trowel.core.reading.record_kind import RecordKind
+from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
+from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.units import Units, say_depth
 
 
-def _known(plan: Plan, notes: SiteNotes, on: str) -> None:
-    marks = known_marks(plan, notes)
+def _known(plan: Plan, records: SiteRecords, on: str) -> None:
+    marks = known_marks(plan, records)
     if not marks:
         raise InputError("There is no benchmark yet. Name a mark that stays, and its level.", "on")
     name = mark_name(plan, on)
@@ -37,8 +33,8 @@ def _known(plan: Plan, notes: SiteNotes, on: str) -> None:
         raise InputError(f"{name} is no mark here. Known: {', '.join(marks)}.", "on")
 
 
-def _set_up(notes: SiteNotes, key: str) -> None:
-    if key not in {own for own, _ in notes.setups}:
+def _set_up(records: SiteRecords, key: str) -> None:
+    if key not in {own for own, _ in records.named(SetUp)}:
         raise InputError("That set-up has no backsight on record. Set the laser up on a mark first.", "setup")
 
 
@@ -51,17 +47,17 @@ class SetUpKind(RecordKind[SetUp]):
     def resolved(self, values: SetUp, plan: Plan) -> SetUp:
         return values.model_copy(update={"on": mark_id(plan, values.on)})
 
-    def check(self, plan: Plan, crew: Ways, notes: SiteNotes, values: SetUp) -> None:
-        _known(plan, notes, values.on)
-        check_reading(ways_for(crew, plan.ways), values.backsight_mm, "backsight_mm", plan.units)
+    def check(self, job: JobSoFar, values: SetUp) -> None:
+        _known(job.plan, job.records, values.on)
+        check_reading(job.ways, values.backsight_mm, "backsight_mm", job.plan.units)
 
-    def sentence(self, plan: Plan, crew: Ways, notes: SiteNotes, values: SetUp) -> str:
-        level_mm = known_marks(plan, notes).get(mark_name(plan, values.on))
+    def sentence(self, job: JobSoFar, values: SetUp) -> str:
+        level_mm = known_marks(job.plan, job.records).get(mark_name(job.plan, values.on))
         if level_mm is None:
             return ""
-        over_mm = level_mm + values.backsight_mm - floor_mm(plan)
+        over_mm = level_mm + values.backsight_mm - floor_mm(job.plan)
         way = "over" if over_mm >= 0 else "below"
-        return f"Laser line {say_depth(abs(over_mm), plan.units)} {way} the finished floor."
+        return f"Laser line {say_depth(abs(over_mm), job.plan.units)} {way} the finished floor."
 
 
 class BenchShotKind(RecordKind[BenchShot]):
@@ -73,14 +69,14 @@ class BenchShotKind(RecordKind[BenchShot]):
     def resolved(self, values: BenchShot, plan: Plan) -> BenchShot:
         return values.model_copy(update={"on": mark_id(plan, values.on)})
 
-    def check(self, plan: Plan, crew: Ways, notes: SiteNotes, values: BenchShot) -> None:
-        _set_up(notes, values.setup)
-        _known(plan, notes, values.on)
-        check_reading(ways_for(crew, plan.ways), values.reading_mm, "reading_mm", plan.units)
+    def check(self, job: JobSoFar, values: BenchShot) -> None:
+        _set_up(job.records, values.setup)
+        _known(job.plan, job.records, values.on)
+        check_reading(job.ways, values.reading_mm, "reading_mm", job.plan.units)
 
-    def sentence(self, plan: Plan, crew: Ways, notes: SiteNotes, values: BenchShot) -> str:
-        now = replace(notes, bench_shots=(*notes.bench_shots, values))
-        rows = stands(plan, ways_for(crew, plan.ways), now)
+    def sentence(self, job: JobSoFar, values: BenchShot) -> str:
+        now = job.records.plus("new", values)
+        rows = stands(job.plan, job.ways, now)
         return next((row.words for row in rows if row.id == values.setup), "")
 
 
@@ -90,10 +86,10 @@ class TurningPointKind(RecordKind[TurningPoint]):
     name = "turning-point"
     values = TurningPoint
 
-    def check(self, plan: Plan, crew: Ways, notes: SiteNotes, values: TurningPoint) -> None:
-        _set_up(notes, values.setup)
-        check_reading(ways_for(crew, plan.ways), values.foresight_mm, "foresight_mm", plan.units)
-        if values.name in known_marks(plan, notes):
+    def check(self, job: JobSoFar, values: TurningPoint) -> None:
+        _set_up(job.records, values.setup)
+        check_reading(job.ways, values.foresight_mm, "foresight_mm", job.plan.units)
+        if values.name in known_marks(job.plan, job.records):
             raise InputError(f"{values.name} is a mark already. Call the turning point something else.", "name")
 
 
@@ -103,19 +99,19 @@ class ShotsKind(RecordKind[Shots]):
     name = "shots"
     values = Shots
 
-    def check(self, plan: Plan, crew: Ways, notes: SiteNotes, values: Shots) -> None:
-        ways = ways_for(crew, plan.ways)
+    def check(self, job: JobSoFar, values: Shots) -> None:
+        ways = job.ways
         if values.setup is not None:
-            _set_up(notes, values.setup)
+            _set_up(job.records, values.setup)
         for i, shot in enumerate(values.shots):
             if shot.reading_mm is not None:
-                check_reading(ways, shot.reading_mm, f"shots[{i}].reading_mm", plan.units)
-        setups = stands(plan, ways, notes)
-        taken = take_shots(plan, build_solid(plan), ways, values.layer, [("new", values)], setups)
+                check_reading(ways, shot.reading_mm, f"shots[{i}].reading_mm", job.plan.units)
+        setups = stands(job.plan, ways, job.records)
+        taken = take_shots(job.plan, job.shape, ways, values.layer, [("new", values)], setups)
         if values.source == "file":
             sane_levels(taken)
 
-    def sentence(self, plan: Plan, crew: Ways, notes: SiteNotes, values: Shots) -> str:
+    def sentence(self, job: JobSoFar, values: Shots) -> str:
         return f"{len(values.shots)} shot{'' if len(values.shots) == 1 else 's'} on the {values.layer}."
 
 
@@ -125,11 +121,11 @@ class AsDugKind(RecordKind[AsDug]):
     name = "as-dug"
     values = AsDug
 
-    def check(self, plan: Plan, crew: Ways, notes: SiteNotes, values: AsDug) -> None:
-        check_dug(plan, values)
+    def check(self, job: JobSoFar, values: AsDug) -> None:
+        check_dug(job.plan, values)
 
-    def sentence(self, plan: Plan, crew: Ways, notes: SiteNotes, values: AsDug) -> str:
-        runs = dug_runs(plan, build_solid(plan), [values])
+    def sentence(self, job: JobSoFar, values: AsDug) -> str:
+        runs = dug_runs(job.plan, job.shape, [values])
         return next((run.words for run in runs if run.measured), "")
 
 
@@ -139,8 +135,8 @@ class GroundTestKind(RecordKind[GroundTest]):
     name = "ground-test"
     values = GroundTest
 
-    def sentence(self, plan: Plan, crew: Ways, notes: SiteNotes, values: GroundTest) -> str:
-        return test_words(values, plan.units)
+    def sentence(self, job: JobSoFar, values: GroundTest) -> str:
+        return test_words(values, job.plan.units)
 
 
 class SoftSpotKind(RecordKind[SoftSpot]):
@@ -149,8 +145,8 @@ class SoftSpotKind(RecordKind[SoftSpot]):
     name = "soft-spot"
     values = SoftSpot
 
-    def sentence(self, plan: Plan, crew: Ways, notes: SiteNotes, values: SoftSpot) -> str:
-        return soft_words(values, plan.units)
+    def sentence(self, job: JobSoFar, values: SoftSpot) -> str:
+        return soft_words(values, job.plan.units)
 
 
 class LiftSignedKind(RecordKind[LiftSigned]):
@@ -159,7 +155,7 @@ class LiftSignedKind(RecordKind[LiftSigned]):
     name = "lift-signed"
     values = LiftSigned
 
-    def sentence(self, plan: Plan, crew: Ways, notes: SiteNotes, values: LiftSigned) -> str:
+    def sentence(self, job: JobSoFar, values: LiftSigned) -> str:
         return f"Lift {values.lift} of {values.layer} packed, {values.passes} passes."
 
 

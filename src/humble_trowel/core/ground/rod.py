@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import pairwise
 
 import shapely
@@ -18,8 +18,9 @@ from humble_trowel.core.ground.rod_parts import part_levels
 from humble_trowel.core.ground.stack import high_top, stack_rows, surface_of
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.plan.ground_ways import RodReads
+from humble_trowel.core.plan.ids import made_id
 from humble_trowel.core.plan.levels import benchmark_mm, floor_mm
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import MM_PER_FT, Units, format_length, round_half_away, say_depth
 
 SAME_MM = 0.05
@@ -29,7 +30,8 @@ SAME_MM = 0.05
 class RodRow:
     """A surface at a place. reading_mm: None while no laser stands. pole_text: mark on a story pole, up from the
     floor's mark (down where it starts with a minus). key: of the layer. heavy: the base, which crews shoot most.
-    level_text: against the finished floor. slab_text: against the slab's top, '' where both are one."""
+    level_text: against the finished floor. slab_text: against the slab's top, '' where both are one. id: of its surface,
+    zone and place, so that a card of before still means the same row."""
 
     surface: str
     at: str
@@ -43,9 +45,10 @@ class RodRow:
     pole_text: str
     heavy: bool
     slab_text: str = ""
+    id: str = ""
 
 
-def rod_reads(plan: Plan, ways: Ways) -> RodReads:
+def rod_reads(plan: Plan, ways: JobWays) -> RodReads:
     """How this job's rod is read."""
     return ways.ground.rod_reads or ("mm" if plan.units == "mm" else "sixteenths")
 
@@ -92,7 +95,7 @@ def say_off(off_mm: float, plan_units: Units, reads: RodReads) -> str:
 
 
 class _Card:
-    def __init__(self, plan: Plan, ways: Ways, instrument_mm: float | None) -> None:
+    def __init__(self, plan: Plan, ways: JobWays, instrument_mm: float | None) -> None:
         self.plan, self.instrument_mm, self.reads = plan, instrument_mm, rod_reads(plan, ways)
         self.floor_mm = floor_mm(plan)
         self.rows: list[RodRow] = []
@@ -115,7 +118,7 @@ class _Card:
 
 
 def rod_card(
-    plan: Plan, solid: Solid, ways: Ways, instrument_mm: float | None, stripped_mm: float | None
+    plan: Plan, solid: Solid, ways: JobWays, instrument_mm: float | None, stripped_mm: float | None
 ) -> list[RodRow]:
     """Every surface: zone by zone from the top down, trench bottoms, form tops, sod stripped, what stands there.
 
@@ -144,7 +147,8 @@ def rod_card(
             mark.at,
             benchmark_mm(plan, mark),
         )
-    return card.rows
+    taken: set[str] = set()
+    return [replace(row, id=made_id("rod", [row.key, row.zone, row.surface, row.at], taken)) for row in card.rows]
 
 
 def _zone(card: _Card, cell: Cell) -> None:
@@ -233,7 +237,7 @@ def _form_tops(card: _Card, solid: Solid) -> None:
             )
 
 
-def rod_findings(rows: Sequence[RodRow], ways: Ways, reads: RodReads) -> list[Finding]:
+def rod_findings(rows: Sequence[RodRow], ways: JobWays, reads: RodReads) -> list[Finding]:
     """A laser that stands too low or too high for the rod."""
     found = []
     low = [row for row in rows if row.reading_mm is not None and row.reading_mm < 0]

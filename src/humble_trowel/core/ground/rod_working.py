@@ -9,7 +9,7 @@ from humble_trowel.core.ground.stack import StackRow, stack_rows
 from humble_trowel.core.order.leaves import thin_leaf
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.levels import floor_mm
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import MM_PER_IN, say_depth
 from humble_trowel.core.working import Working, leaf, work
 
@@ -18,7 +18,7 @@ LEAST_MM = 0.05
 
 def reading_working(
     plan: Plan,
-    ways: Ways,
+    ways: JobWays,
     stand: Stand,
     level_mm: float,
     name: str,

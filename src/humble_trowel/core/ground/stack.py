@@ -13,7 +13,7 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ground_parts import LAYER_WORDS, BuildUp, Layer
 from humble_trowel.core.plan.ground_ways import GroundWays, Stone
 from humble_trowel.core.plan.local_rules import Local, limit, limit_text
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import Units, say_depth
 
 SLACK_MM = 0.5
@@ -128,7 +128,7 @@ def stone_for(ways: GroundWays, layer: Layer) -> Stone:
     return named or next((row for row in ways.stones if row.kind == kind), Stone(mark=LAYER_WORDS[kind], kind=kind))
 
 
-def stack_findings(plan: Plan, cells: Sequence[Cell], ways: Ways) -> list[Finding]:
+def stack_findings(plan: Plan, cells: Sequence[Cell], ways: JobWays) -> list[Finding]:
     """What makes little sense about the build-ups in use."""
     rows: list[Finding] = []
     used = {cell.mark for cell in cells}
@@ -179,7 +179,7 @@ def _barrier(plan: Plan, build: BuildUp, path: str) -> list[Finding]:
     return []
 
 
-def _fill(units: Units, build: BuildUp, path: str, ways: Ways) -> list[Finding]:
+def _fill(units: Units, build: BuildUp, path: str, ways: JobWays) -> list[Finding]:
     """Clean sand and gravel up to 24 in, earth up to 8 in."""
     clean = earth = 0.0
     for layer in build.layers:

@@ -2,21 +2,19 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
-from humble_trowel.core.errors import TrowelError
-from humble_trowel.core.geometry.solid import build_solid
+from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.ground.flat import enough
-from humble_trowel.core.ground.ground_job import measured, shots_on
-from humble_trowel.core.ground.levels import stands
-from humble_trowel.core.ground.notes import SiteNotes
+from humble_trowel.core.ground.ground_job import ShotsOn
+from humble_trowel.core.ground.levels import Stand
 from humble_trowel.core.ground.rod import rod_reads, say_reading
 from humble_trowel.core.ground.rod_working import reading_working
 from humble_trowel.core.ground.stack import resolve
 from humble_trowel.core.guard import answers
-from humble_trowel.core.order.measured import UNMEASURED, Measured
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.working import Working
 
 
@@ -35,11 +33,8 @@ class Graded:
 
 
 @answers("The ground")
-def graded(plan: Plan, ways: Ways, notes: SiteNotes) -> Graded:
+def graded(plan: Plan, solid: Solid, ways: JobWays, setups: Sequence[Stand], shots: ShotsOn) -> Graded:
     """How the ground of a plan with an outline stands."""
-    ways = ways_for(ways, plan.ways)
-    solid = build_solid(plan)
-    setups = stands(plan, ways, notes)
     rod = zone = ""
     shown: Working | None = None
     cell = max(solid.cells, key=lambda one: one.area_m2)
@@ -49,7 +44,7 @@ def graded(plan: Plan, ways: Ways, notes: SiteNotes) -> Graded:
         shown = reading_working(plan, ways, setups[-1], base.top_mm, f"base, {cell.name}", cell, base)
     if any(stand.moved for stand in setups):
         return Graded("laser moved", stuck=True, rod=rod, rod_zone=zone, working=shown)
-    taken = shots_on(plan, solid, ways, notes, "base", setups)
+    taken = shots("base")
     if taken is None:
         return Graded("started" if setups or plan.build_ups else "to do", rod=rod, rod_zone=zone, working=shown)
     out = sum(shot.verdict != "inside" for shot in taken.shots)
@@ -58,11 +53,3 @@ def graded(plan: Plan, ways: Ways, notes: SiteNotes) -> Graded:
         return Graded(f"{out} out of {n}", rod=rod, rod_zone=zone, working=shown)
     settled = enough(taken, plan, ways).enough
     return Graded("flat" if settled else f"{n} shot", settled, rod=rod, rod_zone=zone, working=shown)
-
-
-def measured_or_not(plan: Plan, ways: Ways, notes: SiteNotes) -> Measured:
-    """What the site measured; nothing where its records do not fit the plan any more."""
-    try:
-        return measured(plan, ways, notes)
-    except TrowelError:
-        return UNMEASURED

@@ -2,15 +2,13 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from humble_trowel.core.lines.records import FormBack, FormLevels, Offset, StringGaps, Taped
 from humble_trowel.core.lines.square_job import square_plan, tolerance_of
 from humble_trowel.core.lines.straight import SideChecked, level, straight
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.refs import by_place
-from humble_trowel.core.plan.ways import Ways
-from humble_trowel.core.reading.record_kind import RecordKind
+from humble_trowel.core.plan.ways import JobWays
+from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
 from humble_trowel.core.units import Units, say_length
 
 
@@ -20,19 +18,19 @@ class TapedKind(RecordKind[Taped]):
     name = "taped"
     values = Taped
 
-    def check(self, plan: Plan, crew: Ways, notes: Any, values: Taped) -> None:
-        square_plan(plan, values, crew)
+    def check(self, job: JobSoFar, values: Taped) -> None:
+        square_plan(job.plan, values, job.ways)
 
-    def sentence(self, plan: Plan, crew: Ways, notes: Any, values: Taped) -> str:
-        return square_plan(plan, values, crew).verdict
+    def sentence(self, job: JobSoFar, values: Taped) -> str:
+        return square_plan(job.plan, values, job.ways).verdict
 
     def shown(self, values: Taped, units: Units) -> list[str]:
         return [say_length(row.off_mm if isinstance(row, Offset) else row.mm, units) for row in values.measures]
 
 
-def checked_side(plan: Plan, crew: Ways, values: StringGaps | FormLevels) -> SideChecked:
+def checked_side(plan: Plan, ways: JobWays, values: StringGaps | FormLevels) -> SideChecked:
     """In or out, up or down at each stake of a side. Raises InputError."""
-    tolerance_mm = tolerance_of(plan, crew)
+    tolerance_mm = tolerance_of(plan, ways)
     if isinstance(values, StringGaps):
         return straight(plan, values, tolerance_mm)
     return level(plan, values, tolerance_mm)
@@ -44,11 +42,11 @@ class StringGapsKind(RecordKind[StringGaps]):
     name = "string-gaps"
     values = StringGaps
 
-    def check(self, plan: Plan, crew: Ways, notes: Any, values: StringGaps) -> None:
-        checked_side(plan, crew, values)
+    def check(self, job: JobSoFar, values: StringGaps) -> None:
+        checked_side(job.plan, job.ways, values)
 
-    def sentence(self, plan: Plan, crew: Ways, notes: Any, values: StringGaps) -> str:
-        return checked_side(plan, crew, values).verdict
+    def sentence(self, job: JobSoFar, values: StringGaps) -> str:
+        return checked_side(job.plan, job.ways, values).verdict
 
     def shown(self, values: StringGaps, units: Units) -> list[str]:
         return [say_length(reading.mm, units) for reading in values.readings]
@@ -60,11 +58,11 @@ class FormLevelsKind(RecordKind[FormLevels]):
     name = "form-levels"
     values = FormLevels
 
-    def check(self, plan: Plan, crew: Ways, notes: Any, values: FormLevels) -> None:
-        checked_side(plan, crew, values)
+    def check(self, job: JobSoFar, values: FormLevels) -> None:
+        checked_side(job.plan, job.ways, values)
 
-    def sentence(self, plan: Plan, crew: Ways, notes: Any, values: FormLevels) -> str:
-        return checked_side(plan, crew, values).verdict
+    def sentence(self, job: JobSoFar, values: FormLevels) -> str:
+        return checked_side(job.plan, job.ways, values).verdict
 
     def shown(self, values: FormLevels, units: Units) -> list[str]:
         return [say_length(reading.mm, units) for reading in values.readings]
@@ -76,10 +74,10 @@ class FormBackKind(RecordKind[FormBack]):
     name = "form-back"
     values = FormBack
 
-    def check(self, plan: Plan, crew: Ways, notes: Any, values: FormBack) -> None:
-        by_place(values, plan)
+    def check(self, job: JobSoFar, values: FormBack) -> None:
+        by_place(values, job.plan)
 
-    def sentence(self, plan: Plan, crew: Ways, notes: Any, values: FormBack) -> str:
+    def sentence(self, job: JobSoFar, values: FormBack) -> str:
         return "The form stands again."
 
 

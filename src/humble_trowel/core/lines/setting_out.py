@@ -20,7 +20,7 @@ from humble_trowel.core.lines.rectangles import Rectangle, maximal_rectangles
 from humble_trowel.core.lines.stakes import OffsetStake, offset_stakes
 from humble_trowel.core.lines.strings import StringLine, string_lines
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
-from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import MM_PER_FT, Units, say_length
 from humble_trowel.core.working import Working
 
@@ -115,13 +115,12 @@ class SetOutSheet:
 
 
 @answers("The set-out sheet")
-def set_out(plan: Plan, ways: Ways) -> SetOutSheet:
+def set_out(plan: Plan, ways: JobWays) -> SetOutSheet:
     """The whole sheet of a plan with an outline, under the crew's ways."""
-    own = ways_for(ways, plan.ways)
     ring = list(plan.outline or [])
     base = baseline_of(plan)
-    profile = own.set_out.profile_mm
-    margin = plan.set_out.base_margin_mm if plan.set_out.base_margin_mm is not None else own.set_out.base_margin_mm
+    profile = ways.set_out.profile_mm
+    margin = plan.set_out.base_margin_mm if plan.set_out.base_margin_mm is not None else ways.set_out.base_margin_mm
     strings = string_lines(plan, base, profile)
     units = plan.units
     return SetOutSheet(

@@ -12,7 +12,7 @@ from humble_trowel.core.lines.records import Taped
 from humble_trowel.core.lines.squaring import Squared, square
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.refs import by_place
-from humble_trowel.core.plan.ways import Ways, ways_for
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.reading.plain_errors import plan_error
 from humble_trowel.core.units import Units
 
@@ -27,16 +27,16 @@ def read_taped(data: Any, units: Units) -> Taped:
 
 
 @answers("Squaring")
-def square_plan(plan: Plan, taped: Taped, ways: Ways) -> Squared:
+def square_plan(plan: Plan, taped: Taped, ways: JobWays) -> Squared:
     """Which corner of this plan's frame moves where. Raises InputError."""
     if plan.outline is None:
         raise InputError("There is no outline yet. Call the first side.", "outline")
     taped = by_place(taped, plan)
-    sigma = ways_for(ways, plan.ways).tape.sigma_mm
+    sigma = ways.tape.sigma_mm
     return square(plan.outline, taped, plan.units, sigma_mm=sigma, tolerance_mm=tolerance_of(plan, ways))
 
 
-def tolerance_of(plan: Plan, ways: Ways) -> float:
+def tolerance_of(plan: Plan, ways: JobWays) -> float:
     """When a corner is right, mm: the crew's, or 1/8 in (3 mm in a mm job)."""
-    own = ways_for(ways, plan.ways).tape.tolerance_mm
+    own = ways.tape.tolerance_mm
     return own if own is not None else (3.0 if plan.units == "mm" else 3.175)

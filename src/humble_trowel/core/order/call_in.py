@@ -7,7 +7,7 @@ from datetime import datetime
 
 from humble_trowel.core.order.quantity import Ordered
 from humble_trowel.core.plan.document import Mix, Plan
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import MPA_PER_PSI, Units, number_word, round_half_away, say_depth
 
 DAYS = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
@@ -37,7 +37,7 @@ class CallLine:
     set_at: str
 
 
-def call_in(plan: Plan, ordered: Ordered | None, ways: Ways) -> list[CallLine]:
+def call_in(plan: Plan, ordered: Ordered | None, ways: JobWays) -> list[CallLine]:
     """All lines of the card, said or unsaid."""
     return [
         _who(plan, ways),
@@ -52,7 +52,7 @@ def call_in(plan: Plan, ordered: Ordered | None, ways: Ways) -> list[CallLine]:
     ]  # fmt: skip
 
 
-def _who(plan: Plan, ways: Ways) -> CallLine:
+def _who(plan: Plan, ways: JobWays) -> CallLine:
     account = f", account {ways.plant.account}" if ways.plant.account else ""
     firm = ways.firm or "us"
     missing = " and ".join(
@@ -153,7 +153,7 @@ def _listed(texts: list[str]) -> str:
     return texts[0] if len(texts) == 1 else f"{', '.join(texts[:-1])} and {texts[-1]}"
 
 
-def _ring(plan: Plan, ways: Ways) -> CallLine:
+def _ring(plan: Plan, ways: JobWays) -> CallLine:
     ring = plan.order.ring
     if ring is None or not (ring.name or ring.phone):
         return CallLine("ring", "Who do we ring?", "", "a name and a number on site", "order.ring.name")

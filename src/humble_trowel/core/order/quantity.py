@@ -17,7 +17,7 @@ from humble_trowel.core.order.leaves import area_leaf, area_times_depth, short_s
 from humble_trowel.core.order.ledger_part import LedgerPart
 from humble_trowel.core.order.measured import UNMEASURED, Measured
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.ways import SLACK_M3, Ways
+from humble_trowel.core.plan.ways import SLACK_M3, JobWays
 from humble_trowel.core.units import M3_PER_YD3, format_ordered, format_volume
 from humble_trowel.core.working import Working, leaf, number_text, work
 
@@ -57,16 +57,16 @@ class Ordered:
     last_load: str
 
 
-HOUSE = Ways()
+HOUSE = JobWays()
 
 
-def _source(plan: Plan, key: str, ways: Ways) -> str:
+def _source(plan: Plan, key: str, ways: JobWays) -> str:
     if getattr(plan.ways, key, None) is not None:
         return "job-way"
     return "house" if ways == HOUSE else "ways"
 
 
-def allowances(plan: Plan, solid: Solid, ways: Ways, found: Measured = UNMEASURED) -> list[Allowance]:
+def allowances(plan: Plan, solid: Solid, ways: JobWays, found: Measured = UNMEASURED) -> list[Allowance]:
     """Every allowance that is not switched off, in the order of the ways; what was measured stands for its guess."""
     guessed = [
         _base_low(plan, solid, ways) if found.base is None else None,
@@ -88,7 +88,7 @@ def _as_found(plan: Plan, key: str, working: Working, words: str, source: str) -
     return Allowance(working.name, m3, words, key, source, format_volume(m3, plan.units), how, working)
 
 
-def _row(plan: Plan, key: str, name: str, reason: str, working: Working, ways: Ways) -> Allowance:
+def _row(plan: Plan, key: str, name: str, reason: str, working: Working, ways: JobWays) -> Allowance:
     _, per_unit = volume_unit(plan)
     m3 = working.value * per_unit
     how = short_sum(working)
@@ -98,7 +98,7 @@ def _row(plan: Plan, key: str, name: str, reason: str, working: Working, ways: W
     )  # fmt: skip
 
 
-def _base_low(plan: Plan, solid: Solid, ways: Ways) -> Allowance:
+def _base_low(plan: Plan, solid: Solid, ways: JobWays) -> Allowance:
     unit, _ = volume_unit(plan)
     area = sum(cell.area_m2 for cell in solid.cells)
     inputs = {
@@ -109,7 +109,7 @@ def _base_low(plan: Plan, solid: Solid, ways: Ways) -> Allowance:
     return _row(plan, "base_low_mm", "Base lies low", ways.allowances.base_low_reason, working, ways)
 
 
-def _trench_wide(plan: Plan, solid: Solid, ways: Ways, found: Measured) -> Allowance | None:
+def _trench_wide(plan: Plan, solid: Solid, ways: JobWays, found: Measured) -> Allowance | None:
     """Length at the face times extra width times depth below the slab, for every thickened run not measured."""
     unit, _ = volume_unit(plan)
     per = "1000000" if plan.units == "mm" else "3888"
@@ -165,7 +165,7 @@ def slab_beside(solid: Solid, start: tuple[float, float], end: tuple[float, floa
     return near.thickness_mm
 
 
-def _left_behind(plan: Plan, ways: Ways) -> Allowance:
+def _left_behind(plan: Plan, ways: JobWays) -> Allowance:
     unit, per_unit = volume_unit(plan)
     value = ways.allowances.left_behind_m3 / per_unit
     text = f"{format_ordered(ways.allowances.left_behind_m3, plan.units)} {unit}"
@@ -174,7 +174,7 @@ def _left_behind(plan: Plan, ways: Ways) -> Allowance:
     return _row(plan, "left_behind_m3", "Left in drum and chute", ways.allowances.left_behind_reason, working, ways)
 
 
-def order(plan: Plan, parts: Sequence[LedgerPart], extras: Sequence[Allowance], ways: Ways) -> Ordered:
+def order(plan: Plan, parts: Sequence[LedgerPart], extras: Sequence[Allowance], ways: JobWays) -> Ordered:
     """The need rounded up to the plant's increment after the slack, and split into trucks."""
     unit, per_unit = volume_unit(plan)
     metric = plan.units == "mm"
@@ -227,7 +227,7 @@ def split_loads(ordered: float, size: float, per_unit: float, plan: Plan) -> lis
     ]
 
 
-def _last_load(trucks: Sequence[Truck], plan: Plan, ways: Ways) -> str:
+def _last_load(trucks: Sequence[Truck], plan: Plan, ways: JobWays) -> str:
     if not trucks:
         return ""
     unit = "m³" if plan.units == "mm" else "yd"
@@ -245,7 +245,7 @@ def _last_load(trucks: Sequence[Truck], plan: Plan, ways: Ways) -> str:
     return f"One truck, {last.text} {unit}."
 
 
-def order_findings(plan: Plan, ordered: Ordered, ways: Ways) -> list[Finding]:
+def order_findings(plan: Plan, ordered: Ordered, ways: JobWays) -> list[Finding]:
     """Doubts about trucks and loads."""
     rows: list[Finding] = []
     if ordered.trucks and "short load" in ordered.last_load:

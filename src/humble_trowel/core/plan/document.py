@@ -11,7 +11,6 @@ from typing import Annotated, Any, Literal
 
 from pydantic import (
     Field,
-    PrivateAttr,
     field_validator,
 )
 
@@ -163,9 +162,6 @@ LATER_STAGES = ("underslab", "steel", "embeds", "screed", "joints", "schedule")
 
 class Plan(Model):
     """One job file. Names are fixed: extend them, never rename. corner_ids and opening_ids stand beside their lists."""
-
-    _laid: Any = PrivateAttr(default=None)  # the zones as laid last (geometry/zones.py), for these very fields
-    _built: Any = PrivateAttr(default=None)  # the solid as built last (geometry/solid.py)
 
     format: Literal["humble-trowel-job"] = "humble-trowel-job"
     version: Literal[1] = 1

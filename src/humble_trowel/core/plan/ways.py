@@ -118,15 +118,29 @@ class WaysOverride(WaysPart):
     reason: Reason = ""
 
 
-def ways_for(ways: Ways, override: WaysOverride) -> Ways:
-    """The crew's ways with one job's differences laid over them."""
-    given = {key: value for key, value in override.model_dump().items() if value is not None and key != "reason"}
-    parts = ("allowances", "plant", "tape", "set_out", "forms", "ground")
-    return ways.model_copy(
-        update={
-            name: (part := getattr(ways, name)).model_copy(
-                update={key: value for key, value in given.items() if key in type(part).model_fields}
-            )
-            for name in parts
-        }
-    )
+class JobWays(Ways):
+    """The ways of one job: the crew's, with that job's differences laid over them. What every answer is worked out by."""
+
+
+# Which section each key of a job's own ways stands in; its field there has the same name.
+SECTION_OF = {
+    "base_low_mm": "allowances", "trench_wide_mm": "allowances", "left_behind_m3": "allowances",
+    "increment_yd3": "plant", "increment_m3": "plant", "truck_yd3": "plant", "truck_m3": "plant",
+    "short_load_yd3": "plant", "short_load_m3": "plant",
+    "tolerance_mm": "tape",
+    "profile_mm": "set_out",
+    "corner": "forms", "stack": "forms",
+    "rod_reads": "ground", "high_mm": "ground", "low_mm": "ground",
+}  # fmt: skip
+
+
+def ways_for(crew: Ways, override: WaysOverride) -> JobWays:
+    """The crew's ways with one job's differences laid over them; untouched sections are the very objects."""
+    sections: dict[str, dict[str, object]] = {}
+    for key, section in SECTION_OF.items():
+        value = getattr(override, key)
+        if value is not None:
+            sections.setdefault(section, {})[key] = value
+    values = {name: getattr(crew, name) for name in Ways.model_fields}
+    values |= {name: getattr(crew, name).model_copy(update=changes) for name, changes in sections.items()}
+    return JobWays.model_construct(**values)

@@ -2,19 +2,34 @@
 
 from __future__ import annotations
 
-from typing import Any, ClassVar, Generic, TypeVar
+from typing import Any, ClassVar, Generic, Protocol, TypeVar
 
 from pydantic import ValidationError
 
 from humble_trowel.core.errors import InputError
+from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.model import Model
 from humble_trowel.core.plan.refs import by_id
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.reading.plain_errors import plan_error
+from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.units import Units
 
 V = TypeVar("V", bound=Model)
+
+
+class JobSoFar(Protocol):
+    """What a kind of record may ask of the job that it is written down for, as core/job.py answers it."""
+
+    @property
+    def plan(self) -> Plan: ...
+    @property
+    def ways(self) -> JobWays: ...
+    @property
+    def records(self) -> SiteRecords: ...
+    @property
+    def shape(self) -> Solid: ...
 
 
 class RecordKind(Generic[V]):
@@ -35,10 +50,10 @@ class RecordKind(Generic[V]):
         """The values with everything that they mean named by id, against the plan that they were made on."""
         return by_id(values, plan)
 
-    def check(self, plan: Plan, crew: Ways, notes: Any, values: V) -> None:
-        """Raise InputError, naming the field, for a record that cannot be. notes: what was written down before."""
+    def check(self, job: JobSoFar, values: V) -> None:
+        """Raise InputError, naming the field, for a record that cannot be. job.records: what was written down before."""
 
-    def sentence(self, plan: Plan, crew: Ways, notes: Any, values: V) -> str:
+    def sentence(self, job: JobSoFar, values: V) -> str:
         """What it comes to, for the list and the answer. Raises TrowelError where it cannot be said."""
         return ""
 

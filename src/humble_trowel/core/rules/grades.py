@@ -14,7 +14,7 @@ from humble_trowel.core.ground.earthwork import layer_volume
 from humble_trowel.core.ground.levels import Sight, level_run
 from humble_trowel.core.ground.rod import rod_card
 from humble_trowel.core.ground.shot_surface import shot_surface
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.rules.case import Answer, Given, by_kind
 from humble_trowel.core.units import M3_PER_YD3, MM_PER_FT
@@ -59,7 +59,9 @@ def _build_up(given: Given) -> Answer:
     })  # fmt: skip
     line = (given["HI"] - given["slab_top"]) * mm
     card = [
-        row for row in rod_card(plan, build_solid(plan), Ways(), line, None) if row.zone == "all" and row.key != "form"
+        row
+        for row in rod_card(plan, build_solid(plan), JobWays(), line, None)
+        if row.zone == "all" and row.key != "form"
     ]
     names = [f"top of {name}" for _, _, name in up[::-1]] + ["top of slab = top of form"]
     names += [f"top of {name} (bottom of {above})" for (_, _, above), (_, _, name) in pairwise(down)]

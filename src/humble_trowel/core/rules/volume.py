@@ -3,8 +3,7 @@
 from __future__ import annotations
 
 from humble_trowel.core.errors import InputError
-from humble_trowel.core.figures import figure
-from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.job import Job
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.rules.case import Answer, Given
 from humble_trowel.core.units import M3_PER_YD3
@@ -13,7 +12,7 @@ from humble_trowel.core.units import M3_PER_YD3
 def volume(given: Given) -> Answer:
     """A job file: net concrete, its parts, plan area."""
     plan = read_plan(dict(given))
-    found = figure(plan, Ways())
+    found = Job(plan).figure
     if found.concrete is None or found.outline is None:
         raise InputError("The job has no outline.", "outline")
     names = {"slab": "slabs", "edge": "edges_beyond_slabs", "beam": "beams_beyond_those", "pad": "pads_beyond_those", "recess": "recess_change"}  # fmt: skip

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Edges, turn by turn: the cut first, then beams and pads, the top, what it meets, frost, the ledger. */
+	import { onTab } from '../../state/findings';
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
 	import Sheet from '../../drawing/Sheet.svelte';
@@ -49,7 +50,7 @@
 	});
 	const also = $derived((desk.document?.side_pads ?? []).flatMap((pad) => pad.polygon as XY[]));
 	let across = $state(1280);
-	const doubts = $derived((desk.figure?.findings ?? []).filter((doubt) => ['step-hangs', 'edge-adds-nothing', 'edge-type-unused', 'haunch-wide'].includes(doubt.code) || (doubt.code === 'part-clipped' && doubt.where.startsWith('edges'))));
+	const doubts = $derived(onTab(desk.figure?.findings, 'cut'));
 </script>
 
 <svelte:window bind:innerWidth={across} />

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Beams and pads: types by their call, a grid from a wall, posts on bays. */
+	import { onTab } from '../../state/findings';
 	import { remember } from '../../state/remember.svelte';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
@@ -51,7 +52,7 @@
 	);
 	const nextBeam = $derived(nextMark('B', (plan?.beam_types ?? []).map((one) => one.mark)));
 	const nextPad = $derived(nextMark('P', (plan?.pad_types ?? []).map((one) => one.mark)));
-	const doubts = $derived((desk.figure?.findings ?? []).filter((doubt) => /^(beam|pad)/.test(doubt.code) || (doubt.code === 'part-clipped' && /beams|pads/.test(doubt.where))));
+	const doubts = $derived(onTab(desk.figure?.findings, 'grid'));
 	const picked = $derived(data.picked && ['beam', 'pad'].includes(data.picked.kind) ? data.picked : null);
 </script>
 

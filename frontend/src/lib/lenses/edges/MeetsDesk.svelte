@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What the slab meets: an old floor and its levels, kerbs and knee walls on top, pads beside, piles below. */
+	import { onTab } from '../../state/findings';
 	import { remember } from '../../state/remember.svelte';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
@@ -41,7 +42,7 @@
 	async function keepPiles(pads = false) {
 		if (await desk.keep([setPiles({ text: pads ? '' : piles.text, pads, diameter: piles.diameter, head_down: piles.down })], 'piles')) piles = { ...piles, text: '' };
 	}
-	const doubts = $derived((desk.figure?.findings ?? []).filter((doubt) => ['pile-cover', 'side-pad-on-slab', 'overhang-fouls', 'plate-overhangs'].includes(doubt.code)));
+	const doubts = $derived(onTab(desk.figure?.findings, 'meets'));
 </script>
 
 {#snippet wrong(at: string)}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Zones, slabs, recesses and set-downs, and the level of every corner. */
+	import { onTab } from '../../state/findings';
 	import { remember } from '../../state/remember.svelte';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
@@ -21,7 +22,7 @@
 	let door = $state({ side: 0, start: '', width: '', inward: '', depth: '' });
 	const levels = $derived(desk.figure?.levels ?? []);
 	const zones = $derived([...new Set(levels.map((row) => row.zone))]);
-	const doubts = $derived((desk.figure?.findings ?? []).filter((doubt) => /^(recess|step|fall|drain|zone|neck|slab-|overhang)/.test(doubt.code) || (doubt.code === 'part-clipped' && doubt.where.startsWith('recess'))));
+	const doubts = $derived(onTab(desk.figure?.findings, 'top'));
 	async function newSlab() {
 		if (await desk.keep([{ op: 'set_slab_type', mark: nextMark('S', (plan?.slab_types ?? []).map((t) => t.mark)), thickness: slabText }], 'new-slab')) slabText = '';
 	}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Trenches as dug, and the ledger three ways: planned, as dug, as shot, with what each costs. */
+	import { onTab } from '../../state/findings';
 	import { note, restored } from '../../state/remember.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
@@ -62,7 +63,7 @@
 		{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 	{/if}
 	<Field label={w.ground.bucket} width="170px" calm placeholder={w.notSet} value={desk.document?.ground.bucket_mm ? typedLength(desk.document.ground.bucket_mm, desk.units) : ''} problem={desk.problemFor('bucket_mm')} keep={setBucket} />
-	{#each data.state.findings.filter((row) => row.code === 'bucket-wide') as row}<p class="wrong"><Frac text="{row.words} {row.remedy}" /></p>{/each}
+	{#each onTab(data.state.findings, 'dug') as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}><Frac text="{row.words} {row.remedy}" /></p>{/each}
 {:else}<p>{w.ground.noTrench}</p>{/if}
 {#if data.state}
 	<table class="desk-table three">

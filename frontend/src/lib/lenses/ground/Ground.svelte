@@ -30,7 +30,7 @@
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
 	const [data, laser] = [new GroundData(desk), new LaserLink()];
 	let surface = $state(-1);
-	const rod = new Reading(data, () => (surface < 0 ? null : surface));
+	const rod = new Reading(data, () => data.state?.ground.rod[surface]?.id ?? null);
 	const shot = new Reading(data, () => null);
 	let trial = $state.raw<{ at: XY; mm: number }[]>([]);
 	let trench = $state(0);

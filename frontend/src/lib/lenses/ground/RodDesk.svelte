@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The rod card: cores with readings, one surface in large type, and every surface as a list. */
+	import { onTab } from '../../state/findings';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import CoreRack from './CoreRack.svelte';
@@ -45,7 +46,7 @@
 		<CoreRack state={found} picked={data.zone} pick={pickZone} {width} />
 		<p class="label">{data.stand ? w.ground.cores : w.ground.coresLevels} {w.ground.coresKey}</p>
 	</div>
-	{#each found.findings.filter((one) => /laser-low|rod-short|bench-moved/.test(one.code)) as one}<p class="wrong"><Frac text="{one.words} {one.remedy}" /></p>{/each}
+	{#each onTab(found.findings, 'rod') as one}<p class="wrong"><Frac text="{one.words} {one.remedy}" /></p>{/each}
 	<div class="bar">
 		<h3>{w.ground.surfaces}</h3>
 		{#each ['', ...groups, 'edges'] as key}<button type="button" class="act quiet" class:on={only === key} onclick={() => (only = key)}>{key === '' ? 'all' : key}</button>{/each}

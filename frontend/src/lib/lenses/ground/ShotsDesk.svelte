@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Is it flat? The verdict, the rod where it stands, the raking list, and whether there are enough shots. */
+	import { onTab } from '../../state/findings';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
@@ -115,7 +116,7 @@
 		<h3>{w.ground.enough}</h3>
 		<p class:wrong={!shots.enough.enough}><Frac text={shots.enough.words} /> {#if shots.enough.next_at}<button type="button" class="act quiet" onclick={() => (data.stick = shots.enough.next_at)}>{w.ground.nextGap}: {w.ground.goThere}</button>{/if}</p>
 	{/if}
-	{#each state_.findings.filter((row) => /shot|bench/.test(row.code)) as row}<p class="wrong"><Frac text="{row.words} {row.remedy}" /></p>{/each}
+	{#each onTab(state_.findings, 'shots') as row}<p class="wrong"><Frac text="{row.words} {row.remedy}" /></p>{/each}
 	<StandIn {laser} connect={() => void connect()} />
 	<details>
 		<summary><b>{w.ground.fromFile}</b></summary>

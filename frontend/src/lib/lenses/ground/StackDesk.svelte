@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The build-up of the picked zone's slab, edited in place layer by layer, beside the cores of all zones. */
+	import { onTab } from '../../state/findings';
 	import { remember } from '../../state/remember.svelte';
 	import { session } from '../../state/session.svelte';
 	import Field from '../../ui/Field.svelte';
@@ -57,7 +58,7 @@
 	const slabMm = $derived(plan?.slab_types.find((row) => row.mark === mark)?.thickness_mm ?? 100);
 	const digs = $derived(data.state?.ground.stack.filter((row) => row.kind === 'native') ?? []);
 	const levelOf = (zone: string, key: string) => data.state?.ground.rod.find((one) => one.zone === zone && one.key === key)?.level_text ?? '';
-	const findings = $derived(data.state?.findings.filter((row) => /foam|barrier|stone|stack|found|fill|base/.test(row.code)) ?? []);
+	const findings = $derived(onTab(data.state?.findings, 'stack'));
 </script>
 
 {#if data.state}

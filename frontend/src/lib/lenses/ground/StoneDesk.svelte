@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Stone in, spoil out, lifts to pack and sign off, grade pegs. */
+	import { onTab } from '../../state/findings';
 	import { session } from '../../state/session.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
@@ -65,7 +66,7 @@
 			<tr class="heavy"><th scope="row">{w.ground.looseOut}</th><td><Num working={found.spoil.total} /> · {w.ground.trucks(found.spoil.trucks)}, about {money(found.spoil.haul_cents)} {w.ground.haul}</td></tr>
 		</tbody></table>
 		<p class="label">{found.spoil.words}</p>
-	{:else}{#each data.state?.findings.filter((row) => row.code === 'found-not-set') ?? [] as row}<p class="wrong">{row.words} {row.remedy}</p>{/each}{/if}
+	{:else}{#each onTab(data.state?.findings, 'stone') as row}<p class="wrong">{row.words} {row.remedy}</p>{/each}{/if}
 	{#if !pegsFirst}{@render pegs()}{/if}
 	{#if layers.length}
 		<h3>{w.ground.lifts}</h3>

@@ -58,7 +58,7 @@ export class GroundData {
 		return this.record('struck', {}, id);
 	}
 	/** A reading against a row of the rod card, or against the layer where the rod stands. */
-	async check(reading: string | number | null, surface: number | null): Promise<RodAnswer | Wrong> {
+	async check(reading: string | number | null, surface: string | null): Promise<RodAnswer | Wrong> {
 		if (!this.stand) return { words: '', path: '' };
 		const at = surface === null ? this.stick : null;
 		try {

@@ -18,8 +18,8 @@ export class Reading {
 
 	constructor(
 		readonly data: GroundData,
-		/** row of the rod card, null for the layer where the rod stands */
-		readonly wanted: () => number | null
+		/** id of a row of the rod card, null for the layer where the rod stands */
+		readonly wanted: () => string | null
 	) {}
 	get value(): string | number {
 		return this.mm ?? this.typed;

@@ -1,11 +1,12 @@
 <script lang="ts">
 	/** The call-in card: what to say, in the order in which a dispatcher asks; what is unsaid is marked and can be filled in. */
-	import type { CallLine } from '../../api/schema';
+	import type { CallLine, Finding } from '../../api/schema';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
+	import type { LensId } from '../../shell/lens';
 	import CardFields from './CardFields.svelte';
-	let { desk, lines }: { desk: JobDesk; lines: CallLine[] } = $props();
+	let { desk, lines, stops }: { desk: JobDesk; lines: CallLine[]; stops: Finding[] } = $props();
 	let open = $state<string | null>(null);
 	let copied = $state(false);
 	const asText = $derived(
@@ -34,10 +35,23 @@
 			<p class="label">{w.order.cardHint}</p>
 		</div>
 		<div class="acts">
-			<button type="button" class="act quiet" onclick={() => void copy()}>{copied ? w.order.copied : w.order.copy}</button>
-			<button type="button" class="act quiet" onclick={() => print()}>{w.order.print}</button>
+			<button type="button" class="act quiet" disabled={stops.length > 0} onclick={() => void copy()}>{copied ? w.order.copied : w.order.copy}</button>
+			<button type="button" class="act quiet" disabled={stops.length > 0} onclick={() => print()}>{w.order.print}</button>
 		</div>
 	</header>
+	{#if stops.length}
+		<div class="mt-3 border-2 border-(--flag) bg-(--well) p-3" role="alert" data-stops={stops.length}>
+			<h4 class="text-lg font-bold">{w.order.stopped}</h4>
+			<ul class="mt-1 grid list-none gap-2 p-0">
+				{#each stops as stop}
+					<li data-stop={stop.code}>
+						<Frac text="{stop.words} {stop.remedy}" />
+						{#if stop.stage !== 'order'}<a class="fill" href="/job/{desk.id}/{stop.stage}{stop.tabs[0] ? `?turn=${stop.tabs[0]}` : ''}">{w.order.mend} {w.lenses[stop.stage as LensId]}</a>{/if}
+					</li>
+				{/each}
+			</ul>
+		</div>
+	{/if}
 	<ol>
 		{#each lines as line}
 			<li data-line={line.key} class:missing={line.missing}>

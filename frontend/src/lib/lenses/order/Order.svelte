@@ -3,6 +3,7 @@
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Sheet from '../../drawing/Sheet.svelte';
 	import Bench from '../../shell/Bench.svelte';
+	import { forOrder } from '../../state/findings';
 	import type { JobDesk } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import CallCard from './CallCard.svelte';
@@ -14,7 +15,7 @@
 	let { desk, pick }: { desk: JobDesk; pick: Pick } = $props();
 	const concrete = $derived(desk.figure?.concrete ?? null);
 	const unit = $derived(desk.units === 'mm' ? 'm³' : 'yd');
-	const doubts = $derived((desk.figure?.findings ?? []).filter((one) => one.severity !== 'note' && one.code !== 'last-load-short'));
+	const doubts = $derived(forOrder(desk.doubts?.findings ?? desk.figure?.findings).filter((one) => one.severity !== 'stop'));
 </script>
 
 <Sheet {desk} {pick} title={desk.units === 'mm' ? w.order.whereM : w.order.where} strips labels={false} sizes={false} letters={false} footHeight={182}>
@@ -40,7 +41,7 @@
 				<OwnWays {desk} />
 				<p class="caution">{w.order.caution}</p>
 			</div>
-			<CallCard {desk} lines={desk.figure?.call_in ?? []} />
+			<CallCard {desk} lines={desk.figure?.call_in ?? []} stops={desk.doubts?.stops ?? []} />
 		</div>
 	{:else}<p>{w.order.needOutline}</p>{/if}
 </Bench>

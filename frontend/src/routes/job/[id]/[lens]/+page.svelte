@@ -50,7 +50,7 @@
 	<main class="gone"><h2>{w.notices.broken}</h2><p role="alert">{desk.fault}</p><a class="act" href="/api/jobs/{id}/file" download>{w.notices.takeFile}</a><a class="act" href="/">{w.notices.toYard}</a></main>
 {:else if desk?.kept}
 	<div class="app">
-		<StageString job={desk.kept} {lens} />
+		<StageString job={desk.kept} doubts={desk.doubts} {lens} />
 		<Notices {desk} />
 		<main class="main {lens}">
 			{#if lens === 'lines'}<Lines {desk} {pick} />{:else if lens === 'ground'}<Ground {desk} {pick} />{:else if lens === 'edges'}<Edges {desk} {pick} />{:else}<Order {desk} {pick} />{/if}

@@ -1,0 +1,209 @@
+"""The service between store and core: opens connections, keeps jobs at hand, builds what screens need of a job."""
+
+from __future__ import annotations
+
+import sqlite3
+from collections.abc import Iterator
+from contextlib import contextmanager
+from datetime import UTC, datetime
+from threading import Lock
+from typing import Any
+
+from cachetools import LRUCache
+
+from humble_trowel.api.schemas import Before, JobDoubts, JobState, StageKnot, YardJob
+from humble_trowel.core.errors import InputError, TrowelError
+from humble_trowel.core.job import Job
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.job_file import read_plan
+from humble_trowel.core.reading.site_records import SiteRecords
+from humble_trowel.core.record_kinds import read_records
+from humble_trowel.core.stages import STAGES, findings, stops
+from humble_trowel.core.yard import yard_line
+from humble_trowel.files.job_file import plan_data
+from humble_trowel.settings import Settings
+from humble_trowel.store import jobs, records, ways
+from humble_trowel.store.db import connect
+from humble_trowel.store.jobs import Job as JobRow
+from humble_trowel.store.jobs import Revision
+
+KEPT_BYTES = 128_000_000
+KEPT_ROWS = 20_000
+
+
+class Service:
+    """One for each running program."""
+
+    def __init__(self, settings: Settings) -> None:
+        self.settings = settings
+        self._lock = Lock()
+        self._jobs: LRUCache[tuple[str, int, int, str], Job] = LRUCache(
+            KEPT_BYTES, getsizeof=lambda job: job.size_bytes
+        )
+        self._newest: dict[str, tuple[str, int, int, str]] = {}  # key of the job last worked on, to take over from
+        self._yard: LRUCache[tuple[Any, ...], YardJob] = LRUCache(KEPT_ROWS)
+
+    @contextmanager
+    def open(self) -> Iterator[sqlite3.Connection]:
+        """A connection for one request."""
+        db = connect(self.settings.database, busy_ms=self.settings.busy_ms)
+        if self.settings.max_pages is not None:
+            db.execute(f"pragma max_page_count = {self.settings.max_pages}")
+        try:
+            yield db
+        finally:
+            db.close()
+
+    def now(self) -> str:
+        """Time of the server, ISO with offset."""
+        return datetime.now(UTC).isoformat(timespec="seconds")
+
+    def ways(self, db: sqlite3.Connection) -> tuple[int, Ways]:
+        """(version, the crew's ways); the very object while nothing changed."""
+        version, document = ways.newest(db)
+        with self._lock:
+            if getattr(self, "_crew", (None, None))[0] != version:
+                self._crew: tuple[int, Ways] = (version, Ways.model_validate(document))
+            return self._crew
+
+    def records(self, db: sqlite3.Connection, job_id: str) -> SiteRecords:
+        """What the site wrote down about a job, without what was corrected."""
+        rows = records.of_job(db, job_id)
+        gone = {row.supersedes for row in rows if row.supersedes}
+        return read_records((row.id, row.kind, row.document) for row in rows if row.id not in gone)
+
+    def job(self, db: sqlite3.Connection, row: Revision, plan: Plan | None = None, *, passing: bool = False) -> Job:
+        """A revision with all its answers, under the present ways and records. plan: of the revision, where it is at hand.
+        passing: only looked at, so that the next job does not take over from it."""
+        version, crew = self.ways(db)
+        stamp = records.stamp(db, row.job_id)
+        key = (row.job_id, row.content, version, stamp)
+        with self._lock:
+            kept = self._jobs.get(key)
+            last = self._newest.get(row.job_id)
+            before = self._jobs.get(last) if last else None
+        if kept is not None:
+            return kept
+        same_plan = before is not None and last is not None and last[1] == row.content
+        same_records = before is not None and last is not None and last[3] == stamp
+        made = Job(
+            before.plan if before is not None and same_plan else plan or read_plan(row.document),
+            crew,
+            before.records if before is not None and same_records else self.records(db, row.job_id),
+            before=None if passing else before,
+        )
+        with self._lock:
+            if made.size_bytes <= KEPT_BYTES:
+                self._jobs[key] = made
+            if not passing:
+                self._newest[row.job_id] = key
+        return made
+
+    def head(self, db: sqlite3.Connection, job_id: str) -> Job:
+        """The newest revision of a job with its answers."""
+        return self.job(db, jobs.head(db, job_id))
+
+    def laid_out(self, job_id: str) -> Job:
+        """The newest revision of a job that has an outline. Raises InputError without one."""
+        with self.open() as db:
+            job = self.head(db, job_id)
+        if job.plan.outline is None:
+            raise InputError("There is no outline yet. Call the first side.", "outline")
+        return job
+
+    def state(self, db: sqlite3.Connection, row: Revision, plan: Plan | None = None) -> JobState:
+        """What a screen needs of a job at once. plan: of the revision, where it is at hand."""
+        line = jobs.find(db, row.job_id)
+        job = self.job(db, row, plan)
+        here = row if row.content == row.n else jobs.revision(db, row.job_id, row.content)
+        squared = job.squared
+        return JobState.model_construct(
+            id=row.job_id,
+            revision=row.n,
+            author=row.author,
+            at=row.at,
+            summary=row.summary,
+            archived=line.archived_at is not None,
+            undo=here.summary if here.parent is not None else None,
+            redo=jobs.revision(db, row.job_id, row.redo[0]).summary if row.redo else None,
+            before=self._before(db, row),
+            squared=squared.verdict if squared else None,
+            square=squared.inside if squared else False,
+            graded=job.graded,
+            records=records.stamp(db, row.job_id),
+            document=job.plan,
+            figure=job.figure_with(quick=True),
+        )
+
+    def _before(self, db: sqlite3.Connection, row: Revision) -> Before | None:
+        """The board's numbers before the last change, without the second way."""
+        if row.n < 2:
+            return None
+        old = self.job(db, jobs.revision(db, row.job_id, row.n - 1), passing=True)
+        ordered, outline = old.numbers.ordered if old.numbers else None, old.outline
+        return Before(
+            order=ordered.text if ordered else None,
+            trucks=len(ordered.trucks) if ordered else None,
+            area=outline.area_text if outline else None,
+            perimeter=outline.perimeter_text if outline else None,
+        )
+
+    def doubts(self, db: sqlite3.Connection, row: Revision) -> JobDoubts:
+        """Every finding of a job and how each stage stands: what follows after the numbers."""
+        job = self.job(db, row)
+        knots = []
+        for stage in STAGES:
+            standing = stage.standing(job)
+            knots.append(StageKnot(id=stage.id, state=standing.state, words=standing.words))
+        return JobDoubts.model_construct(
+            revision=row.n,
+            records=records.stamp(db, row.job_id),
+            concrete=job.concrete,
+            findings=findings(job),
+            stops=stops(job),
+            stages=knots,
+        )
+
+    def yard(self, db: sqlite3.Connection) -> list[YardJob]:
+        """All jobs, the last changed first; a row is worked out once for its revision, ways and records."""
+        version, _ = self.ways(db)
+        stamps = records.stamps(db)
+        return [
+            self._yard_row(db, job, (job.id, job.head, job.archived_at, version, stamps.get(job.id)))
+            for job in jobs.every(db)
+        ]
+
+    def _yard_row(self, db: sqlite3.Connection, job: JobRow, key: tuple[Any, ...]) -> YardJob:
+        with self._lock:
+            kept = self._yard.get(key)
+        if kept is None:
+            kept = self._made_row(db, job)
+            with self._lock:
+                self._yard[key] = kept
+        return kept
+
+    def _made_row(self, db: sqlite3.Connection, job: JobRow) -> YardJob:
+        """A row of the yard; a job that cannot be worked out says why and can still be exported and deleted."""
+        row = jobs.head(db, job.id)
+        head = {
+            "id": job.id, "revision": row.n, "archived": job.archived_at is not None, "at": row.at,
+            "author": row.author, "summary": row.summary,
+        }  # fmt: skip
+        try:
+            line = yard_line(self.job(db, row))
+        except sqlite3.Error:
+            raise
+        except Exception as error:
+            words = str(error) if isinstance(error, TrowelError) else f"the program stumbled ({type(error).__name__})"
+            return YardJob(
+                **head, name=str(row.document.get("name") or "Unnamed slab"),
+                units="mm" if row.document.get("units") == "mm" else "ft-in", outline=None, openings=[], area=None,
+                order=None, order_unit="", trucks=0, order_m3=0.0, stops=f"Cannot be worked out: {words}", fault=True,
+            )  # fmt: skip
+        return YardJob(**head, **line.__dict__)
+
+
+def document_of(plan: Plan) -> dict[str, Any]:
+    """What is stored of a plan."""
+    return plan_data(plan)

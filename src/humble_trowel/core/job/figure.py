@@ -1,0 +1,74 @@
+"""The figure of a job: what every screen shows of it."""
+
+from __future__ import annotations
+
+from humble_trowel.core.drawing.plan_view import PlanView, plan_view
+from humble_trowel.core.edges.corner_levels import CornerLevel, corner_levels
+from humble_trowel.core.edges.cut_places import CutPlace, cut_places
+from humble_trowel.core.edges.edge_checks import edge_findings
+from humble_trowel.core.figures import (
+    NO_OUTLINE,
+    Figure,
+    second_way_findings,
+    walk_findings,
+)
+from humble_trowel.core.job.lines import LinesAnswers
+from humble_trowel.core.kept import kept
+from humble_trowel.core.order.call_in import call_in
+from humble_trowel.core.order.quantity import order_findings
+
+
+class FigureAnswers(LinesAnswers):
+    """The answers of all stages put together for the screens."""
+
+    @kept("plan", "numbers", "second_pours")
+    def drawing(self) -> PlanView | None:
+        """The plan as it is drawn."""
+        return self.guarded("drawing", "The drawing", self._drawing, None)
+
+    def _drawing(self) -> PlanView:
+        return plan_view(self.plan, self.shape, self.numbers.parts if self.numbers else [], self.second_pours)
+
+    @kept("plan", "drawing")
+    def cut_places(self) -> list[CutPlace]:
+        """Lines along which a cut is ready."""
+        return self.guarded("cut_places", "The list of cuts", self._cut_places, [])
+
+    def _cut_places(self) -> list[CutPlace]:
+        return cut_places(self.plan, self.shape.cells, self.drawing.steps if self.drawing else [])
+
+    @kept("plan", "solid")
+    def corner_levels(self) -> list[CornerLevel]:
+        """Levels of the top at the corners of every zone."""
+        return self.guarded(
+            "corner_levels", "Levels of the corners", lambda: corner_levels(self.plan, self.shape.cells), []
+        )
+
+    @kept("plan", "ways", "records")
+    def figure(self) -> Figure:
+        """What every screen shows, with the second way."""
+        return self.figure_with(quick=False, every_diagonal=False)
+
+    def figure_with(self, *, quick: bool, every_diagonal: bool = False) -> Figure:
+        """The figure. quick: without the second way, while something is dragged."""
+        plan = self.plan
+        outline = self.outline_with(every_diagonal=True) if every_diagonal else self.outline
+        doubts = walk_findings(plan)
+        if plan.outline is None:
+            return Figure(None, None, [], [*doubts, NO_OUTLINE], call_in(plan, None, self.ways), None, [], [], [], [])
+        doubts += self.stumbles("solid")
+        if self.solid is None:
+            return Figure(outline, None, [], doubts, call_in(plan, None, self.ways), None, [], [], [], [])
+        concrete = self.numbers if quick else self.concrete
+        doubts += self.stumbles("numbers", *(() if quick else ("concrete",)))
+        doubts += [*self.shape_doubts, *self.stumbles("shape_doubts")]
+        doubts += [*self.stumbles("edge_checks"), *edge_findings(self.edge_checks)]
+        if concrete:
+            doubts += second_way_findings(concrete) + order_findings(plan, concrete.ordered, self.ways)
+        doubts += self.stumbles("drawing", "cut_places", "corner_levels")
+        ordered = concrete.ordered if concrete else None
+        return Figure(
+            outline=outline, concrete=concrete, trucks=ordered.trucks if ordered else [], findings=doubts,
+            call_in=call_in(plan, ordered, self.ways), drawing=self.drawing, cuts=self.cut_places, levels=self.corner_levels,
+            checks=self.edge_checks, second_pours=self.second_pours,
+        )  # fmt: skip

@@ -1,0 +1,174 @@
+"""The stages, written out once: the string, the yard, the report and the finder read this list.
+
+To add a stage: a folder of its own, an answer in job.py, and a row here.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Any, Literal
+
+from humble_trowel.core.figures import figure_json
+from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.forms.cut_boards import cut_boards_json
+from humble_trowel.core.forms.form_plan import forms_json
+from humble_trowel.core.ground.ground_job import ground_json, parts_json
+from humble_trowel.core.job import Job
+from humble_trowel.core.lines.setting_out import set_out_json
+from humble_trowel.core.plan.document import LATER_STAGES
+
+
+@dataclass(frozen=True)
+class Standing:
+    """How a stage stands, for its knot. state: tied, still a loop, or flagged by a stop. words: two or three."""
+
+    state: Literal["tight", "loop", "flagged"]
+    words: str
+
+
+@dataclass(frozen=True)
+class Stage:
+    """id: also of its screen. plan_keys: keys of the job file that are its own. findings: its doubts. standing: its knot.
+    report: its part of `figure --json`, under fixed names."""
+
+    id: str
+    plan_keys: tuple[str, ...]
+    findings: Callable[[Job], list[Finding]]
+    standing: Callable[[Job], Standing]
+    report: Callable[[Job], dict[str, Any]]
+
+
+def _lines_findings(job: Job) -> list[Finding]:
+    rows = list(job.forms.findings) if job.forms else []
+    return rows + (list(job.boards.findings) if job.boards else [])
+
+
+def _lines_standing(job: Job) -> Standing:
+    plan, squared = job.plan, job.squared
+    if plan.walk:
+        return Standing("loop", "walk open")
+    if plan.outline is None:
+        return Standing("loop", "to walk")
+    if squared is None:
+        return Standing("tight", "closes")
+    if squared.inside:
+        return Standing("tight", "square")
+    out = squared.verdict.removeprefix("Out ").split(" at ")[0]
+    short = f"out {out}" if squared.verdict.startswith("Out ") else ""
+    return Standing("loop", short or ("not settled" if squared.verdict.startswith("Not") else "do not fit"))
+
+
+def _lines_report(job: Job) -> dict[str, Any]:
+    forms = None
+    if job.forms:
+        forms = {**forms_json(job.forms), "cut_plan": cut_boards_json(job.boards) if job.boards else None}
+    return {"lines": set_out_json(job.set_out) if job.set_out else None, "forms": forms}
+
+
+def _ground_findings(job: Job) -> list[Finding]:
+    return list(job.ground.findings) if job.ground else []
+
+
+def _ground_standing(job: Job) -> Standing:
+    graded = job.graded
+    return Standing("flagged" if graded.stuck else "tight" if graded.flat else "loop", graded.words)
+
+
+def _ground_report(job: Job) -> dict[str, Any]:
+    return {"ground": ground_json(job.ground, job.plan, job.ways) if job.ground else None}
+
+
+def _edges_findings(job: Job) -> list[Finding]:
+    return []  # they stand in the figure, with the order's
+
+
+def _edges_standing(job: Job) -> Standing:
+    outline = job.outline
+    if any(row.code == "step-hangs" for row in job.figure.findings):
+        return Standing("flagged", "step hangs")
+    if outline is None:
+        return Standing("loop", "to do")
+    short = {row.code for row in job.edge_checks if row.verdict == "short"}
+    named = sum(1 for side in outline.sides if side.edge)
+    if short:
+        return Standing("loop", f"{len(short)} short")
+    return Standing("tight" if named else "loop", f"{named} of {len(outline.sides)} sides" if named else "all plain")
+
+
+def _edges_report(job: Job) -> dict[str, Any]:
+    if job.frost_options is None:
+        return {"edges": None}
+    rows = [
+        {"name": o.name, "net_m3": o.net_m3, "foam_m2": o.foam_m2, "cost_cents": o.cost_cents, "words": o.words}
+        for o in job.frost_options
+    ]
+    return {"edges": {"options": rows}}
+
+
+def _order_findings(job: Job) -> list[Finding]:
+    return [*job.figure.findings, *_not_counted(job)]
+
+
+def _not_counted(job: Job) -> list[Finding]:
+    """Keys of the file whose stage is not built yet."""
+    built = {key for stage in STAGES for key in stage.plan_keys}
+    remedy = "Work that part out by hand; the key is kept as it is."
+    return [
+        finding(
+            "not-counted-yet", key, f"The job says something of {key}. That stage is not built yet.", remedy, "house"
+        )
+        for key in LATER_STAGES
+        if key not in built and getattr(job.plan, key)
+    ]
+
+
+def _order_standing(job: Job) -> Standing:
+    figure = job.figure
+    if any(row.code == "ways-disagree" for row in figure.findings):
+        return Standing("flagged", "ways disagree")
+    stopped = stops(job)
+    if stopped:
+        return Standing("flagged", "1 stop" if len(stopped) == 1 else f"{len(stopped)} stops")
+    if job.plan.outline is None:
+        return Standing("loop", "to do")
+    unsaid = sum(1 for line in figure.call_in if line.missing)
+    return Standing("loop" if unsaid else "tight", f"{unsaid} unsaid" if unsaid else "say it")
+
+
+def _order_report(job: Job) -> dict[str, Any]:
+    answer = figure_json(job.figure)
+    if answer["concrete"] and job.ground:
+        answer["concrete"]["parts_as_dug"] = parts_json(job.ground)
+    return answer
+
+
+STAGES: tuple[Stage, ...] = (
+    Stage("lines", ("outline", "walk", "set_out", "existing", "forms"), _lines_findings, _lines_standing, _lines_report),
+    Stage("ground", ("ground", "build_ups"), _ground_findings, _ground_standing, _ground_report),
+    Stage("edges", ("zones", "edges", "beams", "pads", "recesses", "kerbs", "piles"), _edges_findings, _edges_standing, _edges_report),
+    Stage("order", ("mix", "order"), _order_findings, _order_standing, _order_report),
+)  # fmt: skip
+
+
+def findings(job: Job) -> list[Finding]:
+    """Every doubt about a job, in one list: the figure's, stumbles, then the other stages'."""
+    rows = _order_findings(job)
+    rows += job.stumbles("set_out", "frost_options", "ground", "forms", "boards")
+    for stage in sorted(STAGES, key=lambda one: one.id != "ground"):
+        rows += [] if stage.id == "order" else stage.findings(job)
+    return rows
+
+
+def stops(job: Job) -> list[Finding]:
+    """What must be mended before anybody calls the plant."""
+    return [row for row in findings(job) if row.severity == "stop"]
+
+
+def report(job: Job) -> dict[str, Any]:
+    """What `figure --json` gives, under its fixed names."""
+    answer: dict[str, Any] = {}
+    for stage in sorted(STAGES, key=lambda one: one.id != "order"):
+        answer |= stage.report(job)
+    answer["findings"] = [row.told() for row in findings(job)]
+    return answer

@@ -1,0 +1,51 @@
+"""A job in one line of the yard: what it orders and what stops it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from humble_trowel.core.job import Job
+from humble_trowel.core.stages import stops
+from humble_trowel.core.units import Units
+
+
+@dataclass(frozen=True)
+class YardLine:
+    """stops: what keeps the plant from being called, or that nothing does."""
+
+    name: str
+    units: Units
+    outline: list[tuple[float, float]] | None
+    openings: list[list[tuple[float, float]]]
+    area: str | None
+    order: str | None
+    order_unit: str
+    trucks: int
+    order_m3: float
+    stops: str
+
+
+def yard_line(job: Job) -> YardLine:
+    """The line of a job. Raises TrowelError where it cannot be worked out."""
+    plan, figure = job.plan, job.figure
+    ordered = figure.concrete.ordered if figure.concrete else None
+    unsaid = sum(1 for line in figure.call_in if line.missing)
+    stopped = stops(job)
+    if stopped:
+        words = stopped[0].words
+    elif plan.outline is None:
+        words = "No outline yet."
+    else:
+        words = f"{unsaid} lines of the call unsaid." if unsaid else "Ready to call in."
+    return YardLine(
+        name=plan.name,
+        units=plan.units,
+        outline=plan.outline,
+        openings=plan.openings,
+        area=figure.outline.area_text if figure.outline else None,
+        order=ordered.text if ordered else None,
+        order_unit="m³" if plan.units == "mm" else "yd",
+        trucks=len(figure.trucks),
+        order_m3=ordered.order_m3 if ordered else 0.0,
+        stops=words,
+    )
