@@ -7,10 +7,10 @@ import pytest
 from tests.api.test_api import keep, opened, start
 from tests.plans import plan
 
-from humble_trowel.core.job import edges as job_edges
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.ground import ground_job
 from humble_trowel.core.job import Job
+from humble_trowel.core.job import edges as job_edges
 from humble_trowel.core.stages import findings
 
 

@@ -20,8 +20,8 @@ class Keeper:
         self.answers: dict[str, Found] = {}
         self.stumbled: dict[str, list[Finding]] = {}
         self.before = before
-        if before is not None:
-            before.before = None  # one step back is enough, and keeps no chain alive
+        if before is not None and before.before is not None:
+            before.before.before = None  # two steps back are enough, and keep no chain alive
 
     def guarded(self, name: str, part: str, work: Callable[[], T], instead: T) -> T:
         """The answer, or `instead` with the stumble kept as a finding. part: its name at the start of a sentence."""
@@ -73,8 +73,10 @@ class Kept(Generic[T]):
         return self.work(keeper), keeper.stumbled.get(self.name, [])
 
     def _again(self, keeper: Keeper) -> Found | None:
-        """What the one before had, where it reads the same."""
+        """What the one before had, or the one before that, where it reads the same."""
         old = keeper.before
+        if old is not None and self.name not in old.answers:
+            old = old.before
         if old is None or self.name not in old.answers:
             return None
         if any(_read(keeper, what) is not _read(old, what) for what in self.reads):
