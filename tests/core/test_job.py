@@ -175,6 +175,8 @@ def test_a_stop_of_any_stage_stops_the_call_and_stands_on_the_yard(made, code, s
     assert yard.yard_line(stopped).stops == stops(stopped)[0].words
     order = next(one for one in stages.STAGES if one.id == "order").standing(stopped)
     assert order.state == "flagged" and "stop" in order.words
+    own = stages.standing(next(one for one in stages.STAGES if one.id == stage), stopped)
+    assert own.state == "flagged" and "stop" in own.words
 
 
 def test_keys_of_stages_that_are_not_built_are_named_and_kept():

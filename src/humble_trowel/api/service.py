@@ -19,7 +19,7 @@ from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.record_kinds import read_records
-from humble_trowel.core.stages import STAGES, findings, stops
+from humble_trowel.core.stages import STAGES, findings, standing, stops
 from humble_trowel.core.yard import yard_line
 from humble_trowel.files.job_file import plan_data
 from humble_trowel.settings import Settings
@@ -154,8 +154,8 @@ class Service:
         job = self.job(db, row)
         knots = []
         for stage in STAGES:
-            standing = stage.standing(job)
-            knots.append(StageKnot(id=stage.id, state=standing.state, words=standing.words))
+            stands = standing(stage, job)
+            knots.append(StageKnot(id=stage.id, state=stands.state, words=stands.words))
         return JobDoubts.model_construct(
             revision=row.n,
             records=records.stamp(db, row.job_id),

@@ -160,6 +160,15 @@ def findings(job: Job) -> list[Finding]:
     return rows
 
 
+def standing(stage: Stage, job: Job) -> Standing:
+    """How a stage stands; a stop of its own flags it, whatever else may be said of it."""
+    own = stage.standing(job)
+    count = sum(1 for row in stops(job) if row.stage == stage.id)
+    if not count or own.state == "flagged":
+        return own
+    return Standing("flagged", "1 stop" if count == 1 else f"{count} stops")
+
+
 def stops(job: Job) -> list[Finding]:
     """What must be mended before anybody calls the plant."""
     return [row for row in findings(job) if row.severity == "stop"]

@@ -6,3 +6,13 @@ export const onTab = (findings: Finding[] | undefined, tab: string): Finding[] =
 /** Those that a person who orders must see: what may change the order, and every stop. The last load says itself. */
 export const forOrder = (findings: Finding[] | undefined): Finding[] =>
 	(findings ?? []).filter((one) => one.code !== 'last-load-short' && (one.severity === 'stop' || (one.changes_order && one.severity !== 'note')));
+/** One of each kind, with how many more there are like it. */
+export function alike(findings: Finding[]): { first: Finding; more: number }[] {
+	const rows = new Map<string, { first: Finding; more: number }>();
+	for (const one of findings) {
+		const row = rows.get(one.code);
+		if (row) row.more += 1;
+		else rows.set(one.code, { first: one, more: 0 });
+	}
+	return [...rows.values()];
+}

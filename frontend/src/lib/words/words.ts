@@ -119,6 +119,7 @@ export const w = {
 		cardHint: 'In the order in which they ask.',
 		stopped: 'Do not call yet.',
 		mend: 'Mend it in',
+		moreAlike: (count: number) => `${count} more like it.`,
 		unsaid: 'Not said yet:',
 		copy: 'Copy',
 		copied: 'Copied',

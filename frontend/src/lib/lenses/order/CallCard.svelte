@@ -5,6 +5,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { LensId } from '../../shell/lens';
+	import { alike } from '../../state/findings';
 	import CardFields from './CardFields.svelte';
 	let { desk, lines, stops }: { desk: JobDesk; lines: CallLine[]; stops: Finding[] } = $props();
 	let open = $state<string | null>(null);
@@ -35,18 +36,18 @@
 			<p class="label">{w.order.cardHint}</p>
 		</div>
 		<div class="acts">
-			<button type="button" class="act quiet" disabled={stops.length > 0} onclick={() => void copy()}>{copied ? w.order.copied : w.order.copy}</button>
-			<button type="button" class="act quiet" disabled={stops.length > 0} onclick={() => print()}>{w.order.print}</button>
+			<button type="button" class="act quiet disabled:opacity-40" disabled={stops.length > 0} onclick={() => void copy()}>{copied ? w.order.copied : w.order.copy}</button>
+			<button type="button" class="act quiet disabled:opacity-40" disabled={stops.length > 0} onclick={() => print()}>{w.order.print}</button>
 		</div>
 	</header>
 	{#if stops.length}
 		<div class="mt-3 border-2 border-(--flag) bg-(--well) p-3" role="alert" data-stops={stops.length}>
 			<h4 class="text-lg font-bold">{w.order.stopped}</h4>
 			<ul class="mt-1 grid list-none gap-2 p-0">
-				{#each stops as stop}
+				{#each alike(stops) as { first: stop, more }}
 					<li data-stop={stop.code}>
-						<Frac text="{stop.words} {stop.remedy}" />
-						{#if stop.stage !== 'order'}<a class="fill" href="/job/{desk.id}/{stop.stage}{stop.tabs[0] ? `?turn=${stop.tabs[0]}` : ''}">{w.order.mend} {w.lenses[stop.stage as LensId]}</a>{/if}
+						<Frac text="{stop.words} {stop.remedy}{more ? ` ${w.order.moreAlike(more)}` : ''}" />
+						{#if stop.stage !== 'order'}<a class="mt-1 block font-semibold underline" href="/job/{desk.id}/{stop.stage}{stop.tabs[0] ? `?turn=${stop.tabs[0]}` : ''}">{w.order.mend} {w.lenses[stop.stage as LensId]}</a>{/if}
 					</li>
 				{/each}
 			</ul>
