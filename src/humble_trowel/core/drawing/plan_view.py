@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from functools import partial
 
 import numpy as np
 import shapely
@@ -18,6 +19,7 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.shares import Piece, polygons_of
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.zones import Cell
+from humble_trowel.core.memo import ByContent
 from humble_trowel.core.order.ledger_part import LedgerPart, label_spot
 from humble_trowel.core.order.second_pours import SecondPour
 from humble_trowel.core.plan.document import Plan
@@ -89,21 +91,35 @@ def plan_view(plan: Plan, solid: Solid, parts: list[LedgerPart], pours: Sequence
     return PlanView(zones, _strips(plan, solid), _steps(plan, solid.cells), _outlined(plan, pours))
 
 
+Face = tuple[str, Rings, Rings]  # full or haunch, its rings, its borders
+_FACES: ByContent[list[Face]] = ByContent(4_000)
+_LINES: ByContent[Rings] = ByContent(20_000)
+
+
 def _strips(plan: Plan, solid: Solid) -> list[StripDrawn]:
-    groups: dict[tuple[int, str], list[Piece]] = {}
-    for piece in solid.pieces:
-        groups.setdefault((piece.part, piece.face), []).append(piece)
-    lines = _seen(solid.pieces)
     drawn = []
-    for (number, face), pieces in sorted(groups.items()):
+    for number, pieces in sorted(solid.by_part.items()):
         part = solid.parts[number]
-        borders = [line for piece in pieces for line in lines[id(piece)]]
-        if part.kind == "pad":
-            ring = _rounded(pad_ring(_pad_type(plan, part.mark), plan.pads[part.row]))
-            borders = [[*ring, ring[0]]]
-        rings = [_rounded(piece.ring) for piece in pieces]
-        drawn.append(StripDrawn(part.kind, part.row, number, part.mark, face, rings, borders))
+        bordered = part.kind != "pad"
+        content = (bordered, tuple([(tuple(one.ring), one.excess, one.inner, one.face) for one in pieces]))
+        for face, rings, borders in _FACES.get(content, partial(_faces, pieces, bordered)):
+            if not bordered:
+                ring = _rounded(pad_ring(_pad_type(plan, part.mark), plan.pads[part.row]))
+                borders = [[*ring, ring[0]]]
+            drawn.append(StripDrawn(part.kind, part.row, number, part.mark, face, rings, borders))
     return drawn
+
+
+def _faces(pieces: Sequence[Piece], bordered: bool) -> list[Face]:
+    """The faces of one part as they are drawn; what hides a border is a later piece of the same part."""
+    lines = _seen(pieces) if bordered else {}
+    by_face: dict[str, list[Piece]] = {}
+    for piece in pieces:
+        by_face.setdefault(piece.face, []).append(piece)
+    return [
+        (face, [_rounded(one.ring) for one in own], [line for one in own for line in lines.get(id(one), ())])
+        for face, own in sorted(by_face.items())
+    ]
 
 
 def _pad_type(plan: Plan, mark: str) -> PadType:
@@ -178,6 +194,10 @@ def _maybe_hidden(ends: NDArray[np.float64], over: Mapping[int, Sequence[BaseGeo
 
 
 def _borders(piece: Piece) -> Rings:
+    return _LINES.get((tuple(piece.ring), piece.excess, piece.inner), lambda: _border_lines(piece))
+
+
+def _border_lines(piece: Piece) -> Rings:
     """Sides of a piece that lie on the inner border of its facet, or where it is no deeper than the slab."""
     on_borders = [[abs(line.at(x, y)) < BORDER_MM for x, y in piece.ring] for line in piece.inner]
     on_slab = [piece.excess.at(x, y) < BORDER_MM for x, y in piece.ring]

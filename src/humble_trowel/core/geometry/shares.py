@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import NamedTuple
 
 import numpy as np
@@ -35,11 +35,12 @@ class Piece:
     gain: Plane
     inner: tuple[Plane, ...]
     box: Box
+    known_m3: float | None = field(default=None, compare=False)  # worked out with what was won
 
     @property
     def m3(self) -> float:
         """What it adds."""
-        return ring_volume_m3(self.ring, self.gain)
+        return ring_volume_m3(self.ring, self.gain) if self.known_m3 is None else self.known_m3
 
     @property
     def over_slab(self) -> bool:
@@ -72,8 +73,30 @@ class Lying(NamedTuple):
         return max(self.depth.at(x, y) for x, y in self.ring)
 
 
+class Won(NamedTuple):
+    """What of a share lies deeper than all that is under it: ring, by how much, box, and what that adds."""
+
+    ring: Ring
+    gain: Plane
+    box: Box
+    m3: float
+
+
 def gains(share: Piece, depth: Plane, under: Sequence[Lying]) -> list[Piece]:
     """What of a share lies deeper than the facets under it, and by how much. depth: of the share's own facet."""
+    return pieces_of(share, won(share, depth, under))
+
+
+def pieces_of(share: Piece, rows: Sequence[Won]) -> list[Piece]:
+    """Pieces of a share's facet from what it won."""
+    return [
+        Piece(share.part, share.face, share.zone, ring, share.excess, gain, share.inner, box, m3)
+        for ring, gain, box, m3 in rows
+    ]
+
+
+def won(share: Piece, depth: Plane, under: Sequence[Lying]) -> list[Won]:
+    """The same as rings, by the content of share, depth and facets alone."""
     rows: list[tuple[Ring, Plane, Box]] = [(share.ring, share.gain, share.box)]
     for old in under:
         still: list[tuple[Ring, Plane, Box]] = []
@@ -90,16 +113,13 @@ def gains(share: Piece, depth: Plane, under: Sequence[Lying]) -> list[Piece]:
             before, now = split(shared, gain.minus(row[1]))
             if before:
                 still.append((before, row[1], box_of(before)))
-            won = split(now, gain)[0] if now else []
-            if won:
-                still.append((won, gain, box_of(won)))
+            deeper = split(now, gain)[0] if now else []
+            if deeper:
+                still.append((deeper, gain, box_of(deeper)))
         rows = still
         if not rows:
             break
-    return [
-        Piece(share.part, share.face, share.zone, ring, share.excess, plane, share.inner, box)
-        for ring, plane, box in rows
-    ]
+    return [Won(ring, plane, box, ring_volume_m3(ring, plane)) for ring, plane, box in rows]
 
 
 def _nowhere_less(ring: Ring, one: Plane, other: Plane) -> bool:

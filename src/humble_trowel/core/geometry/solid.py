@@ -11,7 +11,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass, field
-from functools import cached_property
+from functools import cached_property, partial
 
 import shapely
 from shapely.geometry import Polygon
@@ -25,17 +25,20 @@ from humble_trowel.core.geometry.recesses import recess_change_m3
 from humble_trowel.core.geometry.shares import (
     Lying,
     Piece,
+    Won,
     clip,
     convex_ring,
     convex_rings,
-    gains,
     overlapping,
+    pieces_of,
     ring_of,
     split,
+    won,
 )
 from humble_trowel.core.geometry.strips import Facet, edge_runs, strip_facets
 from humble_trowel.core.geometry.tops import Plane
 from humble_trowel.core.geometry.zones import Cell, lay_zones, usable_region
+from humble_trowel.core.memo import ByContent
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import Recess
 
@@ -64,6 +67,14 @@ class Solid:
         """The facets as they lie, in their order."""
         rings = [ring_of(facet.shape) for facet in self.facets]
         return [Lying(ring, facet.depth, box_of(ring)) for ring, facet in zip(rings, self.facets, strict=True)]
+
+    @cached_property
+    def by_part(self) -> dict[int, list[Piece]]:
+        """The pieces of every part, in their order."""
+        rows: dict[int, list[Piece]] = {}
+        for piece in self.pieces:
+            rows.setdefault(piece.part, []).append(piece)
+        return rows
 
     def slab_m3(self, cell: Cell) -> float:
         return sum(region_volume_m3(facet.region, facet.plane) for facet in cell.depths)
@@ -130,6 +141,11 @@ def all_facets(plan: Plan, cells: Sequence[Cell]) -> list[Facet]:
     return [facet for facet in facets if facet.shape.area > SLIVER_MM2]
 
 
+# What a share wins depends on it and on what lies under it, nothing else. A facet's name stands for its ring and depth.
+_WON: ByContent[list[Won]] = ByContent(20_000)
+_NAMES: ByContent[object] = ByContent(40_000)
+
+
 class Laying:
     """Lays facets one after another."""
 
@@ -148,11 +164,14 @@ class Laying:
             earlier[new].append(old)
         deepest = sorted(range(len(facets)), key=lambda at: (facets[at].face != "full", -lying[at].deepest))
         rank = {at: place for place, at in enumerate(deepest)}
+        names = [_NAMES.get((tuple(one.ring), one.depth), object) for one in lying]
         pieces: list[Piece] = []
         for index, shares in enumerate(self.shares(facets)):
-            under = [lying[at] for at in sorted(earlier[index], key=rank.__getitem__)]
+            order = sorted(earlier[index], key=rank.__getitem__)
+            under, below, depth = [lying[at] for at in order], tuple([names[at] for at in order]), facets[index].depth
             for share in shares:
-                pieces.extend(gains(share, facets[index].depth, under))
+                content = (tuple(share.ring), share.gain, depth, below)
+                pieces.extend(pieces_of(share, _WON.get(content, partial(won, share, depth, under))))
         return pieces
 
     def shares(self, facets: Sequence[Facet]) -> list[list[Piece]]:

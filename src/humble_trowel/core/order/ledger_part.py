@@ -11,6 +11,7 @@ from shapely.geometry.base import BaseGeometry
 from humble_trowel.core.geometry.overlay import less
 from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.memo import ByContent
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.working import Working
 
@@ -41,6 +42,20 @@ class LedgerPart:
 
 def parts_on_plan(plan: Plan) -> BaseGeometry:
     """Ground on which a name would lie over a pad, a recess or a beam."""
+    sizes = {row.mark: (row.shape, row.width_mm, row.length_mm, row.diameter_mm) for row in plan.pad_types}
+    content = (
+        tuple((sizes[pad.type], pad.at, pad.turn_deg) for pad in plan.pads[:MOST_NAMED]),
+        tuple(tuple(row.polygon) for row in plan.recesses[:MOST_NAMED]),
+        tuple(tuple(row.path) for row in plan.beams[:MOST_NAMED]),
+    )
+    return _TAKEN.get(content, lambda: _parts_on_plan(plan))
+
+
+_TAKEN: ByContent[BaseGeometry] = ByContent(64)
+_SPOTS: ByContent[XY] = ByContent(4_000)
+
+
+def _parts_on_plan(plan: Plan) -> BaseGeometry:
     kinds = {row.mark: row for row in plan.pad_types}
     shapes = [Polygon(pad_ring(kinds[pad.type], pad, 8)).buffer(TAG_MM, quad_segs=2) for pad in plan.pads[:MOST_NAMED]]
     shapes += [Polygon(recess.polygon).buffer(TAG_MM / 2, quad_segs=2) for recess in plan.recesses[:MOST_NAMED]]
@@ -56,6 +71,10 @@ def free_of(region: BaseGeometry, taken: BaseGeometry) -> BaseGeometry:
 
 def label_spot(region: BaseGeometry) -> XY:
     """A point well inside a region, for its label."""
+    return _SPOTS.get(region.wkb, lambda: _label_spot(region))
+
+
+def _label_spot(region: BaseGeometry) -> XY:
     if region.is_empty:
         return (0.0, 0.0)
     assert isinstance(region, Polygon | MultiPolygon)

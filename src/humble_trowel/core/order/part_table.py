@@ -18,8 +18,8 @@ def part_table(plan: Plan, solid: Solid, numbers: Collection[int], name: str, m3
     """Rows by zone, by face and by what was there before: the slab only, or another part that this one goes past."""
     unit, _ = volume_unit(plan)
     groups: dict[tuple[int, bool, str], tuple[float, float]] = {}
-    for piece in solid.pieces:
-        if piece.part in numbers:
+    for number in sorted(numbers):
+        for piece in solid.by_part.get(number, ()):
             key = (piece.zone, not piece.over_slab, piece.face)
             area, volume = groups.get(key, (0.0, 0.0))
             groups[key] = (area + area_mm2(piece.ring) / 1e6, volume + piece.m3)

@@ -6,6 +6,7 @@ import math
 from collections.abc import Sequence
 from itertools import pairwise
 
+import shapely
 from shapely.geometry import LineString, Point, Polygon
 from shapely.geometry.base import BaseGeometry
 
@@ -22,6 +23,7 @@ def check_parts(plan: Plan) -> None:
     if plan.outline is None:
         return
     outline = Polygon(plan.outline)
+    shapely.prepare(outline)
     _check_beams(plan, outline)
     _check_pads(plan, outline)
     _check_recesses(plan, outline)
@@ -44,14 +46,15 @@ def _check_beams(plan: Plan, outline: BaseGeometry) -> None:
         where = f"beams[{index}].path"
         _legs(beam.path, where)
         foot = LineString(beam.path).buffer(width[beam.type] / 2, cap_style="flat", join_style="mitre")
-        if foot.intersection(outline).area < 1.0:
+        if not outline.covers(foot) and foot.intersection(outline).area < 1.0:
             raise PlanError(f"Beam {index + 1} ({beam.type}) lies wholly outside the slab.", where)
 
 
 def _check_pads(plan: Plan, outline: BaseGeometry) -> None:
     kinds = {row.mark: row for row in plan.pad_types}
     for index, pad in enumerate(plan.pads):
-        if Polygon(pad_ring(kinds[pad.type], pad)).intersection(outline).area < 1.0:
+        foot = Polygon(pad_ring(kinds[pad.type], pad))
+        if not outline.covers(foot) and foot.intersection(outline).area < 1.0:
             words = f"Pad {index + 1} ({pad.type}) lies wholly outside the slab. A pad beside it is a side pad."
             raise PlanError(words, f"pads[{index}].at")
 
