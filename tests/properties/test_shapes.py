@@ -12,8 +12,8 @@ from shapely.geometry import LineString, Point, Polygon
 from tests.answers import figure
 from tests.plans import plan
 
-from humble_trowel.bench import sixty_corners
-from humble_trowel.bench_edges import large_job, mesh_rows
+from humble_trowel.bench.rows import large_job
+from humble_trowel.bench.shape import mesh_rows
 from humble_trowel.core.edges.cut_line import cut_line, section_rings
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.parts import first_number
@@ -196,7 +196,7 @@ def test_a_closed_beam_is_a_frame_mitred_at_every_corner():
 
 
 def test_the_large_job_is_what_a_mesh_boolean_of_its_parts_makes():
-    job = read_plan(large_job(sixty_corners()["outline"]))
+    job = read_plan(large_job())
     (row,) = mesh_rows(job, build_solid(job), 1)
     assert abs(float(re.search(r"\(([^ ]+) of its volume", row.name)[1])) < 1e-9
 

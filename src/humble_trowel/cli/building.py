@@ -46,11 +46,16 @@ def run_search(context: typer.Context) -> None:
 
 
 @app.command()
-def bench(as_json: JsonOption = False) -> None:
-    """Measure speed against the goals."""
-    from humble_trowel.bench import run
+def bench(
+    as_json: JsonOption = False,
+    compare: Annotated[
+        str | None, typer.Option(help="A revision to measure in turn with this one; prints ratios.")
+    ] = None,
+) -> None:
+    """Measure speed against the goals; ends with 1 where a row is missed."""
+    from humble_trowel.bench.main import run
 
-    raise typer.Exit(run(as_json))
+    raise typer.Exit(run(as_json, compare))
 
 
 @app.command("pictures", context_settings=PASS_ON)

@@ -117,10 +117,14 @@ def draft(request: Request, job_id: JobId, body: Draft) -> Response:
     with service.open() as db:
         jobs.find(db, job_id)
         job, summary = service.job(db, jobs.revision(db, job_id, body.revision)), ""
+    before = job
     if body.edits:
         plan, summary = apply(job.plan, body.edits)
-        job = Job(plan, job.crew, job.records, before=job)
-    result = job.figure_with(quick=body.quick, every_diagonal=body.every_diagonal)
+        job = Job(plan, job.crew, job.records, before=before)
+    if body.quick and body.edits:
+        result = job.draft_figure(before)
+    else:
+        result = job.figure_with(quick=body.quick, every_diagonal=body.every_diagonal)
     return fast(Drafted.model_construct(document=job.plan, figure=result, summary=summary))
 
 

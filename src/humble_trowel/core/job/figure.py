@@ -44,6 +44,14 @@ class FigureAnswers(LinesAnswers):
             "corner_levels", "Levels of the corners", lambda: corner_levels(self.plan, self.shape.cells), []
         )
 
+    def draft_figure(self, before: FigureAnswers) -> Figure:
+        """The figure while something is dragged: numbers, drawing and places anew; doubts about the shape and the rules at
+        the edge as they were before, until it is let go."""
+        if self.plan.outline is not None and self.solid is not None and before.solid is not None:
+            self.answers.setdefault("shape_doubts", (before.shape_doubts, []))
+            self.answers.setdefault("edge_checks", (before.edge_checks, []))
+        return self.figure_with(quick=True)
+
     @kept("plan", "ways", "records")
     def figure(self) -> Figure:
         """What every screen shows, with the second way."""

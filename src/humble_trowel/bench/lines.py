@@ -5,26 +5,12 @@ from __future__ import annotations
 import json
 import math
 import time
-from collections.abc import Callable
 from dataclasses import dataclass
-from importlib import resources
 from pathlib import Path
-from typing import Literal
 
-CUTTING_CASES = Path(__file__).resolve().parents[2] / "tests" / "validation" / "cases" / "cutting.json"
+from humble_trowel.bench.rows import Row, demo_plan, timed
 
-
-@dataclass(frozen=True)
-class Row:
-    name: str
-    p50_ms: float
-    p95_ms: float
-    goal_ms: float
-    goal_on: Literal["p50", "p95"]
-
-    @property
-    def met(self) -> bool:
-        return (self.p50_ms if self.goal_on == "p50" else self.p95_ms) <= self.goal_ms
+CUTTING_CASES = Path(__file__).resolve().parents[3] / "tests" / "validation" / "cases" / "cutting.json"
 
 
 @dataclass(frozen=True)
@@ -42,25 +28,6 @@ class Cutting:
         return (self.cost - self.bound) / self.bound if self.bound else 0.0
 
 
-def timed(name: str, act: Callable[[], object], times: int, goal_ms: float, goal_on: Literal["p50", "p95"]) -> Row:
-    """Run an act `times` times after two warm-ups."""
-    act()
-    act()
-    spans = []
-    for _ in range(times):
-        at = time.perf_counter()
-        act()
-        spans.append((time.perf_counter() - at) * 1000)
-    return row_of(name, spans, goal_ms, goal_on)
-
-
-def row_of(name: str, spans: list[float], goal_ms: float, goal_on: Literal["p50", "p95"]) -> Row:
-    """Median and 95th percentile of spans in ms."""
-    spans = sorted(spans)
-    p95 = spans[min(len(spans) - 1, round(0.95 * (len(spans) - 1)))]
-    return Row(name, round(spans[len(spans) // 2], 2), round(p95, 2), goal_ms, goal_on)
-
-
 def lines_rows() -> list[Row]:
     """Squaring a 12-corner outline, and the demo job's set-out, forms and cut plan."""
     from humble_trowel.core.forms.cut_boards import cut_boards
@@ -70,14 +37,13 @@ def lines_rows() -> list[Row]:
     from humble_trowel.core.lines.setting_out import set_out
     from humble_trowel.core.lines.squaring import square
     from humble_trowel.core.plan.ways import JobWays
-    from humble_trowel.files.job_file import parse_job
 
     ring = [(0, 0), (18e3, 0), (18e3, 3e3), (15e3, 3e3), (15e3, 6e3), (18e3, 6e3), (18e3, 9e3), (12e3, 9e3), (12e3, 12e3),
             (6e3, 12e3), (6e3, 9e3), (0, 9e3)]  # fmt: skip
     pairs = [(a, b) for a in range(12) for b in range(a + 1, 12)]
     read = [{"from": a, "to": b, "mm": math.dist(ring[a], ring[b]) + (a * 7 + b * 5) % 5 - 2} for a, b in pairs]
     taped = Taped.model_validate({"measures": read})
-    demo = parse_job((resources.files("humble_trowel.demo") / "jobs" / "honey-house.json").read_bytes())
+    demo = demo_plan("honey-house")
     ways, cells = JobWays(), lay_zones(demo)
     string_mm = set_out(demo, ways).string_mm
     forms = form_plan(demo, cells, ways, string_mm)

@@ -3,11 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from importlib import resources
 
 import numpy as np
 
-from humble_trowel.bench_lines import Row, timed
+from humble_trowel.bench.rows import Row, demo_plan, timed
 from humble_trowel.core.ground.records import Shot, Shots
 
 
@@ -26,9 +25,8 @@ def ground_rows() -> list[Row]:
     from humble_trowel.core.ground.shot_surface import shot_surface
     from humble_trowel.core.job import Job
     from humble_trowel.core.plan.ways import JobWays
-    from humble_trowel.files.job_file import parse_job
 
-    demo = parse_job((resources.files("humble_trowel.demo") / "jobs" / "honey-house.json").read_bytes())
+    demo = demo_plan("honey-house")
     solid, ways = build_solid(demo), JobWays()
 
     def measured(rounds: list[tuple[str, Shots]]) -> Callable[[], object]:

@@ -2,65 +2,23 @@
 
 from __future__ import annotations
 
-from importlib import resources
-from typing import Any
-
-from humble_trowel.bench_lines import Row, timed
+from humble_trowel.bench.rows import Row, cold, crossing_beams, demo_plan, large_job, timed
 from humble_trowel.core.geometry.beams import one_beam
 from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.redo import net_after
 from humble_trowel.core.geometry.solid import Solid, all_facets, build_solid
 from humble_trowel.core.geometry.strips import Facet
-from humble_trowel.core.geometry.zones import LAID
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.reading.job_file import read_plan
 
 
-def large_job(ring: list[list[float]]) -> dict[str, Any]:
-    """60 corners at twice the size (48 x 24 m), haunched edge all round, 40 beams, 30 pads, 4 recesses."""
-    outline = [[2 * x, 2 * y] for x, y in ring]
-    types = [
-        {"mark": f"B{k}", "width_mm": 300, "depth_mm": 550 + 50 * (k % 2), "haunch_run_per_rise": 0.5 * k}
-        for k in range(3)
-    ]
-    beams = [{"type": f"B{k % 3}", "path": [[3200 * k + 2400, 0], [3200 * k + 2400, 22000]]} for k in range(14)]
-    beams += [
-        {"type": f"B{k % 3}", "path": [[2000 + 1300 * (k % 9), 800 * k + 700], [22000 + 800 * k, 800 * k + 700]]}
-        for k in range(26)
-    ]
-    pads = [{"type": f"P{k % 2}", "at": [3200 * (k % 10) + 2400, 6000 * (k // 10) + 3000]} for k in range(30)]
-    boxes = [(10000, 12200), (22500, 18300), (33000, 20300), (5000, 20300)]
-    return {
-        "format": "humble-trowel-job", "version": 1, "name": "large", "units": "mm", "outline": outline,
-        "slab_types": [{"mark": "S1", "thickness_mm": 100}], "zones": [{"name": "all", "slab": "S1"}],
-        "edge_types": [{"mark": "E1", "kind": "thickened", "depth_mm": 600, "bottom_width_mm": 350, "haunch_run_per_rise": 1}],
-        "edges": [{"sides": list(range(len(outline))), "type": "E1"}], "beam_types": types, "beams": beams,
-        "pad_types": [
-            {"mark": "P0", "shape": "rectangle", "width_mm": 900, "length_mm": 800, "depth_mm": 700},
-            {"mark": "P1", "shape": "round", "diameter_mm": 800, "depth_mm": 800},
-        ],
-        "pads": pads,
-        "recesses": [
-            {"name": f"r{k}", "depth_mm": 50, "polygon": [[x, y], [x + 900, y], [x + 900, y + 400], [x, y + 400]]}
-            for k, (x, y) in enumerate(boxes)
-        ],
-    }  # fmt: skip
-
-
-def fresh(plan: Plan) -> Solid:
-    """The solid with nothing kept from before."""
-    LAID.clear()
-    return build_solid(plan)
-
-
-def edges_rows(ring: list[list[float]]) -> list[Row]:
+def shape_rows() -> list[Row]:
     """Volume of the large job and of the demo, cold; net volume after a pad and after a beam moved; a cut."""
     from humble_trowel.core.edges.cut_line import cut_line
-    from humble_trowel.files.job_file import parse_job
 
-    large = read_plan(large_job(ring))
-    demo = parse_job((resources.files("humble_trowel.demo") / "jobs" / "honey-house.json").read_bytes())
+    large = read_plan(large_job())
+    demo = demo_plan("honey-house")
     solid = build_solid(large)
     slab = large.slab_types[0].thickness_mm
     pad, beam = large.pads[13], large.beams[30]
@@ -80,11 +38,22 @@ def edges_rows(ring: list[list[float]]) -> list[Row]:
         path = [(x, y + 40) for x, y in beam.path]
         return net_after(large, solid, beam_at, list(one_beam(beam_kind, path, slab, beam_at)))
 
+    crossing = read_plan(crossing_beams())
+    spots = iter(range(10_000))
+
+    def edited_large() -> Solid:
+        """One pad a little farther along, all else the same."""
+        at = next(spots)
+        other = pad.model_copy(update={"at": (pad.at[0] + at, pad.at[1])})
+        return build_solid(large.model_copy(update={"pads": [other if one is pad else one for one in large.pads]}))
+
     rows = [
-        timed("solid of 60 corners, 40 beams, 30 pads, 4 recesses, cold", lambda: fresh(large), 12, 150, "p50"),
+        timed("solid, large, cold", cold(lambda: build_solid(large)), 12, 100),
+        timed("solid, large, after one edit", edited_large, 12, 30),
+        timed("160 beams, each across 80 others, cold", cold(lambda: build_solid(crossing)), 3, 2000),
         timed("its volume after one pad moved", redo_pad, 60, 5, "p50"),
         timed("its volume after one beam moved", redo_beam, 30, 5, "p50"),
-        timed("solid of the demo job, cold", lambda: fresh(demo), 60, 10, "p50"),
+        timed("solid of the demo job, cold", cold(lambda: build_solid(demo)), 60, 10),
         timed("a cut right across the large job", lambda: cut_line(solid, (-500, 9000), (49000, 9400)), 30, 30, "p50"),
     ]
     return [*rows, *mesh_rows(large, solid)]
