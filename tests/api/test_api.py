@@ -1,8 +1,12 @@
 """The interface: keeping, clashes, drafts, files, and what is refused."""
 
 import json
+import shutil
 import sqlite3
+import tempfile
 from contextlib import closing
+from functools import lru_cache
+from pathlib import Path
 
 import pytest
 from starlette.testclient import TestClient
@@ -19,12 +23,21 @@ from humble_trowel.store.migrate import migrate
 HOST = "http://127.0.0.1:8710"
 
 
+@lru_cache
+def demo_database():
+    """The demo as a database, made once for all tests of a process."""
+    path = Path(tempfile.mkdtemp(prefix="trowel-test-")) / "demo.sqlite3"
+    with closing(connect(path)) as db:
+        migrate(db)
+        load_demo(db, "2027-01-01T08:00:00+00:00")
+    return path
+
+
 def start(folder, **more):
     settings = Settings(folder, busy_ms=50, **more)
-    with closing(connect(settings.database)) as db:
-        migrate(db)
-        if not db.execute("select count(*) from jobs").fetchone()[0]:
-            load_demo(db, "2027-01-01T08:00:00+00:00")
+    if not settings.database.exists():
+        settings.database.parent.mkdir(exist_ok=True, parents=True)
+        shutil.copy(demo_database(), settings.database)
     web = folder / "web"
     web.mkdir(exist_ok=True)
     (web / "index.html").write_text("<script>start()</script>")
@@ -95,6 +108,13 @@ def test_a_draft_is_worked_out_and_not_kept(client):
     drafted = client.post(f"/api/jobs/{state['id']}/figure", json=body).json()
     assert drafted["figure"]["outline"]["area_text"] == "112 sq ft"
     assert opened(client)["revision"] == 1
+    quick = client.post(f"/api/jobs/{state['id']}/figure", json={**body, "quick": True}).json()["figure"]
+    alone = client.post(f"/api/jobs/{state['id']}/figure", json={**body, "quick": True, "numbers": True}).json()[
+        "figure"
+    ]
+    assert quick["drawing"] and alone["drawing"] is None
+    assert alone["concrete"] == quick["concrete"] and alone["trucks"] == quick["trucks"]
+    assert alone["outline"]["sides"] == quick["outline"]["sides"] and alone["call_in"]
 
 
 def test_walks_are_heard(client):

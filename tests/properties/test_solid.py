@@ -9,8 +9,10 @@ from hypothesis import strategies as st
 from shapely.geometry import Point, Polygon
 from tests.plans import plan
 
+from humble_trowel.core.geometry import shares
 from humble_trowel.core.geometry.slices import count_by_slices
 from humble_trowel.core.geometry.solid import build_solid
+from humble_trowel.core.memo import forget
 
 KINDS = [
     {"mark": "E1", "kind": "thickened", "depth_mm": 450, "bottom_width_mm": 300, "haunch_run_per_rise": 1},
@@ -167,3 +169,23 @@ def test_a_dish_with_an_opening_turned_out_of_square(degrees):
     expected = 36 * 0.1 + 2 / 3 * 36 * 0.045 - 0.64 * (0.145 - 0.021)
     assert build_solid(job).net_m3 == pytest.approx(expected, rel=1e-7)
     assert count_by_slices(job).total_m3 == pytest.approx(expected, rel=2e-4)
+
+
+@settings(max_examples=20, deadline=None)
+@given(st.integers(0, 10**6))
+def test_past_very_many_facets_the_pieces_are_the_same_in_the_same_order(seed):
+    dice = random.Random(seed)
+    kind = {"mark": "B1", "width_mm": 200, "depth_mm": 400, "haunch_run_per_rise": dice.choice([0, 0.3, 1])}
+    beams = [
+        {"type": "B1", "path": [[dice.uniform(0, 9e3), dice.uniform(0, 7e3)] for _ in range(2)]}
+        for _ in range(dice.randint(18, 30))
+    ]
+    ring = [[0, 0], [9000, 0], [9000, 7000], [0, 7000]]
+    job = plan(outline=ring, beam_types=[kind], beams=[row for row in beams if math.dist(*row["path"]) > 400])
+    made = []
+    for many in (4, 10**9):  # past so many facets one by one, or near by near
+        with pytest.MonkeyPatch.context() as patch:
+            patch.setattr(shares, "MANY", many)
+            forget()
+            made.append([(piece.ring, piece.gain, piece.part) for piece in build_solid(job).pieces])
+    assert made[0] == made[1]

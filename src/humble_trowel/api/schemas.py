@@ -41,13 +41,14 @@ class Keep(Body):
 
 class Draft(Body):
     """Compute edits without keeping them. revision: what the screen shows. every_diagonal: beyond 12 corners too.
-    quick: without the second way of counting, while something is dragged.
+    quick: without the second way of counting, while something is dragged. numbers: outline and ledger alone, at once.
     """
 
     revision: Annotated[int, Field(ge=1)]
     edits: Annotated[list[Edit], Field(max_length=50)] = []
     every_diagonal: bool = False
     quick: bool = False
+    numbers: bool = False
 
 
 class Step(Body):

@@ -24,7 +24,7 @@ def _step(run: Callable[[Sequence[str]], int], arguments: Sequence[str]) -> None
 
 @app.command("test", context_settings=PASS_ON)
 def run_tests(context: typer.Context) -> None:
-    """Everything that proves it works; what follows is told to pytest alone."""
+    """Everything that proves it works; --quick without what takes long; what follows is told to pytest alone."""
     _step(test, context.args)
 
 

@@ -121,7 +121,7 @@
 	<svg {width} {height} role="application" tabindex="0" aria-label={spoken} onkeydown={keys} data-moving={drag !== null}>
 		<Patterns />
 		{#if plan && desk.figure && ring.length}
-			<SheetAreas {view} {plan} figure={desk.figure} {ring} {strips} {labels} moving={drag !== null && !desk.draft} />
+			<SheetAreas {view} {plan} figure={desk.figure} {ring} {strips} {labels} moving={drag !== null && !desk.draft?.figure.drawing} />
 			{#if plan.existing.length}<SheetExisting {view} {plan} {width} {height} />{/if}
 			{#each ring as p, i}
 				{@const q = ring[(i + 1) % ring.length] ?? p}

@@ -136,3 +136,16 @@ test('what follows after the numbers joins its own revision, and a late answer t
 	await vi.advanceTimersByTimeAsync(10);
 	expect(desk.doubts?.records).toBe('0'); // an answer with a record more belongs to another state
 });
+
+test('where a draft is slow the numbers come first, and the drawing when the hand rests', async () => {
+	const desk = await opened();
+	const slow = new Promise<Response>((done) => setTimeout(() => done(answer({ document: { n: 1 }, figure: { drawing: {} }, summary: '' })), 400));
+	replies.push(slow);
+	const first = desk.try([SIDE]);
+	await vi.advanceTimersByTimeAsync(500);
+	await first;
+	replies.push(answer({ document: { n: 2 }, figure: { drawing: null }, summary: '' }), answer({ document: { n: 2 }, figure: { drawing: { strips: [] } }, summary: '' }));
+	await desk.try([SIDE]);
+	expect(sent.slice(1).map((row) => row.body['numbers'])).toEqual([false, true, false]);
+	expect(desk.draft?.figure.drawing).toEqual({ strips: [] });
+});

@@ -5,6 +5,8 @@ import { w } from '../words/words';
 import { cornerId, type Listed, rowId } from './ids';
 import { session } from './session.svelte';
 
+/** a draft that takes longer is asked for in two parts */
+const SLOW_MS = 60;
 export type Edit = Keep['edits'][number];
 interface Waiting {
 	edit_id: string;
@@ -196,6 +198,12 @@ export class JobDesk {
 		this.dropDraft();
 	}
 
+	/** the drawing of this job cannot keep up with a drag: numbers come first, the drawing when it rests */
+	#slow = false;
+	#drafted(edits: Edit[], numbers: boolean): Promise<Drafted> {
+		const body = { revision: this.kept?.revision ?? 1, edits, every_diagonal: false, quick: true, numbers };
+		return answer<Drafted>(client.POST('/api/jobs/{job_id}/figure', { params: { path: { job_id: this.id } }, body }));
+	}
 	/** Compute edits without keeping them; calls while one is under way keep only the newest. */
 	async try(edits: Edit[], at = '') {
 		this.trying = edits;
@@ -206,12 +214,15 @@ export class JobDesk {
 		if (!this.kept) return;
 		this.#drafting = true;
 		try {
-			const body = { revision: this.kept.revision, edits, every_diagonal: false, quick: true };
-			const got = await answer<Drafted>(
-				client.POST('/api/jobs/{job_id}/figure', { params: { path: { job_id: this.id } }, body })
-			);
+			const at = performance.now();
+			const numbers = this.#slow;
+			const got = await this.#drafted(edits, numbers);
 			if (this.trying.length) this.draft = got;
 			this.problem = null;
+			if (numbers && !this.#next && this.trying.length) {
+				const whole = await this.#drafted(edits, false); // it rests: now the drawing
+				if (this.trying.length && !this.#next) this.draft = whole;
+			} else if (!numbers) this.#slow = performance.now() - at > SLOW_MS;
 		} catch (error) {
 			if (error instanceof ApiProblem) {
 				this.problem = error.problem;
@@ -245,7 +256,7 @@ export class JobDesk {
 
 	async everyDiagonal() {
 		if (!this.kept) return;
-		const body = { revision: this.kept.revision, edits: [], every_diagonal: true, quick: false };
+		const body = { revision: this.kept.revision, edits: [], every_diagonal: true, quick: false, numbers: false };
 		const got = await answer<Drafted>(client.POST('/api/jobs/{job_id}/figure', { params: { path: { job_id: this.id } }, body }));
 		this.kept = { ...this.kept, figure: { ...got.figure, concrete: got.figure.concrete } };
 	}

@@ -121,7 +121,9 @@ def draft(request: Request, job_id: JobId, body: Draft) -> Response:
     if body.edits:
         plan, summary = apply(job.plan, body.edits)
         job = Job(plan, job.crew, job.records, before=before)
-    if body.quick and body.edits:
+    if body.numbers and body.edits and job.plan.outline is not None:
+        result = job.number_figure(before)
+    elif body.quick and body.edits:
         result = job.draft_figure(before)
     else:
         result = job.figure_with(quick=body.quick, every_diagonal=body.every_diagonal)

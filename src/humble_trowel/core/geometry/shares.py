@@ -73,6 +73,11 @@ class Lying(NamedTuple):
         return max(self.depth.at(x, y) for x, y in self.ring)
 
 
+Row = tuple[Ring, Plane, Box]
+NOTHING: Row = ([], Plane(0.0), (0.0, 0.0, 0.0, 0.0))
+MANY, CELLS = 60, 96
+
+
 class Won(NamedTuple):
     """What of a share lies deeper than all that is under it: ring, by how much, box, and what that adds."""
 
@@ -97,29 +102,68 @@ def pieces_of(share: Piece, rows: Sequence[Won]) -> list[Piece]:
 
 def won(share: Piece, depth: Plane, under: Sequence[Lying]) -> list[Won]:
     """The same as rings, by the content of share, depth and facets alone."""
-    rows: list[tuple[Ring, Plane, Box]] = [(share.ring, share.gain, share.box)]
+    rows: list[Row] = [(share.ring, share.gain, share.box)]
+    if len(under) > MANY:
+        rows = _won_of_many(rows[0], depth, under)
+    else:
+        for old in under:
+            gain = depth.minus(old.depth)
+            rows = [left for row in rows for left in (_past(row, gain, old) or (row,)) if left[0]]
+    return [Won(ring, gain, box, ring_volume_m3(ring, gain)) for ring, gain, box in rows if ring]
+
+
+def _past(row: Row, gain: Plane, old: Lying) -> list[Row] | None:
+    """What is left of a row past a facet, in order: none of it as a row without a ring, None where nothing changes."""
+    if apart(row[2], old.box) or _nowhere_less(row[0], gain, row[1]):
+        return None
+    shared, rest = parted(row[0], old.ring)
+    if not shared:
+        return None
+    left: list[Row] = [(ring, row[1], box_of(ring)) for ring in rest]
+    before, now = split(shared, gain.minus(row[1]))
+    if before:
+        left.append((before, row[1], box_of(before)))
+    deeper = split(now, gain)[0] if now else []
+    if deeper:
+        left.append((deeper, gain, box_of(deeper)))
+    return left or [NOTHING]
+
+
+def _won_of_many(first: Row, depth: Plane, under: Sequence[Lying]) -> list[Row]:
+    """The same past very many facets: rows stand in cells along the share, so that a facet meets only those near it. A row
+    that changed has those that came of it as children; read from the first down they stand in the order of one by one."""
+    across = first[2][2] - first[2][0] < first[2][3] - first[2][1]
+    low, high = first[2][across], first[2][across + 2]
+    wide = (high - low) / CELLS or 1.0
+    rows, children = [first], {}
+    cells: list[list[int]] = [[0] for _ in range(CELLS)]
+
+    def reach(box: Box) -> range:
+        begin, end = int((box[across] - low - 1) / wide), int((box[across + 2] - low + 1) / wide)
+        return range(max(0, begin), min(CELLS, end + 1))
+
     for old in under:
-        still: list[tuple[Ring, Plane, Box]] = []
         gain = depth.minus(old.depth)
-        for row in rows:
-            if apart(row[2], old.box) or _nowhere_less(row[0], gain, row[1]):
-                still.append(row)
+        for at in sorted({at for cell in reach(old.box) for at in cells[cell]}):
+            left = _past(rows[at], gain, old)
+            if left is None:
                 continue
-            shared, rest = parted(row[0], old.ring)
-            if not shared:
-                still.append(row)
-                continue
-            still.extend((ring, row[1], box_of(ring)) for ring in rest)
-            before, now = split(shared, gain.minus(row[1]))
-            if before:
-                still.append((before, row[1], box_of(before)))
-            deeper = split(now, gain)[0] if now else []
-            if deeper:
-                still.append((deeper, gain, box_of(deeper)))
-        rows = still
-        if not rows:
-            break
-    return [Won(ring, plane, box, ring_volume_m3(ring, plane)) for ring, plane, box in rows]
+            for cell in reach(rows[at][2]):
+                cells[cell].remove(at)
+            children[at] = range(len(rows), len(rows) + len(left))
+            for row in left:
+                if row[0]:
+                    for cell in reach(row[2]):
+                        cells[cell].append(len(rows))
+                rows.append(row)
+    order, waiting = [], [0]
+    while waiting:
+        at = waiting.pop()
+        if at in children:
+            waiting.extend(reversed(children[at]))
+        else:
+            order.append(rows[at])
+    return order
 
 
 def _nowhere_less(ring: Ring, one: Plane, other: Plane) -> bool:

@@ -69,10 +69,10 @@ class ShapeAnswers(Keeper):
     @kept("plan", "ways.reading")
     def outline(self) -> Outline | None:
         """Sides, diagonals, area and perimeter."""
-        return self.outline_with(every_diagonal=False)
+        return self.outline_with()
 
-    def outline_with(self, *, every_diagonal: bool) -> Outline | None:
-        """The outline, with every diagonal also where there are very many."""
+    def outline_with(self, *, every_diagonal: bool = False, diagonals: bool = True) -> Outline | None:
+        """The outline, with every diagonal also where there are very many, or with none."""
         if self.plan.outline is None:
             return None
-        return outline_figure(self.plan, self.ways.reading.nearest, every_diagonal)
+        return outline_figure(self.plan, self.ways.reading.nearest, every_diagonal, diagonals)

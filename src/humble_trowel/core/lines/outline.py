@@ -54,8 +54,8 @@ def length_leaf(name: str, mm: float, units: Units, set_at: str = "", source: st
     return leaf(name, mm / MM_PER_FT, "ft", format_length(mm, units), source, set_at)
 
 
-def outline_figure(plan: Plan, nearest: int, every_diagonal: bool) -> Outline:
-    """Sides, diagonals, area and perimeter of a plan with an outline."""
+def outline_figure(plan: Plan, nearest: int, every_diagonal: bool, diagonals: bool = True) -> Outline:
+    """Sides, diagonals, area and perimeter of a plan with an outline. diagonals: any at all."""
     ring = list(plan.outline or [])
     lengths = sides_mm(ring)
     gross = signed_area_m2(ring)
@@ -68,7 +68,7 @@ def outline_figure(plan: Plan, nearest: int, every_diagonal: bool) -> Outline:
         gross_m2=gross,
         perimeter_m=around,
         sides_mm=lengths,
-        diagonals=_diagonals(ring, plan.units, nearest) if len(ring) <= DIAGONALS_UP_TO or every_diagonal else [],
+        diagonals=_diagonals(ring, plan.units, nearest) if diagonals and (len(ring) <= DIAGONALS_UP_TO or every_diagonal) else [],
         sides=[_side(ring, i, lengths[i], plan.units, nearest, types.get(i)) for i in range(len(ring))],
         area=area,
         perimeter=_perimeter_working(ring, lengths, plan.units, nearest),

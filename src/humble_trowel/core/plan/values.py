@@ -33,6 +33,8 @@ def _sane(value: float) -> float:
 
 
 def _length(value: Any, info: ValidationInfo) -> float:
+    if type(value) is float and 0.0 <= value < MAX_LENGTH_MM:  # as it is stored; very many stand in records of shots
+        return snapped(value)
     if not isinstance(value, str | int | float):
         raise ValueError("must be a length: a number of mm, or text with a unit.")
     try:
@@ -43,6 +45,8 @@ def _length(value: Any, info: ValidationInfo) -> float:
 
 def _position(value: Any, info: ValidationInfo) -> float:
     """A coordinate: a length that may be negative."""
+    if type(value) is float and -MAX_LENGTH_MM < value < MAX_LENGTH_MM:
+        return snapped(value) if value >= 0 else -snapped(-value)
     if isinstance(value, str) and value.strip().startswith(("-", "−")):
         try:
             return -_sane(parse_length(value.strip()[1:], _units_of(info)))
