@@ -9,7 +9,8 @@ from pathlib import Path
 
 from playwright.sync_api import Page, sync_playwright
 
-from humble_trowel.bench import CHROMIUM_ARGS, served
+from humble_trowel.bench import CHROMIUM_ARGS
+from humble_trowel.bench.served import served
 
 TARGET = Path(__file__).resolve().parent.parent / "docs" / "screenshots"
 LAPTOP, PHONE = (1280, 800), (390, 844)

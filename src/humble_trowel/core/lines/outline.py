@@ -68,7 +68,9 @@ def outline_figure(plan: Plan, nearest: int, every_diagonal: bool, diagonals: bo
         gross_m2=gross,
         perimeter_m=around,
         sides_mm=lengths,
-        diagonals=_diagonals(ring, plan.units, nearest) if diagonals and (len(ring) <= DIAGONALS_UP_TO or every_diagonal) else [],
+        diagonals=_diagonals(ring, plan.units, nearest)
+        if diagonals and (len(ring) <= DIAGONALS_UP_TO or every_diagonal)
+        else [],
         sides=[_side(ring, i, lengths[i], plan.units, nearest, types.get(i)) for i in range(len(ring))],
         area=area,
         perimeter=_perimeter_working(ring, lengths, plan.units, nearest),
