@@ -1,6 +1,7 @@
 """A stop of any stage stands on the yard and on the order, stops the call, and leads to where it is mended."""
 
 import json
+import re
 
 from playwright.sync_api import expect
 from tests.plans import job
@@ -27,7 +28,7 @@ def test_stops_of_ground_and_forms_reach_order_and_yard(page, server, tmp_path):
     row.get_by_role("link", name="Wash bay", exact=True).click()
     page.locator("nav a", has_text="Order").click()
     page.locator("[data-stop='stack-in-air'] a").click()
-    expect(page).to_have_url(f"{page.url.split('/ground')[0]}/ground?turn=stack")
+    expect(page).to_have_url(re.compile(r"/job/\w+/ground\?turn=stack$"))
 
 
 def test_on_a_phone_the_stops_stand_above_the_call(phone, tmp_path):

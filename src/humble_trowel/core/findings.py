@@ -199,5 +199,7 @@ TAB_OF_LIST = {
 def finding(code: str, where: str, words: str, remedy: str, source: str = "geometry") -> Finding:
     """A Finding as its kind in FINDING_KINDS says. Raises KeyError for an unlisted code."""
     kind = KIND_OF[code]
-    tabs = kind.tabs or tuple(tab for name, tab in TAB_OF_LIST.items() if where.startswith(name))
+    tabs = kind.tabs
+    if not tabs and kind.stage == "edges":
+        tabs = tuple(tab for name, tab in TAB_OF_LIST.items() if where.startswith(name))
     return Finding(code, kind.severity, where, words, remedy, source, kind.stage, tabs, kind.changes_order)

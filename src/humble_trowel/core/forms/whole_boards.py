@@ -18,8 +18,8 @@ def whole_boards_first(
 ) -> list[Chain] | None:
     """Boards on hand at no price beside what can be bought; None where the stock does not make the pieces."""
     lengths = [row.mm for row in stock] + list(have)
-    if not lengths:
-        return None
+    if not lengths or (max(lengths) < least_mm and max(runs, default=0.0) > max(lengths)):
+        return None  # no board is as long as the shortest piece that is allowed
     pieces = [piece for number, run in enumerate(runs) for piece in _pieces(number, run, max(lengths), least_mm)]
     priced = any(row.price_cents for row in stock)
     rows = [Stock(row.mm, None, row.price_cents if priced else round(row.mm)) for row in stock]

@@ -42,7 +42,7 @@
 	async function keepPiles(pads = false) {
 		if (await desk.keep([setPiles({ text: pads ? '' : piles.text, pads, diameter: piles.diameter, head_down: piles.down })], 'piles')) piles = { ...piles, text: '' };
 	}
-	const doubts = $derived(onTab(desk.figure?.findings, 'meets'));
+	const doubts = $derived(onTab(desk.figure?.findings, 'meets').filter((one) => one.code !== 'match-off') /* said beside its profile */);
 </script>
 
 {#snippet wrong(at: string)}
