@@ -41,6 +41,7 @@ class Service:
         self._jobs: LRUCache[tuple[str, int, int, str], Job] = LRUCache(
             KEPT_BYTES, getsizeof=lambda job: job.size_bytes
         )
+        self._crew: tuple[int, Ways] | None = None
         self._newest: dict[str, tuple[str, int, int, str]] = {}  # key of the job last worked on, to take over from
         self._yard: LRUCache[tuple[Any, ...], YardJob] = LRUCache(KEPT_ROWS)
 
@@ -63,8 +64,8 @@ class Service:
         """(version, the crew's ways); the very object while nothing changed."""
         version, document = ways.newest(db)
         with self._lock:
-            if getattr(self, "_crew", (None, None))[0] != version:
-                self._crew: tuple[int, Ways] = (version, Ways.model_validate(document))
+            if self._crew is None or self._crew[0] != version:
+                self._crew = (version, Ways.model_validate(document))
             return self._crew
 
     def records(self, db: sqlite3.Connection, job_id: str) -> SiteRecords:

@@ -44,13 +44,13 @@ class FigureAnswers(LinesAnswers):
             "corner_levels", "Levels of the corners", lambda: corner_levels(self.plan, self.shape.cells), []
         )
 
-    def number_figure(self, before: FigureAnswers) -> Figure:
+    def number_figure(self) -> Figure:
         """The numbers alone, for a drag that the drawing cannot keep up with: outline, ledger, order and trucks."""
         concrete, outline = self.numbers, self.outline_with(diagonals=False)
         doubts = self.stumbles("solid", "numbers")
-        trucks = concrete.ordered.trucks if concrete else []
-        lines = before.figure_with(quick=True).call_in
-        return Figure(outline, concrete, trucks, doubts, lines, None, [], [], [], [])
+        ordered = concrete.ordered if concrete else None
+        lines = call_in(self.plan, ordered, self.ways)
+        return Figure(outline, concrete, ordered.trucks if ordered else [], doubts, lines, None, [], [], [], [])
 
     def draft_figure(self, before: FigureAnswers) -> Figure:
         """The figure while something is dragged: numbers, drawing and places anew; doubts about the shape and the rules at
