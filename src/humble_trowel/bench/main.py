@@ -80,14 +80,19 @@ def compared(revision: str) -> int:
 
 
 def _measured(folder: Path) -> dict[str, float]:
-    """Medians by name of a checkout, measured by its own program with this Python."""
+    """Medians by name of a checkout, measured by its own program with this Python and this built front end."""
     web = folder / "src" / "humble_trowel" / "web"
     if not web.exists():
         shutil.copytree(ROOT / "src" / "humble_trowel" / "web", web)
-    code = "import sys; sys.path.insert(0, 'src'); from humble_trowel.cli import __main__"
-    words = [sys.executable, "-c", code, "bench", "--json"]
-    done = subprocess.run(
-        words, cwd=folder, env={**os.environ, "PYTHONPATH": str(folder / "src")}, capture_output=True, text=True
-    )
+    done = run_there(folder, "bench", "--json")
+    if "{" not in done.stdout:
+        raise RuntimeError(f"The bench of {folder} did not run: {done.stderr[-600:]}")
     told: dict[str, Any] = json.loads(done.stdout[done.stdout.index("{") :])
     return {row["name"]: float(row["p50_ms"]) for row in told["rows"]}
+
+
+def run_there(folder: Path, *words: str) -> subprocess.CompletedProcess[str]:
+    """A command of the program that stands in a folder, whatever program this Python finds by itself."""
+    env = {**os.environ, "PYTHONPATH": str(folder / "src")}
+    command = [sys.executable, "-m", "humble_trowel.cli", *words]
+    return subprocess.run(command, cwd=folder, env=env, capture_output=True, text=True)
