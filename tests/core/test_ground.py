@@ -12,7 +12,6 @@ from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.ground.as_dug import dug_runs
 from humble_trowel.core.ground.earthwork import stones
 from humble_trowel.core.ground.flat import contours, enough, rakes
-from humble_trowel.core.ground.ground_job import ground_json
 from humble_trowel.core.ground.layer_shots import layer_grounds, take_shots
 from humble_trowel.core.ground.pegs import grade_pegs
 from humble_trowel.core.ground.records import AsDug, SetUp, Shot, Shots
@@ -188,7 +187,7 @@ def test_fixed_names_of_the_ground():
     assert all(row["reading_mm"] is None for row in told["ground"]["rod"])
     assert [row["as_dug_m3"] for row in told["concrete"]["parts_as_dug"]] == [None, None]
     notes = SiteRecords([("one", SetUp(name="m", on="nail", backsight_mm=1400))])
-    rod = ground_json(ground(job, Ways(), notes), job, Ways())["rod"]
+    rod = report(Job(job, Ways(), notes))["ground"]["rod"]
     assert {row["surface"]: row["reading_mm"] for row in rod}["top of foam"] == pytest.approx(1200 + 100)
 
 

@@ -23,7 +23,9 @@ from humble_trowel.core.plan.ids import with_ids
 from humble_trowel.core.plan.refs import by_id as named
 from humble_trowel.core.plan.ways import JobWays, Ways
 from humble_trowel.core.reading.site_records import SiteRecords
+from humble_trowel.core.report import Report
 from humble_trowel.core.stages import findings, report, stops
+from humble_trowel.files import report_names
 from humble_trowel.files.job_file import parse_job
 
 ANSWERS = {name: answer for kind in Job.__mro__ for name, answer in vars(kind).items() if isinstance(answer, Kept)}
@@ -185,18 +187,34 @@ def test_keys_of_stages_that_are_not_built_are_named_and_kept():
     assert row.where == "steel" and doubtful.plan.steel == {"mats": [{"bar": "#4"}]}
 
 
+class ToyCount(Report):
+    count: int
+
+
+class ToyReport(stages.StageReport):
+    """What the toy answers."""
+
+    toy: ToyCount
+
+    @classmethod
+    def of(cls, job):
+        return cls(toy=ToyCount(count=len(job.plan.zones)))
+
+
 def test_a_toy_stage_of_one_row_is_seen_in_report_yard_string_and_order(monkeypatch):
     toy = stages.Stage(
         "toy", ("steel",),
         lambda one: [finding("form-tall", "toy", "The toy stops it.", "Put the toy away.")],
-        lambda one: stages.Standing("flagged", "toy out"), lambda one: {"toy": {"count": len(one.plan.zones)}},
+        lambda one: stages.Standing("flagged", "toy out"), ToyReport,
     )  # fmt: skip
-    monkeypatch.setattr(stages, "STAGES", (*stages.STAGES, toy))
+    for place in (stages, report_names):
+        monkeypatch.setattr(place, "STAGES", (*stages.STAGES, toy))
     one = Job(plan(steel={"bars": 3}))
     assert report(one)["toy"] == {"count": 1}
     assert "The toy stops it." in [row.words for row in stops(one)] and yard.yard_line(one).stops == "The toy stops it."
     assert [stage.standing(one).words for stage in stages.STAGES][-1] == "toy out"
     assert "not-counted-yet" not in [row.code for row in findings(one)]
+    assert "| `toy.count` | whole number |" in report_names.report_names()
 
 
 def test_a_new_job_has_answers_too():

@@ -4,10 +4,11 @@ import pytest
 from tests.answers import figure
 from tests.plans import edited, job, l_shape, plan
 
-from humble_trowel.core.figures import figure_json
+from humble_trowel.core.job import Job
 from humble_trowel.core.order.call_in import card_text
 from humble_trowel.core.plan.ways import Allowances, Plant, Ways
 from humble_trowel.core.reading.job_file import read_plan
+from humble_trowel.core.stages import report
 
 YD = 0.764554857984
 BARE = Allowances(base_low_mm=0, trench_wide_mm=0, left_behind_m3=0)
@@ -89,8 +90,8 @@ def test_the_card_is_in_the_dispatchers_order_and_marks_what_is_unsaid():
 
 
 def test_the_json_names_are_fixed():
-    data = figure_json(figure(read_plan(job()), Ways()))
-    assert list(data) == ["outline", "concrete", "trucks", "levels", "findings"]
+    data = report(Job(read_plan(job())))
+    assert list(data) == ["outline", "concrete", "trucks", "levels", "lines", "forms", "ground", "edges", "findings"]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]
     assert list(data["concrete"]) == [
         "net_m3",
@@ -100,5 +101,6 @@ def test_the_json_names_are_fixed():
         "allowances",
         "order_m3",
         "order_yd3",
+        "parts_as_dug",
     ]
     assert data["outline"]["diagonals"][0] == {"from": 0, "to": 2, "mm": pytest.approx(7211.1, abs=0.1)}

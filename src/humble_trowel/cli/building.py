@@ -79,3 +79,11 @@ def schema(target: Annotated[Path, typer.Argument()] = ROOT / "docs" / "job-file
     from humble_trowel.core.plan.document import Plan
 
     target.write_text(json.dumps(Plan.model_json_schema(), indent=1, ensure_ascii=False) + "\n", "utf-8")
+
+
+@app.command()
+def names(target: Annotated[Path, typer.Argument()] = ROOT / "docs" / "report.md") -> None:
+    """Write the list of the names in all answers."""
+    from humble_trowel.files.report_names import report_names
+
+    target.write_text(report_names(), "utf-8")

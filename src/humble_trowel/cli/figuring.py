@@ -4,11 +4,15 @@ from __future__ import annotations
 
 import json
 from pathlib import Path
-from typing import Annotated
+from typing import Annotated, Any
 
 import typer
 
 from humble_trowel.cli.shared import JsonOption, app, json_file, stop
+
+
+def _json(told: Any) -> str:
+    return json.dumps(told, indent=1, allow_nan=False)
 
 
 @app.command()
@@ -26,7 +30,7 @@ def figure(
 
     try:
         found = Job(read_job(job), line_mm=line)
-        told = json.dumps(report(found), indent=1, allow_nan=False) + "\n" if as_json else as_text(found)
+        told = _json(report(found)) + "\n" if as_json else as_text(found)
     except TrowelError as error:
         stop(f"{job}: {error}")
     except OSError as error:
@@ -38,8 +42,8 @@ def figure(
 def square(job: Path, taped: Path, as_json: JsonOption = False) -> None:
     """Which corner to move: a job FILE and a file of TAPED measures, without a server."""
     from humble_trowel.core.errors import TrowelError
+    from humble_trowel.core.lines.report import SquareReport
     from humble_trowel.core.lines.square_job import read_taped, square_plan
-    from humble_trowel.core.lines.squaring import squared_json
     from humble_trowel.core.plan.ways import Ways, ways_for
     from humble_trowel.files.job_file import read_job
     from humble_trowel.files.lines_text import squared_text
@@ -52,9 +56,7 @@ def square(job: Path, taped: Path, as_json: JsonOption = False) -> None:
         stop(f"{taped}: {error}")
     except OSError as error:
         stop(f"{job}: {error.strerror or error}.")
-    typer.echo(
-        json.dumps(squared_json(answer), indent=1, allow_nan=False) if as_json else squared_text(answer, plan.units)
-    )
+    typer.echo(_json(SquareReport.of(answer).told()) if as_json else squared_text(answer, plan.units))
 
 
 @app.command()
@@ -63,7 +65,7 @@ def cut(file: Path, as_json: JsonOption = False, seconds: float = 8.0) -> None:
     from time import perf_counter
 
     from humble_trowel.core.cutting.cut import cut as work_out
-    from humble_trowel.core.cutting.cut import cut_json
+    from humble_trowel.core.cutting.report import CutReport
     from humble_trowel.core.errors import TrowelError
     from humble_trowel.files.cut_file import read_cut
     from humble_trowel.files.lines_text import cut_text
@@ -73,7 +75,7 @@ def cut(file: Path, as_json: JsonOption = False, seconds: float = 8.0) -> None:
         plan = work_out(stock, pieces, kerf_mm, clock=perf_counter, limit_s=min(max(seconds, 0.1), 600.0))
     except TrowelError as error:
         stop(f"{file}: {error}")
-    typer.echo(json.dumps(cut_json(plan), indent=1, allow_nan=False) if as_json else cut_text(plan))
+    typer.echo(_json(CutReport.model_validate(plan).told()) if as_json else cut_text(plan))
 
 
 @app.command()
@@ -105,4 +107,4 @@ def grade(
         stop(f"{at}: {error}")
     except OSError as error:
         stop(f"{error.filename or at}: {error.strerror or error}.")
-    typer.echo(json.dumps(told, indent=1, allow_nan=False))
+    typer.echo(_json(told))

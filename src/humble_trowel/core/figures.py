@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass, replace
-from typing import Any
 
 import numpy as np
 
@@ -182,26 +181,3 @@ def second_way_findings(concrete: Concrete) -> list[Finding]:
             "slices",
         )
     ]
-
-
-def figure_json(result: Figure) -> dict[str, Any]:
-    """The fixed names of `figure --json`."""
-    o, c = result.outline, result.concrete
-    return {
-        "outline": None if o is None else {
-            "area_m2": o.area_m2, "perimeter_m": o.perimeter_m, "sides_mm": o.sides_mm,
-            "diagonals": [{"from": d["from"], "to": d["to"], "mm": d["mm"]} for d in o.diagonals],
-        },
-        "concrete": None if c is None else {
-            "net_m3": c.net_m3,
-            "parts": [{"part": p.part, "kind": p.kind, "mark": p.mark, "zone": p.zone, "m3": p.m3} for p in c.parts],
-            "second_way_m3": c.second_way_m3,
-            "second_pours": [{"name": p.name, "kind": p.kind, "m3": p.m3} for p in result.second_pours],
-            "allowances": [{"name": a.name, "m3": a.m3, "reason": a.reason} for a in c.allowances],
-            "order_m3": c.order_m3,
-            "order_yd3": c.order_yd3,
-        },
-        "trucks": [{"load_m3": t.load_m3, "load_yd3": t.load_yd3} for t in result.trucks],
-        "levels": {"corners": [{"zone": r.zone, "corner": r.corner, "level_mm": r.level_mm} for r in result.levels]},
-        "findings": [f.told() for f in result.findings],
-    }  # fmt: skip

@@ -23,10 +23,6 @@ class Finding:
     tabs: tuple[str, ...]
     changes_order: bool
 
-    def told(self) -> dict[str, str]:
-        """The fixed names of a finding in `figure --json`."""
-        return {key: getattr(self, key) for key in ("code", "severity", "where", "words", "remedy", "source")}
-
 
 @dataclass(frozen=True)
 class FindingKind:

@@ -9,14 +9,15 @@ from typing import Any
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.ground.as_dug import check_dug
 from humble_trowel.core.ground.flat import Enough, Rake, contours, enough, rakes
-from humble_trowel.core.ground.ground_job import parts_json, shots_json
 from humble_trowel.core.ground.layer_shots import LayerShots, sane_levels, take_shots
 from humble_trowel.core.ground.records import AsDug, DugStation, Shots
+from humble_trowel.core.ground.report import GradedConcrete, GradedGround, GradeReport, PartAsDugReport, ShotsReport
 from humble_trowel.core.guard import answers
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.reading.site_records import SiteRecords
+from humble_trowel.core.report import FindingReport
 
 
 @dataclass(frozen=True)
@@ -30,21 +31,14 @@ class GradedFile:
 
     def told(self) -> dict[str, Any]:
         """`ground.shots` and `concrete.parts_as_dug` under their fixed names, with the raking list and findings."""
-        ground, settled = self.job.answered("ground", self.job.ground), self.settled
-        return {
-            "ground": {
-                "shots": {
-                    **shots_json(self.taken), "enough": settled.enough, "words": settled.words,
-                    "next": list(settled.next_at) if settled.next_at else None,
-                    "rake": [
-                        {"zone": p.zone, "at": list(p.at), "most_mm": p.most_mm, "area_m2": p.area_m2, "words": p.words}
-                        for p in self.places
-                    ],
-                }
-            },
-            "concrete": {"parts_as_dug": parts_json(ground), "base_counts": self.job.measured.base is not None},
-            "findings": [row.told() for row in self.taken.findings],
-        }  # fmt: skip
+        ground = self.job.answered("ground", self.job.ground)
+        return GradeReport(
+            ground=GradedGround(shots=ShotsReport.of(self.taken, self.places, self.settled)),
+            concrete=GradedConcrete(
+                parts_as_dug=PartAsDugReport.rows(ground.parts), base_counts=self.job.measured.base is not None
+            ),
+            findings=FindingReport.of(self.taken.findings),
+        ).told()
 
 
 @answers("The shots")

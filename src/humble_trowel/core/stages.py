@@ -7,16 +7,25 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Any, Literal
+from typing import Any, Literal, Self
 
-from humble_trowel.core.figures import figure_json
+from humble_trowel.core.edges.report import EdgesReport, FrostOptionReport
 from humble_trowel.core.findings import Finding, finding
-from humble_trowel.core.forms.cut_boards import cut_boards_json
-from humble_trowel.core.forms.form_plan import forms_json
-from humble_trowel.core.ground.ground_job import ground_json, parts_json
+from humble_trowel.core.forms.report import FormsReport
+from humble_trowel.core.ground.report import GroundReport, PartAsDugReport
 from humble_trowel.core.job import Job
-from humble_trowel.core.lines.setting_out import set_out_json
+from humble_trowel.core.lines.report import LinesReport
+from humble_trowel.core.order.report import (
+    AllowanceReport,
+    ConcreteReport,
+    LevelsReport,
+    OutlineReport,
+    PartReport,
+    SecondPourReport,
+    TruckReport,
+)
 from humble_trowel.core.plan.document import LATER_STAGES
+from humble_trowel.core.report import FindingReport, Report
 
 
 @dataclass(frozen=True)
@@ -25,6 +34,15 @@ class Standing:
 
     state: Literal["tight", "loop", "flagged"]
     words: str
+
+
+class StageReport(Report):
+    """A stage's part of `figure --json`."""
+
+    @classmethod
+    def of(cls, job: Job) -> Self:
+        """Its part of a job's answer."""
+        raise NotImplementedError
 
 
 @dataclass(frozen=True)
@@ -36,7 +54,7 @@ class Stage:
     plan_keys: tuple[str, ...]
     findings: Callable[[Job], list[Finding]]
     standing: Callable[[Job], Standing]
-    report: Callable[[Job], dict[str, Any]]
+    report: type[StageReport]
 
 
 def _lines_findings(job: Job) -> list[Finding]:
@@ -59,11 +77,19 @@ def _lines_standing(job: Job) -> Standing:
     return Standing("loop", short or ("not settled" if squared.verdict.startswith("Not") else "do not fit"))
 
 
-def _lines_report(job: Job) -> dict[str, Any]:
-    forms = None
-    if job.forms:
-        forms = {**forms_json(job.forms), "cut_plan": cut_boards_json(job.boards) if job.boards else None}
-    return {"lines": set_out_json(job.set_out) if job.set_out else None, "forms": forms}
+class LinesStage(StageReport):
+    """What the lines stage answers."""
+
+    lines: LinesReport | None
+    forms: FormsReport | None
+
+    @classmethod
+    def of(cls, job: Job) -> Self:
+        """Its part of a job's answer."""
+        return cls(
+            lines=LinesReport.of(job.set_out) if job.set_out else None,
+            forms=FormsReport.of(job.forms, job.boards) if job.forms else None,
+        )
 
 
 def _ground_findings(job: Job) -> list[Finding]:
@@ -75,8 +101,15 @@ def _ground_standing(job: Job) -> Standing:
     return Standing("flagged" if graded.stuck else "tight" if graded.flat else "loop", graded.words)
 
 
-def _ground_report(job: Job) -> dict[str, Any]:
-    return {"ground": ground_json(job.ground, job.plan, job.ways) if job.ground else None}
+class GroundStage(StageReport):
+    """What the ground stage answers."""
+
+    ground: GroundReport | None
+
+    @classmethod
+    def of(cls, job: Job) -> Self:
+        """Its part of a job's answer."""
+        return cls(ground=GroundReport.of(job.ground, job.plan, job.ways) if job.ground else None)
 
 
 def _edges_findings(job: Job) -> list[Finding]:
@@ -96,14 +129,16 @@ def _edges_standing(job: Job) -> Standing:
     return Standing("tight" if named else "loop", f"{named} of {len(outline.sides)} sides" if named else "all plain")
 
 
-def _edges_report(job: Job) -> dict[str, Any]:
-    if job.frost_options is None:
-        return {"edges": None}
-    rows = [
-        {"name": o.name, "net_m3": o.net_m3, "foam_m2": o.foam_m2, "cost_cents": o.cost_cents, "words": o.words}
-        for o in job.frost_options
-    ]
-    return {"edges": {"options": rows}}
+class EdgesStage(StageReport):
+    """What the edges stage answers."""
+
+    edges: EdgesReport | None
+
+    @classmethod
+    def of(cls, job: Job) -> Self:
+        """Its part of a job's answer."""
+        found = job.frost_options
+        return cls(edges=None if found is None else EdgesReport(options=FrostOptionReport.rows(found)))
 
 
 def _order_findings(job: Job) -> list[Finding]:
@@ -136,18 +171,37 @@ def _order_standing(job: Job) -> Standing:
     return Standing("loop" if unsaid else "tight", f"{unsaid} unsaid" if unsaid else "say it")
 
 
-def _order_report(job: Job) -> dict[str, Any]:
-    answer = figure_json(job.figure)
-    if answer["concrete"] and job.ground:
-        answer["concrete"]["parts_as_dug"] = parts_json(job.ground)
-    return answer
+class OrderStage(StageReport):
+    """What the order stage answers."""
+
+    outline: OutlineReport | None
+    concrete: ConcreteReport | None
+    trucks: list[TruckReport]
+    levels: LevelsReport
+
+    @classmethod
+    def of(cls, job: Job) -> Self:
+        """Its part of a job's answer."""
+        figure = job.figure
+        found = figure.concrete
+        return cls(
+            outline=None if figure.outline is None else OutlineReport.model_validate(figure.outline),
+            concrete=None if found is None else ConcreteReport(
+                net_m3=found.net_m3, parts=PartReport.rows(found.parts), second_way_m3=found.second_way_m3,
+                second_pours=SecondPourReport.rows(figure.second_pours), allowances=AllowanceReport.rows(found.allowances),
+                order_m3=found.order_m3, order_yd3=found.order_yd3,
+                parts_as_dug=PartAsDugReport.rows(job.ground.parts) if job.ground else [],
+            ),
+            trucks=TruckReport.rows(figure.trucks),
+            levels=LevelsReport.of(figure.levels),
+        )  # fmt: skip
 
 
 STAGES: tuple[Stage, ...] = (
-    Stage("lines", ("outline", "walk", "set_out", "existing", "forms"), _lines_findings, _lines_standing, _lines_report),
-    Stage("ground", ("ground", "build_ups"), _ground_findings, _ground_standing, _ground_report),
-    Stage("edges", ("zones", "edges", "beams", "pads", "recesses", "kerbs", "piles"), _edges_findings, _edges_standing, _edges_report),
-    Stage("order", ("mix", "order"), _order_findings, _order_standing, _order_report),
+    Stage("lines", ("outline", "walk", "set_out", "existing", "forms"), _lines_findings, _lines_standing, LinesStage),
+    Stage("ground", ("ground", "build_ups"), _ground_findings, _ground_standing, GroundStage),
+    Stage("edges", ("zones", "edges", "beams", "pads", "recesses", "kerbs", "piles"), _edges_findings, _edges_standing, EdgesStage),
+    Stage("order", ("mix", "order"), _order_findings, _order_standing, OrderStage),
 )  # fmt: skip
 
 
@@ -175,9 +229,8 @@ def stops(job: Job) -> list[Finding]:
 
 
 def report(job: Job) -> dict[str, Any]:
-    """What `figure --json` gives, under its fixed names."""
+    """What `figure --json` gives, under its fixed names (docs/report.md)."""
     answer: dict[str, Any] = {}
     for stage in sorted(STAGES, key=lambda one: one.id != "order"):
-        answer |= stage.report(job)
-    answer["findings"] = [row.told() for row in findings(job)]
-    return answer
+        answer |= stage.report.of(job).told()
+    return answer | {"findings": [row.told() for row in FindingReport.of(findings(job))]}

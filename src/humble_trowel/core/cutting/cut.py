@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
-from typing import Any
 
 from humble_trowel.core.cutting.columns import Columns, better, every_pattern, generate, whole_plan
 from humble_trowel.core.cutting.fill import Pattern, by_hand_rules, cost
@@ -129,14 +128,3 @@ def _told(task: CutTask, plan: Sequence[Pattern], bound: int) -> CutPlan:
     low = bound * task.stock[0].price_cents if alike else bound
     waste = sum(bar.stock_mm - sum(bar.pieces_mm) for bar in bars)
     return CutPlan(bars, cents, low, waste)
-
-
-def cut_json(plan: CutPlan) -> dict[str, Any]:
-    """The fixed names of `cut --json`."""
-    return {
-        "bars": [{"stock_mm": bar.stock_mm, "pieces_mm": list(bar.pieces_mm)} for bar in plan.bars],
-        "cost_cents": plan.cost_cents,
-        "bound_cents": plan.bound_cents,
-        "waste_mm": plan.waste_mm,
-        "proven": plan.proven,
-    }

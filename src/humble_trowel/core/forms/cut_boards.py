@@ -5,7 +5,6 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Any
 
 from shapely.geometry import LineString, Polygon
 
@@ -236,18 +235,3 @@ def _verdict(
     least = "No plan costs less." if proven else f"No plan costs less than {bound / 100:,.2f}."
     money = f" for {cost / 100:,.2f}" if cost else ""
     return f"Buy {bought} boards{money}, {spliced}. {least}" if bought else f"All from boards on hand, {spliced}."
-
-
-def cut_boards_json(found: CutPlanOfJob) -> dict[str, Any]:
-    """The fixed names of `forms.cut_plan`."""
-    return {
-        "stock": [
-            {
-                "board": b.mark, "stock_mm": b.mm, "on_hand": b.on_hand, "price_cents": b.price_cents,
-                "pieces": [{"key": p.key, "side": p.side, "course": p.course, "at_mm": p.at_mm, "mm": p.mm} for p in b.pieces],
-            }
-            for b in found.boards
-        ],
-        "waste_mm": found.waste_mm, "bound_mm": found.bound_mm, "bought_mm": found.bought_mm,
-        "cost_cents": found.cost_cents, "bound_cents": found.bound_cents, "splices": found.splices,
-    }  # fmt: skip

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Any
 
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.forms.kickers import FULL
@@ -123,23 +122,6 @@ def doubts_left(forms: FormPlan, back: Sequence[int]) -> list[Finding]:
     """Doubts that no record has settled. back: sides whose form, left out for the truck, stands again."""
     settled = {f"forms/side/{side}" for side in back}
     return [row for row in forms.findings if row.code != "form-left-out" or row.where not in settled]
-
-
-def forms_json(forms: FormPlan) -> dict[str, Any]:
-    """The fixed names under `forms` of `figure --json`, without the cut plan."""
-    return {
-        "sides": [
-            {
-                "side": s.side, "formed": s.formed, "why": s.why, "height_mm": s.height_mm, "boards": s.boards,
-                "build": s.build, "stake_spacing_mm": s.stake_spacing_mm, "stakes": s.stakes, "kickers": s.kickers,
-                "lean_mm": s.lean_mm,
-            }
-            for s in forms.sides
-        ],
-        "steps": [{"name": s.name, "length_mm": s.length_mm, "height_mm": s.height_mm, "board": s.board} for s in forms.steps],
-        "totals": {take.key: take.value for take in forms.takes},
-        "findings": [row.told() for row in forms.findings],
-    }  # fmt: skip
 
 
 def say_boards(side: SideForm, units: Units) -> str:

@@ -4,14 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
-from typing import Any
 
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.ground.as_dug import DugRun, dug_findings, dug_runs, dug_working, gone_findings
 from humble_trowel.core.ground.cut_fill import CutFill
-from humble_trowel.core.ground.earthwork import Spoil, StoneRow, margin_mm, spoil, stones, stripped_mm
+from humble_trowel.core.ground.earthwork import Spoil, StoneRow, spoil, stones, stripped_mm
 from humble_trowel.core.ground.flat import enough
 from humble_trowel.core.ground.layer_shots import LayerShots, layer_grounds, take_shots
 from humble_trowel.core.ground.levels import Stand, stand_findings, stands
@@ -204,52 +203,3 @@ def _part(
 def _dig(plan: Plan, solid: Solid, rod: Sequence[RodRow]) -> list[Dig]:
     rows = [Dig(cell.name, stack_rows(plan, cell)[-1].top_mm) for cell in solid.cells]
     return rows + [Dig(f"{row.surface}, {row.at}", row.level_mm) for row in rod if row.key == "trench"]
-
-
-def shots_json(taken: LayerShots) -> dict[str, Any]:
-    """The fixed names of `ground.shots`. extra_concrete_m3: untrimmed, the slab thin over the highs."""
-    whole = taken.whole
-    return {
-        "layer": taken.layer, "count": len(taken.shots), "area_m2": whole.area_m2, "mean_error_mm": whole.mean_mm,
-        "high_mm": whole.high_mm, "low_mm": whole.low_mm, "cut_m3": whole.cut_m3, "fill_m3": whole.fill_m3,
-        "extra_concrete_m3": whole.fill_m3 - whole.cut_m3, "extra_trimmed_m3": whole.fill_m3,
-    }  # fmt: skip
-
-
-def ground_json(found: Ground, plan: Plan, ways: JobWays) -> dict[str, Any]:
-    """The fixed names under `ground`."""
-    base = [row for row in found.stones if _is_base(ways, row.mark)]
-    return {
-        "stack": [
-            {"zone": r.zone, "layer": r.layer, "thickness_mm": r.thickness_mm, "top_mm": r.top_mm, "bottom_mm": r.bottom_mm if r.kind != "native" else None}
-            for r in found.stack
-        ],
-        "dig": [{"where": d.where, "level_mm": d.level_mm} for d in found.dig],
-        "rod": [{"surface": r.surface, "at": r.at, "level_mm": r.level_mm, "reading_mm": r.reading_mm} for r in found.rod],
-        "base": {
-            "compacted_m3": sum(r.compacted_m3 for r in base), "loose_m3": sum(r.loose_m3 for r in base),
-            "tonnes": sum(r.tonnes for r in base), "margin_mm": margin_mm(plan, ways),
-        },
-        "stones": [
-            {"stone": r.mark, "compacted_m3": r.compacted_m3, "loose_m3": r.loose_m3, "tonnes": r.tonnes, "trucks": r.trucks}
-            for r in found.stones
-        ],
-        "spoil": None if found.spoil is None else {
-            "strip_m3": found.spoil.strip_m3, "dig_m3": found.spoil.dig_m3, "trench_m3": found.spoil.trench_m3,
-            "loose_m3": found.spoil.loose_m3,
-        },
-        "pegs": [{"at": list(p.at), "level_mm": p.level_mm} for p in found.pegs],
-    }  # fmt: skip
-
-
-def _is_base(ways: JobWays, mark: str) -> bool:
-    return any(row.mark == mark and row.kind in ("stone", "graded") for row in ways.ground.stones)
-
-
-def parts_json(found: Ground) -> list[dict[str, Any]]:
-    """The fixed names of `concrete.parts_as_dug`."""
-    return [
-        {"part": p.part, "kind": p.kind, "mark": p.mark, "zone": p.zone, "planned_m3": p.planned_m3,
-         "as_dug_m3": p.as_dug_m3, "as_shot_m3": p.as_shot_m3, "extra_cents": p.extra_cents}
-        for p in found.parts
-    ]  # fmt: skip

@@ -250,29 +250,3 @@ def _step(before: float, after: float, units: Units) -> float:
     if units == "mm":
         return 100.0 if fits >= 100 else 10.0 if fits >= 10 else fits
     return MM_PER_FT if fits >= MM_PER_FT else 25.4 if fits >= 25.4 else fits
-
-
-def set_out_json(sheet: SetOutSheet) -> dict[str, Any]:
-    """The fixed names under `lines` of `figure --json`."""
-    return {
-        "baseline": sheet.baseline,
-        "corners": [{"corner": c.corner, "x_mm": c.x_mm, "y_mm": c.y_mm} for c in sheet.corners],
-        "swing": [
-            {"corner": s.corner, "from_a": s.from_a, "from_b": s.from_b, "a_mm": s.a_mm, "b_mm": s.b_mm}
-            for s in sheet.swing
-        ],
-        "profiles": [
-            {"string": s.name, "x_mm": n.along_mm, "y_mm": n.left_mm, "beyond": n.beyond, "beyond_mm": n.beyond_mm}
-            for s in sheet.strings
-            for n in (s.start, s.end)
-        ],
-        "stakes": [
-            {"corner": s.corner, "in_line_with": s.in_line_with, "x_mm": s.along_mm, "y_mm": s.left_mm}
-            for s in sheet.stakes
-        ],
-        "diagonals": [{**ends, "mm": q.diagonal_mm} for q in sheet.squares for ends in q.ends],
-        "three_four_five": [
-            {"corner": t.corner, "along_a_mm": t.along_a_mm, "along_b_mm": t.along_b_mm, "across_mm": t.across_mm}
-            for t in sheet.three_four_five
-        ],
-    }

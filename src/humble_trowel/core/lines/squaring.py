@@ -10,7 +10,6 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Any
 
 import numpy as np
 
@@ -203,24 +202,3 @@ def _advice(design: Array, taken: Sequence[Measure], found: Fit, blunder: bool, 
     if blunder or found.redundancy == 0:
         return first_of(telling(design, taken, found, units))
     return []
-
-
-def squared_json(answer: Squared) -> dict[str, Any]:
-    """The fixed names of `square --json`."""
-    return {
-        "moves": [
-            {"corner": m.corner, "dx_mm": m.dx_mm, "dy_mm": m.dy_mm, "distance_mm": m.distance_mm, "words": m.words}
-            for m in answer.moves
-        ],
-        "misfit_mm": answer.misfit_mm,
-        "suspect": None if answer.suspect is None else answer.suspect.model_dump(mode="json", by_alias=True),
-        "determined": answer.determined,
-        "inside": answer.inside,
-        "verdict": answer.verdict,
-        "acts": answer.acts,
-        "doubt": answer.doubt,
-        "missing": answer.missing,
-        "next": [{"words": row.name, "measure": row.measure} for row in answer.advice],
-        "laid_mm": answer.laid_mm,
-        "residuals_mm": [{"name": r.name, "read_mm": r.read_mm, "off_mm": r.off_mm} for r in answer.residuals],
-    }

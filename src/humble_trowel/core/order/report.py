@@ -1,0 +1,92 @@
+"""What `figure --json` says of outline, concrete, trucks and levels."""
+
+from __future__ import annotations
+
+from pydantic import Field
+
+from humble_trowel.core.edges.corner_levels import CornerLevel
+from humble_trowel.core.ground.report import PartAsDugReport
+from humble_trowel.core.report import Report
+
+
+class DiagonalReport(Report):
+    """A diagonal of the outline, from corner to corner."""
+
+    start: int = Field(validation_alias="from", serialization_alias="from")
+    to: int
+    mm: float
+
+
+class OutlineReport(Report):
+    """The outline. The area is net of openings."""
+
+    area_m2: float
+    perimeter_m: float
+    sides_mm: list[float]
+    diagonals: list[DiagonalReport]
+
+
+class PartReport(Report):
+    """A part of the ledger."""
+
+    part: str
+    kind: str
+    """slab, edge, beam, pad or recess."""
+    mark: str
+    """Of its type."""
+    zone: str | None
+    m3: float
+
+
+class SecondPourReport(Report):
+    """A pour of its own: a kerb or a pad beside the slab."""
+
+    name: str
+    kind: str
+    m3: float
+
+
+class AllowanceReport(Report):
+    """What is ordered over what is drawn, with the crew's reason."""
+
+    name: str
+    m3: float
+    reason: str
+
+
+class ConcreteReport(Report):
+    """The concrete, counted two ways, and the order."""
+
+    net_m3: float
+    parts: list[PartReport]
+    second_way_m3: float | None
+    second_pours: list[SecondPourReport]
+    allowances: list[AllowanceReport]
+    order_m3: float
+    order_yd3: float
+    parts_as_dug: list[PartAsDugReport]
+
+
+class TruckReport(Report):
+    """A truck and what it carries."""
+
+    load_m3: float
+    load_yd3: float
+
+
+class CornerLevelReport(Report):
+    """Level of the top at a corner of a zone."""
+
+    zone: str
+    corner: str
+    """The outline's letter, else the zone's own count, else drain."""
+    level_mm: float
+
+
+class LevelsReport(Report):
+    corners: list[CornerLevelReport]
+
+    @classmethod
+    def of(cls, levels: list[CornerLevel]) -> LevelsReport:
+        """Levels under their fixed names."""
+        return cls(corners=CornerLevelReport.rows(levels))
