@@ -5,6 +5,7 @@ from __future__ import annotations
 import gc
 from dataclasses import dataclass, field
 from pathlib import Path
+from urllib.parse import urlsplit
 
 import platformdirs
 
@@ -31,13 +32,13 @@ class Settings:
         return self.data / DATABASE
 
     @property
-    def hosts(self) -> frozenset[str]:
-        names = ("127.0.0.1", "localhost", "[::1]")
-        return frozenset(f"{name}:{self.port}" for name in names) | frozenset(o.split("//")[-1] for o in self.origins)
+    def host_names(self) -> list[str]:
+        """Names and addresses under which it is served; a page of another name is refused."""
+        return ["127.0.0.1", "localhost", "[::1]", *(str(urlsplit(row).hostname) for row in self.origins)]
 
     @property
     def allowed_origins(self) -> frozenset[str]:
-        return frozenset(f"http://{host}" for host in self.hosts) | frozenset(self.origins)
+        return frozenset(f"http://{name}:{self.port}" for name in self.host_names[:3]) | frozenset(self.origins)
 
 
 def calm_memory() -> None:

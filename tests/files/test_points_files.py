@@ -11,6 +11,7 @@ from humble_trowel.core.lines.setting_out import set_out
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.files.dxf_read import read_dxf
 from humble_trowel.files.dxf_write import LAYERS, write_dxf
+from humble_trowel.files.loops import area, close_lines
 from humble_trowel.files.points_csv import read_points_csv, write_points_csv, write_set_out_csv
 from humble_trowel.files.points_file import PointsError
 from tests.answers import form_plan
@@ -69,6 +70,15 @@ def test_lines_arcs_and_splines_close_into_one_loop_of_chords():
         middle = ((a[0] + b[0]) / 2, (a[1] + b[1]) / 2)
         assert abs(math.dist(a, (9000, 2000)) - 2000) <= 25.4 / 8
         assert abs(math.dist(middle, (9000, 2000)) - 2000) <= 25.4 / 8
+
+
+def test_lines_that_meet_others_close_too_and_each_is_used_once():
+    """A box whose corner a stray line leaves, beside two boxes that share a side; drawn in any order and direction."""
+    box_lines = [[(0, 0), (9, 0)], [(9, 5), (9, 0)], [(9, 5), (0, 5)], [(0, 0), (0, 5)], [(0, 0), (-4, -4)]]
+    twins = [[(20, 0), (30, 0)], [(30, 0), (30, 8)], [(30, 8), (20, 8)], [(20, 8), (20, 0)], [(30, 0), (40, 0)], [(40, 0), (40, 8)], [(40, 8), (30, 8)]]  # fmt: skip
+    loops, loose = close_lines([("0", line) for line in box_lines + twins[::-1]], 0.01)
+    assert abs(area(loops[0].ring)) == 45 and len(loops) == 2
+    assert abs(area(loops[1].ring)) == 80 and loose == 1 + 3
 
 
 def test_units_are_honoured_or_asked_for():

@@ -113,3 +113,11 @@ def test_no_lock_names_a_host_and_nothing_is_fetched_at_run_time():
     for path in (ROOT / "frontend" / "src").rglob("*"):
         if path.suffix in (".svelte", ".ts", ".css", ".html") and path.name != "schema.d.ts":
             assert not re.search(r"https?://(?!127\.0\.0\.1|www\.w3\.org)", path.read_text()), path
+
+
+def test_no_request_goes_past_the_client():
+    for path in (ROOT / "frontend" / "src").rglob("*"):
+        if path.suffix in (".svelte", ".ts") and path.parent.name != "api":
+            assert not re.search(r"\bfetch\(|XMLHttpRequest|client\.(GET|POST|PUT|DELETE|request)", path.read_text()), (
+                path
+            )

@@ -8,6 +8,7 @@ from typing import Any
 from fastapi import FastAPI
 from fastapi.responses import FileResponse, Response
 from starlette.exceptions import HTTPException
+from starlette.middleware.trustedhost import TrustedHostMiddleware
 
 from humble_trowel.api import errors
 from humble_trowel.api.guard import Guard
@@ -42,6 +43,7 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     app.include_router(ways.router)
     app.include_router(rules.router)
     app.add_api_route("/{path:path}", _page(web), methods=["GET"], include_in_schema=False)
+    app.add_middleware(TrustedHostMiddleware, allowed_hosts=settings.host_names, www_redirect=False)
     app.add_middleware(Guard, settings=settings, index=web / "index.html")
     return app
 

@@ -9,9 +9,11 @@ from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
 from starlette.exceptions import HTTPException
+from starlette.middleware.body_limit import MAX_BODY_SIZE_SCOPE_KEY
 
 from humble_trowel.core.errors import BareNumber, CallError, ComputeError, TrowelError
 from humble_trowel.core.reading.plain_errors import key_path
+from humble_trowel.settings import MAX_BODY_BYTES
 from humble_trowel.store.jobs import NoSuchJob, NothingToDo, Stale
 from humble_trowel.store.records import OtherRecord
 
@@ -31,6 +33,13 @@ def problem(status: int, code: str, title: str, detail: str, **more: Any) -> JSO
         "path": "", "choices": [], "head": None, **more,
     }  # fmt: skip
     return JSONResponse(body, status_code=status, media_type="application/problem+json")
+
+
+def too_large(most: int) -> JSONResponse:
+    """413 in plain words. most: bytes."""
+    what = "A job file has" if most == MAX_BODY_BYTES else "A drawing has"
+    words = f"That is over {most // 1_000_000} MB. {what} {most // 1_000_000} MB at most."
+    return problem(413, "too-large", words, words)
 
 
 async def _trowel(_: Request, error: Exception) -> JSONResponse:
@@ -105,8 +114,10 @@ async def _request(_: Request, error: Exception) -> JSONResponse:
     )
 
 
-async def _http(_: Request, error: Exception) -> JSONResponse:
+async def _http(request: Request, error: Exception) -> JSONResponse:
     assert isinstance(error, HTTPException)
+    if error.status_code == 413:
+        return too_large(request.scope[MAX_BODY_SIZE_SCOPE_KEY])
     detail = f"{str(error.detail).rstrip('.')}."
     return problem(error.status_code, "http", detail, detail)
 

@@ -4,12 +4,14 @@ from __future__ import annotations
 
 import base64
 import hashlib
-import json
 import re
 from pathlib import Path
 
+from starlette.datastructures import Headers, MutableHeaders
+from starlette.middleware.body_limit import RequestBodyLimitMiddleware
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
+from humble_trowel.api.errors import problem, too_large
 from humble_trowel.settings import MAX_BODY_BYTES, MAX_DRAWING_BYTES, Settings
 
 _INLINE = re.compile(rb"<script(?![^>]*\bsrc=)[^>]*>(.*?)</script>", re.DOTALL)
@@ -27,93 +29,47 @@ def policy(index: Path) -> str:
     )
 
 
-class TooLarge(Exception):
-    """The body passed the limit while being read."""
-
-
 class Guard:
-    """ASGI layer: checks Host and Origin, limits the body, adds the headers."""
+    """ASGI layer: own origin only, the body's limit by address, the headers. Hosts and counting are the framework's."""
 
     def __init__(self, app: ASGIApp, settings: Settings, index: Path) -> None:
         self.app = app
         self.settings = settings
-        self.headers = [
-            (b"content-security-policy", policy(index).encode()),
-            (b"x-content-type-options", b"nosniff"),
-            (b"referrer-policy", b"no-referrer"),
-            (b"cross-origin-opener-policy", b"same-origin"),
-            (b"cross-origin-resource-policy", b"same-origin"),
-        ]
+        self.limited = {most: RequestBodyLimitMiddleware(app, most) for most in (MAX_BODY_BYTES, MAX_DRAWING_BYTES)}
+        self.headers = {
+            "content-security-policy": policy(index),
+            "x-content-type-options": "nosniff",
+            "referrer-policy": "no-referrer",
+            "cross-origin-opener-policy": "same-origin",
+            "cross-origin-resource-policy": "same-origin",
+        }
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] not in ("http", "websocket"):
+            await self.app(scope, receive, send)
+            return
+        headers = Headers(scope=scope)
+        foreign = headers.get("origin") not in (None, *self.settings.allowed_origins)
         if scope["type"] == "websocket":
-            if self._refused(dict(scope["headers"]), 0):
+            if foreign:
                 await send({"type": "websocket.close", "code": 4403})
-                return
-            await self.app(scope, receive, send)
+            else:
+                await self.app(scope, receive, send)
             return
-        if scope["type"] != "http":
-            await self.app(scope, receive, send)
-            return
-        headers = dict(scope["headers"])
         most = MAX_DRAWING_BYTES if str(scope["path"]).endswith(("/read-points", "/shots-file")) else MAX_BODY_BYTES
-        refused = self._refused(headers, most)
-        if refused:
-            await _answer(send, *refused)
-            return
-        seen = 0
-        started = False
+        length = headers.get("content-length", "")
+        if foreign:
+            words = "Another site may not talk to this program."
+            await problem(403, "foreign-origin", words, words)(scope, receive, send)
+        elif length.isdigit() and int(length) > most:
+            await too_large(most)(scope, receive, send)
+        else:
+            await self.limited[most](scope, receive, self._dressed(send))
 
-        async def limited() -> Message:
-            nonlocal seen
-            message = await receive()
-            seen += len(message.get("body", b""))
-            if seen > most:
-                raise TooLarge
-            return message
-
+    def _dressed(self, send: Send) -> Send:
         async def dressed(message: Message) -> None:
-            nonlocal started
             if message["type"] == "http.response.start":
-                started = True
-                message["headers"] = [*message["headers"], *self.headers]
+                MutableHeaders(scope=message).update(self.headers)
             await send(message)
 
-        try:
-            await self.app(scope, limited, dressed)
-        except TooLarge:
-            if not started:
-                await _answer(send, 413, "too-large", _too_large(most))
-
-    def _refused(self, headers: dict[bytes, bytes], most: int) -> tuple[int, str, str] | None:
-        host = headers.get(b"host", b"").decode("latin-1")
-        if host not in self.settings.hosts:
-            return 403, "foreign-host", "This address is not served here."
-        origin = headers.get(b"origin")
-        if origin is not None and origin.decode("latin-1") not in self.settings.allowed_origins:
-            return 403, "foreign-origin", "Another site may not talk to this program."
-        if int(headers.get(b"content-length", b"0") or 0) > most:
-            return 413, "too-large", _too_large(most)
-        return None
-
-
-def _too_large(most: int) -> str:
-    what = "A job file has" if most == MAX_BODY_BYTES else "A drawing has"
-    return f"That is over {most // 1_000_000} MB. {what} {most // 1_000_000} MB at most."
-
-
-async def _answer(send: Send, status: int, code: str, detail: str) -> None:
-    body = json.dumps(
-        {"type": f"/problems/{code}", "code": code, "title": detail, "status": status, "detail": detail, "path": "",
-         "choices": [], "head": None}
-    ).encode()  # fmt: skip
-    start: Message = {
-        "type": "http.response.start",
-        "status": status,
-        "headers": [
-            (b"content-type", b"application/problem+json"),
-            (b"content-length", str(len(body)).encode()),
-        ],
-    }
-    await send(start)
-    await send({"type": "http.response.body", "body": body})
+        return dressed

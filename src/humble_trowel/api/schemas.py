@@ -204,6 +204,12 @@ class Problem(BaseModel):
     head: JobState | None = None
 
 
+def file_body(kind: str) -> dict[str, Any]:
+    """What a route says of a body that is a file. kind: its media type."""
+    content = {kind: {"schema": {"type": "string", "format": "binary"}}}
+    return {"requestBody": {"required": True, "content": content}}
+
+
 def plain(model: BaseModel) -> Any:
     """JSON-ready data of a model."""
     return model.model_dump(mode="json")

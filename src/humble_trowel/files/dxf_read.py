@@ -11,15 +11,15 @@ from typing import Any
 from humble_trowel.core.geometry.rounds import CHORD_MM
 from humble_trowel.core.units import Units
 from humble_trowel.files.loops import XY, Loop, close_lines, tidy
-from humble_trowel.files.points_file import MM_OF, PointsError, PointsFile, told
+from humble_trowel.files.points_file import MM_OF, LengthUnit, PointsError, PointsFile, told
 
 READ = {"LINE", "LWPOLYLINE", "POLYLINE", "ARC", "CIRCLE", "ELLIPSE", "SPLINE"}
-INSUNITS = {1: "in", 2: "ft", 4: "mm", 5: "cm", 6: "m"}
+INSUNITS: dict[int, LengthUnit] = {1: "in", 2: "ft", 4: "mm", 5: "cm", 6: "m"}
 MOST_ENTITIES = 200_000
 HAIR_MM = 0.5
 
 
-def read_dxf(data: bytes, job: Units, units: str | None = None) -> PointsFile:
+def read_dxf(data: bytes, job: Units, units: LengthUnit | None = None) -> PointsFile:
     """Loops of a DXF file. units: as the user says, over the header's. Raises PointsError with plain words."""
     import ezdxf
     from ezdxf import recover
@@ -39,14 +39,14 @@ def read_dxf(data: bytes, job: Units, units: str | None = None) -> PointsFile:
     return _found(document, said, units, job)
 
 
-def _found(document: Any, said: str | None, units: str | None, job: Units) -> PointsFile:
+def _found(document: Any, said: LengthUnit | None, units: LengthUnit | None, job: Units) -> PointsFile:
     """Arcs are flattened for the units that the file turns out to be in: read once more where that was a guess."""
     used = units or said or ("in" if job == "ft-in" else "mm")
     found = _read(document, used, said, units, job)
     return found if found.units == used else _read(document, found.units, said, units, job)
 
 
-def _read(document: Any, used: str, said: str | None, units: str | None, job: Units) -> PointsFile:
+def _read(document: Any, used: LengthUnit, said: LengthUnit | None, units: LengthUnit | None, job: Units) -> PointsFile:
     per_mm = 1 / MM_OF[used]
     loops: list[Loop] = []
     chains: list[tuple[str, list[XY]]] = []

@@ -7,6 +7,10 @@ from collections import defaultdict
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from ezdxf import edgeminer
+from ezdxf.edgeminer import Deposit, Edge
+from ezdxf.math import Vec3
+
 XY = tuple[float, float]
 
 
@@ -33,53 +37,45 @@ def close_lines(chains: Sequence[tuple[str, list[XY]]], gap: float) -> tuple[lis
 
 
 def _close(rows: list[list[XY]], gap: float) -> tuple[list[list[XY]], int]:
-    ends: dict[tuple[int, int], list[tuple[int, int]]] = defaultdict(list)
-    for index, points in enumerate(rows):
-        for end in (0, -1):
-            ends[_cell(points[end], gap)].append((index, end))
-    used = [False] * len(rows)
-    found: list[list[XY]] = []
-    loose = 0
-    for first in range(len(rows)):
-        if used[first]:
-            continue
-        used[first] = True
-        path = list(rows[first])
-        count = 1
-        while math.dist(path[0], path[-1]) > gap:
-            step = _next(path[-1], rows, ends, used, gap)
-            if step is None:
-                break
-            index, end = step
-            used[index] = True
-            count += 1
-            more = rows[index] if end == 0 else rows[index][::-1]
-            path += more[1:]
-        if len(path) > 3 and math.dist(path[0], path[-1]) <= gap:
-            found.append(path[:-1])
-        else:
-            loose += count
-    return found, loose
+    edges = [edgeminer.make_edge(Vec3(points[0]), Vec3(points[-1]), payload=index) for index, points in enumerate(rows)]
+    closed: list[Sequence[Edge]] = [[edge] for edge in edges if edgeminer.is_loop_fast([edge], gap_tol=gap)]
+    for find in (_simple, _at_junctions):
+        used = {edge for chain in closed for edge in chain}
+        left = [edge for edge in edges if edge not in used]
+        closed += find(Deposit(left, gap_tol=gap)) if left else []
+    found = sorted((_from_first(chain) for chain in closed), key=lambda chain: int(chain[0].payload))
+    paths = [path for chain in found if len(path := _path(chain, rows)) > 2]
+    return paths, len(rows) - sum(len(chain) for chain in closed)
 
 
-def _cell(spot: XY, gap: float) -> tuple[int, int]:
-    return (math.floor(spot[0] / gap), math.floor(spot[1] / gap))
+def _simple(meeting: Deposit) -> list[Sequence[Edge]]:
+    chains = edgeminer.find_all_simple_chains(meeting)
+    return [chain for chain in chains if edgeminer.is_loop_fast(chain, gap_tol=meeting.gap_tol)]
 
 
-def _next(
-    spot: XY,
-    rows: list[list[XY]],
-    ends: dict[tuple[int, int], list[tuple[int, int]]],
-    used: list[bool],
-    gap: float,
-) -> tuple[int, int] | None:
-    cx, cy = _cell(spot, gap)
-    for dx in (0, -1, 1):
-        for dy in (0, -1, 1):
-            for index, end in ends.get((cx + dx, cy + dy), ()):
-                if not used[index] and math.dist(rows[index][end], spot) <= gap:
-                    return index, end
-    return None
+def _at_junctions(meeting: Deposit) -> list[Sequence[Edge]]:
+    """Loops among lines that meet others on the way, each line in one loop at most."""
+    loops: list[Sequence[Edge]] = []
+    used: set[Edge] = set()
+    for edge in meeting.edges:
+        loop = edgeminer.find_loop_by_edge(meeting, edge) if edge not in used else ()
+        if loop and used.isdisjoint(loop):
+            loops.append(loop)
+            used.update(loop)
+    return loops
+
+
+def _from_first(chain: Sequence[Edge]) -> list[Edge]:
+    """The same loop, from the line that was drawn first and along it."""
+    at = min(range(len(chain)), key=lambda i: int(chain[i].payload))
+    turned = [*chain[at:], *chain[:at]]
+    return [turned[0].reversed(), *(edge.reversed() for edge in turned[:0:-1])] if turned[0].is_reverse else turned
+
+
+def _path(chain: Sequence[Edge], rows: list[list[XY]]) -> list[XY]:
+    return [
+        spot for edge in chain for spot in (rows[edge.payload][::-1] if edge.is_reverse else rows[edge.payload])[:-1]
+    ]
 
 
 def tidy(points: Sequence[XY], gap: float) -> tuple[XY, ...]:

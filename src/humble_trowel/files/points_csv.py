@@ -10,12 +10,12 @@ from humble_trowel.core.errors import LengthError
 from humble_trowel.core.lines.setting_out import SetOutSheet
 from humble_trowel.core.units import Units, parse_length
 from humble_trowel.files.loops import Loop
-from humble_trowel.files.points_file import MM_OF, PointsError, PointsFile, told
+from humble_trowel.files.points_file import MM_OF, LengthUnit, PointsError, PointsFile, told
 
 MOST_ROWS = 5000
 
 
-def read_points_csv(data: bytes, job: Units, units: str | None = None) -> PointsFile:
+def read_points_csv(data: bytes, job: Units, units: LengthUnit | None = None) -> PointsFile:
     """An outline as rows name,x,y in order; x_mm, x_ft and so on in the heading say the units. Raises PointsError."""
     try:
         text = data.decode("utf-8-sig")
@@ -59,13 +59,13 @@ def _rows(text: str) -> list[list[str]]:
         raise PointsError(f"That is no CSV file: {error}.") from None
 
 
-def _columns(head: Sequence[str]) -> tuple[int, int, str | None]:
+def _columns(head: Sequence[str]) -> tuple[int, int, LengthUnit | None]:
     x_at = next((i for i, cell in enumerate(head) if cell == "x" or cell.startswith("x_")), -1)
     y_at = next((i for i, cell in enumerate(head) if cell == "y" or cell.startswith("y_")), -1)
     if x_at < 0 or y_at < 0:
         raise PointsError("The heading needs both x and y.")
     unit = head[x_at].removeprefix("x").lstrip("_")
-    return x_at, y_at, unit if unit in MM_OF else None
+    return x_at, y_at, next((known for known in MM_OF if known == unit), None)
 
 
 def _number(cell: str, job: Units) -> tuple[float, bool]:

@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass, field
+from typing import Literal
 
 from shapely.geometry import Polygon
 
@@ -12,8 +13,9 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.units import Units, format_area, say_length
 from humble_trowel.files.loops import Loop, area
 
-MM_OF = {"mm": 1.0, "cm": 10.0, "m": 1000.0, "in": 25.4, "ft": 304.8}
-NAME_OF = {"mm": "millimetres", "cm": "centimetres", "m": "metres", "in": "inches", "ft": "feet"}
+LengthUnit = Literal["mm", "cm", "m", "in", "ft"]
+MM_OF: dict[LengthUnit, float] = {"mm": 1.0, "cm": 10.0, "m": 1000.0, "in": 25.4, "ft": 304.8}
+NAME_OF: dict[LengthUnit, str] = {"mm": "millimetres", "cm": "centimetres", "m": "metres", "in": "inches", "ft": "feet"}
 LIKELY_M = (1.0, 90.0)
 MOST_LOOPS = 400
 
@@ -42,16 +44,21 @@ class PointsFile:
     """
 
     kind: str
-    units: str
+    units: LengthUnit
     asked: bool
-    likely: list[str]
+    likely: list[LengthUnit]
     layers: list[str]
     loops: list[FoundLoop]
     remarks: list[str] = field(default_factory=list)
 
 
 def told(
-    kind: str, loops: Sequence[Loop], units: str | None, said: str | None, job: Units, remarks: Sequence[str]
+    kind: str,
+    loops: Sequence[Loop],
+    units: LengthUnit | None,
+    said: LengthUnit | None,
+    job: Units,
+    remarks: Sequence[str],
 ) -> PointsFile:
     """Loops in drawing units as found loops in mm. units: as the user says; said: as the file says. Raises PointsError."""
     if not loops:
@@ -81,7 +88,7 @@ def _extent(loop: Loop) -> float:
     return max(max(xs) - min(xs), max(ys) - min(ys))
 
 
-def _guess(likely: Sequence[str], job: Units) -> str:
+def _guess(likely: Sequence[LengthUnit], job: Units) -> LengthUnit:
     for name in ("ft", "in", "m", "mm") if job == "ft-in" else ("mm", "m", "ft", "in"):
         if name in likely:
             return name

@@ -1,6 +1,6 @@
-/** Talks to the program. Every failure is either a Problem (the server says what is wrong) or Offline. */
+/** Carries a request to the program. Every failure is either a Problem (the server says what is wrong) or Offline. */
 import createClient from 'openapi-fetch';
-import type { paths, PointsFile, Problem } from './schema';
+import type { paths, Problem } from './schema';
 
 export class ApiProblem extends Error {
 	constructor(readonly problem: Problem) {
@@ -10,59 +10,50 @@ export class ApiProblem extends Error {
 /** The server could not be reached; nothing was kept. */
 export class Offline extends Error {}
 
-export const client = createClient<paths>({
+const client = createClient<paths>({
 	baseUrl: globalThis.location?.origin ?? 'http://127.0.0.1',
 	credentials: 'same-origin',
 	fetch: (ask) => globalThis.fetch(ask)
 });
 
-type Answer = { data?: unknown; error?: unknown; response: Response };
+type Verb = 'get' | 'put' | 'post' | 'delete';
+type JsonOf<R> = R extends { content: { 'application/json': infer T } } ? T : never;
+type At<R, Status extends number> = Status extends keyof R ? JsonOf<R[Status]> : never;
+/** What an operation answers, as the interface's description says. */
+export type Answer<O> = O extends { responses: infer R } ? At<R, 200> | At<R, 201> : never;
+type Content<O> = O extends { requestBody: { content: infer C } } ? (C extends { 'application/json': infer T } ? T : Blob) : undefined;
+type Part<O, K extends string> = O extends { parameters: Record<K, infer T> } ? T : O extends { parameters: Partial<Record<K, infer T>> } ? T | undefined : undefined;
+export interface Ask<O> {
+	path?: Part<O, 'path'>;
+	query?: Part<O, 'query'>;
+	body?: Content<O>;
+}
+interface Got {
+	data?: unknown;
+	error?: unknown;
+	response: Response;
+}
 
-/** The data of an answer, as the type that the schema gives it (openapi-fetch's own loses tuples). Throws ApiProblem or Offline. */
-export async function answer<T>(call: Promise<Answer>): Promise<T> {
-	let got: Answer;
+type Send = (verb: string, path: string, init: object) => Promise<Got>;
+/** One request, its parameters, body and answer typed by the interface's description. Throws ApiProblem or Offline. */
+export async function request<P extends keyof paths, V extends Verb & keyof paths[P]>(verb: V, path: P, ask: Ask<paths[P][V]> = {}): Promise<Answer<paths[P][V]>> {
+	const { body } = ask;
+	const file = body instanceof Blob ? { headers: { 'content-type': 'application/octet-stream' }, bodySerializer: (raw: Blob) => raw } : {};
+	let got: Got;
 	try {
-		got = await call;
+		got = await (client.request as Send)(verb, path, { params: { path: ask.path, query: ask.query }, body, ...file });
 	} catch {
 		throw new Offline();
 	}
-	if (got.response.ok) return got.data as T;
-	throw new ApiProblem(asProblem(got.error, got.response.status));
+	if (!got.response.ok) throw new ApiProblem(problemOf(got.error, got.response.status));
+	return got.data as Answer<paths[P][V]>; // the one place where an answer takes the type that its description gives it
 }
 
-function asProblem(error: unknown, status: number): Problem {
-	if (typeof error === 'object' && error !== null && 'detail' in error && 'code' in error) return error as Problem;
+function isProblem(error: unknown): error is Problem {
+	return typeof error === 'object' && error !== null && 'detail' in error && 'code' in error;
+}
+function problemOf(error: unknown, status: number): Problem {
+	if (isProblem(error)) return error;
 	const detail = `The program answered ${status}.`;
 	return { type: 'about:blank', code: 'unknown', title: detail, status, detail, path: '', choices: [], head: null };
-}
-
-/** Loops of a DXF or CSV file; `units` over what the file says. */
-export async function readPoints(jobId: string, file: File, units: string | null): Promise<PointsFile> {
-	const asked = new URLSearchParams({ name: file.name, ...(units ? { units } : {}) });
-	let response: Response;
-	try {
-		response = await fetch(`/api/jobs/${jobId}/read-points?${asked}`, { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } });
-	} catch {
-		throw new Offline();
-	}
-	const body: unknown = await response.json().catch(() => null);
-	if (response.ok) return body as PointsFile;
-	throw new ApiProblem(asProblem(body, response.status));
-}
-
-/** A job file as text, sent as it is. */
-export async function sendFile(file: File, author: string): Promise<{ id: string }> {
-	let response: Response;
-	try {
-		response = await fetch(`/api/jobs/import?author=${encodeURIComponent(author)}`, {
-			method: 'POST',
-			body: file,
-			headers: { 'content-type': 'application/json' }
-		});
-	} catch {
-		throw new Offline();
-	}
-	const body: unknown = await response.json().catch(() => null);
-	if (response.ok) return body as { id: string };
-	throw new ApiProblem(asProblem(body, response.status));
 }

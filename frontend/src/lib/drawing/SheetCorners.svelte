@@ -16,7 +16,7 @@
 		spots.map((p, i) => {
 			const n = spots.length;
 			const out = outward(spots[(i + n - 1) % n] ?? p, p, spots[(i + 1) % n] ?? p);
-			return { p, at: [p[0] + out[0] * 21, p[1] + out[1] * 21] as XY };
+			return { p, at: [p[0] + out[0] * 21, p[1] + out[1] * 21] };
 		})
 	);
 	const small = $derived(ring.length > 16);

@@ -1,6 +1,7 @@
 /** The rule book: rules as loaded, what is looked for, the calculator's answer, and the county's word. */
-import { answer, ApiProblem, client, Offline } from '../api/client';
-import type { RuleRow, WaysState, Working } from '../api/schema';
+import { api } from '../api/api';
+import { ApiProblem, Offline } from '../api/client';
+import type { RuleRow, Working } from '../api/schema';
 import { session } from '../state/session.svelte';
 import { w } from '../words/words';
 
@@ -33,7 +34,7 @@ export class RuleDesk {
 	async load(units: Units = this.units) {
 		this.units = units;
 		try {
-			this.rules = await answer<RuleRow[]>(client.GET('/api/rules', { params: { query: { units } } }));
+			this.rules = await api.rules(units);
 			if (!session.ways) await session.loadWays();
 		} catch (error) {
 			this.fail(error, 'book');
@@ -45,7 +46,7 @@ export class RuleDesk {
 		const ask = ++this.#ask; // only the answer to what was typed last counts
 		this.problem = null;
 		try {
-			const told = await answer<Working[]>(client.POST('/api/rules/{family}/{rule}/try', { params: { path: { family, rule } }, body: { units: this.units, values } }));
+			const told = await api.tryRule(family, rule, { units: this.units, values });
 			if (ask === this.#ask) this.told = told;
 		} catch (error) {
 			if (ask !== this.#ask) return;
@@ -58,9 +59,7 @@ export class RuleDesk {
 	async keep(key: string, value: string, who: string, at: string): Promise<boolean> {
 		this.problem = null;
 		try {
-			const got = await answer<WaysState>(
-				client.PUT('/api/rules/limits/{key}', { params: { path: { key } }, body: { version: session.waysVersion, units: this.units, value, who, at, author: session.who } })
-			);
+			const got = await api.keepLimit(key, { version: session.waysVersion, units: this.units, value, who, at, author: session.who });
 			session.ways = got.ways;
 			session.waysVersion = got.version;
 			await this.load();

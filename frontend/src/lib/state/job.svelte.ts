@@ -1,5 +1,6 @@
 /** One open job: its kept state, what is being tried, and edits that wait for the server. */
-import { answer, ApiProblem, client, Offline } from '../api/client';
+import { api } from '../api/api';
+import { ApiProblem, Offline } from '../api/client';
 import type { Drafted, JobDoubts, JobState, Keep, Problem } from '../api/schema';
 import { w } from '../words/words';
 import { cornerId, type Listed, rowId } from './ids';
@@ -70,7 +71,7 @@ export class JobDesk {
 
 	async load() {
 		try {
-			const got = await answer<JobState>(client.GET('/api/jobs/{job_id}', { params: { path: { job_id: this.id } } }));
+			const got = await api.job(this.id);
 			this.kept = measuredSince(this.kept, got);
 			void this.#follow();
 			if (this.waiting.length) void this.#send();
@@ -106,9 +107,7 @@ export class JobDesk {
 		this.busy = true;
 		try {
 			const body = { revision: this.kept.revision, edits: job.edits, edit_id: job.edit_id, author: session.who };
-			this.kept = await answer<JobState>(
-				client.POST('/api/jobs/{job_id}/edits', { params: { path: { job_id: this.id } }, body })
-			);
+			this.kept = await api.keep(this.id, body);
 			this.dropDraft();
 			void this.#follow();
 			return true;
@@ -125,7 +124,7 @@ export class JobDesk {
 		const asked = this.kept;
 		if (!asked) return;
 		try {
-			const got = await answer<JobDoubts>(client.GET('/api/jobs/{job_id}/doubts', { params: { path: { job_id: this.id } } }));
+			const got = await api.doubts(this.id);
 			const now = this.kept;
 			if (now?.revision !== got.revision || now.records !== got.records) return;
 			this.doubts = got;
@@ -202,7 +201,7 @@ export class JobDesk {
 	#slow = false;
 	#drafted(edits: Edit[], numbers: boolean): Promise<Drafted> {
 		const body = { revision: this.kept?.revision ?? 1, edits, every_diagonal: false, quick: true, numbers };
-		return answer<Drafted>(client.POST('/api/jobs/{job_id}/figure', { params: { path: { job_id: this.id } }, body }));
+		return api.draft(this.id, body);
 	}
 	/** Compute edits without keeping them; calls while one is under way keep only the newest. */
 	async try(edits: Edit[], at = '') {
@@ -257,19 +256,19 @@ export class JobDesk {
 	async everyDiagonal() {
 		if (!this.kept) return;
 		const body = { revision: this.kept.revision, edits: [], every_diagonal: true, quick: false, numbers: false };
-		const got = await answer<Drafted>(client.POST('/api/jobs/{job_id}/figure', { params: { path: { job_id: this.id } }, body }));
+		const got = await api.draft(this.id, body);
 		this.kept = { ...this.kept, figure: { ...got.figure, concrete: got.figure.concrete } };
 	}
 
-	undo = () => this.#step('/api/jobs/{job_id}/undo');
-	redo = () => this.#step('/api/jobs/{job_id}/redo');
-	async #step(path: '/api/jobs/{job_id}/undo' | '/api/jobs/{job_id}/redo') {
+	undo = () => this.#step(api.undo);
+	redo = () => this.#step(api.redo);
+	async #step(step: typeof api.undo) {
 		if (!this.kept) return;
 		this.#clear();
 		this.dropDraft();
 		const body = { revision: this.kept.revision, author: session.who };
 		try {
-			this.kept = await answer<JobState>(client.POST(path, { params: { path: { job_id: this.id } }, body }));
+			this.kept = await step(this.id, body);
 			void this.#follow();
 		} catch (error) {
 			if (error instanceof ApiProblem && error.problem.head) this.takeHead(error.problem.head);
@@ -280,7 +279,7 @@ export class JobDesk {
 	async goBack(n: number) {
 		if (!this.kept) return;
 		const body = { revision: this.kept.revision, author: session.who, n };
-		this.kept = await answer<JobState>(client.POST('/api/jobs/{job_id}/go-back', { params: { path: { job_id: this.id } }, body }));
+		this.kept = await api.goBack(this.id, body);
 		void this.#follow();
 	}
 	takeHead(head: JobState) {

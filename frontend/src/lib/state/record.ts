@@ -1,5 +1,6 @@
 /** Appends a record of the site. */
-import { answer, ApiProblem, client, Offline } from '../api/client';
+import { api } from '../api/api';
+import { ApiProblem, Offline } from '../api/client';
 import type { NewRecord, RecordRow } from '../api/schema';
 import type { JobDesk } from './job.svelte';
 
@@ -11,7 +12,7 @@ export interface Wrong {
 export async function addRecord(desk: JobDesk, kind: NewRecord['kind'], values: Record<string, unknown>, who: string, supersedes: string | null = null): Promise<RecordRow | Wrong> {
 	const body = { id: crypto.randomUUID(), kind, revision: desk.kept?.revision ?? 1, values, who, at_device: new Date().toISOString(), supersedes };
 	try {
-		return await answer<RecordRow>(client.POST('/api/jobs/{job_id}/records', { params: { path: { job_id: desk.id } }, body }));
+		return await api.record(desk.id, body);
 	} catch (error) {
 		if (error instanceof ApiProblem) return { words: error.problem.detail, path: error.problem.path };
 		if (error instanceof Offline) return { words: 'No answer from the program. What you typed is still here.', path: '' };

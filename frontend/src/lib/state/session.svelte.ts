@@ -1,6 +1,6 @@
 /** What belongs to this browser: who is working, light, keys; and the crew's ways as loaded. */
 import type { Ways, WaysState } from '../api/schema';
-import { answer, client } from '../api/client';
+import { api } from '../api/api';
 
 function stored(key: string, fallback: string): string {
 	try {
@@ -38,7 +38,7 @@ class Session {
 		store('letters', this.letters ? 'on' : 'off');
 	}
 	async loadWays() {
-		const got = await answer<WaysState>(client.GET('/api/ways'));
+		const got = await api.ways();
 		this.ways = got.ways;
 		this.waysVersion = got.version;
 		this.schools = got.schools;

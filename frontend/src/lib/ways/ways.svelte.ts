@@ -1,6 +1,7 @@
 /** Changing the crew's ways: each change is kept at once. */
-import { answer, ApiProblem, client, Offline } from '../api/client';
-import type { Ways, WaysState } from '../api/schema';
+import { api } from '../api/api';
+import { ApiProblem, Offline } from '../api/client';
+import type { Ways } from '../api/schema';
 import { session } from '../state/session.svelte';
 import { w } from '../words/words';
 
@@ -15,7 +16,7 @@ export class WaysDesk {
 		change(ways);
 		this.problem = '';
 		try {
-			const got = await answer<WaysState>(client.PUT('/api/ways', { body: { version: session.waysVersion, ways, author: session.who } }));
+			const got = await api.keepWays({ version: session.waysVersion, ways, author: session.who });
 			session.ways = got.ways;
 			session.waysVersion = got.version;
 			this.said = w.ways.kept;

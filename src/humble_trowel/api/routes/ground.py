@@ -20,6 +20,7 @@ from humble_trowel.api.ground_schemas import (
 from humble_trowel.api.line_schemas import RecordId, RecordRow
 from humble_trowel.api.routes.jobs import JobId, service_of
 from humble_trowel.api.routes.records import keep_record
+from humble_trowel.api.schemas import file_body
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.tops import fall_lines
 from humble_trowel.core.ground.earthwork import found_mm, strip_mm
@@ -110,7 +111,7 @@ def rod_check(request: Request, job_id: JobId, body: RodCheck) -> RodAnswer:
     )  # fmt: skip
 
 
-@router.post("/shots-file", status_code=201)
+@router.post("/shots-file", status_code=201, openapi_extra=file_body("text/csv"))
 async def shots_file(
     request: Request,
     job_id: JobId,

@@ -23,6 +23,7 @@ from humble_trowel.api.schemas import (
     Step,
     Who,
     YardJob,
+    file_body,
     plain,
 )  # fmt: skip
 from humble_trowel.api.service import Service, document_of
@@ -69,7 +70,7 @@ def start(request: Request, body: NewJob) -> Response:
         return fast(service.state(db, row), 201)
 
 
-@router.post("/import", status_code=201, response_model=JobState)
+@router.post("/import", status_code=201, response_model=JobState, openapi_extra=file_body("application/octet-stream"))
 async def bring_in(request: Request, author: str = "") -> Response:
     """A job from a job file (the body is the file)."""
     plan = parse_job(await request.body())

@@ -9,10 +9,10 @@ from fastapi import APIRouter, Query, Request, Response
 from starlette.concurrency import run_in_threadpool
 
 from humble_trowel.api.routes.jobs import JobId, service_of
-from humble_trowel.files.points_file import PointsError, PointsFile
+from humble_trowel.api.schemas import file_body
+from humble_trowel.files.points_file import LengthUnit, PointsError, PointsFile
 
 router = APIRouter(prefix="/api/jobs/{job_id}", tags=["papers"])
-LengthUnit = Literal["mm", "cm", "m", "in", "ft"]
 
 
 def _file(data: bytes, name: str, suffix: str, kind: str) -> Response:
@@ -62,7 +62,7 @@ def plan_dxf(request: Request, job_id: JobId) -> Response:
     return _file(write_dxf(plan, sheet, forms), plan.name, ".dxf", "image/vnd.dxf")
 
 
-@router.post("/read-points")
+@router.post("/read-points", openapi_extra=file_body("application/octet-stream"))
 async def read_points(
     request: Request,
     job_id: JobId,

@@ -7,7 +7,6 @@
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Bench from '../../shell/Bench.svelte';
 	import Turns from '../../shell/Turns.svelte';
-	import type { XY } from '../../drawing/viewport';
 	import type { JobDesk } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import { GroundData } from '../ground/ground.svelte';
@@ -48,7 +47,7 @@
 		if (turn === 'frost' || turn === 'meets') untrack(() => void data.loadState());
 		if (turn === 'sum') untrack(() => void ground.load());
 	});
-	const also = $derived((desk.document?.side_pads ?? []).flatMap((pad) => pad.polygon as XY[]));
+	const also = $derived((desk.document?.side_pads ?? []).flatMap((pad) => pad.polygon));
 	let across = $state(1280);
 	const doubts = $derived(onTab(desk.figure?.findings, 'cut'));
 </script>

@@ -80,8 +80,8 @@
 		data.own = { ...from, [end]: [from[end][0] + by[0] * step, from[end][1] + by[1] * step] };
 	}
 	const tags = $derived([
-		...(plan?.beams ?? []).map((beam, row) => ({ kind: 'beam', row, mark: beam.type, at: middle(beam.path as XY[]) })),
-		...(plan?.pads ?? []).map((pad, row) => ({ kind: 'pad', row, mark: pad.type, at: below(pad.type, pad.at as XY) }))
+		...(plan?.beams ?? []).map((beam, row) => ({ kind: 'beam', row, mark: beam.type, at: middle(beam.path) })),
+		...(plan?.pads ?? []).map((pad, row) => ({ kind: 'pad', row, mark: pad.type, at: below(pad.type, pad.at) }))
 	]);
 	/** Under the pad, so that its tag does not hide it. */
 	function below(mark: string, at: XY): XY {
@@ -104,7 +104,7 @@
 {/each}
 {#each plan?.beams ?? [] as beam, row}
 	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-	<path d={view.path([beam.path as XY[]], false)} fill="none" stroke={picks('beam', row) ? 'var(--chalk)' : 'transparent'} stroke-width="13" stroke-opacity=".55" class="hit" data-beam={row} onclick={() => choose('beam', row)} />
+	<path d={view.path([beam.path], false)} fill="none" stroke={picks('beam', row) ? 'var(--chalk)' : 'transparent'} stroke-width="13" stroke-opacity=".55" class="hit" data-beam={row} onclick={() => choose('beam', row)} />
 {/each}
 {#each outlined as thing}
 	{#if thing.kind === 'recess'}

@@ -1,6 +1,7 @@
 /** What the Edges lens looks at: the picked thing or own line, its cut, and the ways to meet frost. */
-import { answer, ApiProblem, client, Offline } from '../../api/client';
-import type { Cut, CutAnswer, CutPlace, EdgesState, PartAlone } from '../../api/schema';
+import { api } from '../../api/api';
+import { ApiProblem, Offline } from '../../api/client';
+import type { Cut, CutPlace, EdgesState, PartAlone } from '../../api/schema';
 import type { XY } from '../../drawing/viewport';
 import { cornerPlace, type Listed, rowPlace } from '../../state/ids';
 import type { JobDesk } from '../../state/job.svelte';
@@ -43,7 +44,7 @@ export class EdgesData {
 	get line(): { start: XY; end: XY } | null {
 		if (this.own) return this.own;
 		const place = this.place;
-		return place ? { start: place.start as XY, end: place.end as XY } : null;
+		return place ? { start: place.start, end: place.end } : null;
 	}
 	choose(kind: string, row: number) {
 		const list = LIST[kind];
@@ -63,7 +64,7 @@ export class EdgesData {
 		this.#busy = true;
 		this.#asked = asked;
 		try {
-			const got = await answer<CutAnswer>(client.POST('/api/jobs/{job_id}/cut', { params: { path: { job_id: this.desk.id } }, body }));
+			const got = await api.cut(this.desk.id, body);
 			this.cut = got.cut;
 			this.problem = '';
 		} catch (error) {
@@ -79,7 +80,7 @@ export class EdgesData {
 	async loadState() {
 		if (!this.desk.kept?.document.outline) return;
 		try {
-			this.state = await answer<EdgesState>(client.GET('/api/jobs/{job_id}/edges', { params: { path: { job_id: this.desk.id } } }));
+			this.state = await api.edges(this.desk.id);
 		} catch (error) {
 			if (error instanceof ApiProblem) this.problem = error.problem.detail;
 			else if (!(error instanceof Offline)) throw error;
@@ -91,7 +92,7 @@ export class EdgesData {
 		const only = numbers[0];
 		if (numbers.length !== 1 || only === undefined) return;
 		try {
-			this.alone = await answer<PartAlone>(client.GET('/api/jobs/{job_id}/parts/{number}/alone', { params: { path: { job_id: this.desk.id, number: only } } }));
+			this.alone = await api.partAlone(this.desk.id, only);
 		} catch {
 			this.alone = null;
 		}

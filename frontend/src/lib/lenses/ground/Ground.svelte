@@ -57,7 +57,7 @@
 	onDestroy(() => laser.close());
 	const connect = () => laser.connect(desk.id, data.layer, data.state?.ground.stands.length ?? 1);
 	const outline = $derived(desk.figure?.outline ?? null);
-	const ring = $derived((desk.document?.outline ?? []) as XY[]);
+	const ring = $derived((desk.document?.outline ?? []));
 	const marks = $derived((desk.document?.ground.benchmarks ?? []) as { name: string; at?: XY | null }[]);
 	const also = $derived(turn === 'laser' ? marks.flatMap((row) => (row.at ? [row.at] : [])) : []);
 	/** The first look: the rod on the base, and on the worst spot or in the largest gap. */
@@ -66,7 +66,7 @@
 		else if (!rod.typed) void rod.check();
 		if (turn === 'shots' && data.stick && !shot.typed) void shot.check();
 		if (data.stick || turn !== 'shots' || !data.state) return;
-		data.stick = (data.state.shots.rakes[0]?.at ?? data.state.shots.enough.next_at) as XY | null;
+		data.stick = (data.state.shots.rakes[0]?.at ?? data.state.shots.enough.next_at);
 		shot.clear();
 	}
 	function chooseSurface(index: number) {
@@ -103,7 +103,7 @@
 			{#if turn === 'shots'}<OverShots {view} shots={data.state.shots} stick={data.stick} trial={trial.map((row) => row.at)} roomy={across > 600} pick={(at) => void stand(at)} />
 			{:else if turn === 'falls'}<OverFalls {view} state={data.state} stick={data.stick} pick={(at) => void stand(at)} />
 			{:else if turn === 'stone'}<OverPegs {view} pegs={data.state.ground.pegs} roomy={across > 600} />
-			{:else}<OverPlaces {view} state={data.state} {turn} {ring} picked={trench} stick={data.stick} benchmarks={marks} spot={turn === 'rod' ? ((data.state.ground.rod[surface]?.spot ?? null) as XY | null) : null} pick={(at) => void stand(at)} />{/if}
+			{:else}<OverPlaces {view} state={data.state} {turn} {ring} picked={trench} stick={data.stick} benchmarks={marks} spot={turn === 'rod' ? ((data.state.ground.rod[surface]?.spot ?? null)) : null} pick={(at) => void stand(at)} />{/if}
 		{/if}
 	{/snippet}
 </Sheet>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Rounds of shots as they were written down; one can be struck out and stays visible. */
-	import { answer, client } from '../../api/client';
+	import { api } from '../../api/api';
 	import type { RecordRow } from '../../api/schema';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
@@ -9,7 +9,7 @@
 	let open = $state(false);
 	let wrong = $state('');
 	async function load() {
-		rows = await answer<RecordRow[]>(client.GET('/api/jobs/{job_id}/records', { params: { path: { job_id: data.desk.id }, query: { kind: 'shots' } } }));
+		rows = await api.records(data.desk.id, 'shots');
 	}
 	$effect(() => {
 		if (open && data.state) void load();

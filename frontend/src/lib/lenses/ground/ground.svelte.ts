@@ -1,5 +1,6 @@
 /** The ground of the kept revision as the program works it out, and what is picked on it. */
-import { answer, ApiProblem, client, Offline } from '../../api/client';
+import { api } from '../../api/api';
+import { ApiProblem, Offline } from '../../api/client';
 import type { GroundState, NewRecord, RodAnswer } from '../../api/schema';
 import type { XY } from '../../drawing/viewport';
 import { rowPlace } from '../../state/ids';
@@ -34,7 +35,7 @@ export class GroundData {
 		if (!this.desk.kept?.document.outline) return;
 		const ask = ++this.#asked;
 		try {
-			const got = await answer<GroundState>(client.GET('/api/jobs/{job_id}/ground', { params: { path: { job_id: this.desk.id }, query: { layer: this.layer } } }));
+			const got = await api.ground(this.desk.id, this.layer);
 			if (ask !== this.#asked) return;
 			this.state = got;
 			this.problem = '';
@@ -63,7 +64,7 @@ export class GroundData {
 		const at = surface === null ? this.stick : null;
 		try {
 			const body = { reading, level_mm: null, surface, at, layer: this.layer };
-			return await answer<RodAnswer>(client.POST('/api/jobs/{job_id}/rod-check', { params: { path: { job_id: this.desk.id } }, body }));
+			return await api.rodCheck(this.desk.id, body);
 		} catch (error) {
 			if (error instanceof ApiProblem) return { words: error.problem.detail, path: error.problem.path };
 			if (error instanceof Offline) return { words: 'No answer from the program.', path: '' };
@@ -71,13 +72,12 @@ export class GroundData {
 		}
 	}
 	async file(file: File): Promise<string> {
-		const setup = this.stand?.id;
-		const asked = new URLSearchParams({ record: crypto.randomUUID(), layer: this.layer, who: session.who, ...(setup ? { setup } : {}) });
 		try {
-			const got = await fetch(`/api/jobs/${this.desk.id}/shots-file?${asked}`, { method: 'POST', body: file, headers: { 'content-type': 'text/csv' } });
-			if (!got.ok) return ((await got.json()) as { detail: string }).detail;
-		} catch {
-			return 'No answer from the program.';
+			await api.shotsFile(this.desk.id, file, { record: crypto.randomUUID(), layer: this.layer, who: session.who, setup: this.stand?.id ?? null });
+		} catch (error) {
+			if (error instanceof ApiProblem) return error.problem.detail;
+			if (error instanceof Offline) return 'No answer from the program.';
+			throw error;
 		}
 		await Promise.all([this.load(), this.desk.load()]);
 		return '';

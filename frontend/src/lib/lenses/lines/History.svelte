@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Every change of this slab, newest first; any may be gone back to, which is a change of its own. */
-	import { answer, client } from '../../api/client';
+	import { api } from '../../api/api';
 	import type { RevisionRow } from '../../api/schema';
 	import type { JobDesk } from '../../state/job.svelte';
 	import { w } from '../../words/words';
@@ -10,7 +10,8 @@
 	$effect(() => {
 		const revision = desk.kept?.revision;
 		if (!open || !revision) return;
-		answer<RevisionRow[]>(client.GET('/api/jobs/{job_id}/revisions', { params: { path: { job_id: desk.id } } }))
+		api
+			.revisions(desk.id)
 			.then((got) => (rows = got))
 			.catch(() => undefined);
 	});

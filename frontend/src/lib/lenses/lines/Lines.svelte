@@ -59,10 +59,10 @@
 			else square.fill();
 		});
 	});
-	const ring = $derived((desk.document?.outline ?? []) as XY[]);
+	const ring = $derived((desk.document?.outline ?? []));
 	const also = $derived.by((): XY[] => {
 		const nails = turn === 'setout' && data.setOut ? data.setOut.strings.flatMap((line) => [line.start, line.end]).map((nail): XY => [nail.x_mm, nail.y_mm]) : [];
-		const near = turn === 'around' ? (desk.document?.existing ?? []).flatMap((thing) => thing.polygon as XY[]) : [];
+		const near = turn === 'around' ? (desk.document?.existing ?? []).flatMap((thing) => thing.polygon) : [];
 		return [...nails, ...near];
 	});
 	let across = $state(1280);

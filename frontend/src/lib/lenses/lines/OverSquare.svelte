@@ -9,7 +9,7 @@
 	const spots = $derived(
 		ring.map((p, i) => {
 			const laid = squared.laid_mm[i];
-			return laid ? ([p[0] + ((laid[0] ?? 0) - p[0]) * times, p[1] + ((laid[1] ?? 0) - p[1]) * times] as XY) : null;
+			return laid ? ([p[0] + ((laid[0] ?? 0) - p[0]) * times, p[1] + ((laid[1] ?? 0) - p[1]) * times]) : null;
 		})
 	);
 	const segments = $derived(

@@ -1,12 +1,15 @@
 <script lang="ts">
 	/** An outline from a DXF or CSV file: which loop is what, in which units, before anything is taken. */
-	import { ApiProblem, Offline, readPoints } from '../../api/client';
+	import { api } from '../../api/api';
+	import { ApiProblem, Offline } from '../../api/client';
 	import type { PointsFile } from '../../api/schema';
 	import type { JobDesk } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	let { desk }: { desk: JobDesk } = $props();
 	type Role = 'outline' | 'opening' | 'beside' | 'leave';
+	type Unit = PointsFile['units'];
+	const units: Unit[] = ['mm', 'cm', 'm', 'in', 'ft'];
 	const roles: Role[] = ['outline', 'opening', 'beside', 'leave'];
 	let file = $state.raw<File | null>(null);
 	let found = $state.raw<PointsFile | null>(null);
@@ -18,12 +21,12 @@
 	const ready = $derived(role.filter((one) => one === 'outline').length === 1);
 	const problem = $derived(desk.problemFor('points'));
 
-	async function look(units: string | null) {
+	async function look(units: Unit | null) {
 		if (!file) return;
 		busy = true;
 		words = '';
 		try {
-			found = await readPoints(desk.id, file, units);
+			found = await api.readPoints(desk.id, file, { name: file.name, units });
 			role = found.loops.map((loop, i) => (i === 0 ? 'outline' : 'leave'));
 			layer = '';
 		} catch (error) {
@@ -50,9 +53,9 @@
 {#if busy}<p role="status">{w.lines.reading}</p>{/if}
 {#if words}<p class="wrong" role="alert">{words}</p>{/if}
 {#if found}
-	<p class={found.asked ? 'wrong' : ''}>{found.asked ? w.lines.askUnits : w.lines.readIn} <b>{w.lines.unitNames[found.units as 'mm']}</b></p>
+	<p class={found.asked ? 'wrong' : ''}>{found.asked ? w.lines.askUnits : w.lines.readIn} <b>{w.lines.unitNames[found.units]}</b></p>
 	<div class="row">
-		{#each ['mm', 'cm', 'm', 'in', 'ft'] as unit}<button type="button" class="act quiet" class:on={found.units === unit} aria-pressed={found.units === unit} onclick={() => void look(unit)}>{w.lines.unitNames[unit as 'mm']}</button>{/each}
+		{#each units as unit}<button type="button" class="act quiet" class:on={found.units === unit} aria-pressed={found.units === unit} onclick={() => void look(unit)}>{w.lines.unitNames[unit]}</button>{/each}
 	</div>
 	{#each found.remarks as remark}<p class="label">{remark}</p>{/each}
 	{#if found.layers.length > 1}

@@ -1,5 +1,6 @@
 /** What the program works out for the lines, for the revision that is kept: set-out, forms, cut plan, records. */
-import { answer, ApiProblem, client, Offline } from '../../api/client';
+import { api } from '../../api/api';
+import { ApiProblem, Offline } from '../../api/client';
 import type { CutPlanOfJob, FormsState, RecordRow, SetOutSheet } from '../../api/schema';
 import type { JobDesk } from '../../state/job.svelte';
 import { addRecord, isWrong, type Wrong } from '../../state/record';
@@ -19,20 +20,17 @@ export class LinesData {
 	#asked = 0;
 
 	constructor(readonly desk: JobDesk) {}
-	get #path() {
-		return { params: { path: { job_id: this.desk.id } } };
-	}
 	/** Fetch all that this turn shows. */
 	async load(turn: string) {
 		if (!this.desk.kept?.document.outline) return;
 		const ask = ++this.#asked;
 		this.problem = '';
 		try {
-			const setOut = await answer<SetOutSheet>(client.GET('/api/jobs/{job_id}/set-out', this.#path));
+			const setOut = await api.setOut(this.desk.id);
 			if (ask !== this.#asked) return;
 			this.setOut = setOut;
 			if (turn === 'forms' || turn === 'boards' || turn === 'setout') {
-				this.forms = await answer<FormsState>(client.GET('/api/jobs/{job_id}/forms', this.#path));
+				this.forms = await api.forms(this.desk.id);
 			}
 			if (turn === 'boards') await this.#cut(ask);
 			if (turn === 'square' || turn === 'straight' || turn === 'forms') await this.loadRecords();
@@ -44,14 +42,14 @@ export class LinesData {
 	async #cut(ask: number) {
 		this.working = true;
 		try {
-			const cuts = await answer<CutPlanOfJob>(client.GET('/api/jobs/{job_id}/cut-plan', this.#path));
+			const cuts = await api.cutPlan(this.desk.id);
 			if (ask === this.#asked) this.cuts = cuts;
 		} finally {
 			this.working = false;
 		}
 	}
 	async loadRecords() {
-		this.records = await answer<RecordRow[]>(client.GET('/api/jobs/{job_id}/records', this.#path));
+		this.records = await api.records(this.desk.id);
 		this.recorded = true;
 	}
 	/** Append a record; null when it went through, the problem's words and path otherwise. */

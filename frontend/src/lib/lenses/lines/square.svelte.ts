@@ -1,6 +1,7 @@
 /** One round of taped measures: rows as typed, the answer that they give, and keeping the round. */
 import { typedLength } from '../../ui/typed';
-import { answer, ApiProblem, client, Offline } from '../../api/client';
+import { api } from '../../api/api';
+import { ApiProblem, Offline } from '../../api/client';
 import type { SquareAnswer } from '../../api/schema';
 import { cornerName } from '../../drawing/pick.svelte';
 import { session } from '../../state/session.svelte';
@@ -164,9 +165,7 @@ export class SquareBox {
 		this.problem = null;
 		if (!filled.length) return void (this.answer = null);
 		try {
-			const got = await answer<SquareAnswer>(
-				client.POST('/api/jobs/{job_id}/square', { params: { path: { job_id: this.data.desk.id } }, body: { values: this.#values() } })
-			);
+			const got = await api.square(this.data.desk.id, { values: this.#values() });
 			if (ask === this.#ask) this.answer = got;
 		} catch (error) {
 			if (ask !== this.#ask || error instanceof Offline) return;

@@ -1,6 +1,7 @@
 /** String gaps or rod readings at the stakes of one side: as typed, what they come to, and keeping them. */
-import { answer, ApiProblem, client, Offline } from '../../api/client';
-import type { CheckedAnswer, SideChecked, SideForm } from '../../api/schema';
+import { api } from '../../api/api';
+import { ApiProblem, Offline } from '../../api/client';
+import type { SideChecked, SideForm } from '../../api/schema';
 import { note, restored } from '../../state/remember.svelte';
 import { session } from '../../state/session.svelte';
 import { w } from '../../words/words';
@@ -79,8 +80,7 @@ export class StraightBox {
 		if (!filled.length) return void (this.checked = null);
 		if (this.kind === 'form-levels' && !this.want.trim()) return void (this.problem = { words: w.lines.wantFirst, row: -1, field: 'want' });
 		try {
-			const params = { path: { job_id: this.data.desk.id, kind: this.kind } };
-			const got = await answer<CheckedAnswer>(client.POST('/api/jobs/{job_id}/straight/{kind}', { params, body: { values: this.#values() } }));
+			const got = await api.straight(this.data.desk.id, this.kind, { values: this.#values() });
 			if (ask === this.#ask) this.checked = got.checked;
 		} catch (error) {
 			if (ask !== this.#ask || error instanceof Offline) return;

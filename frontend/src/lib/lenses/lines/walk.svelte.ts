@@ -1,5 +1,5 @@
 /** The call-out box: what is typed, what the program heard, and keeping it as typed. */
-import { answer, client } from '../../api/client';
+import { api } from '../../api/api';
 import type { HeardWalk } from '../../api/schema';
 import type { Edit, JobDesk } from '../../state/job.svelte';
 import type { XY } from '../../drawing/viewport';
@@ -34,7 +34,7 @@ export class WalkBox {
 	}
 
 	get ghost(): XY[] {
-		return this.heard && this.text.trim() ? (this.heard.walked.points as XY[]) : [];
+		return this.heard && this.text.trim() ? (this.heard.walked.points) : [];
 	}
 	get ready(): boolean {
 		const walked = this.heard?.walked;
@@ -53,9 +53,7 @@ export class WalkBox {
 	async listen() {
 		const ask = ++this.#latest;
 		try {
-			const got = await answer<HeardWalk>(
-				client.POST('/api/jobs/{job_id}/walk', { params: { path: { job_id: this.desk.id } }, body: { text: this.text } })
-			);
+			const got = await api.walk(this.desk.id, this.text);
 			if (ask === this.#latest) this.heard = got;
 		} catch {
 			/* the text stays; it is heard again with the next key */

@@ -1,0 +1,55 @@
+/** Every request that a screen makes, a function each; their types come from the interface's description. */
+import { request, type Ask } from './client';
+import type { paths } from './schema';
+
+type Posted<P extends keyof paths> = paths[P] extends { post: infer O } ? NonNullable<Ask<O>['body']> : never;
+type Query<P extends keyof paths, V extends keyof paths[P]> = NonNullable<Ask<paths[P][V]>['query']>;
+const of = (job_id: string) => ({ path: { job_id } });
+const JOB = '/api/jobs/{job_id}';
+
+export const api = {
+	yard: () => request('get', '/api/jobs'),
+	start: (body: Posted<'/api/jobs'>) => request('post', '/api/jobs', { body }),
+	/** A job file as text, sent as it is. */
+	bringIn: (body: Blob, author: string) => request('post', '/api/jobs/import', { body, query: { author } }),
+	copy: (id: string, author: string) => request('post', `${JOB}/copy`, { ...of(id), body: { author } }),
+	archive: (id: string) => request('post', `${JOB}/archive`, of(id)),
+	restore: (id: string) => request('post', `${JOB}/restore`, of(id)),
+	remove: (id: string) => request('delete', JOB, of(id)),
+	undelete: (id: string) => request('post', `${JOB}/undelete`, of(id)),
+
+	job: (id: string) => request('get', JOB, of(id)),
+	doubts: (id: string) => request('get', `${JOB}/doubts`, of(id)),
+	keep: (id: string, body: Posted<'/api/jobs/{job_id}/edits'>) => request('post', `${JOB}/edits`, { ...of(id), body }),
+	draft: (id: string, body: Posted<'/api/jobs/{job_id}/figure'>) => request('post', `${JOB}/figure`, { ...of(id), body }),
+	undo: (id: string, body: Posted<'/api/jobs/{job_id}/undo'>) => request('post', `${JOB}/undo`, { ...of(id), body }),
+	redo: (id: string, body: Posted<'/api/jobs/{job_id}/redo'>) => request('post', `${JOB}/redo`, { ...of(id), body }),
+	goBack: (id: string, body: Posted<'/api/jobs/{job_id}/go-back'>) => request('post', `${JOB}/go-back`, { ...of(id), body }),
+	revisions: (id: string) => request('get', `${JOB}/revisions`, of(id)),
+
+	records: (id: string, kind?: string) => request('get', `${JOB}/records`, { ...of(id), query: { kind } }),
+	record: (id: string, body: Posted<'/api/jobs/{job_id}/records'>) => request('post', `${JOB}/records`, { ...of(id), body }),
+
+	walk: (id: string, text: string) => request('post', `${JOB}/walk`, { ...of(id), body: { text } }),
+	/** Loops of a DXF or CSV file; `units` over what the file says. */
+	readPoints: (id: string, body: Blob, query: Query<'/api/jobs/{job_id}/read-points', 'post'>) => request('post', `${JOB}/read-points`, { ...of(id), query, body }),
+	setOut: (id: string) => request('get', `${JOB}/set-out`, of(id)),
+	forms: (id: string) => request('get', `${JOB}/forms`, of(id)),
+	cutPlan: (id: string) => request('get', `${JOB}/cut-plan`, of(id)),
+	square: (id: string, body: Posted<'/api/jobs/{job_id}/square'>) => request('post', `${JOB}/square`, { ...of(id), body }),
+	straight: (job_id: string, kind: 'string-gaps' | 'form-levels', body: Posted<'/api/jobs/{job_id}/straight/{kind}'>) => request('post', `${JOB}/straight/{kind}`, { path: { job_id, kind }, body }),
+
+	ground: (id: string, layer: string) => request('get', `${JOB}/ground`, { ...of(id), query: { layer } }),
+	rodCheck: (id: string, body: Posted<'/api/jobs/{job_id}/rod-check'>) => request('post', `${JOB}/rod-check`, { ...of(id), body }),
+	shotsFile: (id: string, body: Blob, query: Query<'/api/jobs/{job_id}/shots-file', 'post'>) => request('post', `${JOB}/shots-file`, { ...of(id), query, body }),
+
+	edges: (id: string) => request('get', `${JOB}/edges`, of(id)),
+	cut: (id: string, body: Posted<'/api/jobs/{job_id}/cut'>) => request('post', `${JOB}/cut`, { ...of(id), body }),
+	partAlone: (job_id: string, number: number) => request('get', `${JOB}/parts/{number}/alone`, { path: { job_id, number } }),
+
+	ways: () => request('get', '/api/ways'),
+	keepWays: (body: NonNullable<Ask<paths['/api/ways']['put']>['body']>) => request('put', '/api/ways', { body }),
+	rules: (units: 'ft-in' | 'mm') => request('get', '/api/rules', { query: { units } }),
+	tryRule: (family: string, rule: string, body: Posted<'/api/rules/{family}/{rule}/try'>) => request('post', '/api/rules/{family}/{rule}/try', { path: { family, rule }, body }),
+	keepLimit: (key: string, body: NonNullable<Ask<paths['/api/rules/limits/{key}']['put']>['body']>) => request('put', '/api/rules/limits/{key}', { path: { key }, body })
+};
