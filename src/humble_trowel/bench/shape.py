@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from humble_trowel.bench.rows import Row, cold, crossing_beams, demo_plan, large_job, timed
 from humble_trowel.core.geometry.beams import one_beam
+from humble_trowel.core.geometry.facets import Facet
 from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.redo import net_after
 from humble_trowel.core.geometry.solid import Solid, all_facets, build_solid
-from humble_trowel.core.geometry.strips import Facet
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.reading.job_file import read_plan
 

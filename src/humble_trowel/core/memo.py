@@ -44,6 +44,11 @@ class ByContent(Generic[T]):
         """Forget everything, for whoever measures."""
         self._new, self._old = {}, {}
 
+    def find(self, key: Hashable) -> T | None:
+        """The result for this content where it is at hand."""
+        new = self._new
+        return new[key] if key in new else self._old.get(key)
+
     def get(self, key: Hashable, make: Callable[[], T]) -> T:
         """The result for this content, made where it is not at hand."""
         new, old = self._new, self._old

@@ -94,6 +94,7 @@ def plan_view(plan: Plan, solid: Solid, parts: list[LedgerPart], pours: Sequence
 Face = tuple[str, Rings, Rings]  # full or haunch, its rings, its borders
 _FACES: ByContent[list[Face]] = ByContent(4_000)
 _LINES: ByContent[Rings] = ByContent(20_000)
+_SEEN: ByContent[Rings] = ByContent(20_000)
 
 
 def _strips(plan: Plan, solid: Solid) -> list[StripDrawn]:
@@ -112,14 +113,13 @@ def _strips(plan: Plan, solid: Solid) -> list[StripDrawn]:
 
 def _faces(pieces: Sequence[Piece], bordered: bool) -> list[Face]:
     """The faces of one part as they are drawn; what hides a border is a later piece of the same part."""
-    lines = _seen(pieces) if bordered else {}
-    by_face: dict[str, list[Piece]] = {}
-    for piece in pieces:
-        by_face.setdefault(piece.face, []).append(piece)
-    return [
-        (face, [_rounded(one.ring) for one in own], [line for one in own for line in lines.get(id(one), ())])
-        for face, own in sorted(by_face.items())
-    ]
+    lines = _seen(pieces) if bordered else [[] for _ in pieces]
+    by_face: dict[str, tuple[Rings, Rings]] = {}
+    for piece, seen in zip(pieces, lines, strict=True):
+        rings, borders = by_face.setdefault(piece.face, ([], []))
+        rings.append(_rounded(piece.ring))
+        borders.extend(seen)
+    return [(face, rings, borders) for face, (rings, borders) in sorted(by_face.items())]
 
 
 def _pad_type(plan: Plan, mark: str) -> PadType:
@@ -144,30 +144,51 @@ def _outlined(plan: Plan, pours: Sequence[SecondPour]) -> list[Outlined]:
     return rows
 
 
-def _seen(pieces: Sequence[Piece]) -> dict[int, Rings]:
-    """Borders of every piece, less what lies under a later piece of its own part (others are painted over it)."""
-    found = {id(piece): _borders(piece) for piece in pieces}
-    owner = [(at, line) for at, piece in enumerate(pieces) for line in found[id(piece)]]
+def _seen(pieces: Sequence[Piece]) -> list[Rings]:
+    """Borders of every piece of a part, less what lies under a later one (others are painted over it): by the content of
+    the piece and of those later ones that it meets, so that a corner that moves costs only what is near it."""
+    shapes = [(tuple(piece.ring), piece.excess) for piece in pieces]
+    later: list[list[int]] = [[] for _ in pieces]
+    boxes = shapely.box(*np.array([piece.box for piece in pieces]).T)
+    for one, two in sorted(shapely.STRtree(boxes).query(boxes).T.tolist()):
+        if two > one and pieces[two].excess != pieces[one].excess:  # else of one facet, side by side
+            later[one].append(two)
+    keys = [
+        (shape, piece.inner, tuple([shapes[two] for two in over]))
+        for piece, shape, over in zip(pieces, shapes, later, strict=True)
+    ]
+    held = [_SEEN.find(key) for key in keys]
+    new = [at for at, lines in enumerate(held) if lines is None]
+    found = dict(zip(new, _uncovered(pieces, new, later), strict=True))
+    rows = [found[at] if lines is None else lines for at, lines in enumerate(held)]
+    return [_SEEN.get(key, lambda lines=lines: lines) for key, lines in zip(keys, rows, strict=True)]  # type: ignore[misc]
+
+
+def _uncovered(pieces: Sequence[Piece], wanted: Sequence[int], later: Sequence[Sequence[int]]) -> list[Rings]:
+    """Borders of the wanted pieces, less what lies under those later ones."""
+    borders = [_borders(pieces[at]) for at in wanted]
+    owner = [(row, line) for row, lines in enumerate(borders) for line in lines]
     if not owner:
-        return found
-    shapes = polygons_of([piece.ring for piece in pieces])
+        return borders
+    above = sorted({two for at in wanted for two in later[at]})
+    shapes = dict(zip(above, polygons_of([pieces[two].ring for two in above]), strict=True))
     ends = np.array([line for _, line in owner])
     drawn: list[BaseGeometry] = np.asarray(shapely.linestrings(ends)).tolist()
+    pairs = [(line, two) for line, (row, _) in enumerate(owner) for two in later[wanted[row]]]
+    met = shapely.intersects([drawn[line] for line, _ in pairs], [shapes[two] for _, two in pairs])
     over: dict[int, list[BaseGeometry]] = {}
-    for line, later in shapely.STRtree(shapes).query(drawn, predicate="intersects").T.tolist():
-        at = owner[line][0]
-        one, two = pieces[at], pieces[later]
-        if later > at and two.part == one.part and two.excess != one.excess:  # else of one facet, side by side
-            over.setdefault(line, []).append(shapes[later])
+    for (line, two), meets in zip(pairs, met, strict=True):
+        if meets:
+            over.setdefault(line, []).append(shapes[two])
     for line in _maybe_hidden(ends, over):
         cover = shapely.union_all(over[line], grid_size=GRID_MM).buffer(-HIDDEN_MM, join_style="mitre")
         drawn[line] = shapely.difference(drawn[line], shapely.make_valid(cover), grid_size=GRID_MM)
-    kept: dict[int, Rings] = {id(piece): [] for piece in pieces}
-    for (at, _), left in zip(owner, drawn, strict=True):
+    kept: list[Rings] = [[] for _ in wanted]
+    for (row, _), left in zip(owner, drawn, strict=True):
         whole = left.geom_type == "LineString"
         for part in (left,) if whole else shapely.get_parts(left):
             if part.length > HIDDEN_MM:
-                kept[id(pieces[at])].append(_rounded(shapely.get_coordinates(part).tolist()))
+                kept[row].append(_rounded(shapely.get_coordinates(part).tolist()))
     return kept
 
 

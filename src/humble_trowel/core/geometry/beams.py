@@ -12,14 +12,16 @@ from itertools import pairwise
 
 from shapely.geometry import Polygon
 
+from humble_trowel.core.geometry.facets import Facet
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.strips import Facet
 from humble_trowel.core.geometry.tops import Plane
+from humble_trowel.core.memo import ByContent
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import BeamType
 
 MITRE_LIMIT = 4.0
 STRAIGHT = 1e-9
+_KEPT: ByContent[tuple[Facet, ...]] = ByContent(4_000)
 
 
 def beam_facets(plan: Plan, slab_mm: float, first: int) -> list[Facet]:
@@ -28,7 +30,9 @@ def beam_facets(plan: Plan, slab_mm: float, first: int) -> list[Facet]:
     facets: list[Facet] = []
     for row, beam in enumerate(plan.beams):
         if kinds[beam.type].depth_mm > slab_mm:
-            facets.extend(one_beam(kinds[beam.type], beam.path, slab_mm, first + row))
+            kind, part = kinds[beam.type], first + row
+            content = (part, kind.depth_mm, kind.width_mm, kind.haunch_run_per_rise, tuple(beam.path), slab_mm)
+            facets.extend(_KEPT.get(content, lambda: tuple(one_beam(kind, beam.path, slab_mm, part))))  # noqa: B023
     return facets
 
 

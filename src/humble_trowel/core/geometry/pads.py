@@ -6,13 +6,15 @@ import math
 
 from shapely.geometry import Polygon
 
+from humble_trowel.core.geometry.facets import Facet
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.strips import Facet
 from humble_trowel.core.geometry.tops import Plane
+from humble_trowel.core.memo import ByContent
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import Pad, PadType
 
 SIDES = 72
+_KEPT: ByContent[Facet] = ByContent(4_000)
 
 
 def pad_ring(kind: PadType, pad: Pad, sides: int = SIDES) -> list[XY]:
@@ -28,6 +30,10 @@ def pad_ring(kind: PadType, pad: Pad, sides: int = SIDES) -> list[XY]:
     return [(x + c * dx - s * dy, y + s * dx + c * dy) for dx, dy in ((-w, -h), (w, -h), (w, h), (-w, h))]
 
 
+def _facet(part: int, ring: list[XY], depth_mm: float) -> Facet:
+    return Facet(part, "full", Polygon(ring), Plane(depth_mm), ())
+
+
 def pad_facets(plan: Plan, slab_mm: float, first: int) -> list[Facet]:
     """One facet a pad that is deeper than the thinnest slab. first: the number of the first pad."""
     kinds = {row.mark: row for row in plan.pad_types}
@@ -35,5 +41,6 @@ def pad_facets(plan: Plan, slab_mm: float, first: int) -> list[Facet]:
     for row, pad in enumerate(plan.pads):
         kind = kinds[pad.type]
         if kind.depth_mm > slab_mm:
-            facets.append(Facet(first + row, "full", Polygon(pad_ring(kind, pad)), Plane(kind.depth_mm), ()))
+            part, ring = first + row, pad_ring(kind, pad)
+            facets.append(_KEPT.get((part, kind.depth_mm, *ring), lambda: _facet(part, ring, kind.depth_mm)))  # noqa: B023
     return facets

@@ -9,10 +9,10 @@ from collections.abc import Sequence
 
 from shapely.geometry import Polygon
 
-from humble_trowel.core.geometry.convex import apart, box_of
-from humble_trowel.core.geometry.shares import Lying, gains, ring_of
+from humble_trowel.core.geometry.convex import apart
+from humble_trowel.core.geometry.facets import Facet
+from humble_trowel.core.geometry.shares import gains
 from humble_trowel.core.geometry.solid import Laying, Solid, all_facets, build_solid
-from humble_trowel.core.geometry.strips import Facet
 from humble_trowel.core.geometry.zones import usable_region
 from humble_trowel.core.plan.document import Plan
 
@@ -38,8 +38,7 @@ def _alone(plan: Plan, solid: Solid, part: int, own: Sequence[Facet]) -> float:
     for facet, shares in zip(own, Laying(solid.cells, usable_region(plan)).shares(own), strict=True):
         for share in shares:
             volume += sum(piece.m3 for piece in gains(share, facet.depth, others))
-        ring = ring_of(facet.shape)
-        others.append(Lying(ring, facet.depth, box_of(ring)))
+        others.append(facet.lying)
     return volume
 
 

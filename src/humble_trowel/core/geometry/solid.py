@@ -19,6 +19,7 @@ from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.beams import beam_facets
 from humble_trowel.core.geometry.convex import SLIVER_MM2, Ring, box_of, parted, within
+from humble_trowel.core.geometry.facets import Facet
 from humble_trowel.core.geometry.pads import pad_facets
 from humble_trowel.core.geometry.parts import PartOf, first_number, parts_of
 from humble_trowel.core.geometry.recesses import recess_change_m3
@@ -31,11 +32,10 @@ from humble_trowel.core.geometry.shares import (
     convex_rings,
     overlapping,
     pieces_of,
-    ring_of,
     split,
     won,
 )
-from humble_trowel.core.geometry.strips import Facet, edge_runs, strip_facets
+from humble_trowel.core.geometry.strips import edge_runs, strip_facets
 from humble_trowel.core.geometry.tops import Plane
 from humble_trowel.core.geometry.zones import Cell, lay_zones, usable_region
 from humble_trowel.core.memo import ByContent
@@ -65,8 +65,7 @@ class Solid:
     @cached_property
     def lying(self) -> list[Lying]:
         """The facets as they lie, in their order."""
-        rings = [ring_of(facet.shape) for facet in self.facets]
-        return [Lying(ring, facet.depth, box_of(ring)) for ring, facet in zip(rings, self.facets, strict=True)]
+        return [facet.lying for facet in self.facets]
 
     @cached_property
     def by_part(self) -> dict[int, list[Piece]]:
@@ -138,7 +137,7 @@ def all_facets(plan: Plan, cells: Sequence[Cell]) -> list[Facet]:
         *beam_facets(plan, slab_mm, first_number(plan, "beam")),
         *pad_facets(plan, slab_mm, first_number(plan, "pad")),
     ]
-    return [facet for facet in facets if facet.shape.area > SLIVER_MM2]
+    return [facet for facet in facets if facet.area_mm2 > SLIVER_MM2]
 
 
 # What a share wins depends on it and on what lies under it, nothing else. A facet's name stands for its ring and depth.
@@ -157,14 +156,13 @@ class Laying:
     def lay(self, facets: Sequence[Facet]) -> list[Piece]:
         """What each facet adds to those of earlier parts, in the order of their parts."""
         facets = sorted(facets, key=lambda facet: facet.part)
-        rings = [ring_of(facet.shape) for facet in facets]
-        lying = [Lying(ring, facet.depth, box_of(ring)) for ring, facet in zip(rings, facets, strict=True)]
+        lying = [facet.lying for facet in facets]
         earlier: list[list[int]] = [[] for _ in facets]
         for new, old in overlapping([facet.shape for facet in facets]):
             earlier[new].append(old)
-        deepest = sorted(range(len(facets)), key=lambda at: (facets[at].face != "full", -lying[at].deepest))
+        deepest = sorted(range(len(facets)), key=lambda at: (facets[at].face != "full", -facets[at].deepest))
         rank = {at: place for place, at in enumerate(deepest)}
-        names = [_NAMES.get((tuple(one.ring), one.depth), object) for one in lying]
+        names = [_NAMES.get(facet.content, object) for facet in facets]
         pieces: list[Piece] = []
         for index, shares in enumerate(self.shares(facets)):
             order = sorted(earlier[index], key=rank.__getitem__)
@@ -178,10 +176,15 @@ class Laying:
         """Facets clipped to the outline, split by zone into convex rings, cut where no deeper than the slab."""
         inside = clip([(facet.shape,) for facet in facets], self.usable)
         for facet, kept in zip(facets, inside, strict=True):
-            lost = (facet.shape.area - sum(shape.area for shape in kept)) / 1e6
+            if kept and kept[0] is facet.shape:
+                continue
+            lost = (facet.area_mm2 - sum(shape.area for shape in kept)) / 1e6
             if lost > 1e-6:
                 self.clipped_m2[facet.part] = self.clipped_m2.get(facet.part, 0.0) + lost
-        rings = [[ring for shape in shapes for ring in convex_rings(shape)] for shapes in inside]
+        rings = [
+            facet.whole if kept and kept[0] is facet.shape else [ring for shape in kept for ring in convex_rings(shape)]
+            for facet, kept in zip(facets, inside, strict=True)
+        ]
         shares: list[list[Piece]] = [[] for _ in facets]
         for (zone, slab), parts in zip(self.slabs, self._by_slab(rings), strict=True):
             for at, (facet, own) in enumerate(zip(facets, parts, strict=True)):

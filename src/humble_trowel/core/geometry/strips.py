@@ -13,26 +13,14 @@ from dataclasses import dataclass
 
 from shapely.geometry import Polygon
 
+from humble_trowel.core.geometry.facets import Facet
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
 from humble_trowel.core.geometry.tops import Plane
+from humble_trowel.core.memo import ByContent, Recent
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import EdgeType
 
 STRAIGHT_RAD = 1e-9
-
-
-@dataclass(frozen=True)
-class Facet:
-    """part: index into the list of parts. face: 'full' or 'haunch'. depth: mm below the slab top.
-
-    inner: how far a point lies from each of the facet's inner borders (its knees or its foot), for drawing.
-    """
-
-    part: int
-    face: str
-    shape: Polygon
-    depth: Plane
-    inner: tuple[Plane, ...]
 
 
 @dataclass(frozen=True)
@@ -61,6 +49,10 @@ class Neighbour:
 
 def edge_runs(plan: Plan) -> list[Run]:
     """All thickened runs of a plan: sides first by row of `edges`, then along lines, each row its own part."""
+    return _RUNS.get((plan.outline, plan.edges, plan.edge_types), lambda: _edge_runs(plan))
+
+
+def _edge_runs(plan: Plan) -> list[Run]:
     kinds = {row.mark: row for row in plan.edge_types}
     owner: dict[int, int] = {}
     for row, edge in enumerate(plan.edges):
@@ -128,6 +120,14 @@ def strip_width_mm(kind: EdgeType, slab_mm: float) -> float:
     return width + (kind.haunch_run_per_rise or 0.0) * max(0.0, (kind.depth_mm or 0.0) - slab_mm)
 
 
+def _sizes(kind: EdgeType) -> tuple[float | None, ...]:
+    return kind.depth_mm, kind.bottom_width_mm, kind.haunch_run_per_rise
+
+
+_KEPT: ByContent[tuple[Facet, ...]] = ByContent(4_000)
+_RUNS: Recent[list[Run]] = Recent(4)
+
+
 def strip_facets(runs: Sequence[Run], slab_mm: float) -> list[Facet]:
     """Facets of all runs, not yet clipped to the outline. slab_mm: the thinnest slab, where every haunch ends."""
     facets: list[Facet] = []
@@ -135,7 +135,8 @@ def strip_facets(runs: Sequence[Run], slab_mm: float) -> list[Facet]:
         if (run.kind.depth_mm or 0.0) <= slab_mm:
             continue
         ends = (_reach(run, run.before, slab_mm), _reach(run, run.after, slab_mm))
-        facets.extend(_faces(run.part, run.kind, run, slab_mm, ends, None))
+        content = (run.part, *_sizes(run.kind), run.start, run.end, slab_mm, ends)
+        facets.extend(_KEPT.get(content, lambda: tuple(_faces(run.part, run.kind, run, slab_mm, ends, None))))  # noqa: B023
     for run in runs:
         for at_end, other in enumerate((run.before, run.after)):
             if other and other.kind != run.kind and other.angle_rad > math.pi + STRAIGHT_RAD:
