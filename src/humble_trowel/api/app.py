@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import AsyncIterator
+from contextlib import asynccontextmanager
 from pathlib import Path
 from typing import Any
 
@@ -30,6 +32,7 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
         separate_input_output_schemas=False,
         redoc_url=None,
         responses=said,
+        lifespan=_running,
     )
     app.state.service = Service(settings)
     errors.install(app)
@@ -46,6 +49,14 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     app.add_middleware(TrustedHostMiddleware, allowed_hosts=settings.host_names, www_redirect=False)
     app.add_middleware(Guard, settings=settings, index=web / "index.html")
     return app
+
+
+@asynccontextmanager
+async def _running(app: FastAPI) -> AsyncIterator[None]:
+    yield
+    background = app.state.service.background
+    if background is not None:
+        background.close()
 
 
 def _page(web: Path):  # type: ignore[no-untyped-def]

@@ -10,6 +10,7 @@ from humble_trowel.core.calls.walk import Walked
 from humble_trowel.core.edits.registry import Edit
 from humble_trowel.core.figures import Concrete, Figure
 from humble_trowel.core.findings import Finding
+from humble_trowel.core.forms.cut_boards import CutPlanOfJob
 from humble_trowel.core.ground.standing import Graded
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
@@ -113,14 +114,23 @@ class StageKnot(BaseModel):
 
 class JobDoubts(BaseModel):
     """What follows after the numbers: every finding in one list, those that stop the call to the plant, how each stage
-    stands, and the concrete counted a second way. records: changes with every record, as in JobState."""
+    stands, and the concrete counted a second way. records: changes with every record, as in JobState. counting: how much
+    of what takes long is done, from 0 to 1; the rest is empty until it is None, so ask again."""
 
+    counting: float | None
     revision: int
     records: str
     concrete: Concrete | None
     findings: list[Finding]
     stops: list[Finding]
     stages: list[StageKnot]
+
+
+class CutPlanState(BaseModel):
+    """The cut plan of a job, or how much of it is worked out, from 0 to 1: then ask again."""
+
+    counting: float | None
+    cuts: CutPlanOfJob | None
 
 
 class Drafted(BaseModel):

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import sqlite3
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from contextlib import contextmanager
 from datetime import UTC, datetime
 from threading import Lock
@@ -11,6 +11,7 @@ from typing import Any
 
 from cachetools import LRUCache
 
+from humble_trowel.api.background import Background
 from humble_trowel.api.schemas import Before, JobDoubts, JobState, StageKnot, YardJob
 from humble_trowel.core.errors import InputError, TrowelError
 from humble_trowel.core.job import Job
@@ -30,6 +31,7 @@ from humble_trowel.store.jobs import Revision
 
 KEPT_BYTES = 128_000_000
 KEPT_ROWS = 20_000
+WAIT_S = 1.0
 
 
 class Service:
@@ -43,6 +45,7 @@ class Service:
         )
         self._crew: tuple[int, Ways] | None = None
         self._newest: dict[str, tuple[str, int, int, str]] = {}  # key of the job last worked on, to take over from
+        self.background = Background() if settings.background else None
         self._yard: LRUCache[tuple[Any, ...], YardJob] = LRUCache(KEPT_ROWS)
 
     @contextmanager
@@ -150,9 +153,34 @@ class Service:
             perimeter=outline.perimeter_text if outline else None,
         )
 
+    def counting(self, job: Job, job_id: str, names: Sequence[str]) -> float | None:
+        """Have slow answers of a job worked out in the background: None once they are at hand, else how far they are.
+
+        Waits for a moment, so that what is quick needs no second asking.
+        """
+        if self.background is None or job.solid is None:
+            return None
+        shares = []
+        for name in names:
+            if job.at_hand(name):
+                continue
+            work = self.background.ask(job_id, name, (job.plan, job.crew), lambda: _given(job))
+            self.background.wait(work, WAIT_S / len(names))
+            if work.state == "done":
+                job.take(name, work.answer)
+            elif work.state != "failed":  # else the job works it out by itself and says why it stumbles
+                shares.append(work.share)
+        return sum(shares) / len(shares) if shares else None
+
     def doubts(self, db: sqlite3.Connection, row: Revision) -> JobDoubts:
         """Every finding of a job and how each stage stands: what follows after the numbers."""
         job = self.job(db, row)
+        counting = self.counting(job, row.job_id, ("second_way", "boards"))
+        if counting is not None:
+            return JobDoubts(
+                revision=row.n, records=records.stamp(db, row.job_id), counting=counting, concrete=None, findings=[],
+                stops=[], stages=[],
+            )  # fmt: skip
         knots = []
         for stage in STAGES:
             stands = standing(stage, job)
@@ -160,6 +188,7 @@ class Service:
         return JobDoubts.model_construct(
             revision=row.n,
             records=records.stamp(db, row.job_id),
+            counting=None,
             concrete=job.concrete,
             findings=findings(job),
             stops=stops(job),
@@ -203,6 +232,11 @@ class Service:
                 order=None, order_unit="", trucks=0, order_m3=0.0, stops=f"Cannot be worked out: {words}", fault=True,
             )  # fmt: skip
         return YardJob(**head, **line.__dict__)
+
+
+def _given(job: Job) -> dict[str, Any]:
+    """What the background process is told of a job."""
+    return {"plan": plan_data(job.plan), "crew": job.crew.model_dump(mode="json")}
 
 
 def document_of(plan: Plan) -> dict[str, Any]:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import socket
 from contextlib import closing
+from dataclasses import replace
 from datetime import UTC, datetime
 from pathlib import Path
 from typing import Annotated
@@ -60,7 +61,11 @@ def _serve(settings: Settings, command: str) -> None:
             stop(f"Port {settings.port} is taken. Give another: ./trowel {command} --port {_another(settings.port)}")
     typer.echo(f"Humble Trowel is at http://127.0.0.1:{settings.port}   (Ctrl-C stops it)")
     config = uvicorn.Config(
-        make_app(settings), host="127.0.0.1", port=settings.port, log_level="warning", access_log=False
+        make_app(replace(settings, background=True)),
+        host="127.0.0.1",
+        port=settings.port,
+        log_level="warning",
+        access_log=False,
     )
     calm_memory()
     uvicorn.Server(config).run()

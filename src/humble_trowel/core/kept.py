@@ -30,6 +30,20 @@ class Keeper:
         self.stumbled[name] = doubts
         return found
 
+    def at_hand(self, name: str) -> bool:
+        """Whether an answer is there without working it out."""
+        if name not in self.answers:
+            kept = getattr(type(self), name)
+            found = kept._again(self)
+            if found is None:
+                return False
+            self.answers[name] = found
+        return True
+
+    def take(self, name: str, answer: object) -> None:
+        """Keep an answer that was worked out elsewhere of the same things."""
+        self.answers.setdefault(name, (answer, []))
+
     def answered(self, name: str, answer: T | None) -> T:
         """An answer that must be there. Raises ComputeError with the stumble that kept it away."""
         if answer is not None:

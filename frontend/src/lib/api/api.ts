@@ -36,6 +36,7 @@ export const api = {
 	setOut: (id: string) => request('get', `${JOB}/set-out`, of(id)),
 	forms: (id: string) => request('get', `${JOB}/forms`, of(id)),
 	cutPlan: (id: string) => request('get', `${JOB}/cut-plan`, of(id)),
+	dropCutPlan: (id: string) => request('delete', `${JOB}/cut-plan`, of(id)),
 	square: (id: string, body: Posted<'/api/jobs/{job_id}/square'>) => request('post', `${JOB}/square`, { ...of(id), body }),
 	straight: (job_id: string, kind: 'string-gaps' | 'form-levels', body: Posted<'/api/jobs/{job_id}/straight/{kind}'>) => request('post', `${JOB}/straight/{kind}`, { path: { job_id, kind }, body }),
 

@@ -38,8 +38,8 @@
 	let height = $state(620);
 	let drag = $state.raw<{ corner: number; ring: XY[]; view: Viewport } | null>(null);
 	const plan = $derived(desk.document);
-	const kept = $derived((desk.kept?.document.outline ?? []));
-	const ring = $derived(drag ? drag.ring : ((plan?.outline ?? [])));
+	const kept = $derived(desk.kept?.document.outline ?? []);
+	const ring = $derived(drag ? drag.ring : (plan?.outline ?? []));
 	const margin = $derived(height < 260 && !sizes ? { x: 30, top: 34, bottom: 14 } : sizes ? { x: Math.min(78, width * 0.17), top: width < 480 ? 88 : 66, bottom: 74 + footHeight } : { x: Math.min(58, width * 0.14), top: 74, bottom: 50 + footHeight });
 	const points = $derived([...ring, ...ghost, ...also]);
 	const fitted = $derived(points.length > 1 ? Viewport.fit(boundsOf(points), width, height, margin) : new Viewport(0.05, 80, height - 120));
@@ -121,7 +121,7 @@
 	<svg {width} {height} role="application" tabindex="0" aria-label={spoken} onkeydown={keys} data-moving={drag !== null}>
 		<Patterns />
 		{#if plan && desk.figure && ring.length}
-			<SheetAreas {view} {plan} figure={desk.figure} {ring} {strips} {labels} moving={drag !== null && !desk.draft?.figure.drawing} />
+			<SheetAreas {view} {plan} figure={desk.figure} {ring} {strips} {labels} moving={drag !== null} />
 			{#if plan.existing.length}<SheetExisting {view} {plan} {width} {height} />{/if}
 			{#each ring as p, i}
 				{@const q = ring[(i + 1) % ring.length] ?? p}

@@ -11,6 +11,7 @@
 		ring: XY[];
 		strips: boolean;
 		labels: boolean;
+		/** the outline is ahead of the drawing, which is then cut to it here */
 		moving: boolean;
 	}
 	let { view, plan, figure, ring, strips, labels, moving }: Props = $props();
@@ -25,7 +26,9 @@
 <path d={view.path([ring])} fill="none" stroke="var(--board)" stroke-width="10" stroke-linejoin="miter" />
 <path d={view.path([ring, ...plan.openings])} fill="var(--slab)" fill-rule="evenodd" />
 <path d={view.path([ring, ...plan.openings])} fill="url(#conc)" fill-rule="evenodd" />
-{#if drawing && !moving}
+{#if moving}<clipPath id="moving-ring"><path d={view.path([ring, ...plan.openings])} clip-rule="evenodd" /></clipPath>{/if}
+{#if drawing}
+	<g clip-path={moving ? 'url(#moving-ring)' : undefined}>
 	{#if strips}
 		{#each drawing.strips as strip}
 			{#if strip.face === 'full'}
@@ -46,6 +49,7 @@
 	{#each drawing.steps as step}
 		<path d={view.path([step], false)} fill="none" stroke="var(--ink)" stroke-width="5" />
 	{/each}
+	</g>
 {/if}
 {#each plan.openings as hole}
 	{@const p = hole.map((spot) => view.px(spot))}
@@ -53,7 +57,7 @@
 	{#if p.length === 4}<path d="M{p[0]}L{p[2]}M{p[1]}L{p[3]}" stroke="var(--line)" stroke-width="1" />{/if}
 {/each}
 <path d={view.path([ring])} fill="none" stroke="var(--ink)" stroke-width="2.6" />
-{#if labels && drawing && !moving}
+{#if labels && drawing}
 	{#each drawing.zones as zone}
 		{@const [x, y] = view.px(zone.at)}
 		{@const room = wide(zone)}

@@ -116,7 +116,7 @@ test('a job that is gone says so', async () => {
 });
 
 test('what follows after the numbers joins its own revision, and a late answer to an older one is let go', async () => {
-	const told = (revision: number, records = '0') => ({ revision, records, concrete: { second_way_m3: revision }, findings: [], stops: [], stages: [{ id: 'lines', state: 'tight', words: 'closes' }] });
+	const told = (revision: number, records = '0') => ({ revision, records, counting: null as number | null, concrete: { second_way_m3: revision }, findings: [], stops: [], stages: [{ id: 'lines', state: 'tight', words: 'closes' }] });
 	doubts.push(answer(told(1)));
 	const desk = await opened();
 	await vi.advanceTimersByTimeAsync(10);
@@ -137,6 +137,18 @@ test('what follows after the numbers joins its own revision, and a late answer t
 	expect(desk.doubts?.records).toBe('0'); // an answer with a record more belongs to another state
 });
 
+test('what takes long is asked for again until it is there, and says how far it is', async () => {
+	const told = { revision: 1, records: '0', concrete: null, findings: [], stops: [], stages: [] };
+	let free: (value: Response) => void = () => undefined;
+	doubts.push(answer({ ...told, counting: 0.4 }), new Promise<Response>((done) => (free = done)));
+	const desk = await opened();
+	await vi.advanceTimersByTimeAsync(10);
+	expect([desk.counting, desk.doubts]).toEqual([0.4, null]);
+	free(answer({ ...told, counting: null, concrete: { second_way_m3: 1 } }));
+	await vi.advanceTimersByTimeAsync(10);
+	expect([desk.counting, desk.doubts?.revision, desk.kept?.figure.concrete?.second_way_m3]).toEqual([null, 1, 1]);
+});
+
 test('where a draft is slow the numbers come first, and the drawing when the hand rests', async () => {
 	const desk = await opened();
 	const slow = new Promise<Response>((done) => setTimeout(() => done(answer({ document: { n: 1 }, figure: { drawing: {} }, summary: '' })), 400));
@@ -146,6 +158,9 @@ test('where a draft is slow the numbers come first, and the drawing when the han
 	await first;
 	replies.push(answer({ document: { n: 2 }, figure: { drawing: null }, summary: '' }), answer({ document: { n: 2 }, figure: { drawing: { strips: [] } }, summary: '' }));
 	await desk.try([SIDE]);
+	expect(desk.draft?.document).toEqual({ n: 2 }); // new numbers, over the drawing that was there
+	expect(desk.draft?.figure.drawing).toEqual({});
+	await vi.advanceTimersByTimeAsync(100);
 	expect(sent.slice(1).map((row) => row.body['numbers'])).toEqual([false, true, false]);
 	expect(desk.draft?.figure.drawing).toEqual({ strips: [] });
 });

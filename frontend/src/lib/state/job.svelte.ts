@@ -6,8 +6,10 @@ import { w } from '../words/words';
 import { cornerId, type Listed, rowId } from './ids';
 import { session } from './session.svelte';
 
-/** a draft that takes longer is asked for in two parts */
-const SLOW_MS = 60;
+/** a draft that takes longer is asked for in two parts: numbers at once, the drawing when the hand rests or it is too old */
+const SLOW_MS = 40;
+const REST_MS = 90;
+const OLD_MS = 400;
 export type Edit = Keep['edits'][number];
 interface Waiting {
 	edit_id: string;
@@ -32,6 +34,8 @@ export class JobDesk {
 	draft = $state.raw<Drafted | null>(null);
 	/** what follows after the numbers: every finding, how each stage stands; of an older revision while it is on its way */
 	doubts = $state.raw<JobDoubts | null>(null);
+	/** how much of what takes long is done, from 0 to 1; null when all of it is there */
+	counting = $state<number | null>(null);
 	/** edits behind the draft, shown on the board with Keep and Drop */
 	trying = $state.raw<Edit[]>([]);
 	problem = $state.raw<Problem | null>(null);
@@ -126,6 +130,8 @@ export class JobDesk {
 		try {
 			const got = await api.doubts(this.id);
 			const now = this.kept;
+			if (now === asked) this.counting = got.counting;
+			if (got.counting !== null) return now === asked ? void this.#follow() : undefined;
 			if (now?.revision !== got.revision || now.records !== got.records) return;
 			this.doubts = got;
 			this.kept = { ...now, figure: { ...now.figure, concrete: got.concrete ?? now.figure.concrete } };
@@ -197,14 +203,22 @@ export class JobDesk {
 		this.dropDraft();
 	}
 
-	/** the drawing of this job cannot keep up with a drag: numbers come first, the drawing when it rests */
+	/** the drawing of this job cannot keep up with a drag */
 	#slow = false;
+	#drawnAt = 0;
+	#rest: ReturnType<typeof setTimeout> | undefined;
 	#drafted(edits: Edit[], numbers: boolean): Promise<Drafted> {
 		const body = { revision: this.kept?.revision ?? 1, edits, every_diagonal: false, quick: true, numbers };
 		return api.draft(this.id, body);
 	}
+	/** New numbers over the drawing that is on the screen. */
+	#overDrawing(got: Drafted): Drafted {
+		const { drawing, cuts, levels, checks, second_pours } = this.figure ?? got.figure;
+		return { ...got, figure: { ...got.figure, drawing, cuts, levels, checks, second_pours } };
+	}
 	/** Compute edits without keeping them; calls while one is under way keep only the newest. */
-	async try(edits: Edit[], at = '') {
+	async try(edits: Edit[], at = '', rests = false) {
+		if (rests && !edits.length) return;
 		this.trying = edits;
 		if (this.#drafting) {
 			this.#next = edits;
@@ -212,16 +226,16 @@ export class JobDesk {
 		}
 		if (!this.kept) return;
 		this.#drafting = true;
+		clearTimeout(this.#rest);
 		try {
-			const at = performance.now();
-			const numbers = this.#slow;
+			const began = performance.now();
+			const numbers = this.#slow && !rests && began - this.#drawnAt < OLD_MS;
 			const got = await this.#drafted(edits, numbers);
-			if (this.trying.length) this.draft = got;
+			const took = performance.now() - began;
+			if (this.trying.length) this.draft = numbers ? this.#overDrawing(got) : got;
 			this.problem = null;
-			if (numbers && !this.#next && this.trying.length) {
-				const whole = await this.#drafted(edits, false); // it rests: now the drawing
-				if (this.trying.length && !this.#next) this.draft = whole;
-			} else if (!numbers) this.#slow = performance.now() - at > SLOW_MS;
+			if (numbers) this.#rest = setTimeout(() => void this.try(this.trying, at, true), REST_MS);
+			else [this.#slow, this.#drawnAt] = [took > SLOW_MS, performance.now()];
 		} catch (error) {
 			if (error instanceof ApiProblem) {
 				this.problem = error.problem;
@@ -238,6 +252,7 @@ export class JobDesk {
 		return this.trying.length ? this.keep(this.trying, at) : false;
 	}
 	dropDraft() {
+		clearTimeout(this.#rest);
 		this.draft = null;
 		this.trying = [];
 		this.#next = null;

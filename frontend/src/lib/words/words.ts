@@ -113,6 +113,7 @@ export const w = {
 		slices: (n: string, wide: string) => `Same slab in ${n} slices, left to right, shown by the ${wide}.`,
 		foot: 'foot',
 		halfMetre: 'half metre',
+		counting: (share: number) => `Counting it a second way: ${Math.round(share * 100)} %.`,
 		compare: (slices: string, parts: string, unit: string) => `Slices ${slices} ${unit}, parts ${parts} ${unit}.`,
 		loads: 'Loads',
 		card: 'Read this to the plant',

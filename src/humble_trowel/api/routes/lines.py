@@ -8,7 +8,7 @@ from fastapi import APIRouter, Request
 
 from humble_trowel.api.line_schemas import CheckedAnswer, FormsState, Round, SquareAnswer
 from humble_trowel.api.routes.jobs import JobId, service_of
-from humble_trowel.core.forms.cut_boards import CutPlanOfJob
+from humble_trowel.api.schemas import CutPlanState
 from humble_trowel.core.forms.form_plan import doubts_left
 from humble_trowel.core.lines.record_kinds import checked_side
 from humble_trowel.core.lines.records import FormBack
@@ -38,10 +38,20 @@ def forms(request: Request, job_id: JobId) -> FormsState:
 
 
 @router.get("/cut-plan")
-def cut_plan(request: Request, job_id: JobId) -> CutPlanOfJob:
+def cut_plan(request: Request, job_id: JobId) -> CutPlanState:
     """Which boards to buy and how to cut them."""
-    job = service_of(request).laid_out(job_id)
-    return job.answered("boards", job.boards)
+    service = service_of(request)
+    job = service.laid_out(job_id)
+    counting = service.counting(job, job_id, ("boards",))
+    return CutPlanState(counting=counting, cuts=job.answered("boards", job.boards) if counting is None else None)
+
+
+@router.delete("/cut-plan", status_code=204)
+def drop_cut_plan(request: Request, job_id: JobId) -> None:
+    """Let go of a cut plan that is being worked out."""
+    background = service_of(request).background
+    if background is not None:
+        background.drop(job_id, "boards")
 
 
 @router.post("/square")

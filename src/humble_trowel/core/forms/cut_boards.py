@@ -18,6 +18,7 @@ from humble_trowel.core.guard import answers
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.plan.form_ways import FormWays
 from humble_trowel.core.plan.ways import JobWays
+from humble_trowel.core.progress import tick
 from humble_trowel.core.units import say_length
 
 
@@ -85,7 +86,9 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: JobWays) -> CutPlanOfJob:
     cost = bound_cents = splices = saved = more = 0
     counts: dict[str, int] = {}
     bought = bound_mm = 0.0
-    for mark, runs in _runs(plan, forms).items():
+    by_mark = _runs(plan, forms)
+    for at, (mark, runs) in enumerate(by_mark.items()):
+        tick(at / len(by_mark))
         kind = next((board for board in own.boards if board.mark == mark), None)
         if kind is None:
             continue

@@ -20,11 +20,13 @@ from humble_trowel.core.geometry.slice_parts import Void, part_strips, plan_void
 from humble_trowel.core.geometry.slice_slabs import Slab, plan_slabs
 from humble_trowel.core.geometry.slice_strips import FAR, Strip, plan_strips
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.progress import tick
 
 Array = NDArray[np.float64]
 Index = NDArray[np.intp]
 HALF_INCH_MM = 12.7
 CENTIMETRE_MM = 10.0
+AT_ONCE, LEAST_LINES, MOST_LINES = 150_000, 250, 4000  # lines of plan points worked on at once, by strips
 GAUSS = 0.5 / math.sqrt(3.0)
 
 
@@ -55,9 +57,17 @@ def count_by_slices(plan: Plan) -> Slices:
     cuts = borders(nominal, [plan.outline, *rings], strips)
     owner = np.clip(np.searchsorted(nominal, cuts[:-1] + np.diff(cuts) / 2, side="right") - 1, 0, count - 1)
 
+    lines = min(MOST_LINES, max(LEAST_LINES, AT_ONCE // max(1, len(strips))))
+    done = 0
+
     def area(x: Array) -> Array:
-        parts = np.array_split(x, max(1, len(x) // 4000))
-        return np.concatenate([_slice_areas(plan, strips, part) for part in parts])
+        nonlocal done
+        found = []
+        for part in np.array_split(x, max(1, len(x) // lines)):
+            found.append(_slice_areas(plan, strips, part))
+            done += len(part)
+            tick(min(0.95, done / (3 * count)))  # slices that bend are halved until they do not
+        return np.concatenate(found)
 
     m3 = integrate(cuts, area, owner, count) / 1e9
     return Slices(nominal[:-1] + width / 2, width, np.asarray(m3, dtype=np.float64))

@@ -46,7 +46,7 @@
 			<tr class="sum"><td></td><td>{w.order.drawn}</td><td class="how"></td><td class="r"><Num working={concrete.net} text={concrete.net_text} /></td>{#if any}<td></td>{/if}</tr>
 		</tbody>
 	</table>
-	<p>{w.edges.both(concrete.net_text, concrete.second_way_text)} {concrete.agree}</p>
+	<p>{concrete.second_way_text ? `${w.edges.both(concrete.net_text, concrete.second_way_text)} ${concrete.agree}` : desk.counting === null ? concrete.agree : w.order.counting(desk.counting)}</p>
 	{#if pours.length}
 		<h3 class="desk-head">{w.edges.secondPours}</h3>
 		<table class="desk-table">

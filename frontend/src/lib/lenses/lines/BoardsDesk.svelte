@@ -11,7 +11,8 @@
 	const marks = $derived([...new Set(cuts?.boards.map((board) => board.mark) ?? [])]);
 </script>
 
-{#if data.working && !cuts}<p role="status" class="big">{w.lines.working}</p>{/if}
+{#if data.working}<p role="status" class="big">{w.lines.working(data.share)} <button type="button" class="act quiet" onclick={() => void data.letGo()}>{w.lines.letGo}</button></p>{/if}
+{#if data.gone}<p role="status" class="big">{w.lines.letGone} <button type="button" class="act quiet" onclick={() => void data.load('boards')}>{w.lines.cutAgain}</button></p>{/if}
 {#if cuts}
 	<p class="big"><Frac text={cuts.verdict} /></p>
 	{#each cuts.findings as doubt}<p class="wrong"><Frac text={doubt.words} /> {doubt.remedy}</p>{/each}
@@ -35,7 +36,7 @@
 	{#if picked}<p role="status"><b><Frac text={picked.where} /></b>: <Frac text={picked.why} /></p>{/if}
 	<p class="label"><Frac text={w.lines.cleats(cuts.cleats)} /></p>
 	<p class="label">{w.lines.cutHow}</p>
-{:else if !data.working}<p>{data.problem || w.lines.noForms}</p>{/if}
+{:else if !data.working && !data.gone}<p>{data.problem || w.lines.noForms}</p>{/if}
 
 <style>
 	.big {

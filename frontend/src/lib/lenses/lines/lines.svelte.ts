@@ -15,7 +15,11 @@ export class LinesData {
 	/** records have been fetched */
 	recorded = $state(false);
 	/** the cut plan is being worked out */
+	/** the cuts take so long that it is said */
 	working = $state(false);
+	share = $state(0);
+	/** the cuts were let go half-way */
+	gone = $state(false);
 	problem = $state('');
 	#asked = 0;
 
@@ -40,13 +44,27 @@ export class LinesData {
 		}
 	}
 	async #cut(ask: number) {
-		this.working = true;
+		this.gone = false;
+		this.share = 0;
+		const slow = setTimeout(() => (this.working = ask === this.#asked), 300);
 		try {
-			const cuts = await api.cutPlan(this.desk.id);
-			if (ask === this.#asked) this.cuts = cuts;
+			let got = await api.cutPlan(this.desk.id);
+			while (got.counting !== null && ask === this.#asked && !this.gone) {
+				this.share = got.counting;
+				got = await api.cutPlan(this.desk.id);
+			}
+			if (ask === this.#asked && !this.gone) this.cuts = got.cuts;
 		} finally {
-			this.working = false;
+			clearTimeout(slow);
+			if (ask === this.#asked) this.working = false;
 		}
+	}
+	/** Stop working out the cuts. */
+	async letGo() {
+		this.gone = true;
+		this.working = false;
+		this.cuts = null;
+		await api.dropCutPlan(this.desk.id);
 	}
 	async loadRecords() {
 		this.records = await api.records(this.desk.id);

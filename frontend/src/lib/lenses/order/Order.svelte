@@ -28,7 +28,7 @@
 			</g>
 		{/each}
 	{/snippet}
-	{#snippet foot()}{#if concrete}<SliceBars {concrete} units={desk.units} {unit} />{/if}{/snippet}
+	{#snippet foot()}{#if concrete}<SliceBars {concrete} counting={desk.counting} units={desk.units} {unit} />{/if}{/snippet}
 </Sheet>
 <Bench question={w.ask.order} jobId={desk.id}>
 	{#if concrete}

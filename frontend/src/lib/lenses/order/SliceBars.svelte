@@ -2,7 +2,7 @@
 	/** The second way: the same slab in slices, drawn under the plan at the plan's own scale. */
 	import type { Concrete } from '../../api/schema';
 	import { w } from '../../words/words';
-	let { concrete, units, unit }: { concrete: Concrete; units: 'ft-in' | 'mm'; unit: string } = $props();
+	let { concrete, counting, units, unit }: { concrete: Concrete; counting: number | null; units: 'ft-in' | 'mm'; unit: string } = $props();
 	let width = $state(380);
 	const most = $derived(Math.max(...concrete.slices.map((bar) => bar.m3), 1e-9));
 	const step = $derived((width - 2) / concrete.slices.length);
@@ -19,7 +19,7 @@
 		{/each}
 		<path d="M0 {height - 2}H{width}" stroke="var(--ink)" stroke-width="2.4" />
 	</svg>
-	<p class="says">{w.order.compare(concrete.second_way_text, concrete.net_text, unit)} {concrete.agree}</p>
+	<p class="says" role="status">{concrete.second_way_text ? `${w.order.compare(concrete.second_way_text, concrete.net_text, unit)} ${concrete.agree}` : counting === null ? concrete.agree : w.order.counting(counting)}</p>
 </div>
 
 <style>
