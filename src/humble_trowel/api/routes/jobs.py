@@ -123,7 +123,7 @@ def draft(request: Request, job_id: JobId, body: Draft) -> Response:
         plan, summary = apply(job.plan, body.edits)
         job = Job(plan, job.crew, job.records, before=before)
     if body.numbers and body.edits and job.plan.outline is not None:
-        result = job.number_figure()
+        result = job.number_figure(before)
     elif body.quick and body.edits:
         result = job.draft_figure(before)
     else:

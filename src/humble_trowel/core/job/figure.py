@@ -44,8 +44,15 @@ class FigureAnswers(LinesAnswers):
             "corner_levels", "Levels of the corners", lambda: corner_levels(self.plan, self.shape.cells), []
         )
 
-    def number_figure(self) -> Figure:
-        """The numbers alone, for a drag that the drawing cannot keep up with: outline, ledger, order and trucks."""
+    def _as_before(self, before: FigureAnswers, *names: str) -> None:
+        """While something is dragged, take these answers as they were."""
+        for name in names if self.solid is not None and before.solid is not None else ():
+            self.take(name, getattr(before, name))
+
+    def number_figure(self, before: FigureAnswers) -> Figure:
+        """The numbers alone, for a drag that the drawing cannot keep up with: outline, ledger, order and trucks. What the
+        site measured counts as it did before."""
+        self._as_before(before, "measured")
         concrete, outline = self.numbers, self.outline_with(diagonals=False)
         doubts = self.stumbles("solid", "numbers")
         ordered = concrete.ordered if concrete else None
@@ -53,11 +60,9 @@ class FigureAnswers(LinesAnswers):
         return Figure(outline, concrete, ordered.trucks if ordered else [], doubts, lines, None, [], [], [], [])
 
     def draft_figure(self, before: FigureAnswers) -> Figure:
-        """The figure while something is dragged: numbers, drawing and places anew; doubts about the shape and the rules at
-        the edge as they were before, until it is let go."""
-        if self.plan.outline is not None and self.solid is not None and before.solid is not None:
-            self.answers.setdefault("shape_doubts", (before.shape_doubts, []))
-            self.answers.setdefault("edge_checks", (before.edge_checks, []))
+        """The figure while something is dragged: numbers, drawing and places anew; doubts about the shape, the rules at
+        the edge and what the site measured as they were before, until it is let go."""
+        self._as_before(before, "measured", "shape_doubts", "edge_checks")
         return self.figure_with(quick=True)
 
     @kept("plan", "ways", "records")
