@@ -78,30 +78,8 @@ NOTHING: Row = ([], Plane(0.0), (0.0, 0.0, 0.0, 0.0))
 MANY, CELLS = 60, 96
 
 
-class Won(NamedTuple):
-    """What of a share lies deeper than all that is under it: ring, by how much, box, and what that adds."""
-
-    ring: Ring
-    gain: Plane
-    box: Box
-    m3: float
-
-
 def gains(share: Piece, depth: Plane, under: Sequence[Lying]) -> list[Piece]:
     """What of a share lies deeper than the facets under it, and by how much. depth: of the share's own facet."""
-    return pieces_of(share, won(share, depth, under))
-
-
-def pieces_of(share: Piece, rows: Sequence[Won]) -> list[Piece]:
-    """Pieces of a share's facet from what it won."""
-    return [
-        Piece(share.part, share.face, share.zone, ring, share.excess, gain, share.inner, box, m3)
-        for ring, gain, box, m3 in rows
-    ]
-
-
-def won(share: Piece, depth: Plane, under: Sequence[Lying]) -> list[Won]:
-    """The same as rings, by the content of share, depth and facets alone."""
     rows: list[Row] = [(share.ring, share.gain, share.box)]
     if len(under) > MANY:
         rows = _won_of_many(rows[0], depth, under)
@@ -109,7 +87,12 @@ def won(share: Piece, depth: Plane, under: Sequence[Lying]) -> list[Won]:
         for old in under:
             gain = depth.minus(old.depth)
             rows = [left for row in rows for left in (_past(row, gain, old) or (row,)) if left[0]]
-    return [Won(ring, gain, box, ring_volume_m3(ring, gain)) for ring, gain, box in rows if ring]
+    part, face, zone, excess, inner = share.part, share.face, share.zone, share.excess, share.inner
+    return [
+        Piece(part, face, zone, ring, excess, gain, inner, box, ring_volume_m3(ring, gain))
+        for ring, gain, box in rows
+        if ring
+    ]
 
 
 def _past(row: Row, gain: Plane, old: Lying) -> list[Row] | None:

@@ -9,10 +9,11 @@ what one facet adds depends only on those that overlap it. Recesses take from wh
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, field
 from functools import cached_property, partial
 
+import numpy as np
 import shapely
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
@@ -26,14 +27,12 @@ from humble_trowel.core.geometry.recesses import recess_change_m3
 from humble_trowel.core.geometry.shares import (
     Lying,
     Piece,
-    Won,
     clip,
     convex_ring,
     convex_rings,
+    gains,
     overlapping,
-    pieces_of,
     split,
-    won,
 )
 from humble_trowel.core.geometry.strips import edge_runs, strip_facets
 from humble_trowel.core.geometry.tops import Plane
@@ -42,6 +41,7 @@ from humble_trowel.core.memo import ByContent
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import Recess
 
+NEAR_MM = 1.0
 ON_BORDER_MM = 1e-3  # a spot on the mitre between two pieces belongs to both
 
 
@@ -124,9 +124,19 @@ def build_solid(plan: Plan) -> Solid:
     for piece in pieces:
         added[piece.part] += piece.m3
     first = first_number(plan, "recess")
-    for row, recess in enumerate(plan.recesses):
-        added[first + row] = recess_change_m3(recess, cells, pieces)
+    for row, near in enumerate(_near(plan.recesses, pieces)):
+        added[first + row] = recess_change_m3(plan.recesses[row], cells, near)
     return Solid(cells, pieces, added, laying.clipped_m2, parts_of(plan), facets, list(plan.recesses))
+
+
+def _near(recesses: Sequence[Recess], pieces: Sequence[Piece]) -> Iterator[list[Piece]]:
+    """The pieces that may lie under each recess, in their order."""
+    boxes = np.array([piece.box for piece in pieces]).reshape(-1, 4)
+    for recess in recesses:
+        x0, y0, x1, y1 = box_of(recess.polygon)
+        low = (boxes[:, 0] < x1 + NEAR_MM) & (boxes[:, 1] < y1 + NEAR_MM)
+        hit = low & (boxes[:, 2] > x0 - NEAR_MM) & (boxes[:, 3] > y0 - NEAR_MM)
+        yield [pieces[at] for at in np.flatnonzero(hit).tolist()]
 
 
 def all_facets(plan: Plan, cells: Sequence[Cell]) -> list[Facet]:
@@ -141,7 +151,7 @@ def all_facets(plan: Plan, cells: Sequence[Cell]) -> list[Facet]:
 
 
 # What a share wins depends on it and on what lies under it, nothing else. A facet's name stands for its ring and depth.
-_WON: ByContent[list[Won]] = ByContent(20_000)
+_WON: ByContent[list[Piece]] = ByContent(20_000)
 _NAMES: ByContent[object] = ByContent(40_000)
 
 
@@ -168,8 +178,8 @@ class Laying:
             order = sorted(earlier[index], key=rank.__getitem__)
             under, below, depth = [lying[at] for at in order], tuple([names[at] for at in order]), facets[index].depth
             for share in shares:
-                content = (tuple(share.ring), share.gain, depth, below)
-                pieces.extend(pieces_of(share, _WON.get(content, partial(won, share, depth, under))))
+                content = (tuple(share.ring), share.gain, depth, below, share.part, share.face, share.zone)
+                pieces.extend(_WON.get(content, partial(gains, share, depth, under)))
         return pieces
 
     def shares(self, facets: Sequence[Facet]) -> list[list[Piece]]:
