@@ -73,9 +73,7 @@ class Service:
 
     def records(self, db: sqlite3.Connection, job_id: str) -> SiteRecords:
         """What the site wrote down about a job, without what was corrected."""
-        rows = records.of_job(db, job_id)
-        gone = {row.supersedes for row in rows if row.supersedes}
-        return read_records((row.id, row.kind, row.document) for row in rows if row.id not in gone)
+        return read_records(records.standing(db, job_id))
 
     def job(self, db: sqlite3.Connection, row: Revision, plan: Plan | None = None, *, passing: bool = False) -> Job:
         """A revision with all its answers, under the present ways and records. plan: of the revision, where it is at hand.

@@ -26,6 +26,7 @@ RECORD_KINDS: tuple[RecordKind[Any], ...] = (*LINES_RECORDS, *GROUND_RECORDS, St
 KIND_OF: dict[str, RecordKind[Any]] = {kind.name: kind for kind in RECORD_KINDS}
 
 
-def read_records(rows: Iterable[tuple[str, str, dict[str, Any]]]) -> SiteRecords:
-    """Site records from stored ones as (id, kind, values), oldest first; superseded ones are left out by the caller."""
-    return SiteRecords((name, KIND_OF[kind].values.model_validate(values)) for name, kind, values in rows)
+def read_records(rows: Iterable[tuple[str, str, str]]) -> SiteRecords:
+    """Site records from stored ones as (id, kind, values as JSON text), oldest first; superseded ones are left out by the
+    caller."""
+    return SiteRecords.unread((name, KIND_OF[kind].values, text) for name, kind, text in rows)

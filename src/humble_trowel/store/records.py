@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 import sqlite3
+from collections.abc import Iterator
 from dataclasses import dataclass
 from typing import Any
 
@@ -61,6 +62,18 @@ _OF_JOB = f"select {_COLUMNS} from records where job_id = :job and (:kind is nul
 def of_job(db: sqlite3.Connection, job_id: str, kind: str | None = None) -> list[Record]:
     """All records of a job, the oldest first; of one kind where given."""
     return [_record(row) for row in db.execute(_OF_JOB, {"job": job_id, "kind": kind})]
+
+
+_STANDING = """
+select id, kind, document from records where job_id = :job
+and id not in (select supersedes from records where job_id = :job and supersedes is not null) order by at, rowid
+"""
+
+
+def standing(db: sqlite3.Connection, job_id: str) -> Iterator[tuple[str, str, str]]:
+    """(id, kind, values as JSON text) of a job's records that nothing supersedes, the oldest first."""
+    for row in db.execute(_STANDING, {"job": job_id}):
+        yield row["id"], row["kind"], row["document"]
 
 
 _STAMP = "select count(*) || '/' || coalesce(max(rowid), 0) from records where job_id = :job"

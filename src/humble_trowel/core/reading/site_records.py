@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 from collections.abc import Iterable
 from typing import TypeVar
 
@@ -19,9 +20,21 @@ class SiteRecords:
         for name, values in rows:
             by_kind.setdefault(type(values), []).append((name, values))
         self._rows = {kind: tuple(own) for kind, own in by_kind.items()}
+        self._unread: dict[type[Model], list[tuple[str, str]]] = {}
+
+    @classmethod
+    def unread(cls, rows: Iterable[tuple[str, type[Model], str]]) -> SiteRecords:
+        """The same from rows of (id, class of the values, values as JSON text), each kind read when it is asked for."""
+        made = cls()
+        for name, kind, text in rows:
+            made._unread.setdefault(kind, []).append((name, text))
+        return made
 
     def named(self, kind: type[V]) -> tuple[tuple[str, V], ...]:
         """(id, values) of every record of a kind."""
+        waiting = self._unread.get(kind)
+        if waiting and kind not in self._rows:
+            self._rows[kind] = tuple([(name, kind.model_validate(json.loads(text))) for name, text in waiting])
         return self._rows.get(kind, ())  # type: ignore[return-value]
 
     def of(self, kind: type[V]) -> tuple[V, ...]:
@@ -35,7 +48,8 @@ class SiteRecords:
 
     def plus(self, name: str, values: Model) -> SiteRecords:
         """These records and one more."""
-        return SiteRecords([*(row for rows in self._rows.values() for row in rows), (name, values)])
+        kinds = list(dict.fromkeys([*self._rows, *self._unread]))
+        return SiteRecords([*(row for kind in kinds for row in self.named(kind)), (name, values)])
 
 
 NO_RECORDS = SiteRecords()
