@@ -7,12 +7,12 @@ def reading(page, name):
     return page.locator(f"[data-reading='{name}'] .v")
 
 
-def edges(page, job="Tansy Hollow honey house", turn=None):
+def edges(page, job="Tansy Hollow honey house", tab=None):
     page.get_by_role("link", name=job, exact=True).click()
     page.get_by_role("link", name="Edges").click()
     expect(page.locator(".cut svg")).to_be_visible()
-    if turn:
-        page.get_by_role("link", name=turn, exact=True).click()
+    if tab:
+        page.get_by_role("link", name=tab, exact=True).click()
 
 
 def enter(box, text):
@@ -58,7 +58,7 @@ def test_the_cutting_line_is_dragged_and_moved_by_keys(page):
 
 
 def test_beams_from_a_wall_pads_at_their_crossings_and_a_pad_cut(page):
-    edges(page, turn="Beams and pads")
+    edges(page, tab="Beams and pads")
     page.get_by_label("Parallel to").select_option(label="A to B")
     enter(page.get_by_label("B1 every"), "9 in blue")
     expect(page.get_by_role("alert")).to_be_visible()
@@ -88,7 +88,7 @@ def test_a_pad_is_dragged_by_its_tag(page):
 
 
 def test_a_recess_a_door_and_what_goes_through_the_slab(page):
-    edges(page, turn="Zones and recesses")
+    edges(page, tab="Zones and recesses")
     expect(page.locator("svg").get_by_text("−2").first).to_be_visible()
     page.get_by_label("Set recess", exact=True).fill("from A 28' e 4' n, 3' e 3' n 3' w 3' s")
     page.get_by_label("Set recess name").fill("Sump")
@@ -112,7 +112,7 @@ def test_an_old_floor_is_measured_and_the_zone_follows_it(page):
 
 
 def test_ways_to_meet_frost_stand_side_by_side_and_one_is_taken(page):
-    edges(page, turn="Frost")
+    edges(page, tab="Frost")
     for name in ("As drawn", "Deep edge", "Shallow edge in foam", "Frost wall and slab"):
         expect(page.get_by_role("heading", name=name)).to_be_visible()
     enter(page.locator("#freezing-index"), "4600")
@@ -127,7 +127,7 @@ def test_ways_to_meet_frost_stand_side_by_side_and_one_is_taken(page):
 
 
 def test_a_row_of_the_ledger_lights_up_and_says_what_it_brings(page):
-    edges(page, turn="Ledger")
+    edges(page, tab="Ledger")
     page.locator("[data-part='h'] .name").click()
     expect(page.get_by_text("gone without it")).to_be_visible()
     expect(page.get_by_text("through P1, looking")).to_be_visible()

@@ -95,7 +95,7 @@ def test_a_stale_move_of_another_browser_moves_the_beam_it_meant(page, server, b
     file.write_text(json.dumps(job(beam_types=[{"mark": "B1", "width_mm": 300, "depth_mm": 450}], beams=beams)))
     page.get_by_label("Bring in a file").set_input_files(file)
     expect(page.locator("p.name")).to_have_text("test pad")
-    edges = page.url.replace("/lines", "/edges") + "?turn=grid"
+    edges = page.url.replace("/lines", "/edges") + "?tab=grid"
     context = browser.new_context(viewport={"width": 1280, "height": 800})
     other = context.new_page()
     for one in (page, other):

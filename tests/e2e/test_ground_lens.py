@@ -11,13 +11,13 @@ def open_ground(page, name="Ferrier"):
     expect(page.get_by_role("heading", name="How deep, and is it flat?")).to_be_visible()
 
 
-def turn(page, name):
+def tab(page, name):
     page.get_by_role("link", name=name, exact=True).click()
     expect(page.get_by_role("link", name=name, exact=True)).to_have_attribute("aria-current", "page")
 
 
 def set_up(page):
-    turn(page, "Laser")
+    tab(page, "Laser")
     page.get_by_role("button", name="Take it from the stand-in").first.click()
     expect(page.locator("#backsight")).to_have_value(re.compile(r"\d+(\.\d)? mm"))
     page.get_by_role("button", name="It stands").click()
@@ -36,7 +36,7 @@ def test_set_up_shoot_a_grid_find_the_high_spot_and_catch_the_muddy_foot(page):
     set_up(page)
     shoot_the_mark_again(page)
     expect(page.locator(".saying")).to_contain_text("Nothing moved.")
-    turn(page, "Shots")
+    tab(page, "Shots")
     page.get_by_role("button", name=re.compile("^Walk the grid")).click()
     page.get_by_role("button", name=re.compile(r"^Keep \d+ shots$")).click()
     expect(page.locator(".saying .big")).to_contain_text(re.compile(r"Not flat\. \d+ mm high"))
@@ -49,7 +49,7 @@ def test_set_up_shoot_a_grid_find_the_high_spot_and_catch_the_muddy_foot(page):
     page.get_by_role("button", name="Largest gap: Go there").click()
     page.get_by_role("button", name="Shoot here").click()
     expect(page.locator(".verdict[data-verdict='high']")).to_contain_text("Rake off")
-    turn(page, "Laser")
+    tab(page, "Laser")
     shoot_the_mark_again(page)
     expect(page.locator(".saying")).to_contain_text("Mud on the foot")
     expect(page.locator("a[aria-current='step']")).to_contain_text("laser moved")
@@ -59,11 +59,11 @@ def test_set_up_shoot_a_grid_find_the_high_spot_and_catch_the_muddy_foot(page):
 def test_the_yards_follow_the_ground_as_shot_and_the_trench_as_dug(page):
     open_ground(page)
     set_up(page)
-    turn(page, "Shots")
+    tab(page, "Shots")
     page.get_by_role("button", name=re.compile("^Walk the grid")).click()
     page.get_by_role("button", name=re.compile(r"^Keep \d+ shots$")).click()
     expect(page.get_by_text("Enough:")).to_be_visible()
-    turn(page, "As dug")
+    tab(page, "As dug")
     expect(page.locator("[data-reading='order'] .v")).to_contain_text("20.5")
     for i, at in ((1, "0"), (2, "14400")):
         page.get_by_label(f"At {i}", exact=True).fill(at)
@@ -81,7 +81,7 @@ def test_the_yards_follow_the_ground_as_shot_and_the_trench_as_dug(page):
 
 def test_a_build_up_is_edited_in_place_and_bad_stacks_are_said_beside_it(page):
     open_ground(page, "Cole")
-    turn(page, "Build-up")
+    tab(page, "Build-up")
     page.get_by_role("button", name="Add a layer").click()
     page.get_by_label("graded stone thick").fill("5")
     page.get_by_role("button", name="Keep this build-up").click()
@@ -94,13 +94,13 @@ def test_a_build_up_is_edited_in_place_and_bad_stacks_are_said_beside_it(page):
     page.get_by_label("graded stone thick").last.fill('1/2"')
     page.get_by_role("button", name="Keep this build-up").click()
     expect(page.get_by_text("It will not lie flat")).to_be_visible()
-    turn(page, "Stone")
+    tab(page, "Stone")
     expect(page.locator(".stone .big")).to_contain_text("short tons")
 
 
 def test_a_fall_to_a_side_and_to_a_drain_with_a_level_underside(page):
     open_ground(page)
-    turn(page, "Falls")
+    tab(page, "Falls")
     page.get_by_role("button", name="falls toward a side").click()
     page.get_by_label("Fall", exact=True).fill("1 in 3")
     page.get_by_role("button", name="Keep this fall").click()
@@ -141,7 +141,7 @@ def test_a_file_of_shots_that_cannot_be_this_job_is_refused_and_a_good_one_is_ke
 
 def test_tests_and_soft_spots_stand_on_the_plan(page):
     open_ground(page)
-    turn(page, "Tests")
+    tab(page, "Tests")
     expect(page.get_by_role("heading", name="Is it firm?")).to_be_visible()
     expect(page.locator("#test-value")).to_be_visible()
     box = page.locator(".sheet svg").bounding_box()

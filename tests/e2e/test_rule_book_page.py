@@ -32,12 +32,12 @@ def test_from_a_working_to_its_rule_a_try_and_the_countys_word(page):
     limit.get_by_role("button", name="Keep it").click()
     expect(limit.locator(".pen")).to_contain_text("Ann, permit desk")
     page.get_by_role("button", name="‹ Back").click()
-    page.goto(page.url.replace("/order", "/edges?turn=cut"))
+    page.goto(page.url.replace("/order", "/edges?tab=cut"))
     expect(page.get_by_text("Your county says 30″: Ann, permit desk").first).to_be_visible()
 
 
 def test_what_is_typed_stays_when_a_desk_is_left_and_over_a_reload(page):
-    opened(page, "ground?turn=laser")
+    opened(page, "ground?tab=laser")
     page.locator("#mark-name").fill("nail in the post")
     page.locator("#mark-level").fill("4 in below")
     page.get_by_role("link", name="Edges").click()
@@ -45,13 +45,13 @@ def test_what_is_typed_stays_when_a_desk_is_left_and_over_a_reload(page):
     page.get_by_label("New edge type").fill("14 wide 20 deep")
     page.reload()
     expect(page.get_by_label("New edge type")).to_have_value("14 wide 20 deep")
-    page.goto(page.url.split("/edges")[0] + "/ground?turn=laser")
+    page.goto(page.url.split("/edges")[0] + "/ground?tab=laser")
     expect(page.locator("#mark-name")).to_have_value("nail in the post")
     expect(page.locator("#mark-level")).to_have_value("4 in below")
 
 
 def test_a_size_pressed_is_typed_over_and_kept_on_leaving(page):
-    opened(page, "edges?turn=cut")
+    opened(page, "edges?tab=cut")
     page.locator("[data-size='slab-thickness-S2']").first.click()
     box = page.get_by_label("S2 thickness", exact=True)
     expect(box).to_be_focused()
@@ -62,7 +62,7 @@ def test_a_size_pressed_is_typed_over_and_kept_on_leaving(page):
 
 
 def test_a_barrier_can_be_kept_where_stone_was(page):
-    opened(page, "ground?turn=stack", "Ferrier")
+    opened(page, "ground?tab=stack", "Ferrier")
     page.get_by_role("button", name="Add a layer").click()
     last = page.locator(".stack li").nth(-2)
     last.get_by_role("combobox").first.select_option("barrier")

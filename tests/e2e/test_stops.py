@@ -28,7 +28,7 @@ def test_stops_of_ground_and_forms_reach_order_and_yard(page, server, tmp_path):
     row.get_by_role("link", name="Wash bay", exact=True).click()
     page.locator("nav a", has_text="Order").click()
     page.locator("[data-stop='stack-in-air'] a").click()
-    expect(page).to_have_url(re.compile(r"/job/\w+/ground\?turn=stack$"))
+    expect(page).to_have_url(re.compile(r"/job/\w+/ground\?tab=stack$"))
 
 
 def test_on_a_phone_the_stops_stand_above_the_call(phone, tmp_path):

@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** The sheet: the plan, drawn to scale, with what the open lens lays over it. One tab stop; arrows move. */
 	import type { Snippet } from 'svelte';
-	import type { JobDesk } from '../state/job.svelte';
+	import type { JobStore } from '../state/job.svelte';
 	import { w } from '../words/words';
 	import { movedCorner } from './corner_drag';
 	import { sizeLine, snapped, snapStep } from './marks';
@@ -15,7 +15,7 @@
 	import SizeBox from './SizeBox.svelte';
 	import { boundsOf, Viewport, type XY } from './viewport';
 	interface Props {
-		desk: JobDesk;
+		store: JobStore;
 		pick: Pick;
 		title: string;
 		editable?: boolean;
@@ -33,12 +33,12 @@
 		foot?: Snippet;
 		footHeight?: number;
 	}
-	let { desk, pick, title, editable = false, strips = false, labels = true, sizes = true, letters = true, roving = true, ghost = [], also = [], over, key, foot, footHeight = 0 }: Props = $props();
+	let { store, pick, title, editable = false, strips = false, labels = true, sizes = true, letters = true, roving = true, ghost = [], also = [], over, key, foot, footHeight = 0 }: Props = $props();
 	let width = $state(704);
 	let height = $state(620);
 	let drag = $state.raw<{ corner: number; ring: XY[]; view: Viewport } | null>(null);
-	const plan = $derived(desk.document);
-	const kept = $derived(desk.kept?.document.outline ?? []);
+	const plan = $derived(store.document);
+	const kept = $derived(store.kept?.document.outline ?? []);
 	const ring = $derived(drag ? drag.ring : (plan?.outline ?? []));
 	const margin = $derived(height < 260 && !sizes ? { x: 30, top: 34, bottom: 14 } : sizes ? { x: Math.min(78, width * 0.17), top: width < 480 ? 88 : 66, bottom: 74 + footHeight } : { x: Math.min(58, width * 0.14), top: 74, bottom: 50 + footHeight });
 	const points = $derived([...ring, ...ghost, ...also]);
@@ -48,7 +48,7 @@
 		pick.corner !== null
 			? `Corner ${cornerName(pick.corner)}`
 			: pick.side !== null
-				? `${desk.figure?.outline?.sides[pick.side]?.name}, ${desk.figure?.outline?.sides[pick.side]?.call}`
+				? `${store.figure?.outline?.sides[pick.side]?.name}, ${store.figure?.outline?.sides[pick.side]?.call}`
 				: `${title}. ${ring.length} corners.`
 	);
 	const typedAt = $derived.by((): XY => {
@@ -66,25 +66,25 @@
 		const frozen = fitted;
 		const frame = target.ownerSVGElement?.getBoundingClientRect();
 		const from = [...kept];
-		const named = desk.cornerId(corner);
+		const named = store.cornerId(corner);
 		let last: XY | null = null;
 		const move = (now: PointerEvent) => {
 			if (!frame) return;
 			const raw = frozen.mm(now.clientX - frame.left, now.clientY - frame.top);
-			const step = snapStep(desk.units, frozen.scale, now.altKey);
+			const step = snapStep(store.units, frozen.scale, now.altKey);
 			const to: XY = [snapped(raw[0], step), snapped(raw[1], step)];
 			if (last && last[0] === to[0] && last[1] === to[1]) return;
 			last = to;
 			const square = pick.square && !now.shiftKey;
 			drag = { corner, ring: movedCorner(from, corner, to, square), view: frozen };
-			void desk.try([{ op: 'move_corner', corner: named, x_mm: to[0], y_mm: to[1], square }], 'sheet');
+			void store.try([{ op: 'move_corner', corner: named, x_mm: to[0], y_mm: to[1], square }], 'sheet');
 		};
 		const end = async () => {
 			target.removeEventListener('pointermove', move);
 			target.removeEventListener('pointerup', end);
 			target.removeEventListener('pointercancel', end);
-			if (last) await desk.keepDraft('sheet');
-			if (desk.problem || desk.clash) desk.dropDraft();
+			if (last) await store.keepDraft('sheet');
+			if (store.problem || store.clash) store.dropDraft();
 			drag = null;
 		};
 		target.addEventListener('pointermove', move);
@@ -93,12 +93,12 @@
 	}
 
 	function nudge(dx: number, dy: number, event: KeyboardEvent) {
-		const steps = desk.units === 'mm' ? [1, 10, 100] : [25.4 / 16, 25.4, 304.8];
+		const steps = store.units === 'mm' ? [1, 10, 100] : [25.4 / 16, 25.4, 304.8];
 		const step = steps[event.altKey ? 2 : event.shiftKey ? 1 : 0] ?? 1;
 		const corner = pick.corner;
 		const at = corner === null ? undefined : kept[corner];
 		if (corner === null || !at) return;
-		void desk.keep([{ op: 'move_corner', corner: desk.cornerId(corner), x_mm: at[0] + dx * step, y_mm: at[1] + dy * step, square: pick.square }], 'sheet');
+		void store.keep([{ op: 'move_corner', corner: store.cornerId(corner), x_mm: at[0] + dx * step, y_mm: at[1] + dy * step, square: pick.square }], 'sheet');
 	}
 	const ARROWS: Record<string, XY> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
 	function keys(event: KeyboardEvent) {
@@ -109,7 +109,7 @@
 		else if (arrow && n) pick.step(arrow[0] + arrow[1] > 0 ? 1 : -1, n);
 		else if (event.key === 'Enter' && pick.side !== null && editable) pick.typing = true;
 		else if (event.key === ' ' && n) pick.chooseCorner(pick.side ?? ((pick.corner ?? -1) + 1) % n);
-		else if (event.key === 'Delete' && pick.corner !== null && editable) void desk.keep([{ op: 'remove_corner', corner: desk.cornerId(pick.corner) }], 'sheet');
+		else if (event.key === 'Delete' && pick.corner !== null && editable) void store.keep([{ op: 'remove_corner', corner: store.cornerId(pick.corner) }], 'sheet');
 		else if (event.key === 'Escape') pick.none();
 		else return;
 		event.preventDefault();
@@ -120,8 +120,8 @@
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions (the drawing is one tab stop with its own keys) -->
 	<svg {width} {height} role="application" tabindex="0" aria-label={spoken} onkeydown={keys} data-moving={drag !== null}>
 		<Patterns />
-		{#if plan && desk.figure && ring.length}
-			<SheetAreas {view} {plan} figure={desk.figure} {ring} {strips} {labels} moving={drag !== null} />
+		{#if plan && store.figure && ring.length}
+			<SheetAreas {view} {plan} figure={store.figure} {ring} {strips} {labels} moving={drag !== null} />
 			{#if plan.existing.length}<SheetExisting {view} {plan} {width} {height} />{/if}
 			{#each ring as p, i}
 				{@const q = ring[(i + 1) % ring.length] ?? p}
@@ -129,7 +129,7 @@
 				<path d={view.path([[p, q]], false)} class="side" class:on={pick.side === i} data-side={i} onclick={() => pick.chooseSide(i)} />
 			{/each}
 			{@render over?.(view)}
-			{#if sizes}<SheetSizes {view} {ring} figure={desk.figure} {pick} {editable} roomy={width > 480} />{/if}
+			{#if sizes}<SheetSizes {view} {ring} figure={store.figure} {pick} {editable} roomy={width > 480} />{/if}
 			{#if letters}<SheetCorners {view} {ring} {pick} {editable} {grab} />{/if}
 		{/if}
 		{#if ghost.length > 1}
@@ -141,11 +141,11 @@
 			{/each}
 		{/if}
 		{#if points.length > 1}
-			<SheetFurniture {view} units={desk.units} north={plan?.site.north_deg ?? 0} {width} height={height - footHeight} hint={editable && ring.length ? w.lines.drag : ''} />
+			<SheetFurniture {view} units={store.units} north={plan?.site.north_deg ?? 0} {width} height={height - footHeight} hint={editable && ring.length ? w.lines.drag : ''} />
 		{/if}
 	</svg>
 	<div class="title"><h3>{title}</h3>{@render key?.()}</div>
-	{#if pick.typing && pick.side !== null && editable}<SizeBox {desk} {pick} x={typedAt[0]} y={typedAt[1]} />{/if}
+	{#if pick.typing && pick.side !== null && editable}<SizeBox {store} {pick} x={typedAt[0]} y={typedAt[1]} />{/if}
 	{@render foot?.()}
 </section>
 

@@ -2,16 +2,16 @@
 	/** Typing over a side's size on the drawing; the presser chooses which end moves. */
 	import { tick, untrack } from 'svelte';
 	import { note, restored } from '../state/remember.svelte';
-	import type { JobDesk } from '../state/job.svelte';
+	import type { JobStore } from '../state/job.svelte';
 	import { w } from '../words/words';
 	import { cornerName, type Pick } from './pick.svelte';
-	let { desk, pick, x, y }: { desk: JobDesk; pick: Pick; x: number; y: number } = $props();
+	let { store, pick, x, y }: { store: JobStore; pick: Pick; x: number; y: number } = $props();
 	const side = $derived(pick.side ?? 0);
-	const sides = $derived(desk.figure?.outline?.sides ?? []);
+	const sides = $derived(store.figure?.outline?.sides ?? []);
 	let typed = $state('');
 	let box: HTMLInputElement | undefined = $state();
 	let was = '';
-	const key = (at: number) => `${desk.id}/size/${desk.cornerId(at)}`;
+	const key = (at: number) => `${store.id}/size/${store.cornerId(at)}`;
 	$effect(() => {
 		const at = side;
 		untrack(() => {
@@ -23,14 +23,14 @@
 			box?.select();
 		});
 	});
-	const problem = $derived(desk.problemFor('size'));
+	const problem = $derived(store.problemFor('size'));
 	function close(at: number) {
 		note(key(at), '');
 		if (pick.side === at) pick.typing = false;
 	}
 	async function keep(moves: 'start' | 'end', length = typed) {
 		const at = side;
-		if (await desk.keep([{ op: 'set_side', side: desk.cornerId(at), length, moves }], 'size')) close(at);
+		if (await store.keep([{ op: 'set_side', side: store.cornerId(at), length, moves }], 'size')) close(at);
 	}
 	/** Going elsewhere with a size typed keeps it; what cannot be kept waits here for the next time. */
 	function leave(event: FocusEvent) {
@@ -56,7 +56,7 @@
 	<div class="row">
 		<button type="button" class="act quiet" onclick={() => void keep('start')}>{w.lines.moves(cornerName(side))}</button>
 		<button type="button" class="act quiet" onclick={() => void keep('end')}>{w.lines.moves(cornerName((side + 1) % sides.length))}</button>
-		<button type="button" class="act quiet" aria-label={w.shim.close} onclick={() => close(side)}>×</button>
+		<button type="button" class="act quiet" aria-label={w.slip.close} onclick={() => close(side)}>×</button>
 	</div>
 	{#if problem}
 		<p class="wrong" role="alert">

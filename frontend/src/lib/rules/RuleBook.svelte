@@ -6,28 +6,28 @@
 	import Who from '../shell/Who.svelte';
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
-	import { RuleDesk, toOpen, type Units } from './rules.svelte';
+	import { RuleStore, toOpen, type Units } from './rules.svelte';
 	import RuleSheet from './RuleSheet.svelte';
-	const desk = new RuleDesk();
+	const store = new RuleStore();
 	let picked = $state('');
 	async function openBook(asked: { get(name: string): string | null }) {
 		if (!session.ways) await session.loadWays().catch(() => undefined);
-		await desk.load((asked.get('units') as Units | null) ?? session.ways?.reading.new_job_units ?? 'ft-in');
-		pick(toOpen(desk.rules ?? [], asked.get('rule'), asked.get('source')));
+		await store.load((asked.get('units') as Units | null) ?? session.ways?.reading.new_job_units ?? 'ft-in');
+		pick(toOpen(store.rules ?? [], asked.get('rule'), asked.get('source')));
 		await tick();
 		document.querySelector('[data-state="active"][role="tab"]')?.scrollIntoView({ block: 'center' });
 	}
 	function pick(name: string) {
 		picked = name;
-		desk.told = [];
-		desk.problem = null;
+		store.told = [];
+		store.problem = null;
 	}
 	$effect(() => {
 		const asked = page.url.searchParams;
 		untrack(() => void openBook(asked));
 	});
-	const families = $derived([...new Set(desk.shown.map((rule) => rule.name.split('/')[0] ?? ''))]);
-	const open = $derived(desk.shown.some((rule) => rule.name === picked) ? picked : (desk.shown[0]?.name ?? ''));
+	const families = $derived([...new Set(store.shown.map((rule) => rule.name.split('/')[0] ?? ''))]);
+	const open = $derived(store.shown.some((rule) => rule.name === picked) ? picked : (store.shown[0]?.name ?? ''));
 	const counties = $derived(Object.keys(session.ways?.local_rules ?? {}).length);
 </script>
 
@@ -36,37 +36,37 @@
 		<button type="button" class="act quiet" onclick={() => history.back()}>‹ {w.rules.back}</button>
 		<div class="min-w-[200px] flex-1">
 			<h1 class="text-[27px] leading-none font-[840]">{w.rules.title}</h1>
-			<p class="label">{w.rules.lead(desk.rules?.length ?? 0, counties)}</p>
+			<p class="label">{w.rules.lead(store.rules?.length ?? 0, counties)}</p>
 		</div>
-		<input class="well max-w-[300px]" type="search" aria-label={w.rules.find} placeholder={w.rules.find} bind:value={desk.asked} />
+		<input class="well max-w-[300px]" type="search" aria-label={w.rules.find} placeholder={w.rules.find} bind:value={store.asked} />
 		<div class="flex" role="group" aria-label={w.yard.units}>
-			{#each ['ft-in', 'mm'] as const as one}<button type="button" class="act quiet" class:on={desk.units === one} aria-pressed={desk.units === one} onclick={() => void desk.load(one)}>{one === 'mm' ? w.rules.mm : w.rules.ft}</button>{/each}
+			{#each ['ft-in', 'mm'] as const as one}<button type="button" class="act quiet" class:on={store.units === one} aria-pressed={store.units === one} onclick={() => void store.load(one)}>{one === 'mm' ? w.rules.mm : w.rules.ft}</button>{/each}
 		</div>
 		<Who />
 	</header>
-	{#if desk.problem?.at === 'book'}<p class="wrong px-5 py-3" role="alert">{desk.problem.words}</p>{/if}
-	{#if desk.rules}
+	{#if store.problem?.at === 'book'}<p class="wrong px-5 py-3" role="alert">{store.problem.words}</p>{/if}
+	{#if store.rules}
 		<select class="plain-select mx-4 mt-3 hidden font-[640] max-[860px]:block" aria-label={w.rules.title} value={open} onchange={(event) => pick(event.currentTarget.value)}>
 			{#each families as family}
-				<optgroup label={w.rules.families[family as 'volume'] ?? family}>{#each desk.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}<option value={rule.name}>{rule.title}</option>{/each}</optgroup>
-			{:else}<option value="">{w.rules.none(desk.asked)}</option>{/each}
+				<optgroup label={w.rules.families[family as 'volume'] ?? family}>{#each store.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}<option value={rule.name}>{rule.title}</option>{/each}</optgroup>
+			{:else}<option value="">{w.rules.none(store.asked)}</option>{/each}
 		</select>
 		<Tabs.Root orientation="vertical" value={open} onValueChange={pick} class="grid min-h-0 flex-1 grid-cols-[340px_minmax(0,1fr)] max-[860px]:block">
 			<Tabs.List class="overflow-auto border-r-[3px] border-[var(--ink)] bg-[var(--sheet)] max-[860px]:hidden" aria-label={w.rules.title}>
 				{#each families as family}
 					<p class="sticky top-0 bg-[var(--sheet)] px-5 pt-3 pb-1 text-[13px] font-[640] text-[var(--ink2)]">{w.rules.families[family as 'volume'] ?? family}</p>
-					{#each desk.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}
+					{#each store.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}
 						<Tabs.Trigger value={rule.name} class="rule-row flex min-h-[40px] w-full items-center justify-between gap-3 border-t border-[var(--hair)] px-5 py-1 text-left text-[15px] font-[640] data-[state=active]:bg-[var(--ink)] data-[state=active]:text-[var(--sheet)]">
 							<span>{rule.title}</span>
 							{#if rule.limits.some((row) => row.here)}<span class="boxed flex-none">{w.rules.county}</span>{/if}
 						</Tabs.Trigger>
 					{/each}
 				{:else}
-					<p class="px-5 py-6 text-[17px]">{w.rules.none(desk.asked)}</p>
+					<p class="px-5 py-6 text-[17px]">{w.rules.none(store.asked)}</p>
 				{/each}
 			</Tabs.List>
-			{#each desk.shown.filter((rule) => rule.name === open) as rule (rule.name + desk.units)}
-				<Tabs.Content value={rule.name} class="min-h-0 overflow-auto"><RuleSheet {desk} {rule} /></Tabs.Content>
+			{#each store.shown.filter((rule) => rule.name === open) as rule (rule.name + store.units)}
+				<Tabs.Content value={rule.name} class="min-h-0 overflow-auto"><RuleSheet {store} {rule} /></Tabs.Content>
 			{/each}
 		</Tabs.Root>
 	{/if}

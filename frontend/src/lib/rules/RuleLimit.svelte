@@ -4,14 +4,14 @@
 	import Frac from '../ui/Frac.svelte';
 	import { remember } from '../state/remember.svelte';
 	import { w } from '../words/words';
-	import type { RuleDesk } from './rules.svelte';
-	let { desk, limit }: { desk: RuleDesk; limit: LimitRow } = $props();
+	import type { RuleStore } from './rules.svelte';
+	let { store, limit }: { store: RuleStore; limit: LimitRow } = $props();
 	const today = new Date().toLocaleDateString('sv-SE');
 	let typed = $state({ value: '', who: '', at: today });
 	// svelte-ignore state_referenced_locally (one limit for the life of this row)
 	remember(`rules/${limit.key}`, () => (typed.value || typed.who ? typed : null), (old) => old && (typed = old));
 	async function keep() {
-		if (await desk.keep(limit.key, typed.value, typed.who, typed.at)) typed = { value: '', who: '', at: today };
+		if (await store.keep(limit.key, typed.value, typed.who, typed.at)) typed = { value: '', who: '', at: today };
 	}
 </script>
 
@@ -21,7 +21,7 @@
 		{:else}<b class="text-[22px]"><Frac text={limit.standard} /></b>{/if}
 	</p>
 	{#if limit.here}
-		<p><span class="pen">{limit.who}, {limit.at}</span> <button type="button" class="act quiet" onclick={() => void desk.keep(limit.key, '', '', '')}>{w.rules.forget}</button></p>
+		<p><span class="pen">{limit.who}, {limit.at}</span> <button type="button" class="act quiet" onclick={() => void store.keep(limit.key, '', '', '')}>{w.rules.forget}</button></p>
 	{:else}<p class="label">{w.rules.notAsked}</p>{/if}
 	<div class="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">
 		<label class="label w-[120px]">{w.rules.says}<input class="reading w-full" bind:value={typed.value} placeholder={limit.standard} /></label>
@@ -29,5 +29,5 @@
 		<label class="label w-[170px]">{w.rules.when}<input class="reading w-full" type="date" bind:value={typed.at} /></label>
 		<button type="button" class="act quiet" disabled={!typed.value.trim()} onclick={() => void keep()}>{w.rules.keep}</button>
 	</div>
-	{#if desk.problem?.at === limit.key}<p class="wrong" role="alert">{desk.problem.words}</p>{/if}
+	{#if store.problem?.at === limit.key}<p class="wrong" role="alert">{store.problem.words}</p>{/if}
 </section>

@@ -3,10 +3,10 @@
 	import type { RuleRow } from '../api/schema';
 	import Frac from '../ui/Frac.svelte';
 	import { w } from '../words/words';
-	import type { RuleDesk } from './rules.svelte';
+	import type { RuleStore } from './rules.svelte';
 	import RuleLimit from './RuleLimit.svelte';
 	import RuleTry from './RuleTry.svelte';
-	let { desk, rule }: { desk: RuleDesk; rule: RuleRow } = $props();
+	let { store, rule }: { store: RuleStore; rule: RuleRow } = $props();
 	const [heads = [], ...rows] = $derived(rule.table);
 </script>
 
@@ -21,12 +21,12 @@
 		{#if rule.edition}<span class="boxed">{rule.edition}</span>{/if}
 		{rule.source_words}
 	</p>
-	{#each rule.limits as limit (limit.key)}<RuleLimit {desk} {limit} />{/each}
-	{#if rule.asks.length}<RuleTry {desk} {rule} />{/if}
+	{#each rule.limits as limit (limit.key)}<RuleLimit {store} {limit} />{/each}
+	{#if rule.asks.length}<RuleTry {store} {rule} />{/if}
 	{#if rows.length}
 		<div class="overflow-x-auto">
 			<h3>{w.rules.table}</h3>
-			<table class="desk-table mt-1">
+			<table class="panel-table mt-1">
 				<thead><tr>{#each heads as head}<th>{head}</th>{/each}</tr></thead>
 				<tbody>{#each rows as row}<tr>{#each row as cell, i}{#if i}<td><Frac text={cell} /></td>{:else}<th scope="row"><Frac text={cell} /></th>{/if}{/each}</tr>{/each}</tbody>
 			</table>

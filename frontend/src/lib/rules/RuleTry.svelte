@@ -3,23 +3,23 @@
 	import type { RuleRow } from '../api/schema';
 	import Frac from '../ui/Frac.svelte';
 	import { w } from '../words/words';
-	import type { RuleDesk } from './rules.svelte';
-	let { desk, rule }: { desk: RuleDesk; rule: RuleRow } = $props();
+	import type { RuleStore } from './rules.svelte';
+	let { store, rule }: { store: RuleStore; rule: RuleRow } = $props();
 	let typed = $state<Record<string, string>>({});
 	const value = (key: string) => typed[key] ?? rule.asks.find((ask) => ask.key === key)?.example ?? '';
 	const values = () => Object.fromEntries(rule.asks.map((ask) => [ask.key, value(ask.key)]));
 	let timer: ReturnType<typeof setTimeout> | undefined;
 	const run = (wait = 0) => {
 		clearTimeout(timer);
-		timer = setTimeout(() => void desk.try(rule.name, values()), wait);
+		timer = setTimeout(() => void store.try(rule.name, values()), wait);
 	};
 	$effect(() => {
 		void rule.limits; // the county's word counts here too
 		run();
 		return () => clearTimeout(timer);
 	});
-	const wrong = (key: string) => (desk.problem?.at === key ? desk.problem : null);
-	const stray = $derived(desk.problem && !rule.asks.some((ask) => ask.key === desk.problem?.at) && !rule.limits.some((row) => row.key === desk.problem?.at) ? desk.problem.words : '');
+	const wrong = (key: string) => (store.problem?.at === key ? store.problem : null);
+	const stray = $derived(store.problem && !rule.asks.some((ask) => ask.key === store.problem?.at) && !rule.limits.some((row) => row.key === store.problem?.at) ? store.problem.words : '');
 </script>
 
 <form class="border-t-2 border-[var(--ink)] pt-3" onsubmit={(event) => { event.preventDefault(); run(); }}>
@@ -38,8 +38,8 @@
 		{/each}
 	</div>
 	{#if stray}<p class="wrong mt-2" role="alert">{stray}</p>{/if}
-	<ol class="mt-3 grid gap-2 bg-[var(--shim)] px-4 py-3 text-[var(--board-ink)]" aria-live="polite" hidden={!desk.told.length}>
-		{#each desk.told as line}
+	<ol class="mt-3 grid gap-2 bg-[var(--slip)] px-4 py-3 text-[var(--board-ink)]" aria-live="polite" hidden={!store.told.length}>
+		{#each store.told as line}
 			<li class="text-[16px]"><b>{line.name}</b>{#if line.shown}&#32;=&#32;<Frac text={line.shown} />{/if} <b class="text-[19px] font-[800]">= <Frac text={line.text} /></b>{#if line.note}<span class="block text-[14px]">{line.note}</span>{/if}</li>
 		{/each}
 	</ol>

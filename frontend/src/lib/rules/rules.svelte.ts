@@ -22,7 +22,7 @@ export function toOpen(rules: RuleRow[], name: string | null, source: string | n
 	return (rules.find((rule) => rule.name === name) ?? rules.find((rule) => rule.source === source) ?? rules[0])?.name ?? '';
 }
 
-export class RuleDesk {
+export class RuleStore {
 	rules = $state.raw<RuleRow[] | null>(null);
 	units = $state<Units>('ft-in');
 	asked = $state('');

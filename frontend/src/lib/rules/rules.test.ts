@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { RuleRow } from '../api/schema';
 import { session } from '../state/session.svelte';
-import { found, RuleDesk, toOpen } from './rules.svelte';
+import { found, RuleStore, toOpen } from './rules.svelte';
 
 const rule = (name: string, source: string, words: string): RuleRow => ({ name, title: words, what: '', formula: 'a − b', source, source_words: 'IRC R403', standing: 'standard', edition: '2021', table: [['index', '2500']], asks: [], limits: [] });
 const book = [rule('edges/bury', 'bury', 'How deep an edge is buried'), rule('edges/frost', 'frost', 'Edge against frost')];
@@ -21,7 +21,7 @@ describe('the rule book', () => {
 	});
 });
 
-describe('its desk', () => {
+describe('its store', () => {
 	let asked: { method: string; url: string; body: unknown }[] = [];
 	let replies: Record<string, () => Promise<{ status: number; body: unknown }>> = {};
 	const say = (status: number, body: unknown) => () => Promise.resolve({ status, body });
@@ -39,38 +39,38 @@ describe('its desk', () => {
 	afterEach(() => vi.unstubAllGlobals());
 
 	it('says beside the field what a calculator refuses, and clears it with the next answer', async () => {
-		const desk = new RuleDesk();
+		const store = new RuleStore();
 		replies['POST /api/rules/volume/slab/try'] = say(422, refusal('bare', 'length', '24 what?'));
-		await desk.try('volume/slab', { length: '24' });
-		expect(desk.problem).toMatchObject({ at: 'length', words: '24 what?', choices: [{ text: "24'" }] });
+		await store.try('volume/slab', { length: '24' });
+		expect(store.problem).toMatchObject({ at: 'length', words: '24 what?', choices: [{ text: "24'" }] });
 		replies['POST /api/rules/volume/slab/try'] = say(200, [{ name: 'Slab' }]);
-		await desk.try('volume/slab', { length: "24'" });
-		expect([desk.problem, desk.told.length]).toEqual([null, 1]);
+		await store.try('volume/slab', { length: "24'" });
+		expect([store.problem, store.told.length]).toEqual([null, 1]);
 		expect(asked.at(-1)?.body).toEqual({ units: 'ft-in', values: { length: "24'" } });
 	});
 	it('lets no late answer stand over a newer one', async () => {
-		const desk = new RuleDesk();
+		const store = new RuleStore();
 		let late: (got: { status: number; body: unknown }) => void = () => undefined;
 		replies['POST /api/rules/volume/slab/try'] = () => new Promise((done) => (late = done));
-		const first = desk.try('volume/slab', { length: '2' });
+		const first = store.try('volume/slab', { length: '2' });
 		await vi.waitFor(() => expect(asked).toHaveLength(1));
 		replies['POST /api/rules/volume/slab/try'] = say(200, [{ name: 'new' }]);
-		await desk.try('volume/slab', { length: "24'" });
+		await store.try('volume/slab', { length: "24'" });
 		late({ status: 422, body: refusal('bare', 'length', '2 what?') });
 		await first;
-		expect(desk.told.map((one) => one.name)).toEqual(['new']);
-		expect(desk.problem).toBeNull();
+		expect(store.told.map((one) => one.name)).toEqual(['new']);
+		expect(store.problem).toBeNull();
 	});
 	it('keeps a county word with the version it was read at, and reads the ways again when they are newer', async () => {
-		const desk = new RuleDesk();
+		const store = new RuleStore();
 		[session.waysVersion, session.who] = [4, 'Juno'];
 		replies['PUT /api/rules/limits/bury'] = say(409, refusal('stale', '', 'Somebody changed the ways.'));
-		expect(await desk.keep('bury', '30', 'Ann', '2027-03-14')).toBe(false);
-		expect(desk.problem).toMatchObject({ at: 'bury', words: 'Somebody changed the ways.' });
+		expect(await store.keep('bury', '30', 'Ann', '2027-03-14')).toBe(false);
+		expect(store.problem).toMatchObject({ at: 'bury', words: 'Somebody changed the ways.' });
 		expect(asked[0]?.body).toMatchObject({ version: 4, value: '30', who: 'Ann', at: '2027-03-14', author: 'Juno' });
 		expect(session.waysVersion).toBe(9);
 		replies['PUT /api/rules/limits/bury'] = say(200, { version: 10, ways: {}, schools: {} });
-		expect(await desk.keep('bury', '30', 'Ann', '2027-03-14')).toBe(true);
-		expect([session.waysVersion, desk.problem, desk.rules?.length]).toEqual([10, null, 2]);
+		expect(await store.keep('bury', '30', 'Ann', '2027-03-14')).toBe(true);
+		expect([session.waysVersion, store.problem, store.rules?.length]).toEqual([10, null, 2]);
 	});
 });

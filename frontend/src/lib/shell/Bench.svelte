@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** The bench: one question, its instrument, and the working slip at its foot. */
 	import type { Snippet } from 'svelte';
-	import Shim from './Shim.svelte';
+	import WorkingSlip from './WorkingSlip.svelte';
 	let { question, jobId, children }: { question: string; jobId: string; children: Snippet } = $props();
 </script>
 
@@ -10,7 +10,7 @@
 		<h2>{question}</h2>
 		{@render children()}
 	</div>
-	<Shim {jobId} />
+	<WorkingSlip {jobId} />
 </section>
 
 <style>

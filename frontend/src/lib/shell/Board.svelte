@@ -1,17 +1,17 @@
 <script lang="ts">
 	/** The form board along the foot: what to order, and what the last change did to it. */
-	import type { JobDesk } from '../state/job.svelte';
+	import type { JobStore } from '../state/job.svelte';
 	import { session } from '../state/session.svelte';
 	import Frac from '../ui/Frac.svelte';
 	import Num from '../ui/Num.svelte';
 	import type { LensId } from './lens';
 	import { w } from '../words/words';
-	let { desk, lens, help, toggleUnits }: { desk: JobDesk; lens: LensId; help: () => void; toggleUnits: () => void } = $props();
-	const kept = $derived(desk.kept);
-	const now = $derived(desk.kept?.figure ?? null);
-	const trial = $derived(desk.draft?.figure ?? null);
-	const before = $derived(desk.kept?.before ?? null);
-	const unit = $derived(desk.units === 'mm' ? 'm³' : 'yd');
+	let { store, lens, help, toggleUnits }: { store: JobStore; lens: LensId; help: () => void; toggleUnits: () => void } = $props();
+	const kept = $derived(store.kept);
+	const now = $derived(store.kept?.figure ?? null);
+	const trial = $derived(store.draft?.figure ?? null);
+	const before = $derived(store.kept?.before ?? null);
+	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd');
 	const moved = (was: string | null | undefined, is: string | undefined) => (was && is && was !== is ? was : '');
 	const reason = $derived(trial ? '' : (kept?.summary ?? ''));
 	const orderMoved = $derived(moved(before?.order, now?.concrete?.ordered.text));
@@ -34,10 +34,10 @@
 			<p class="v unknown">{w.notSet}</p>
 			<p class="d">{now?.outline ? w.board.cannot : w.board.callFirst}</p>
 		{/if}
-		{#if desk.trying.length}
+		{#if store.trying.length}
 			<p class="try">
-				<button type="button" onclick={() => void desk.keepDraft()}>{w.board.keep}</button>
-				<button type="button" onclick={() => desk.dropDraft()}>{w.board.drop}</button>
+				<button type="button" onclick={() => void store.keepDraft()}>{w.board.keep}</button>
+				<button type="button" onclick={() => store.dropDraft()}>{w.board.drop}</button>
 			</p>
 		{/if}
 	</div>
@@ -91,9 +91,9 @@
 	</div>
 	{/if}
 	<div class="tools">
-		<button type="button" disabled={!kept?.undo} title={kept?.undo ?? ''} onclick={desk.undo}>{w.board.undo}</button>
-		<button type="button" disabled={!kept?.redo} title={kept?.redo ?? ''} onclick={desk.redo}>{w.board.redo}</button>
-		<button type="button" class="wide" onclick={toggleUnits}>{desk.units === 'mm' ? 'mm' : 'ft-in'}</button>
+		<button type="button" disabled={!kept?.undo} title={kept?.undo ?? ''} onclick={store.undo}>{w.board.undo}</button>
+		<button type="button" disabled={!kept?.redo} title={kept?.redo ?? ''} onclick={store.redo}>{w.board.redo}</button>
+		<button type="button" class="wide" onclick={toggleUnits}>{store.units === 'mm' ? 'mm' : 'ft-in'}</button>
 		<button type="button" class="wide" onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</button>
 		<button type="button" class="wide" aria-label={w.board.keys} onclick={help}>?</button>
 	</div>

@@ -18,7 +18,7 @@
 				{/each}
 			</dl>
 			<button type="button" class="act quiet" onclick={() => session.toggleLetters()}>{session.letters ? w.keysOff : w.keysOn}</button>
-			<Dialog.Close class="act quiet">{w.shim.close}</Dialog.Close>
+			<Dialog.Close class="act quiet">{w.slip.close}</Dialog.Close>
 		</Dialog.Content>
 	</Dialog.Portal>
 </Dialog.Root>

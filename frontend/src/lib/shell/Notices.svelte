@@ -1,20 +1,20 @@
 <script lang="ts">
 	/** Offline, clashes and problems that belong to no field: said plainly, with the way out. */
-	import type { JobDesk } from '../state/job.svelte';
+	import type { JobStore } from '../state/job.svelte';
 	import { w } from '../words/words';
-	let { desk }: { desk: JobDesk } = $props();
-	const orphan = $derived(desk.problem && ['', 'board', 'sheet', 'waiting', 'clash', 'units'].includes(desk.problemAt) ? desk.problem : null);
-	const faults = $derived((desk.figure?.findings ?? []).filter((one) => one.code === 'cannot-compute'));
+	let { store }: { store: JobStore } = $props();
+	const orphan = $derived(store.problem && ['', 'board', 'sheet', 'waiting', 'clash', 'units'].includes(store.problemAt) ? store.problem : null);
+	const faults = $derived((store.figure?.findings ?? []).filter((one) => one.code === 'cannot-compute'));
 </script>
 
-{#if desk.waiting.length}
-	<p class="notice" role="status">{w.notices.offline(desk.waiting.length)}</p>
+{#if store.waiting.length}
+	<p class="notice" role="status">{w.notices.offline(store.waiting.length)}</p>
 {/if}
-{#if desk.clash}
+{#if store.clash}
 	<div class="notice" role="alert">
-		<span>{desk.clash.words}</span>
-		<button type="button" class="act quiet" onclick={() => void desk.reapply()}>{w.notices.reapply}</button>
-		<button type="button" class="act quiet" onclick={() => desk.takeTheirs()}>{w.notices.theirs}</button>
+		<span>{store.clash.words}</span>
+		<button type="button" class="act quiet" onclick={() => void store.reapply()}>{w.notices.reapply}</button>
+		<button type="button" class="act quiet" onclick={() => store.takeTheirs()}>{w.notices.theirs}</button>
 	</div>
 {/if}
 {#each faults as fault}
@@ -23,7 +23,7 @@
 {#if orphan}
 	<div class="notice" role="alert">
 		<span>{orphan.detail}</span>
-		<button type="button" class="act quiet" onclick={() => desk.clearProblem()}>{w.shim.close}</button>
+		<button type="button" class="act quiet" onclick={() => store.clearProblem()}>{w.slip.close}</button>
 	</div>
 {/if}
 

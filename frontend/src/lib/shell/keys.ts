@@ -1,12 +1,12 @@
 /** Keys of an open job. Single letters are off inside boxes and can be turned off. */
 import type { Pick } from '../drawing/pick.svelte';
-import type { JobDesk } from '../state/job.svelte';
+import type { JobStore } from '../state/job.svelte';
 import { session } from '../state/session.svelte';
-import { shim } from '../state/shim.svelte';
+import { workingSlip } from '../state/working_slip.svelte';
 import type { LensId } from './lens';
 
 interface Place {
-	desk: JobDesk;
+	store: JobStore;
 	pick: Pick;
 	lens: LensId;
 	go: (lens: LensId) => void;
@@ -23,11 +23,11 @@ export function inBox(event: KeyboardEvent): boolean {
 
 export function jobKeys(event: KeyboardEvent, place: Place): void {
 	if (inBox(event)) return;
-	const { desk, pick } = place;
+	const { store, pick } = place;
 	const key = event.key.toLowerCase();
 	if ((event.ctrlKey || event.metaKey) && key === 'z') {
 		event.preventDefault();
-		void (event.shiftKey ? desk.redo() : desk.undo());
+		void (event.shiftKey ? store.redo() : store.undo());
 		return;
 	}
 	if (event.ctrlKey || event.metaKey || event.altKey || !session.letters) return;
@@ -35,20 +35,20 @@ export function jobKeys(event: KeyboardEvent, place: Place): void {
 		const next = LENSES[LENSES.indexOf(place.lens) + by];
 		if (next) place.go(next);
 	};
-	const sides = desk.figure?.outline?.sides.length ?? 0;
+	const sides = store.figure?.outline?.sides.length ?? 0;
 	const acts: Record<string, () => void> = {
 		'[': () => step(-1),
 		']': () => step(1),
 		'/': () => document.getElementById(place.lens === 'edges' ? 'cut-call' : 'call-out')?.focus(),
 		',': () => pick.step(-1, sides),
 		'.': () => pick.step(1, sides),
-		z: () => void (event.shiftKey ? desk.redo() : desk.undo()),
+		z: () => void (event.shiftKey ? store.redo() : store.undo()),
 		u: place.units,
 		d: () => session.toggleDim(),
 		'?': place.help,
 		escape: () => {
-			if (shim.open) shim.close();
-			else desk.dropDraft();
+			if (workingSlip.open) workingSlip.close();
+			else store.dropDraft();
 		}
 	};
 	const lens = NUMBERS[key];

@@ -1,7 +1,7 @@
 /** The open job when the server answers, clashes, is slow, or is gone. */
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { JobState } from '../api/schema';
-import { JobDesk } from './job.svelte';
+import { JobStore } from './job.svelte';
 
 const head = (revision: number, summary = 'Started'): JobState =>
 	({ id: 'j', revision, records: '0', summary, author: 'Juno', document: { units: 'ft-in' }, figure: { findings: [] } }) as unknown as JobState;
@@ -36,131 +36,131 @@ afterEach(() => {
 });
 
 const SIDE = { op: 'set_side' as const, side: 'ca', length: "16'", moves: 'end' as const };
-async function opened(): Promise<JobDesk> {
+async function opened(): Promise<JobStore> {
 	replies.push(answer(head(1)));
-	const desk = new JobDesk('j');
-	await desk.load();
-	return desk;
+	const store = new JobStore('j');
+	await store.load();
+	return store;
 }
 
 test('an edit is kept against the revision on the screen, with an id of its own', async () => {
-	const desk = await opened();
+	const store = await opened();
 	replies.push(answer(head(2, 'A to B now 16′')));
-	expect(await desk.keep([SIDE], 'size')).toBe(true);
+	expect(await store.keep([SIDE], 'size')).toBe(true);
 	expect(sent[1]?.body).toMatchObject({ revision: 1, edits: [SIDE] });
 	expect(String(sent[1]?.body['edit_id']).length).toBeGreaterThan(8);
-	expect(desk.kept?.revision).toBe(2);
+	expect(store.kept?.revision).toBe(2);
 });
 
 test('a problem stands beside the control it came from and nowhere else', async () => {
-	const desk = await opened();
+	const store = await opened();
 	replies.push(problem(422, 'cannot-use'));
-	expect(await desk.keep([SIDE], 'size')).toBe(false);
-	expect(desk.problemFor('size')?.detail).toBe('said cannot-use');
-	expect(desk.problemFor('cut')).toBeNull();
-	expect(desk.kept?.revision).toBe(1);
+	expect(await store.keep([SIDE], 'size')).toBe(false);
+	expect(store.problemFor('size')?.detail).toBe('said cannot-use');
+	expect(store.problemFor('cut')).toBeNull();
+	expect(store.kept?.revision).toBe(1);
 });
 
 test('while the server is gone edits wait in order, survive a reload, and go out once with the same id', async () => {
-	const desk = await opened();
+	const store = await opened();
 	replies.push(new TypeError('gone'));
-	await desk.keep([SIDE], 'size');
-	await desk.keep([{ ...SIDE, side: 'cb' }], 'size');
-	expect(desk.waiting.length).toBe(2);
+	await store.keep([SIDE], 'size');
+	await store.keep([{ ...SIDE, side: 'cb' }], 'size');
+	expect(store.waiting.length).toBe(2);
 	expect(sent.length).toBe(2);
-	const again = new JobDesk('j');
+	const again = new JobStore('j');
 	expect(again.waiting.map((row) => row.edits)).toEqual([[SIDE], [{ ...SIDE, side: 'cb' }]]);
-	const ids = desk.waiting.map((row) => row.edit_id);
+	const ids = store.waiting.map((row) => row.edit_id);
 	replies.push(answer(head(2)), answer(head(3)));
 	await vi.advanceTimersByTimeAsync(4000);
 	expect(sent.slice(2).map((row) => row.body['edit_id'])).toEqual(ids);
-	expect(desk.waiting).toEqual([]);
-	expect(desk.kept?.revision).toBe(3);
+	expect(store.waiting).toEqual([]);
+	expect(store.kept?.revision).toBe(3);
 });
 
 test('a clash shows the other and puts the own edits on top, or takes theirs', async () => {
-	const desk = await opened();
+	const store = await opened();
 	replies.push(problem(409, 'stale', { head: head(5, 'Juno was here') }));
-	expect(await desk.keep([SIDE], 'size')).toBe(false);
-	expect(desk.clash?.head.revision).toBe(5);
+	expect(await store.keep([SIDE], 'size')).toBe(false);
+	expect(store.clash?.head.revision).toBe(5);
 	replies.push(answer(head(6)));
-	await desk.reapply();
+	await store.reapply();
 	expect(sent.at(-1)?.body).toMatchObject({ revision: 5, edits: [SIDE] });
-	expect(desk.kept?.revision).toBe(6);
+	expect(store.kept?.revision).toBe(6);
 	replies.push(problem(409, 'stale', { head: head(9) }));
-	await desk.keep([SIDE], 'size');
-	desk.takeTheirs();
-	expect([desk.kept?.revision, desk.clash]).toEqual([9, null]);
+	await store.keep([SIDE], 'size');
+	store.takeTheirs();
+	expect([store.kept?.revision, store.clash]).toEqual([9, null]);
 });
 
 test('while one draft is under way only the newest waits, and a dropped one does not come back', async () => {
-	const desk = await opened();
+	const store = await opened();
 	let free: (value: Response) => void = () => undefined;
 	replies.push(new Promise<Response>((done) => (free = done)), answer({ document: { n: 3 }, figure: {}, summary: '' }));
-	const first = desk.try([{ ...SIDE, length: '1' }]);
-	void desk.try([{ ...SIDE, length: '2' }]);
-	void desk.try([{ ...SIDE, length: '3' }]);
+	const first = store.try([{ ...SIDE, length: '1' }]);
+	void store.try([{ ...SIDE, length: '2' }]);
+	void store.try([{ ...SIDE, length: '3' }]);
 	free(answer({ document: { n: 1 }, figure: {}, summary: '' }));
 	await first;
 	expect(sent.slice(1).map((row) => (row.body['edits'] as { length: string }[])[0]?.length)).toEqual(['1', '3']);
-	expect(desk.draft?.document).toEqual({ n: 3 });
-	desk.dropDraft();
-	expect([desk.draft, desk.trying]).toEqual([null, []]);
+	expect(store.draft?.document).toEqual({ n: 3 });
+	store.dropDraft();
+	expect([store.draft, store.trying]).toEqual([null, []]);
 });
 
 test('a job that is gone says so', async () => {
 	replies.push(problem(404, 'no-such-job'));
-	const desk = new JobDesk('j');
-	await desk.load();
-	expect(desk.missing).toBe(true);
+	const store = new JobStore('j');
+	await store.load();
+	expect(store.missing).toBe(true);
 });
 
 test('what follows after the numbers joins its own revision, and a late answer to an older one is let go', async () => {
 	const told = (revision: number, records = '0') => ({ revision, records, counting: null as number | null, concrete: { second_way_m3: revision }, findings: [], stops: [], stages: [{ id: 'lines', state: 'tight', words: 'closes' }] });
 	doubts.push(answer(told(1)));
-	const desk = await opened();
+	const store = await opened();
 	await vi.advanceTimersByTimeAsync(10);
-	expect(desk.doubts?.stages[0]?.words).toBe('closes');
-	expect(desk.kept?.figure.concrete).toEqual({ second_way_m3: 1 });
+	expect(store.doubts?.stages[0]?.words).toBe('closes');
+	expect(store.kept?.figure.concrete).toEqual({ second_way_m3: 1 });
 	let free: (value: Response) => void = () => undefined;
 	doubts.push(new Promise<Response>((done) => (free = done)), answer(told(3)));
 	replies.push(answer(head(2)), answer(head(3)));
-	await desk.keep([SIDE]);
-	await desk.keep([SIDE]);
+	await store.keep([SIDE]);
+	await store.keep([SIDE]);
 	free(answer(told(2)));
 	await vi.advanceTimersByTimeAsync(10);
-	expect([desk.doubts?.revision, desk.kept?.revision]).toEqual([3, 3]);
+	expect([store.doubts?.revision, store.kept?.revision]).toEqual([3, 3]);
 	doubts.push(answer(told(3, '1/9')));
 	replies.push(answer(head(3)));
-	await desk.load();
+	await store.load();
 	await vi.advanceTimersByTimeAsync(10);
-	expect(desk.doubts?.records).toBe('0'); // an answer with a record more belongs to another state
+	expect(store.doubts?.records).toBe('0'); // an answer with a record more belongs to another state
 });
 
 test('what takes long is asked for again until it is there, and says how far it is', async () => {
 	const told = { revision: 1, records: '0', concrete: null, findings: [], stops: [], stages: [] };
 	let free: (value: Response) => void = () => undefined;
 	doubts.push(answer({ ...told, counting: 0.4 }), new Promise<Response>((done) => (free = done)));
-	const desk = await opened();
+	const store = await opened();
 	await vi.advanceTimersByTimeAsync(10);
-	expect([desk.counting, desk.doubts]).toEqual([0.4, null]);
+	expect([store.counting, store.doubts]).toEqual([0.4, null]);
 	free(answer({ ...told, counting: null, concrete: { second_way_m3: 1 } }));
 	await vi.advanceTimersByTimeAsync(10);
-	expect([desk.counting, desk.doubts?.revision, desk.kept?.figure.concrete?.second_way_m3]).toEqual([null, 1, 1]);
+	expect([store.counting, store.doubts?.revision, store.kept?.figure.concrete?.second_way_m3]).toEqual([null, 1, 1]);
 });
 
 test('where a draft is slow the numbers come first, and the drawing when the hand rests', async () => {
-	const desk = await opened();
+	const store = await opened();
 	const slow = new Promise<Response>((done) => setTimeout(() => done(answer({ document: { n: 1 }, figure: { drawing: {} }, summary: '' })), 400));
 	replies.push(slow);
-	const first = desk.try([SIDE]);
+	const first = store.try([SIDE]);
 	await vi.advanceTimersByTimeAsync(500);
 	await first;
 	replies.push(answer({ document: { n: 2 }, figure: { drawing: null }, summary: '' }), answer({ document: { n: 2 }, figure: { drawing: { strips: [] } }, summary: '' }));
-	await desk.try([SIDE]);
-	expect(desk.draft?.document).toEqual({ n: 2 }); // new numbers, over the drawing that was there
-	expect(desk.draft?.figure.drawing).toEqual({});
+	await store.try([SIDE]);
+	expect(store.draft?.document).toEqual({ n: 2 }); // new numbers, over the drawing that was there
+	expect(store.draft?.figure.drawing).toEqual({});
 	await vi.advanceTimersByTimeAsync(100);
 	expect(sent.slice(1).map((row) => row.body['numbers'])).toEqual([false, true, false]);
-	expect(desk.draft?.figure.drawing).toEqual({ strips: [] });
+	expect(store.draft?.figure.drawing).toEqual({ strips: [] });
 });

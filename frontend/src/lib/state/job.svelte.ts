@@ -29,7 +29,7 @@ function measuredSince(was: JobState | null, now: JobState): JobState {
 	return { ...now, before, summary: w.board.measured };
 }
 
-export class JobDesk {
+export class JobStore {
 	kept = $state.raw<JobState | null>(null);
 	draft = $state.raw<Drafted | null>(null);
 	/** what follows after the numbers: every finding, how each stage stands; of an older revision while it is on its way */

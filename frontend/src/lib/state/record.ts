@@ -2,17 +2,17 @@
 import { api } from '../api/api';
 import { ApiProblem, Offline } from '../api/client';
 import type { NewRecord, RecordRow } from '../api/schema';
-import type { JobDesk } from './job.svelte';
+import type { JobStore } from './job.svelte';
 
 export interface Wrong {
 	words: string;
 	path: string;
 }
 /** The record as kept, or what is wrong with it. */
-export async function addRecord(desk: JobDesk, kind: NewRecord['kind'], values: Record<string, unknown>, who: string, supersedes: string | null = null): Promise<RecordRow | Wrong> {
-	const body = { id: crypto.randomUUID(), kind, revision: desk.kept?.revision ?? 1, values, who, at_device: new Date().toISOString(), supersedes };
+export async function addRecord(store: JobStore, kind: NewRecord['kind'], values: Record<string, unknown>, who: string, supersedes: string | null = null): Promise<RecordRow | Wrong> {
+	const body = { id: crypto.randomUUID(), kind, revision: store.kept?.revision ?? 1, values, who, at_device: new Date().toISOString(), supersedes };
 	try {
-		return await api.record(desk.id, body);
+		return await api.record(store.id, body);
 	} catch (error) {
 		if (error instanceof ApiProblem) return { words: error.problem.detail, path: error.problem.path };
 		if (error instanceof Offline) return { words: 'No answer from the program. What you typed is still here.', path: '' };

@@ -1,5 +1,5 @@
 /**
- * What is typed on a desk and not kept yet stays while the desk is out of sight: across turns and lenses, and over a
+ * What is typed on a panel and not kept yet stays while the panel is out of sight: across tabs and lenses, and over a
  * reload. One line in a component, after its own state: `remember('ground/mark', () => mark, (old) => (mark = old))`.
  */
 const PREFIX = 'typed:';
@@ -26,7 +26,7 @@ export function note(key: string, value: unknown): void {
 		if (empty(value)) sessionStorage.removeItem(PREFIX + key);
 		else sessionStorage.setItem(PREFIX + key, JSON.stringify(value));
 	} catch {
-		/* a private window may refuse; then it lasts as long as the desk is in sight */
+		/* a private window may refuse; then it lasts as long as the panel is in sight */
 	}
 }
 

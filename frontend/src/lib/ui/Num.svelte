@@ -1,10 +1,10 @@
 <script lang="ts">
 	/** A worked number: press, or W when focused, and its working unfolds. */
 	import type { Working } from '../api/schema';
-	import { shim } from '../state/shim.svelte';
+	import { workingSlip } from '../state/working_slip.svelte';
 	import Frac from './Frac.svelte';
 	let { working, text = working.text }: { working: Working; text?: string } = $props();
-	const open = $derived(shim.open?.name === working.name);
+	const open = $derived(workingSlip.open?.name === working.name);
 </script>
 
 <button
@@ -13,11 +13,11 @@
 	aria-expanded={open}
 	data-working={working.name}
 	title={working.name}
-	onclick={() => shim.show(working)}
+	onclick={() => workingSlip.show(working)}
 	onkeydown={(event) => {
 		if (event.key === 'w' || event.key === 'W') {
 			event.stopPropagation();
-			shim.show(working);
+			workingSlip.show(working);
 		}
 	}}><Frac {text} /></button
 >

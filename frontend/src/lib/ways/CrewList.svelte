@@ -3,14 +3,14 @@
 	import type { Ways } from '../api/schema';
 	import { remember } from '../state/remember.svelte';
 	import { w } from '../words/words';
-	import type { WaysDesk } from './ways.svelte';
-	let { desk, ways }: { desk: WaysDesk; ways: Ways } = $props();
+	import type { WaysStore } from './ways.svelte';
+	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	let name = $state('');
 	let phone = $state('');
 	remember('ways/crew', () => ({ name, phone }), (old) => ({ name, phone } = old));
 	async function add() {
 		if (!name.trim()) return;
-		if (await desk.keep((x) => x.crew.push({ name: name.trim(), phone: phone.trim() }), 'crew')) name = phone = '';
+		if (await store.keep((x) => x.crew.push({ name: name.trim(), phone: phone.trim() }), 'crew')) name = phone = '';
 	}
 </script>
 
@@ -18,7 +18,7 @@
 	{#each ways.crew as person, i}
 		<li>
 			<span class="pen">{person.name}</span><span>{person.phone}</span>
-			<button type="button" class="act quiet" aria-label="{w.ways.remove} {person.name}" onclick={() => void desk.keep((x) => x.crew.splice(i, 1), 'crew')}>{w.ways.remove}</button>
+			<button type="button" class="act quiet" aria-label="{w.ways.remove} {person.name}" onclick={() => void store.keep((x) => x.crew.splice(i, 1), 'crew')}>{w.ways.remove}</button>
 		</li>
 	{/each}
 </ul>
@@ -27,7 +27,7 @@
 	<label class="label">{w.ways.phone}<input class="well" bind:value={phone} onkeydown={(e) => e.key === 'Enter' && void add()} /></label>
 	<button type="button" class="act quiet" onclick={() => void add()}>{w.ways.add}</button>
 </div>
-{#if desk.problem && desk.problemAt === 'crew'}<p class="wrong" role="alert">{desk.problem}</p>{/if}
+{#if store.problem && store.problemAt === 'crew'}<p class="wrong" role="alert">{store.problem}</p>{/if}
 
 <style>
 	li {

@@ -7,15 +7,15 @@
 	import { bothLengths } from '../ui/typed';
 	import { w } from '../words/words';
 	import OnHand from './OnHand.svelte';
-	import type { WaysDesk } from './ways.svelte';
-	let { desk, ways }: { desk: WaysDesk; ways: Ways } = $props();
+	import type { WaysStore } from './ways.svelte';
+	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const inch = bothLengths;
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
 	const cents = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Math.round(Number(typed) * 100) : (typed as unknown as number));
 	const number = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number));
 	const money = (value: number) => (value / 100).toFixed(2);
 	const problem = (at: string): Problem | null =>
-		desk.problem && desk.problemAt === at ? { type: '', code: '', title: '', status: 422, detail: desk.problem, path: '', choices: [], head: null } : null;
+		store.problem && store.problemAt === at ? { type: '', code: '', title: '', status: 422, detail: store.problem, path: '', choices: [], head: null } : null;
 	interface Row {
 		at: string;
 		label: string;
@@ -54,9 +54,9 @@
 	remember('ways/board', () => ({ mark, deep }), (old) => ({ mark, deep } = old));
 	async function addBoard() {
 		const board = { mark: mark.trim(), thick_mm: 38.1, deep_mm: text(deep), cap_mm: 609.6, price_per_m_cents: 0, bends: false };
-		if (await desk.keep((x) => x.forms.boards.push(board), 'kit')) mark = deep = '';
+		if (await store.keep((x) => x.forms.boards.push(board), 'kit')) mark = deep = '';
 	}
-	const keep = (row: Row) => (typed: string) => desk.keep((x) => row.set(x, typed), row.at);
+	const keep = (row: Row) => (typed: string) => store.keep((x) => row.set(x, typed), row.at);
 	const schools = $derived<['corner' | 'stack' | 'buy', School[]][]>((['corner', 'stack', 'buy'] as const).map((key) => [key, session.schools[key] ?? []]));
 </script>
 
@@ -67,7 +67,7 @@
 		<h3>{w.ways.choices[choice]}</h3>
 		{#each rows as school (school.key)}
 			<div class="school">
-				<button type="button" class="act quiet" class:on={f[choice] === school.key} aria-pressed={f[choice] === school.key} onclick={() => void desk.keep((x) => ((x.forms[choice] as string) = school.key), choice)}>{w.ways.schoolNames[school.key as 'lap']}</button>
+				<button type="button" class="act quiet" class:on={f[choice] === school.key} aria-pressed={f[choice] === school.key} onclick={() => void store.keep((x) => ((x.forms[choice] as string) = school.key), choice)}>{w.ways.schoolNames[school.key as 'lap']}</button>
 				<p>{school.pro} <span class="label">{w.ways.against} {school.con}</span></p>
 			</div>
 		{/each}
@@ -80,10 +80,10 @@
 		<label class="label">{w.ways.boardMark}<input class="well" bind:value={mark} placeholder="2x14" /></label>
 		<label class="label">{w.ways.deep}<input class="well" bind:value={deep} placeholder="13 1/4 in" /></label>
 		<button type="button" class="act quiet" disabled={!mark.trim() || !deep.trim()} onclick={() => void addBoard()}>{w.ways.addBoard}</button>
-		{#if desk.problem && desk.problemAt === 'kit'}<p class="wrong" role="alert">{desk.problem}</p>{/if}
+		{#if store.problem && store.problemAt === 'kit'}<p class="wrong" role="alert">{store.problem}</p>{/if}
 	</div>
 	<h3>{w.ways.onHand}</h3>
-	<OnHand {desk} {ways} />
+	<OnHand {store} {ways} />
 	<h3>{w.ways.prices}</h3>
 	<div class="grid">{#each prices as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}</div>
 	<p class="label">{f.reason}</p>

@@ -5,8 +5,8 @@
 	import Field from '../ui/Field.svelte';
 	import { bothLengths } from '../ui/typed';
 	import { w } from '../words/words';
-	import type { WaysDesk } from './ways.svelte';
-	let { desk, ways }: { desk: WaysDesk; ways: Ways } = $props();
+	import type { WaysStore } from './ways.svelte';
+	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const g = $derived(ways.ground);
 	const words = w.ground.ways;
 	const YD = 0.764554857984;
@@ -14,7 +14,7 @@
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
 	const number = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number));
 	const problem = (at: string): Problem | null =>
-		desk.problem && desk.problemAt === at ? { type: '', code: '', title: '', status: 422, detail: desk.problem, path: '', choices: [], head: null } : null;
+		store.problem && store.problemAt === at ? { type: '', code: '', title: '', status: 422, detail: store.problem, path: '', choices: [], head: null } : null;
 	interface Row {
 		at: string;
 		label: string;
@@ -44,10 +44,10 @@
 			{ at: `g-p-${i}`, label: words.price, value: ((own?.price_per_t_cents ?? 0) / 100).toFixed(2), set: (x, t) => { const row = of(x); if (row) row.price_per_t_cents = Number.isFinite(Number(t)) && t.trim() ? Number(t) * 100 : (t as unknown as number); } }
 		];
 	};
-	const keep = (row: Row) => (typed: string) => desk.keep((x) => row.set(x, typed), row.at);
+	const keep = (row: Row) => (typed: string) => store.keep((x) => row.set(x, typed), row.at);
 	const choices = ['base', 'grading', 'lifts'] as const;
 	function choose(choice: (typeof choices)[number], key: string) {
-		void desk.keep((x) => {
+		void store.keep((x) => {
 			(x.ground[choice] as string) = key;
 			if (choice === 'lifts') x.ground.lift_mm = key === 'thin' ? 101.6 : 203.2;
 		}, choice);
@@ -57,7 +57,7 @@
 <section>
 	<h2>{words.title}</h2>
 	<label class="label">{words.reads}
-		<select class="plain-select" value={g.rod_reads ?? ''} onchange={(e) => void desk.keep((x) => (x.ground.rod_reads = (e.currentTarget.value || null) as Ways['ground']['rod_reads']), 'reads')}>
+		<select class="plain-select" value={g.rod_reads ?? ''} onchange={(e) => void store.keep((x) => (x.ground.rod_reads = (e.currentTarget.value || null) as Ways['ground']['rod_reads']), 'reads')}>
 			{#each Object.entries(words.readKinds) as [key, name]}<option value={key}>{name}</option>{/each}
 		</select>
 	</label>

@@ -3,8 +3,8 @@
 	import type { Ways } from '../api/schema';
 	import { remember } from '../state/remember.svelte';
 	import { w } from '../words/words';
-	import type { WaysDesk } from './ways.svelte';
-	let { desk, ways }: { desk: WaysDesk; ways: Ways } = $props();
+	import type { WaysStore } from './ways.svelte';
+	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	let board = $state('2x6');
 	let length = $state('');
 	let count = $state('');
@@ -12,7 +12,7 @@
 	const said = (mm: number) => `${+(mm / 304.8).toFixed(2)}′ (${Math.round(mm)} mm)`;
 	async function add() {
 		const row = { board, length_mm: length as unknown as number, count: Number(count) || 1 };
-		if (await desk.keep((x) => x.forms.on_hand.push(row), 'on-hand')) length = count = '';
+		if (await store.keep((x) => x.forms.on_hand.push(row), 'on-hand')) length = count = '';
 	}
 </script>
 
@@ -20,7 +20,7 @@
 	{#each ways.forms.on_hand as row, i}
 		<li>
 			<b>{row.count} of {row.board}</b><span>{said(row.length_mm)}</span>
-			<button type="button" class="act quiet" aria-label="{w.ways.remove} {row.board} {said(row.length_mm)}" onclick={() => void desk.keep((x) => x.forms.on_hand.splice(i, 1), 'on-hand')}>{w.ways.remove}</button>
+			<button type="button" class="act quiet" aria-label="{w.ways.remove} {row.board} {said(row.length_mm)}" onclick={() => void store.keep((x) => x.forms.on_hand.splice(i, 1), 'on-hand')}>{w.ways.remove}</button>
 		</li>
 	{/each}
 </ul>
@@ -30,7 +30,7 @@
 	<label class="label">{w.ways.count}<input class="well" bind:value={count} placeholder="1" inputmode="numeric" /></label>
 	<button type="button" class="act quiet" disabled={!length.trim()} onclick={() => void add()}>{w.ways.addBoards}</button>
 </div>
-{#if desk.problem && desk.problemAt === 'on-hand'}<p class="wrong" role="alert">{desk.problem}</p>{/if}
+{#if store.problem && store.problemAt === 'on-hand'}<p class="wrong" role="alert">{store.problem}</p>{/if}
 
 <style>
 	li {

@@ -9,12 +9,12 @@
 	import CrewList from './CrewList.svelte';
 	import FormWays from './FormWays.svelte';
 	import GroundWays from './GroundWays.svelte';
-	import { WaysDesk } from './ways.svelte';
-	const desk = new WaysDesk();
+	import { WaysStore } from './ways.svelte';
+	const store = new WaysStore();
 	const ways = $derived(session.ways);
 	const problem = (at: string): Problem | null =>
-		desk.problem && desk.problemAt === at
-			? { type: '', code: '', title: '', status: 422, detail: desk.problem, path: '', choices: [], head: null }
+		store.problem && store.problemAt === at
+			? { type: '', code: '', title: '', status: 422, detail: store.problem, path: '', choices: [], head: null }
 			: null;
 	const inch = bothLengths;
 	const yd = (m3: number) => `${+(m3 / 0.764554857984).toFixed(3)} yd (${+m3.toFixed(3)} m³)`;
@@ -51,7 +51,7 @@
 					{ at: 'truck-why', label: w.ways.why, value: ways.plant.truck_reason, set: (x, t) => (x.plant.truck_reason = t) }
 				]
 	);
-	const keep = (row: Row) => (typed: string) => desk.keep((x) => row.set(x, typed), row.at);
+	const keep = (row: Row) => (typed: string) => store.keep((x) => row.set(x, typed), row.at);
 </script>
 
 <div class="app">
@@ -76,13 +76,13 @@
 				<h2>{w.ways.reading}</h2>
 				<p class="label">{w.ways.nearest}</p>
 				<div class="marks" role="group" aria-label={w.ways.nearest}>
-					{#each [16, 8, 4] as const as n}<button type="button" class="act quiet" class:on={ways.reading.nearest === n} aria-pressed={ways.reading.nearest === n} onclick={() => void desk.keep((x) => (x.reading.nearest = n), 'nearest')}>1/{n}″</button>{/each}
+					{#each [16, 8, 4] as const as n}<button type="button" class="act quiet" class:on={ways.reading.nearest === n} aria-pressed={ways.reading.nearest === n} onclick={() => void store.keep((x) => (x.reading.nearest = n), 'nearest')}>1/{n}″</button>{/each}
 				</div>
 				<p class="label">{w.ways.newUnits}</p>
 				<div class="marks" role="group" aria-label={w.ways.newUnits}>
-					{#each ['ft-in', 'mm'] as const as one}<button type="button" class="act quiet" class:on={ways.reading.new_job_units === one} aria-pressed={ways.reading.new_job_units === one} onclick={() => void desk.keep((x) => (x.reading.new_job_units = one), 'units')}>{one === 'mm' ? w.yard.mm : w.yard.ftin}</button>{/each}
+					{#each ['ft-in', 'mm'] as const as one}<button type="button" class="act quiet" class:on={ways.reading.new_job_units === one} aria-pressed={ways.reading.new_job_units === one} onclick={() => void store.keep((x) => (x.reading.new_job_units = one), 'units')}>{one === 'mm' ? w.yard.mm : w.yard.ftin}</button>{/each}
 				</div>
-				<Field label={w.ways.why} value={ways.reading.reason} problem={problem('reading-why')} keep={(t) => desk.keep((x) => (x.reading.reason = t), 'reading-why')} />
+				<Field label={w.ways.why} value={ways.reading.reason} problem={problem('reading-why')} keep={(t) => store.keep((x) => (x.reading.reason = t), 'reading-why')} />
 			</section>
 			<section>
 				<h2>{w.ways.plant}</h2>
@@ -91,19 +91,19 @@
 				</div>
 				<p class="label">{w.ways.increment}</p>
 				<div class="marks" role="group" aria-label={w.ways.increment}>
-					{#each [0.25, 0.5] as const as n}<button type="button" class="act quiet" class:on={ways.plant.increment_yd3 === n} aria-pressed={ways.plant.increment_yd3 === n} onclick={() => void desk.keep((x) => (x.plant.increment_yd3 = n), 'step')}>{n === 0.25 ? '¼' : '½'} yd</button>{/each}
-					{#each [0.25, 0.5] as const as n}<button type="button" class="act quiet" class:on={ways.plant.increment_m3 === n} aria-pressed={ways.plant.increment_m3 === n} onclick={() => void desk.keep((x) => (x.plant.increment_m3 = n), 'step')}>{n} m³</button>{/each}
+					{#each [0.25, 0.5] as const as n}<button type="button" class="act quiet" class:on={ways.plant.increment_yd3 === n} aria-pressed={ways.plant.increment_yd3 === n} onclick={() => void store.keep((x) => (x.plant.increment_yd3 = n), 'step')}>{n === 0.25 ? '¼' : '½'} yd</button>{/each}
+					{#each [0.25, 0.5] as const as n}<button type="button" class="act quiet" class:on={ways.plant.increment_m3 === n} aria-pressed={ways.plant.increment_m3 === n} onclick={() => void store.keep((x) => (x.plant.increment_m3 = n), 'step')}>{n} m³</button>{/each}
 				</div>
-				<Field label={w.ways.why} value={ways.plant.increment_reason} problem={problem('step-why')} keep={(t) => desk.keep((x) => (x.plant.increment_reason = t), 'step-why')} />
+				<Field label={w.ways.why} value={ways.plant.increment_reason} problem={problem('step-why')} keep={(t) => store.keep((x) => (x.plant.increment_reason = t), 'step-why')} />
 				<div class="marks">
-					<button type="button" class="act quiet" class:on={ways.plant.confirmed} aria-pressed={ways.plant.confirmed} onclick={() => void desk.keep((x) => (x.plant.confirmed = !x.plant.confirmed), 'confirmed')}>{ways.plant.confirmed ? w.ways.confirmed : w.ways.notConfirmed}</button>
+					<button type="button" class="act quiet" class:on={ways.plant.confirmed} aria-pressed={ways.plant.confirmed} onclick={() => void store.keep((x) => (x.plant.confirmed = !x.plant.confirmed), 'confirmed')}>{ways.plant.confirmed ? w.ways.confirmed : w.ways.notConfirmed}</button>
 				</div>
 				<h2>{w.ways.crew}</h2>
-				<Field label={w.ways.firm} value={ways.firm} problem={problem('firm')} keep={(t) => desk.keep((x) => (x.firm = t), 'firm')} />
-				<CrewList {desk} {ways} />
+				<Field label={w.ways.firm} value={ways.firm} problem={problem('firm')} keep={(t) => store.keep((x) => (x.firm = t), 'firm')} />
+				<CrewList {store} {ways} />
 			</section>
-			<FormWays {desk} {ways} />
-			<GroundWays {desk} {ways} />
+			<FormWays {store} {ways} />
+			<GroundWays {store} {ways} />
 		</main>
 	{/if}
 </div>

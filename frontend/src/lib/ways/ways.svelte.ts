@@ -5,7 +5,7 @@ import type { Ways } from '../api/schema';
 import { session } from '../state/session.svelte';
 import { w } from '../words/words';
 
-export class WaysDesk {
+export class WaysStore {
 	problem = $state('');
 	problemAt = $state('');
 	said = $state('');

@@ -1,6 +1,6 @@
 /** Words of the Edges lens. */
 export const edgeWords = {
-	turns: {
+	tabs: {
 		cut: { name: 'Cut', ask: 'What is under the wall?', sheet: 'What is thicker than the slab' },
 		grid: { name: 'Beams and pads', ask: 'Where does it go deeper?', sheet: 'Beams and pads' },
 		top: { name: 'Zones and recesses', ask: 'Where does the top change?', sheet: 'The top, with its levels' },
@@ -8,7 +8,7 @@ export const edgeWords = {
 		frost: { name: 'Frost', ask: 'Will frost lift it?', sheet: 'Foam lying flat, were it shallow' },
 		sum: { name: 'Ledger', ask: 'Where are the yards?', sheet: 'Every part by its letter' }
 	},
-	turnsName: 'Edges, turn by turn',
+	tabsName: 'Edges, turn by turn',
 	cutHere: 'Cut along',
 	ownLine: 'your own line',
 	placeName: (kind: string, name: string, row: number) => (['beam', 'pad'].includes(kind) ? `${name}, no. ${row + 1}` : kind === 'side' ? `side ${name}` : name),

@@ -1,5 +1,5 @@
 /** Words of the ground lens. */
-const turns = {
+const tabs = {
 	shots: { name: 'Shots', ask: 'How deep, and is it flat?', sheet: 'Rod shots' },
 	rod: { name: 'Rod card', ask: 'What does the rod read?', sheet: 'Where to hold the rod' },
 	laser: { name: 'Laser', ask: 'Where does the laser stand?', sheet: 'Benchmarks and laser' },
@@ -11,8 +11,8 @@ const turns = {
 } as const;
 
 export const ground = {
-	turns,
-	turnsName: 'Turns of the ground',
+	tabs,
+	tabsName: 'Turns of the ground',
 	needOutline: 'No outline yet, so no ground to grade. Walk it in Lines first.',
 	loading: 'Reading the ground.',
 	caution: 'Locate buried services before you dig. Bearing, frost, trench sides and soft ground are for the engineer and the official.',

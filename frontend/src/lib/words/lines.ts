@@ -39,8 +39,8 @@ export const lines = {
 	moves: (corner: string) => `${corner} moves`,
 	addCorner: 'Corner here',
 	removeCorner: 'Take corner out',
-	turnsName: 'Turns of the work',
-	turns: {
+	tabsName: 'Turns of the work',
+	tabs: {
 		walk: { name: 'Walk', ask: 'Does it close, and is it square?', sheet: '' },
 		around: { name: 'Around', ask: 'What do I hold, and what stands beside it?', sheet: 'What stands around' },
 		setout: { name: 'Set out', ask: 'Where do the strings go?', sheet: 'Strings and profile boards' },

@@ -66,7 +66,7 @@ export const w = {
 		day: 'Daylight',
 		keys: 'Keys'
 	},
-	shim: { from: 'Uses', close: 'Close', back: 'Back', set: 'Where it is set' },
+	slip: { from: 'Uses', close: 'Close', back: 'Back', set: 'Where it is set' },
 	ground,
 	lines,
 	rules,

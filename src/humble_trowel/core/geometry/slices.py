@@ -26,7 +26,7 @@ Array = NDArray[np.float64]
 Index = NDArray[np.intp]
 HALF_INCH_MM = 12.7
 CENTIMETRE_MM = 10.0
-AT_ONCE, LEAST_LINES, MOST_LINES = 150_000, 250, 4000  # lines of plan points worked on at once, by strips
+AT_ONCE, LEAST_LINES, MOST_LINES = 250_000, 250, 4000  # lines of plan points worked on at once, by strips
 GAUSS = 0.5 / math.sqrt(3.0)
 
 

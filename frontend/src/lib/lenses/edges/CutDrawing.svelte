@@ -3,20 +3,20 @@
 	import { tick } from 'svelte';
 	import { note, restored } from '../../state/remember.svelte';
 	import type { Cut, CutSize } from '../../api/schema';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import CutGround from './CutGround.svelte';
 	import CutSizes from './CutSizes.svelte';
 	import { CutView } from './cut_view';
 	import { editOf } from './cut_edits';
-	let { desk, cut, tall = 330 }: { desk: JobDesk; cut: Cut; tall?: number } = $props();
+	let { store, cut, tall = 330 }: { store: JobStore; cut: Cut; tall?: number } = $props();
 	let width = $state(640);
 	let editing = $state.raw<{ size: CutSize; x: number; y: number } | null>(null);
 	let typed = $state('');
 	const view = $derived(CutView.fit(cut, width, tall));
 	const high = $derived(Math.min(tall, Math.max(170, view.low + 48)));
 	const kinds = $derived([...new Set(['concrete', ...cut.layers.map((layer) => layer.kind), ...(cut.ends.some((end) => end.foam_mm) ? ['foam'] : []), 'soil', ...(cut.ends.some((end) => end.boards.length) ? ['board'] : [])])]);
-	const keyOf = (size: CutSize) => `${desk.id}/cut-size/${size.kind}-${size.key}-${size.mark}`;
+	const keyOf = (size: CutSize) => `${store.id}/cut-size/${size.kind}-${size.key}-${size.mark}`;
 	function start(size: CutSize, x: number, y: number) {
 		if (!size.typed) return;
 		editing = { size, x: Math.min(Math.max(x, 60), width - 66), y };
@@ -28,9 +28,9 @@
 	}
 	async function keep() {
 		const now = editing;
-		const edit = now && editOf(now.size, typed, desk.document);
+		const edit = now && editOf(now.size, typed, store.document);
 		if (!edit) return close(now);
-		if (await desk.keep([edit], 'cut-size')) close(now);
+		if (await store.keep([edit], 'cut-size')) close(now);
 	}
 	/** Going elsewhere with a size typed keeps it; what cannot be kept waits here for the next time. */
 	function leave() {
@@ -38,7 +38,7 @@
 		note(keyOf(editing.size), typed);
 		void keep();
 	}
-	const problem = $derived(editing ? desk.problemFor('cut-size') : null);
+	const problem = $derived(editing ? store.problemFor('cut-size') : null);
 	const focus = (node: HTMLInputElement) => {
 		void tick().then(() => {
 			node.focus();

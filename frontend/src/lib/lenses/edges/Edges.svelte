@@ -1,37 +1,37 @@
 <script lang="ts">
-	/** Edges, turn by turn: the cut first, then beams and pads, the top, what it meets, frost, the ledger. */
+	/** Edges, tab by tab: the cut first, then beams and pads, the top, what it meets, frost, the ledger. */
 	import { onTab } from '../../state/findings';
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
 	import Sheet from '../../drawing/Sheet.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Bench from '../../shell/Bench.svelte';
-	import Turns from '../../shell/Turns.svelte';
-	import type { JobDesk } from '../../state/job.svelte';
+	import Tabs from '../../shell/Tabs.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import { GroundData } from '../ground/ground.svelte';
-	import CutDesk from './CutDesk.svelte';
+	import CutPanel from './CutPanel.svelte';
 	import CutDrawing from './CutDrawing.svelte';
 	import { EdgesData } from './edges.svelte';
-	import FrostDesk from './FrostDesk.svelte';
-	import GridDesk from './GridDesk.svelte';
-	import MeetsDesk from './MeetsDesk.svelte';
+	import FrostPanel from './FrostPanel.svelte';
+	import GridPanel from './GridPanel.svelte';
+	import MeetsPanel from './MeetsPanel.svelte';
 	import OverCut from './OverCut.svelte';
 	import OverLetters from './OverLetters.svelte';
 	import OverLevels from './OverLevels.svelte';
 	import OverWings from './OverWings.svelte';
-	import SumDesk from './SumDesk.svelte';
-	import TopDesk from './TopDesk.svelte';
-	import { isTurn, questionOf, TURNS, type Turn } from './turns';
-	let { desk, pick }: { desk: JobDesk; pick: Pick } = $props();
+	import SumPanel from './SumPanel.svelte';
+	import TopPanel from './TopPanel.svelte';
+	import { isTab, questionOf, TABS, type Tab } from './tabs';
+	let { store, pick }: { store: JobStore; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
-	const [data, ground] = [new EdgesData(desk), new GroundData(desk)];
-	const turn = $derived.by((): Turn => {
-		const asked = page.url.searchParams.get('turn');
-		return isTurn(asked) ? asked : 'cut';
+	const [data, ground] = [new EdgesData(store), new GroundData(store)];
+	const tab = $derived.by((): Tab => {
+		const asked = page.url.searchParams.get('tab');
+		return isTab(asked) ? asked : 'cut';
 	});
-	const strips = $derived(desk.figure?.drawing?.strips ?? []);
-	const revision = $derived(desk.kept?.revision);
+	const strips = $derived(store.figure?.drawing?.strips ?? []);
+	const revision = $derived(store.kept?.revision);
 	$effect(() => {
 		if (pick.side !== null) {
 			const side = pick.side;
@@ -39,53 +39,53 @@
 		}
 	});
 	$effect(() => {
-		void [revision, desk.draft, data.line];
+		void [revision, store.draft, data.line];
 		untrack(() => void data.load());
 	});
 	$effect(() => {
 		void revision;
-		if (turn === 'frost' || turn === 'meets') untrack(() => void data.loadState());
-		if (turn === 'sum') untrack(() => void ground.load());
+		if (tab === 'frost' || tab === 'meets') untrack(() => void data.loadState());
+		if (tab === 'sum') untrack(() => void ground.load());
 	});
-	const also = $derived((desk.document?.side_pads ?? []).flatMap((pad) => pad.polygon));
+	const also = $derived((store.document?.side_pads ?? []).flatMap((pad) => pad.polygon));
 	let across = $state(1280);
-	const doubts = $derived(onTab(desk.figure?.findings, 'cut'));
+	const doubts = $derived(onTab(store.figure?.findings, 'cut'));
 </script>
 
 <svelte:window bind:innerWidth={across} />
-<Sheet {desk} {pick} {also} title={w.edges.turns[turn].sheet} strips letters={across > 600} sizes={turn === 'cut' || turn === 'grid'} labels={turn !== 'sum'}>
+<Sheet {store} {pick} {also} title={w.edges.tabs[tab].sheet} strips letters={across > 600} sizes={tab === 'cut' || tab === 'grid'} labels={tab !== 'sum'}>
 	{#snippet key()}
 		{#if strips.length}
 			<p class="keys">
 				<span class="full"></span>{w.edges.full}
 				{#if strips.some((one) => one.face === 'haunch')}<span class="haunch"></span>{w.edges.haunch}{/if}
-				{#if desk.figure?.drawing?.steps.length}<span class="step"></span>{w.edges.step}{/if}
+				{#if store.figure?.drawing?.steps.length}<span class="step"></span>{w.edges.step}{/if}
 			</p>
 		{:else}<p class="label">{w.edges.none}</p>{/if}
 	{/snippet}
 	{#snippet over(view)}
-		{#if turn === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
-		<OverCut {view} {desk} {data} {pick} marks={turn !== 'sum' && turn !== 'frost'} lined={turn !== 'frost' && turn !== 'meets'} />
-		{#if turn === 'top'}<OverLevels {view} levels={desk.figure?.levels ?? []} />{/if}
-		{#if turn === 'sum'}<OverLetters {view} parts={desk.figure?.concrete?.parts ?? []} />{/if}
+		{#if tab === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
+		<OverCut {view} {store} {data} {pick} marks={tab !== 'sum' && tab !== 'frost'} lined={tab !== 'frost' && tab !== 'meets'} />
+		{#if tab === 'top'}<OverLevels {view} levels={store.figure?.levels ?? []} />{/if}
+		{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
 	{/snippet}
 </Sheet>
-<Bench question={questionOf(turn)} jobId={desk.id}>
-	{#if desk.figure?.outline}
-		<Turns turns={TURNS.map((one) => ({ key: one, name: w.edges.turns[one].name }))} here={turn} name={w.edges.turnsName} tight />
-		{#if turn === 'cut'}
-			<CutDesk {desk} {data} {pick} />
+<Bench question={questionOf(tab)} jobId={store.id}>
+	{#if store.figure?.outline}
+		<Tabs tabs={TABS.map((one) => ({ key: one, name: w.edges.tabs[one].name }))} here={tab} name={w.edges.tabsName} tight />
+		{#if tab === 'cut'}
+			<CutPanel {store} {data} {pick} />
 			{#each doubts as doubt}<p class="wrong">{doubt.words} {doubt.remedy}</p>{/each}
 		{:else}
-			{#if (turn === 'grid' || turn === 'top' || turn === 'sum') && data.cut && data.picked}
+			{#if (tab === 'grid' || tab === 'top' || tab === 'sum') && data.cut && data.picked}
 				<p class="label" aria-live="polite">{data.cut.words}</p>
-				<CutDrawing {desk} cut={data.cut} tall={230} />
+				<CutDrawing {store} cut={data.cut} tall={230} />
 			{/if}
-			{#if turn === 'grid'}<GridDesk {desk} {data} />
-			{:else if turn === 'top'}<TopDesk {desk} {data} />
-			{:else if turn === 'meets'}<MeetsDesk {desk} {data} />
-			{:else if turn === 'frost'}<FrostDesk {desk} {data} />
-			{:else}<SumDesk {desk} {data} dug={ground.state?.ground.parts ?? []} />{/if}
+			{#if tab === 'grid'}<GridPanel {store} {data} />
+			{:else if tab === 'top'}<TopPanel {store} {data} />
+			{:else if tab === 'meets'}<MeetsPanel {store} {data} />
+			{:else if tab === 'frost'}<FrostPanel {store} {data} />
+			{:else}<SumPanel {store} {data} dug={ground.state?.ground.parts ?? []} />{/if}
 		{/if}
 	{:else}<p>{w.edges.needOutline}</p>{/if}
 	<p class="caution">{w.edges.caution}</p>

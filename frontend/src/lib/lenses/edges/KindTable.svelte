@@ -1,12 +1,12 @@
 <script lang="ts">
 	/** Types of beams or of pads: pick one, cut the first of it, take out all of it or the type itself. */
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { EdgesData } from './edges.svelte';
 	import { takeOut, takeOutType } from './shape_edits';
 	interface Props {
-		desk: JobDesk;
+		store: JobStore;
 		data: EdgesData;
 		kind: 'beam' | 'pad';
 		/** each type's mark, its sizes in words, and the rows that have it */
@@ -14,10 +14,10 @@
 		picked: string;
 		pick: (mark: string) => void;
 	}
-	let { desk, data, kind, rows, picked, pick }: Props = $props();
+	let { store, data, kind, rows, picked, pick }: Props = $props();
 </script>
 
-<table class="desk-table">
+<table class="panel-table">
 	<tbody>
 		{#each rows as row}
 			<tr class:on={picked === row.mark}>
@@ -26,7 +26,7 @@
 				<td>{w.edges.count(row.own.length)}</td>
 				<td class="r">
 					{#if row.own.length}<button type="button" class="act quiet" onclick={() => data.choose(kind, row.own[0] ?? 0)}>{w.edges.showCut}</button>{/if}
-					<button type="button" class="act quiet" onclick={() => void desk.keep([row.own.length ? takeOut(`${kind}s`, row.own.map((at) => desk.rowId(`${kind}s`, at))) : takeOutType(`${kind}_types`, row.mark)], `${kind}-type`)}>{row.own.length ? w.edges.takeAll(row.mark) : w.edges.takeOut}</button>
+					<button type="button" class="act quiet" onclick={() => void store.keep([row.own.length ? takeOut(`${kind}s`, row.own.map((at) => store.rowId(`${kind}s`, at))) : takeOutType(`${kind}_types`, row.mark)], `${kind}-type`)}>{row.own.length ? w.edges.takeAll(row.mark) : w.edges.takeOut}</button>
 				</td>
 			</tr>
 		{/each}

@@ -1,15 +1,15 @@
 <script lang="ts">
 	/** On the plan: the cutting line with its handles, and everything that can be picked: beams, pads, recesses, lines. */
 	import { snapped, snapStep } from '../../drawing/marks';
-	import type { Edit, JobDesk } from '../../state/job.svelte';
+	import type { Edit, JobStore } from '../../state/job.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { Viewport, XY } from '../../drawing/viewport';
 	import type { EdgesData } from './edges.svelte';
-	let { view, desk, data, pick, marks = true, lined = true }: { view: Viewport; desk: JobDesk; data: EdgesData; pick: Pick; marks?: boolean; lined?: boolean } = $props();
-	const plan = $derived(desk.document);
+	let { view, store, data, pick, marks = true, lined = true }: { view: Viewport; store: JobStore; data: EdgesData; pick: Pick; marks?: boolean; lined?: boolean } = $props();
+	const plan = $derived(store.document);
 	const line = $derived(data.line);
-	const outlined = $derived(desk.figure?.drawing?.outlined ?? []);
-	const strips = $derived(desk.figure?.drawing?.strips ?? []);
+	const outlined = $derived(store.figure?.drawing?.outlined ?? []);
+	const strips = $derived(store.figure?.drawing?.strips ?? []);
 	const lit = $derived(strips.filter((strip) => data.lit.includes(strip.number)));
 	const picks = (kind: string, row: number) => data.picked?.kind === kind && data.picked.row === row && !data.own;
 	function choose(kind: string, row: number) {
@@ -44,27 +44,27 @@
 	function carry(kind: string, row: number, event: PointerEvent) {
 		const target = event.currentTarget as SVGElement;
 		const frame = target.ownerSVGElement?.getBoundingClientRect();
-		const kept = desk.kept?.document;
+		const kept = store.kept?.document;
 		if (!frame || !kept) return;
 		target.setPointerCapture(event.pointerId);
 		const begun = view.mm(event.clientX - frame.left, event.clientY - frame.top);
 		let edit: Edit | null = null;
 		const move = (now: PointerEvent) => {
 			const at = view.mm(now.clientX - frame.left, now.clientY - frame.top);
-			const step = snapStep(desk.units, view.scale, now.altKey);
+			const step = snapStep(store.units, view.scale, now.altKey);
 			const by: XY = [snapped(at[0] - begun[0], step), snapped(at[1] - begun[1], step)];
 			if (!by[0] && !by[1] && !edit) return;
 			const shift = (p: readonly number[]): XY => [(p[0] ?? 0) + by[0], (p[1] ?? 0) + by[1]];
-			edit = kind === 'pad' ? { op: 'move_pad', pad: desk.rowId('pads', row), at: shift(kept.pads[row]?.at ?? [0, 0]) } : { op: 'move_beam', beam: desk.rowId('beams', row), path: (kept.beams[row]?.path ?? []).map(shift) };
-			void desk.try([edit], 'sheet');
+			edit = kind === 'pad' ? { op: 'move_pad', pad: store.rowId('pads', row), at: shift(kept.pads[row]?.at ?? [0, 0]) } : { op: 'move_beam', beam: store.rowId('beams', row), path: (kept.beams[row]?.path ?? []).map(shift) };
+			void store.try([edit], 'sheet');
 		};
 		const stop = async () => {
 			target.removeEventListener('pointermove', move);
 			target.removeEventListener('pointerup', stop);
 			target.removeEventListener('pointercancel', stop);
-			if (edit) await desk.keepDraft('sheet');
+			if (edit) await store.keepDraft('sheet');
 			else choose(kind, row);
-			if (desk.problem || desk.clash) desk.dropDraft();
+			if (store.problem || store.clash) store.dropDraft();
 		};
 		target.addEventListener('pointermove', move);
 		target.addEventListener('pointerup', stop);
@@ -74,7 +74,7 @@
 		const by = ({ ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] } as Record<string, XY>)[event.key];
 		const from = data.line;
 		if (!by || !from) return;
-		const step = (desk.units === 'mm' ? 50 : 152.4) * (event.shiftKey ? 4 : 1);
+		const step = (store.units === 'mm' ? 50 : 152.4) * (event.shiftKey ? 4 : 1);
 		event.preventDefault();
 		event.stopPropagation();
 		data.own = { ...from, [end]: [from[end][0] + by[0] * step, from[end][1] + by[1] * step] };

@@ -4,7 +4,7 @@ import { ApiProblem, Offline } from '../../api/client';
 import type { Cut, CutPlace, EdgesState, PartAlone } from '../../api/schema';
 import type { XY } from '../../drawing/viewport';
 import { cornerPlace, type Listed, rowPlace } from '../../state/ids';
-import type { JobDesk } from '../../state/job.svelte';
+import type { JobStore } from '../../state/job.svelte';
 
 const LIST: Record<string, Listed> = { line: 'edges', beam: 'beams', pad: 'pads', recess: 'recesses', kerb: 'kerbs', 'side-pad': 'side_pads' };
 
@@ -22,19 +22,19 @@ export class EdgesData {
 	#asked = '';
 	#busy = false;
 
-	constructor(readonly desk: JobDesk) {}
+	constructor(readonly store: JobStore) {}
 
 	/** the thing picked and where it stands now, null where it is gone */
 	get picked(): { kind: string; row: number } | null {
 		const at = this.#picked;
 		if (!at) return null;
-		const plan = this.desk.document;
+		const plan = this.store.document;
 		const list = LIST[at.kind];
 		const row = list ? rowPlace(plan, list, at.id) : at.kind === 'side' ? cornerPlace(plan, at.id) : Number(at.id);
 		return row === null ? null : { kind: at.kind, row };
 	}
 	get places(): CutPlace[] {
-		return this.desk.figure?.cuts ?? [];
+		return this.store.figure?.cuts ?? [];
 	}
 	get place(): CutPlace | null {
 		const at = this.picked;
@@ -48,7 +48,7 @@ export class EdgesData {
 	}
 	choose(kind: string, row: number) {
 		const list = LIST[kind];
-		this.#picked = { kind, id: list ? this.desk.rowId(list, row) : kind === 'side' ? this.desk.cornerId(row) : `${row}` };
+		this.#picked = { kind, id: list ? this.store.rowId(list, row) : kind === 'side' ? this.store.cornerId(row) : `${row}` };
 		this.own = null;
 	}
 	unpick() {
@@ -57,14 +57,14 @@ export class EdgesData {
 	/** Fetch the cut along the present line, with the edits that are being tried. */
 	async load() {
 		const line = this.line;
-		if (!line || !this.desk.kept) return void (this.cut = null);
-		const body = { start: line.start, end: line.end, edits: this.desk.trying };
-		const asked = JSON.stringify([body, this.desk.kept.revision]);
+		if (!line || !this.store.kept) return void (this.cut = null);
+		const body = { start: line.start, end: line.end, edits: this.store.trying };
+		const asked = JSON.stringify([body, this.store.kept.revision]);
 		if (this.#busy || asked === this.#asked) return;
 		this.#busy = true;
 		this.#asked = asked;
 		try {
-			const got = await api.cut(this.desk.id, body);
+			const got = await api.cut(this.store.id, body);
 			this.cut = got.cut;
 			this.problem = '';
 		} catch (error) {
@@ -78,9 +78,9 @@ export class EdgesData {
 		if (now && (now.start !== line.start || now.end !== line.end)) await this.load();
 	}
 	async loadState() {
-		if (!this.desk.kept?.document.outline) return;
+		if (!this.store.kept?.document.outline) return;
 		try {
-			this.state = await api.edges(this.desk.id);
+			this.state = await api.edges(this.store.id);
 		} catch (error) {
 			if (error instanceof ApiProblem) this.problem = error.problem.detail;
 			else if (!(error instanceof Offline)) throw error;
@@ -92,7 +92,7 @@ export class EdgesData {
 		const only = numbers[0];
 		if (numbers.length !== 1 || only === undefined) return;
 		try {
-			this.alone = await api.partAlone(this.desk.id, only);
+			this.alone = await api.partAlone(this.store.id, only);
 		} catch {
 			this.alone = null;
 		}

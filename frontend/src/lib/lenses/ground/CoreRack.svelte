@@ -49,7 +49,7 @@
 <svg {width} height="346" class="rack" role="img" aria-label={stand ? w.ground.cores : w.ground.coresLevels}>
 	{#if stand}
 		<path d="M0 40H{width}" class="laser" />
-		<text x="84" y="30" class="line">{w.ground.turns.laser.name}: {stand.name}, <SvgFrac text={stand.on} /></text>
+		<text x="84" y="30" class="line">{w.ground.tabs.laser.name}: {stand.name}, <SvgFrac text={stand.on} /></text>
 	{/if}
 	<g class="rodstick">
 		<path d="M22 26V{base ? y(base.level_mm) : TOP + 60}H48V26z" />

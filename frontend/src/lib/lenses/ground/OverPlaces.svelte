@@ -2,11 +2,11 @@
 	/** Places on the plan: benchmarks and tripods, tests and soft spots, trenches; and the spot that is pressed. */
 	import type { GroundState } from '../../api/schema';
 	import type { Viewport, XY } from '../../drawing/viewport';
-	import type { Turn } from './turns';
+	import type { Tab } from './tabs';
 	interface Props {
 		view: Viewport;
 		state: GroundState;
-		turn: Turn;
+		tab: Tab;
 		ring: XY[];
 		picked: number;
 		stick: XY | null;
@@ -14,7 +14,7 @@
 		spot: XY | null;
 		pick: (at: XY) => void;
 	}
-	let { view, state, turn, ring, picked, stick, benchmarks, spot, pick }: Props = $props();
+	let { view, state, tab, ring, picked, stick, benchmarks, spot, pick }: Props = $props();
 	const trench = $derived(state.ground.dug[picked] ?? null);
 	function press(event: MouseEvent) {
 		const frame = (event.currentTarget as SVGElement).ownerSVGElement?.getBoundingClientRect();
@@ -22,14 +22,14 @@
 	}
 </script>
 
-{#if turn === 'laser'}
+{#if tab === 'laser'}
 	{#each benchmarks.filter((row) => row.at) as row}
 		{@const [x, y] = view.px(row.at ?? [0, 0])}
 		<path d="M{x} {y - 11}l11 19h-22z" class="bm" /><circle cx={x} cy={y + 2} r="1.8" />
 		<text x={x + 22} y={y - 18} text-anchor="end">{row.name}</text>
 	{/each}
 {/if}
-{#if turn === 'tests'}
+{#if tab === 'tests'}
 	{#each state.tests as row, i}
 		{@const [x, y] = view.px(row.test.at)}
 		<circle cx={x} cy={y} r="12" class="test" class:bad={!row.test.passed} /><text x={x} y={y + 5} text-anchor="middle">{i + 1}</text>
@@ -39,7 +39,7 @@
 		<circle cx={x} cy={y} r={Math.max(9, (row.soft.across_mm / 2) * view.scale)} class="softspot" /><text x={x} y={y + 5} text-anchor="middle">S{i + 1}</text>
 	{/each}
 {/if}
-{#if turn === 'dug' && trench && trench.side !== null}
+{#if tab === 'dug' && trench && trench.side !== null}
 	{@const a = ring[trench.side] ?? [0, 0]}
 	{@const b = ring[(trench.side + 1) % ring.length] ?? [0, 0]}
 	<path d={view.path([[a, b]], false)} class="dug" />
@@ -53,11 +53,11 @@
 	{@const [x, y] = view.px(spot)}
 	<circle cx={x} cy={y} r="20" class="spot" />
 {/if}
-{#if stick && (turn === 'tests' || turn === 'laser')}
+{#if stick && (tab === 'tests' || tab === 'laser')}
 	{@const [x, y] = view.px(stick)}
 	<circle cx={x} cy={y} r="14" class="stick" />
 {/if}
-{#if turn === 'tests' || turn === 'laser'}
+{#if tab === 'tests' || tab === 'laser'}
 	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (fields beside take the keyboard) -->
 	<rect width="100%" height="100%" fill="transparent" onclick={press} />
 {/if}

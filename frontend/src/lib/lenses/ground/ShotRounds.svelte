@@ -9,7 +9,7 @@
 	let open = $state(false);
 	let wrong = $state('');
 	async function load() {
-		rows = await api.records(data.desk.id, 'shots');
+		rows = await api.records(data.store.id, 'shots');
 	}
 	$effect(() => {
 		if (open && data.state) void load();

@@ -4,7 +4,7 @@ import { ApiProblem, Offline } from '../../api/client';
 import type { GroundState, NewRecord, RodAnswer } from '../../api/schema';
 import type { XY } from '../../drawing/viewport';
 import { rowPlace } from '../../state/ids';
-import type { JobDesk } from '../../state/job.svelte';
+import type { JobStore } from '../../state/job.svelte';
 import { addRecord, isWrong, type Wrong } from '../../state/record';
 import { session } from '../../state/session.svelte';
 
@@ -17,25 +17,25 @@ export class GroundData {
 	problem = $state('');
 	#asked = 0;
 
-	constructor(readonly desk: JobDesk) {}
+	constructor(readonly store: JobStore) {}
 	get stand() {
 		return this.state?.ground.stands.at(-1) ?? null;
 	}
 	/** where the zone whose core or fall is looked at stands now */
 	get zone(): number {
-		return rowPlace(this.desk.document, 'zones', this.#zone) ?? 0;
+		return rowPlace(this.store.document, 'zones', this.#zone) ?? 0;
 	}
 	set zone(at: number) {
-		this.#zone = this.desk.rowId('zones', at);
+		this.#zone = this.store.rowId('zones', at);
 	}
 	get zones() {
-		return this.desk.document?.zones ?? [];
+		return this.store.document?.zones ?? [];
 	}
 	async load() {
-		if (!this.desk.kept?.document.outline) return;
+		if (!this.store.kept?.document.outline) return;
 		const ask = ++this.#asked;
 		try {
-			const got = await api.ground(this.desk.id, this.layer);
+			const got = await api.ground(this.store.id, this.layer);
 			if (ask !== this.#asked) return;
 			this.state = got;
 			this.problem = '';
@@ -50,9 +50,9 @@ export class GroundData {
 	}
 	/** Keep a record, then everything that hangs on it. Null when it went through. */
 	async record(kind: NewRecord['kind'], values: Record<string, unknown>, supersedes: string | null = null): Promise<Wrong | null> {
-		const got = await addRecord(this.desk, kind, values, session.who, supersedes);
+		const got = await addRecord(this.store, kind, values, session.who, supersedes);
 		if (isWrong(got)) return got;
-		await Promise.all([this.load(), this.desk.load()]);
+		await Promise.all([this.load(), this.store.load()]);
 		return null;
 	}
 	strike(id: string) {
@@ -64,7 +64,7 @@ export class GroundData {
 		const at = surface === null ? this.stick : null;
 		try {
 			const body = { reading, level_mm: null, surface, at, layer: this.layer };
-			return await api.rodCheck(this.desk.id, body);
+			return await api.rodCheck(this.store.id, body);
 		} catch (error) {
 			if (error instanceof ApiProblem) return { words: error.problem.detail, path: error.problem.path };
 			if (error instanceof Offline) return { words: 'No answer from the program.', path: '' };
@@ -73,13 +73,13 @@ export class GroundData {
 	}
 	async file(file: File): Promise<string> {
 		try {
-			await api.shotsFile(this.desk.id, file, { record: crypto.randomUUID(), layer: this.layer, who: session.who, setup: this.stand?.id ?? null });
+			await api.shotsFile(this.store.id, file, { record: crypto.randomUUID(), layer: this.layer, who: session.who, setup: this.stand?.id ?? null });
 		} catch (error) {
 			if (error instanceof ApiProblem) return error.problem.detail;
 			if (error instanceof Offline) return 'No answer from the program.';
 			throw error;
 		}
-		await Promise.all([this.load(), this.desk.load()]);
+		await Promise.all([this.load(), this.store.load()]);
 		return '';
 	}
 }

@@ -5,7 +5,7 @@
 	import type { WalkBox, WalkKind } from './walk.svelte';
 	let { box, hasOutline }: { box: WalkBox; hasOutline: boolean } = $props();
 	const walked = $derived(box.heard?.walked ?? null);
-	const problem = $derived(box.desk.problemFor('walk'));
+	const problem = $derived(box.store.problemFor('walk'));
 	const said = $derived(walked?.heard.legs?.map((leg) => leg.said).join(', ') ?? '');
 	const kinds: WalkKind[] = ['outline', 'zone', 'opening'];
 	const keepWord = $derived({ outline: w.lines.keep, zone: w.lines.keepZone, opening: w.lines.keepOpening }[box.kind]);

@@ -2,12 +2,12 @@
 	/** One side's form drawn along its length: top, ground, courses, stakes; and what may be said of it. */
 	import { typedLength } from '../../ui/typed';
 	import type { SideForm, SideWorkings } from '../../api/schema';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
-	let { desk, form, how }: { desk: JobDesk; form: SideForm; how?: SideWorkings | undefined } = $props();
+	let { store, form, how }: { store: JobStore; form: SideForm; how?: SideWorkings | undefined } = $props();
 	const W = 520;
 	const length = $derived(form.stations.at(-1)?.at_mm ?? 1);
 	const top = $derived(Math.max(...form.stations.map((s) => s.top_mm)));
@@ -17,10 +17,10 @@
 	const y = (level: number) => 20 + ((top - level) / tall) * 66;
 	const line = (key: 'top_mm' | 'ground_mm') => form.stations.map((s) => `${x(s.at_mm).toFixed(1)} ${y(s[key]).toFixed(1)}`).join('L');
 	const at = 'form-side';
-	const change = (changes: Record<string, unknown>) => desk.keep([{ op: 'form_sides', sides: [desk.cornerId(form.side)], changes }], at);
-	const row = $derived(desk.document?.forms?.find((one) => one.sides.includes(form.side)));
+	const change = (changes: Record<string, unknown>) => store.keep([{ op: 'form_sides', sides: [store.cornerId(form.side)], changes }], at);
+	const row = $derived(store.document?.forms?.find((one) => one.sides.includes(form.side)));
 	const level = (i: number) => row?.ground[i] ?? null;
-	const shown = (mm: number | undefined) => (mm === undefined ? '' : typedLength(-mm, desk.units));
+	const shown = (mm: number | undefined) => (mm === undefined ? '' : typedLength(-mm, store.units));
 	/** Ground is typed as a depth below the finished top: 10" is 10 in down. */
 	const negative = (typed: string) => (typed.trim().startsWith('-') ? typed.trim().slice(1) : `-${typed.trim()}`);
 	const ends = $derived([0, length]);
@@ -30,9 +30,9 @@
 		const levels = end === 0 ? [own, other ?? own] : [other ?? own, own];
 		return change({ ground: levels.map((value, i) => ({ at_mm: ends[i], level_mm: value })) });
 	}
-	const station = (mm: number) => (desk.units === 'mm' ? `${Math.round(mm)}` : `${+(mm / 304.8).toFixed(2)}'`);
+	const station = (mm: number) => (store.units === 'mm' ? `${Math.round(mm)}` : `${+(mm / 304.8).toFixed(2)}'`);
 	const alongText = $derived((row?.ground.length ?? 0) > 2 ? (row?.ground ?? []).map((spot) => `${shown(spot.level_mm)} at ${station(spot.at_mm)}`).join(', ') : '');
-	const problem = $derived(desk.problemFor(at));
+	const problem = $derived(store.problemFor(at));
 </script>
 
 <div class="side">

@@ -2,16 +2,16 @@
 	/** Every change of this slab, newest first; any may be gone back to, which is a change of its own. */
 	import { api } from '../../api/api';
 	import type { RevisionRow } from '../../api/schema';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
-	let { desk }: { desk: JobDesk } = $props();
+	let { store }: { store: JobStore } = $props();
 	let open = $state(false);
 	let rows = $state.raw<RevisionRow[]>([]);
 	$effect(() => {
-		const revision = desk.kept?.revision;
+		const revision = store.kept?.revision;
 		if (!open || !revision) return;
 		api
-			.revisions(desk.id)
+			.revisions(store.id)
 			.then((got) => (rows = got))
 			.catch(() => undefined);
 	});
@@ -25,8 +25,8 @@
 			<li>
 				<span class="n">{row.n}</span>
 				<span>{row.summary}<span class="label"> {row.author ? `${row.author}, ` : ''}{when(row.at)}</span></span>
-				{#if row.n === desk.kept?.revision}<b>{w.history.now}</b>{:else}
-					<button type="button" class="act quiet" onclick={() => void desk.goBack(row.n)}>{w.history.back}</button>
+				{#if row.n === store.kept?.revision}<b>{w.history.now}</b>{:else}
+					<button type="button" class="act quiet" onclick={() => void store.goBack(row.n)}>{w.history.back}</button>
 				{/if}
 			</li>
 		{/each}

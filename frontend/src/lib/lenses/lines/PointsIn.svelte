@@ -3,10 +3,10 @@
 	import { api } from '../../api/api';
 	import { ApiProblem, Offline } from '../../api/client';
 	import type { PointsFile } from '../../api/schema';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
-	let { desk }: { desk: JobDesk } = $props();
+	let { store }: { store: JobStore } = $props();
 	type Role = 'outline' | 'opening' | 'beside' | 'leave';
 	type Unit = PointsFile['units'];
 	const units: Unit[] = ['mm', 'cm', 'm', 'in', 'ft'];
@@ -19,14 +19,14 @@
 	let busy = $state(false);
 	const rows = $derived(found?.loops.map((loop, i) => ({ loop, i })).filter(({ loop }) => !layer || loop.layer === layer) ?? []);
 	const ready = $derived(role.filter((one) => one === 'outline').length === 1);
-	const problem = $derived(desk.problemFor('points'));
+	const problem = $derived(store.problemFor('points'));
 
 	async function look(units: Unit | null) {
 		if (!file) return;
 		busy = true;
 		words = '';
 		try {
-			found = await api.readPoints(desk.id, file, { name: file.name, units });
+			found = await api.readPoints(store.id, file, { name: file.name, units });
 			role = found.loops.map((loop, i) => (i === 0 ? 'outline' : 'leave'));
 			layer = '';
 		} catch (error) {
@@ -44,7 +44,7 @@
 		const ring = of('outline')[0]?.ring ?? [];
 		const existing = of('beside').map((loop) => ({ id: '', name: loop.layer, what: 'other' as const, polygon: loop.ring, level_mm: 0, levels: [] }));
 		const openings = of('opening').map((loop) => loop.ring);
-		if (await desk.keep([{ op: 'take_outline', ring, openings, existing, source: file.name.slice(0, 100) }], 'points')) found = file = null;
+		if (await store.keep([{ op: 'take_outline', ring, openings, existing, source: file.name.slice(0, 100) }], 'points')) found = file = null;
 	}
 </script>
 

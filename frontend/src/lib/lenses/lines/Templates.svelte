@@ -1,9 +1,9 @@
 <script lang="ts">
 	/** Rectangle, L and T by their sizes. */
 	import { remember } from '../../state/remember.svelte';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
-	let { desk }: { desk: JobDesk } = $props();
+	let { store }: { store: JobStore } = $props();
 	type Shape = 'rectangle' | 'L' | 'T';
 	const shapes: Shape[] = ['rectangle', 'L', 'T'];
 	const drawn: Record<Shape, string> = {
@@ -13,14 +13,14 @@
 	};
 	let shape = $state<Shape | null>(null);
 	let sizes = $state(['', '', '', '']);
-	// svelte-ignore state_referenced_locally (one desk for the life of this component)
-	remember(`${desk.id}/template`, () => ({ shape, sizes }), (old) => ({ shape, sizes } = old));
+	// svelte-ignore state_referenced_locally (one store for the life of this component)
+	remember(`${store.id}/template`, () => ({ shape, sizes }), (old) => ({ shape, sizes } = old));
 	const names = $derived(shape ? w.lines.sizes[shape] : []);
-	const problem = $derived(desk.problemFor('template'));
+	const problem = $derived(store.problemFor('template'));
 	const wrongAt = $derived(Number(problem?.path.match(/sizes\[(\d)\]/)?.[1] ?? -1));
 	async function layOut() {
 		if (!shape) return;
-		if (await desk.keep([{ op: 'template', shape, sizes: sizes.slice(0, names.length) }], 'template')) shape = null;
+		if (await store.keep([{ op: 'template', shape, sizes: sizes.slice(0, names.length) }], 'template')) shape = null;
 	}
 </script>
 

@@ -2,7 +2,7 @@
 import { api } from '../../api/api';
 import { ApiProblem, Offline } from '../../api/client';
 import type { CutPlanOfJob, FormsState, RecordRow, SetOutSheet } from '../../api/schema';
-import type { JobDesk } from '../../state/job.svelte';
+import type { JobStore } from '../../state/job.svelte';
 import { addRecord, isWrong, type Wrong } from '../../state/record';
 
 type RecordKind = 'taped' | 'string-gaps' | 'form-levels' | 'form-back';
@@ -23,21 +23,21 @@ export class LinesData {
 	problem = $state('');
 	#asked = 0;
 
-	constructor(readonly desk: JobDesk) {}
-	/** Fetch all that this turn shows. */
-	async load(turn: string) {
-		if (!this.desk.kept?.document.outline) return;
+	constructor(readonly store: JobStore) {}
+	/** Fetch all that this tab shows. */
+	async load(tab: string) {
+		if (!this.store.kept?.document.outline) return;
 		const ask = ++this.#asked;
 		this.problem = '';
 		try {
-			const setOut = await api.setOut(this.desk.id);
+			const setOut = await api.setOut(this.store.id);
 			if (ask !== this.#asked) return;
 			this.setOut = setOut;
-			if (turn === 'forms' || turn === 'boards' || turn === 'setout') {
-				this.forms = await api.forms(this.desk.id);
+			if (tab === 'forms' || tab === 'boards' || tab === 'setout') {
+				this.forms = await api.forms(this.store.id);
 			}
-			if (turn === 'boards') await this.#cut(ask);
-			if (turn === 'square' || turn === 'straight' || turn === 'forms') await this.loadRecords();
+			if (tab === 'boards') await this.#cut(ask);
+			if (tab === 'square' || tab === 'straight' || tab === 'forms') await this.loadRecords();
 		} catch (error) {
 			if (error instanceof ApiProblem) this.problem = error.problem.detail;
 			else if (!(error instanceof Offline)) throw error;
@@ -48,10 +48,10 @@ export class LinesData {
 		this.share = 0;
 		const slow = setTimeout(() => (this.working = ask === this.#asked), 300);
 		try {
-			let got = await api.cutPlan(this.desk.id);
+			let got = await api.cutPlan(this.store.id);
 			while (got.counting !== null && ask === this.#asked && !this.gone) {
 				this.share = got.counting;
-				got = await api.cutPlan(this.desk.id);
+				got = await api.cutPlan(this.store.id);
 			}
 			if (ask === this.#asked && !this.gone) this.cuts = got.cuts;
 		} finally {
@@ -64,18 +64,18 @@ export class LinesData {
 		this.gone = true;
 		this.working = false;
 		this.cuts = null;
-		await api.dropCutPlan(this.desk.id);
+		await api.dropCutPlan(this.store.id);
 	}
 	async loadRecords() {
-		this.records = await api.records(this.desk.id);
+		this.records = await api.records(this.store.id);
 		this.recorded = true;
 	}
 	/** Append a record; null when it went through, the problem's words and path otherwise. */
 	async record(kind: RecordKind, values: Record<string, unknown>, who: string, supersedes: string | null = null): Promise<Wrong | null> {
-		const got = await addRecord(this.desk, kind, values, who, supersedes);
+		const got = await addRecord(this.store, kind, values, who, supersedes);
 		if (isWrong(got)) return got;
 		await this.loadRecords();
-		if (kind === 'taped') await this.desk.load();
+		if (kind === 'taped') await this.store.load();
 		return null;
 	}
 }

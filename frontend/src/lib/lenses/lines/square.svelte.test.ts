@@ -74,8 +74,8 @@ test('when the outline changes the readings stay, and those to corners that are 
 	reply = { status: 200, body: { squared: { suspect: null, residuals: [] }, tolerance_text: '' } };
 	one.type(0, "24'");
 	one.rows[one.add(1, 3)]!.typed = "29'";
-	one.data.desk.kept!.figure.outline!.sides.pop();
-	one.data.desk.kept!.document.corner_ids = ['cb', 'ca', 'cc'];
+	one.data.store.kept!.figure.outline!.sides.pop();
+	one.data.store.kept!.document.corner_ids = ['cb', 'ca', 'cc'];
 	await one.refresh();
 	expect(one.rows.filter((row) => row.typed).map(({ from, to, typed }) => ({ from, to, typed }))).toEqual([{ from: 0, to: 1, typed: "24'" }]);
 	expect(one.hold).toEqual([1, 0]);

@@ -42,27 +42,27 @@ export class SquareBox {
 	get unkept(): boolean {
 		return this.#typing && !this.kept && this.rows.some((row) => row.typed.trim());
 	}
-	/** Readings that were typed before this desk was left. */
+	/** Readings that were typed before this store was left. */
 	bringBack(rows: Row[], hold: [number, number], ids: string[] = this.#corners) {
 		[this.rows, this.hold, this.ids, this.#typing] = [rows, hold, ids, true];
 		void this.refresh();
 	}
 	get #outline() {
-		return this.data.desk.kept?.figure.outline ?? null;
+		return this.data.store.kept?.figure.outline ?? null;
 	}
 	get #corners(): string[] {
-		return this.data.desk.kept?.document.corner_ids ?? [];
+		return this.data.store.kept?.document.corner_ids ?? [];
 	}
 	get corners() {
 		return this.#outline?.sides.length ?? 0;
 	}
 	/** This job's own tolerance as typed, '' where the crew's holds. */
 	get ownTolerance(): string {
-		const mm = this.data.desk.kept?.document.ways?.tolerance_mm;
-		return mm ? typedLength(mm, this.data.desk.units) : '';
+		const mm = this.data.store.kept?.document.ways?.tolerance_mm;
+		return mm ? typedLength(mm, this.data.store.units) : '';
 	}
 	setTolerance(typed: string): Promise<boolean> {
-		return this.data.desk.keep([{ op: 'set_fields', values: { 'ways.tolerance_mm': typed.trim() || null } }], 'tolerance');
+		return this.data.store.keep([{ op: 'set_fields', values: { 'ways.tolerance_mm': typed.trim() || null } }], 'tolerance');
 	}
 	get sideNames() {
 		return this.#outline?.sides.map((side) => side.name) ?? [];
@@ -88,7 +88,7 @@ export class SquareBox {
 		this.hold = this.#held();
 	}
 	#held(): [number, number] {
-		const side = this.data.desk.kept?.document.set_out?.hold_side ?? 0;
+		const side = this.data.store.kept?.document.set_out?.hold_side ?? 0;
 		return [side, (side + 1) % (this.corners || 1)];
 	}
 	shouldOf(from: End, to: End): string {
@@ -165,7 +165,7 @@ export class SquareBox {
 		this.problem = null;
 		if (!filled.length) return void (this.answer = null);
 		try {
-			const got = await api.square(this.data.desk.id, { values: this.#values() });
+			const got = await api.square(this.data.store.id, { values: this.#values() });
 			if (ask === this.#ask) this.answer = got;
 		} catch (error) {
 			if (ask !== this.#ask || error instanceof Offline) return;
@@ -208,7 +208,7 @@ export class SquareBox {
 	/** Change the plan to the frame as it stands, where the crew would rather live with it. */
 	async planAsLaid() {
 		const ring = (this.answer?.squared.laid_mm ?? []).flatMap((spot) => (spot ? [spot as [number, number]] : []));
-		await this.data.desk.keep([{ op: 'accept_laid', ring }], 'square');
+		await this.data.store.keep([{ op: 'accept_laid', ring }], 'square');
 	}
 	/** What a filled row came to: 'agrees', '1/4″ long'; '' while nothing is known of it. */
 	resultOf(index: number): string {

@@ -25,11 +25,11 @@ export class StraightBox {
 	#timer: ReturnType<typeof setTimeout> | undefined;
 
 	constructor(readonly data: LinesData) {
-		this.block = data.desk.units === 'mm' ? '20' : '3/4"';
+		this.block = data.store.units === 'mm' ? '20' : '3/4"';
 	}
 	/** Start on a side: a reading at every stake, or at the ends and the middle where no form stands. */
 	open(at: number, form: SideForm | undefined, length_mm: number) {
-		const side = this.data.desk.cornerId(at);
+		const side = this.data.store.cornerId(at);
 		const stations = form?.stake_at_mm.length ? form.stake_at_mm : [0, length_mm / 2, length_mm];
 		if (this.side === side && this.stations.length === stations.length) return;
 		this.side = side;
@@ -52,7 +52,7 @@ export class StraightBox {
 		if (old) this.soon();
 	}
 	get #key(): string {
-		return `${this.data.desk.id}/straight/${this.kind}/${this.side}`;
+		return `${this.data.store.id}/straight/${this.kind}/${this.side}`;
 	}
 	type(row: number, text: string) {
 		this.typed[row] = text;
@@ -80,7 +80,7 @@ export class StraightBox {
 		if (!filled.length) return void (this.checked = null);
 		if (this.kind === 'form-levels' && !this.want.trim()) return void (this.problem = { words: w.lines.wantFirst, row: -1, field: 'want' });
 		try {
-			const got = await api.straight(this.data.desk.id, this.kind, { values: this.#values() });
+			const got = await api.straight(this.data.store.id, this.kind, { values: this.#values() });
 			if (ask === this.#ask) this.checked = got.checked;
 		} catch (error) {
 			if (ask !== this.#ask || error instanceof Offline) return;

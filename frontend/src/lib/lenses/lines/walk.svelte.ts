@@ -1,7 +1,7 @@
 /** The call-out box: what is typed, what the program heard, and keeping it as typed. */
 import { api } from '../../api/api';
 import type { HeardWalk } from '../../api/schema';
-import type { Edit, JobDesk } from '../../state/job.svelte';
+import type { Edit, JobStore } from '../../state/job.svelte';
 import type { XY } from '../../drawing/viewport';
 
 export type WalkKind = 'outline' | 'zone' | 'opening';
@@ -15,19 +15,19 @@ export class WalkBox {
 	#latest = 0;
 	#saver: ReturnType<typeof setTimeout> | undefined;
 
-	constructor(readonly desk: JobDesk) {
-		const kept = desk.kept?.document.walk;
+	constructor(readonly store: JobStore) {
+		const kept = store.kept?.document.walk;
 		if (kept) {
 			this.text = kept.text;
 			this.kind = kept.kind;
 			void this.listen();
-		} else if (desk.kept?.document.outline) this.kind = 'zone';
+		} else if (store.kept?.document.outline) this.kind = 'zone';
 	}
 
 	/** Change what is walked. The outline begins as it stands, so that one call can be changed. */
 	choose(kind: WalkKind) {
 		this.kind = kind;
-		const calls = this.desk.kept?.figure.outline?.sides.map((side) => side.call).join('  ') ?? '';
+		const calls = this.store.kept?.figure.outline?.sides.map((side) => side.call).join('  ') ?? '';
 		if (kind === 'outline' && !this.text.trim() && calls) this.text = calls;
 		else if (kind !== 'outline' && this.text === calls) this.text = '';
 		void this.listen();
@@ -45,7 +45,7 @@ export class WalkBox {
 
 	type(text: string) {
 		this.text = text;
-		this.desk.clearProblem();
+		this.store.clearProblem();
 		void this.listen();
 		clearTimeout(this.#saver);
 		this.#saver = setTimeout(() => void this.saveAsTyped(), 900);
@@ -53,7 +53,7 @@ export class WalkBox {
 	async listen() {
 		const ask = ++this.#latest;
 		try {
-			const got = await api.walk(this.desk.id, this.text);
+			const got = await api.walk(this.store.id, this.text);
 			if (ask === this.#latest) this.heard = got;
 		} catch {
 			/* the text stays; it is heard again with the next key */
@@ -61,9 +61,9 @@ export class WalkBox {
 	}
 	/** Keep an unfinished walk as it stands. */
 	async saveAsTyped() {
-		const kept = this.desk.kept?.document.walk?.text ?? '';
-		if (this.text === kept || this.desk.busy) return;
-		await this.desk.keep([{ op: 'set_walk', kind: this.kind, text: this.text }], 'walk');
+		const kept = this.store.kept?.document.walk?.text ?? '';
+		if (this.text === kept || this.store.busy) return;
+		await this.store.keep([{ op: 'set_walk', kind: this.kind, text: this.text }], 'walk');
 	}
 	/** Take an offered text; keep it at once when it closes. */
 	async take(text: string) {
@@ -71,7 +71,7 @@ export class WalkBox {
 	}
 	async keep(): Promise<boolean> {
 		clearTimeout(this.#saver);
-		const done = await this.desk.keep([this.#edit()], 'walk');
+		const done = await this.store.keep([this.#edit()], 'walk');
 		if (done) this.#empty();
 		return done;
 	}
@@ -83,7 +83,7 @@ export class WalkBox {
 	async forget() {
 		clearTimeout(this.#saver);
 		this.#empty();
-		if (this.desk.kept?.document.walk) await this.desk.keep([{ op: 'set_walk', kind: this.kind, text: '' }], 'walk');
+		if (this.store.kept?.document.walk) await this.store.keep([{ op: 'set_walk', kind: this.kind, text: '' }], 'walk');
 	}
 	#empty() {
 		this.text = '';

@@ -1,13 +1,13 @@
 <script lang="ts">
 	/** The call-in card: what to say, in the order in which a dispatcher asks; what is unsaid is marked and can be filled in. */
 	import type { CallLine, Finding } from '../../api/schema';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { LensId } from '../../shell/lens';
 	import { alike } from '../../state/findings';
 	import CardFields from './CardFields.svelte';
-	let { desk, lines, stops }: { desk: JobDesk; lines: CallLine[]; stops: Finding[] } = $props();
+	let { store, lines, stops }: { store: JobStore; lines: CallLine[]; stops: Finding[] } = $props();
 	let open = $state<string | null>(null);
 	let copied = $state(false);
 	const asText = $derived(
@@ -15,10 +15,10 @@
 	);
 	async function copy() {
 		try {
-			await navigator.clipboard.writeText(`${desk.document?.name}\n${asText}\n`);
+			await navigator.clipboard.writeText(`${store.document?.name}\n${asText}\n`);
 		} catch {
 			const area = document.createElement('textarea');
-			area.value = `${desk.document?.name}\n${asText}\n`;
+			area.value = `${store.document?.name}\n${asText}\n`;
 			document.body.append(area);
 			area.select();
 			document.execCommand('copy');
@@ -47,7 +47,7 @@
 				{#each alike(stops) as { first: stop, more }}
 					<li data-stop={stop.code}>
 						<Frac text="{stop.words} {stop.remedy}{more ? ` ${w.order.moreAlike(more)}` : ''}" />
-						{#if stop.stage !== 'order'}<a class="mt-1 block font-semibold underline" href="/job/{desk.id}/{stop.stage}{stop.tabs[0] ? `?turn=${stop.tabs[0]}` : ''}">{w.order.mend} {w.lenses[stop.stage as LensId]}</a>{/if}
+						{#if stop.stage !== 'order'}<a class="mt-1 block font-semibold underline" href="/job/{store.id}/{stop.stage}{stop.tabs[0] ? `?tab=${stop.tabs[0]}` : ''}">{w.order.mend} {w.lenses[stop.stage as LensId]}</a>{/if}
 					</li>
 				{/each}
 			</ul>
@@ -64,9 +64,9 @@
 				{#if line.set_at.startsWith('ways')}
 					{#if line.missing}<a class="fill" href="/ways">{w.order.fill}</a>{/if}
 				{:else if line.set_at !== 'lines' && line.key !== 'yards'}
-					<button type="button" class="fill" aria-expanded={open === line.key} onclick={() => (open = open === line.key ? null : line.key)}>{open === line.key ? w.shim.close : line.missing ? w.order.fill : w.order.change}</button>
+					<button type="button" class="fill" aria-expanded={open === line.key} onclick={() => (open = open === line.key ? null : line.key)}>{open === line.key ? w.slip.close : line.missing ? w.order.fill : w.order.change}</button>
 				{/if}
-				{#if open === line.key}<CardFields {desk} line={line.key} />{/if}
+				{#if open === line.key}<CardFields {store} line={line.key} />{/if}
 			</li>
 		{/each}
 	</ol>

@@ -1,10 +1,10 @@
 <script lang="ts">
 	/** The fields behind one line of the call-in card. */
 	import { shownLength } from '../../ui/typed';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import { w } from '../../words/words';
-	let { desk, line }: { desk: JobDesk; line: string } = $props();
+	let { store, line }: { store: JobStore; line: string } = $props();
 	type Path = keyof typeof w.order.fields;
 	const paths: Record<string, Path[]> = {
 		when: ['order.pour_at'],
@@ -15,8 +15,8 @@
 		ring: ['order.ring.name', 'order.ring.phone']
 	};
 	const NUMBERS: Path[] = ['mix.air_percent', 'order.spacing_min'];
-	const plan = $derived(desk.document);
-	const inches = (mm: number | null | undefined) => (mm == null ? '' : desk.units === 'mm' ? `${mm} mm` : shownLength(mm, 'ft-in'));
+	const plan = $derived(store.document);
+	const inches = (mm: number | null | undefined) => (mm == null ? '' : store.units === 'mm' ? `${mm} mm` : shownLength(mm, 'ft-in'));
 	function value(path: Path): string {
 		if (!plan) return '';
 		const { mix, order, site } = plan;
@@ -24,7 +24,7 @@
 		const all: Record<Path, string> = {
 			'site.address': site.address,
 			'site.directions': site.directions,
-			'mix.strength_mpa': strength == null ? '' : desk.units === 'mm' ? `${+strength.toFixed(1)} MPa` : `${Math.round(strength / 0.00689475729 / 10) * 10} psi`,
+			'mix.strength_mpa': strength == null ? '' : store.units === 'mm' ? `${+strength.toFixed(1)} MPa` : `${Math.round(strength / 0.00689475729 / 10) * 10} psi`,
 			'mix.stone_mm': inches(mix.stone_mm),
 			'mix.slump_mm': inches(mix.slump_mm),
 			'mix.air_percent': mix.air_percent == null ? '' : String(mix.air_percent),
@@ -42,7 +42,7 @@
 		if (!text) return texts.includes(path) ? '' : null;
 		return NUMBERS.includes(path) && Number.isFinite(Number(text)) ? Number(text) : text;
 	}
-	const keep = (path: Path, typed: string) => desk.keep([{ op: 'set_fields', values: { [path]: sent(path, typed) } }], `card-${path}`);
+	const keep = (path: Path, typed: string) => store.keep([{ op: 'set_fields', values: { [path]: sent(path, typed) } }], `card-${path}`);
 </script>
 
 <div class="fields">
@@ -54,7 +54,7 @@
 				{/each}
 			</div>
 		{:else}
-			<Field label={w.order.fields[path]} value={value(path)} type={path === 'order.pour_at' ? 'datetime-local' : 'text'} problem={desk.problemFor(`card-${path}`)} keep={(typed) => keep(path, typed)} />
+			<Field label={w.order.fields[path]} value={value(path)} type={path === 'order.pour_at' ? 'datetime-local' : 'text'} problem={store.problemFor(`card-${path}`)} keep={(typed) => keep(path, typed)} />
 		{/if}
 	{/each}
 </div>

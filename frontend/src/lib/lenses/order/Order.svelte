@@ -4,7 +4,7 @@
 	import Sheet from '../../drawing/Sheet.svelte';
 	import Bench from '../../shell/Bench.svelte';
 	import { forOrder } from '../../state/findings';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import CallCard from './CallCard.svelte';
 	import Ledger from './Ledger.svelte';
@@ -12,13 +12,13 @@
 	import SecondPours from './SecondPours.svelte';
 	import OwnWays from './OwnWays.svelte';
 	import SliceBars from './SliceBars.svelte';
-	let { desk, pick }: { desk: JobDesk; pick: Pick } = $props();
-	const concrete = $derived(desk.figure?.concrete ?? null);
-	const unit = $derived(desk.units === 'mm' ? 'm³' : 'yd');
-	const doubts = $derived(forOrder(desk.doubts?.findings ?? desk.figure?.findings).filter((one) => one.severity !== 'stop'));
+	let { store, pick }: { store: JobStore; pick: Pick } = $props();
+	const concrete = $derived(store.figure?.concrete ?? null);
+	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd');
+	const doubts = $derived(forOrder(store.doubts?.findings ?? store.figure?.findings).filter((one) => one.severity !== 'stop'));
 </script>
 
-<Sheet {desk} {pick} title={desk.units === 'mm' ? w.order.whereM : w.order.where} strips labels={false} sizes={false} letters={false} footHeight={182}>
+<Sheet {store} {pick} title={store.units === 'mm' ? w.order.whereM : w.order.where} strips labels={false} sizes={false} letters={false} footHeight={182}>
 	{#snippet over(view)}
 		{#each concrete?.parts ?? [] as part}
 			{@const [x, y] = view.px(part.at)}
@@ -28,20 +28,20 @@
 			</g>
 		{/each}
 	{/snippet}
-	{#snippet foot()}{#if concrete}<SliceBars {concrete} counting={desk.counting} units={desk.units} {unit} />{/if}{/snippet}
+	{#snippet foot()}{#if concrete}<SliceBars {concrete} counting={store.counting} units={store.units} {unit} />{/if}{/snippet}
 </Sheet>
-<Bench question={w.ask.order} jobId={desk.id}>
+<Bench question={w.ask.order} jobId={store.id}>
 	{#if concrete}
 		<div class="two">
 			<div class="count">
 				<Ledger {concrete} {unit} />
 				<Loads ordered={concrete.ordered} {unit} />
-				<SecondPours pours={desk.figure?.second_pours ?? []} />
+				<SecondPours pours={store.figure?.second_pours ?? []} />
 				{#each doubts as doubt}<p class="wrong" data-finding={doubt.code}>{doubt.words} {doubt.remedy}</p>{/each}
-				<OwnWays {desk} />
+				<OwnWays {store} />
 				<p class="caution">{w.order.caution}</p>
 			</div>
-			<CallCard {desk} lines={desk.figure?.call_in ?? []} stops={desk.doubts?.stops ?? []} />
+			<CallCard {store} lines={store.figure?.call_in ?? []} stops={store.doubts?.stops ?? []} />
 		</div>
 	{:else}<p>{w.order.needOutline}</p>{/if}
 </Bench>

@@ -1,12 +1,12 @@
 <script lang="ts">
 	/** What this job does differently from the crew's ways, and why. */
 	import { shownLength } from '../../ui/typed';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import { w } from '../../words/words';
-	let { desk }: { desk: JobDesk } = $props();
-	const own = $derived(desk.document?.ways);
-	const metric = $derived(desk.units === 'mm');
+	let { store }: { store: JobStore } = $props();
+	const own = $derived(store.document?.ways);
+	const metric = $derived(store.units === 'mm');
 	const thin = (mm: number | null | undefined) => (mm == null ? '' : metric ? `${+mm.toFixed(2)} mm` : shownLength(mm, 'ft-in'));
 	const volume = (m3: number | null | undefined) => (m3 == null ? '' : metric ? `${+m3.toFixed(3)} m³` : `${+(m3 / 0.764554857984).toFixed(3)} yd`);
 	const truck = $derived(metric ? own?.truck_m3 : own?.truck_yd3);
@@ -20,7 +20,7 @@
 	function keep(key: string, typed: string, number: boolean) {
 		const text = typed.trim();
 		const value = text === '' ? (key === 'reason' ? '' : null) : number && Number.isFinite(Number(text)) ? Number(text) : text;
-		return desk.keep([{ op: 'set_fields', values: { [`ways.${key}`]: value } }], `own-${key}`);
+		return store.keep([{ op: 'set_fields', values: { [`ways.${key}`]: value } }], `own-${key}`);
 	}
 </script>
 
@@ -28,7 +28,7 @@
 	<summary>{w.order.ownWays}</summary>
 	<div class="rows">
 		{#each rows as row}
-			<Field label={row.label} value={row.value} placeholder={row.key === 'reason' ? '' : w.order.asCrew} width={row.key === 'reason' ? '100%' : '150px'} problem={desk.problemFor(`own-${row.key}`)} keep={(typed) => keep(row.key, typed, row.number)} />
+			<Field label={row.label} value={row.value} placeholder={row.key === 'reason' ? '' : w.order.asCrew} width={row.key === 'reason' ? '100%' : '150px'} problem={store.problemFor(`own-${row.key}`)} keep={(typed) => keep(row.key, typed, row.number)} />
 		{/each}
 	</div>
 </details>

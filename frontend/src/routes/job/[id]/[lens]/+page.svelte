@@ -13,49 +13,49 @@
 	import type { LensId } from '#lib/shell/lens.ts';
 	import Notices from '#lib/shell/Notices.svelte';
 	import StageString from '#lib/shell/StageString.svelte';
-	import { JobDesk } from '#lib/state/job.svelte.ts';
-	import { shim } from '#lib/state/shim.svelte.ts';
+	import { JobStore } from '#lib/state/job.svelte.ts';
+	import { workingSlip } from '#lib/state/working_slip.svelte.ts';
 	import { w } from '#lib/words/words.ts';
 
 	const id = $derived(page.params['id'] ?? '');
 	const lens = $derived((['lines', 'ground', 'edges', 'order'].includes(page.params['lens'] ?? '') ? page.params['lens'] : 'lines') as LensId);
-	let desk = $state.raw<JobDesk | null>(null);
+	let store = $state.raw<JobStore | null>(null);
 	let pick = $state.raw(new Pick(() => null));
 	let help = $state(false);
 	$effect(() => {
-		const made = new JobDesk(id);
+		const made = new JobStore(id);
 		untrack(() => {
-			desk = made;
+			store = made;
 			pick = new Pick(() => made.document);
 			void made.load();
 		});
 	});
 	$effect(() => {
 		void lens;
-		untrack(() => shim.close());
+		untrack(() => workingSlip.close());
 	});
-	const toggleUnits = () => void desk?.keep([{ op: 'set_fields', values: { units: desk.units === 'mm' ? 'ft-in' : 'mm' } }], 'units');
+	const toggleUnits = () => void store?.keep([{ op: 'set_fields', values: { units: store.units === 'mm' ? 'ft-in' : 'mm' } }], 'units');
 	const keys = (event: KeyboardEvent) => {
-		if (!desk) return;
-		jobKeys(event, { desk, pick, lens, go: (next) => void goto(`/job/${id}/${next}`), help: () => (help = true), units: toggleUnits });
+		if (!store) return;
+		jobKeys(event, { store, pick, lens, go: (next) => void goto(`/job/${id}/${next}`), help: () => (help = true), units: toggleUnits });
 	};
 </script>
 
 <svelte:window onkeydown={keys} />
-<svelte:head><title>{desk?.kept ? `${desk.kept.document.name} · ${w.lenses[lens]}` : w.product}</title></svelte:head>
+<svelte:head><title>{store?.kept ? `${store.kept.document.name} · ${w.lenses[lens]}` : w.product}</title></svelte:head>
 
-{#if desk?.missing}
+{#if store?.missing}
 	<main class="gone"><h2>{w.notices.gone}</h2><a class="act" href="/">{w.notices.toYard}</a></main>
-{:else if desk?.fault}
-	<main class="gone"><h2>{w.notices.broken}</h2><p role="alert">{desk.fault}</p><a class="act" href="/api/jobs/{id}/file" download>{w.notices.takeFile}</a><a class="act" href="/">{w.notices.toYard}</a></main>
-{:else if desk?.kept}
+{:else if store?.fault}
+	<main class="gone"><h2>{w.notices.broken}</h2><p role="alert">{store.fault}</p><a class="act" href="/api/jobs/{id}/file" download>{w.notices.takeFile}</a><a class="act" href="/">{w.notices.toYard}</a></main>
+{:else if store?.kept}
 	<div class="app">
-		<StageString job={desk.kept} doubts={desk.doubts} {lens} />
-		<Notices {desk} />
+		<StageString job={store.kept} doubts={store.doubts} {lens} />
+		<Notices {store} />
 		<main class="main {lens}">
-			{#if lens === 'lines'}<Lines {desk} {pick} />{:else if lens === 'ground'}<Ground {desk} {pick} />{:else if lens === 'edges'}<Edges {desk} {pick} />{:else}<Order {desk} {pick} />{/if}
+			{#if lens === 'lines'}<Lines {store} {pick} />{:else if lens === 'ground'}<Ground {store} {pick} />{:else if lens === 'edges'}<Edges {store} {pick} />{:else}<Order {store} {pick} />{/if}
 		</main>
-		<Board {desk} {lens} help={() => (help = true)} {toggleUnits} />
+		<Board {store} {lens} help={() => (help = true)} {toggleUnits} />
 	</div>
 	<Keys bind:open={help} />
 {:else}

@@ -2,7 +2,7 @@
 	/** The cut bench: the drawing, what the side is, its rules, and the edge types. */
 	import { remember } from '../../state/remember.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
-	import type { Edit, JobDesk } from '../../state/job.svelte';
+	import type { Edit, JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { shownLength } from '../../ui/typed';
@@ -10,13 +10,13 @@
 	import CutDrawing from './CutDrawing.svelte';
 	import { nextMark } from './cut_edits';
 	import type { EdgesData } from './edges.svelte';
-	let { desk, data, pick }: { desk: JobDesk; data: EdgesData; pick: Pick } = $props();
-	const plan = $derived(desk.document);
+	let { store, data, pick }: { store: JobStore; data: EdgesData; pick: Pick } = $props();
+	const plan = $derived(store.document);
 	const place = $derived(data.own ? null : data.place);
 	const side = $derived(place?.kind === 'side' ? place.row : null);
 	const mark = $derived(place?.mark ?? '');
 	const type = $derived(plan?.edge_types.find((one) => one.mark === mark) ?? null);
-	const checks = $derived((desk.figure?.checks ?? []).filter((one) => (one.side === null ? one.name.endsWith(mark) : one.side === side)));
+	const checks = $derived((store.figure?.checks ?? []).filter((one) => (one.side === null ? one.name.endsWith(mark) : one.side === side)));
 	const KINDS = ['thickened', 'against-wall', 'dowelled', 'block-wall', 'overhang'] as const;
 	const LETTER: Record<string, string> = { thickened: 'E', 'against-wall': 'W', dowelled: 'D', 'block-wall': 'H', overhang: 'L' };
 	let kind = $state<(typeof KINDS)[number]>('thickened');
@@ -24,28 +24,28 @@
 	let cutText = $state('');
 	let lineText = $state('');
 	let grow = $state<'left' | 'right'>('left');
-	// svelte-ignore state_referenced_locally (one desk for the life of this component)
-	remember(`${desk.id}/cut`, () => ({ newText, cutText, lineText }), (old) => ({ newText, cutText, lineText } = old));
-	const shown = (mm: number | null | undefined) => (mm ? shownLength(mm, desk.units) : '');
+	// svelte-ignore state_referenced_locally (one store for the life of this component)
+	remember(`${store.id}/cut`, () => ({ newText, cutText, lineText }), (old) => ({ newText, cutText, lineText } = old));
+	const shown = (mm: number | null | undefined) => (mm ? shownLength(mm, store.units) : '');
 	async function give(to: string | null, all = false) {
 		const sides = all ? (plan?.outline ?? []).map((_, i) => i) : [side ?? 0];
-		await desk.keep([{ op: 'set_side_type', sides: sides.map((side) => desk.cornerId(side)), type: to }], 'edge');
+		await store.keep([{ op: 'set_side_type', sides: sides.map((side) => store.cornerId(side)), type: to }], 'edge');
 	}
 	async function keepCut() {
-		if (type && (await desk.keep([{ op: 'set_edge_type', mark: type.mark, text: cutText }], 'cut'))) cutText = '';
+		if (type && (await store.keep([{ op: 'set_edge_type', mark: type.mark, text: cutText }], 'cut'))) cutText = '';
 	}
 	async function newEdge() {
 		const fresh = nextMark(LETTER[kind] ?? 'E', (plan?.edge_types ?? []).map((t) => t.mark));
-		if (await desk.keep([{ op: 'set_edge_type', mark: fresh, kind, text: kind === 'thickened' ? newText : '' }], 'new-edge')) newText = '';
+		if (await store.keep([{ op: 'set_edge_type', mark: fresh, kind, text: kind === 'thickened' ? newText : '' }], 'new-edge')) newText = '';
 	}
 	async function newLine() {
 		const thick = plan?.edge_types.find((t) => t.kind === 'thickened')?.mark ?? '';
-		if (await desk.keep([{ op: 'add_along', text: lineText, grow, type: thick }], 'new-line')) lineText = '';
+		if (await store.keep([{ op: 'add_along', text: lineText, grow, type: thick }], 'new-line')) lineText = '';
 	}
-	const face = (key: 'foam' | 'isolation' | 'plate' | 'plate_over') => (typed: string) => desk.keep([{ op: 'set_edge_type', mark, text: '', [key]: typed } as Edit], `face-${key}`);
+	const face = (key: 'foam' | 'isolation' | 'plate' | 'plate_over') => (typed: string) => store.keep([{ op: 'set_edge_type', mark, text: '', [key]: typed } as Edit], `face-${key}`);
 </script>
 
-<div class="desk-row">
+<div class="panel-row">
 	<label class="label where">{w.edges.cutHere}
 		<select class="plain-select" value={data.own ? 'own' : `${place?.kind} ${place?.row}`} onchange={(e) => {
 			const [kind, row] = e.currentTarget.value.split(' ');
@@ -60,7 +60,7 @@
 </div>
 {#if data.cut}
 	<p class="label" aria-live="polite">{data.cut.words} {w.edges.area} <Frac text={data.cut.area_text} />.</p>
-	<CutDrawing {desk} cut={data.cut} />
+	<CutDrawing {store} cut={data.cut} />
 {/if}
 {#if data.problem}<p class="wrong" role="alert">{data.problem}</p>{/if}
 {#each checks as check}
@@ -71,7 +71,7 @@
 	</div>
 {/each}
 {#if side !== null}
-	<div class="desk-row">
+	<div class="panel-row">
 		<span class="choices" role="group" aria-label={w.edges.side(place?.name ?? '')}>
 			<span class="label">{w.edges.side(place?.name ?? '')}</span>
 			{#each plan?.edge_types ?? [] as one}
@@ -82,39 +82,39 @@
 		</span>
 	</div>
 {:else if place?.kind === 'along'}
-	<div class="desk-row"><button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_along', line: desk.rowId('edges', place.row) }], 'edge').then(() => { pick.none(); data.unpick(); })}>{w.edges.out}</button></div>
+	<div class="panel-row"><button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_along', line: store.rowId('edges', place.row) }], 'edge').then(() => { pick.none(); data.unpick(); })}>{w.edges.out}</button></div>
 {/if}
 {#if type}
-	<div class="desk-row">
+	<div class="panel-row">
 		{#if type.kind === 'thickened'}
-			<label class="label long" for="cut-call">{w.edges.cutCall(type.mark)}<input id="cut-call" class="well call" placeholder={w.edges.beamHint(desk.units === 'mm').replace('16', '18')} bind:value={cutText} onkeydown={(event) => event.key === 'Enter' && void keepCut()} /></label>
+			<label class="label long" for="cut-call">{w.edges.cutCall(type.mark)}<input id="cut-call" class="well call" placeholder={w.edges.beamHint(store.units === 'mm').replace('16', '18')} bind:value={cutText} onkeydown={(event) => event.key === 'Enter' && void keepCut()} /></label>
 		{/if}
 		{#each ['foam', 'isolation', 'plate', 'plate_over'] as const as key}
 			{@const mm = type[`${key}_mm`]}
-			<Field label={w.edges.faces[key]} width="92px" placeholder="none" calm value={shown(mm)} problem={desk.problemFor(`face-${key}`)} keep={face(key)} />
+			<Field label={w.edges.faces[key]} width="92px" placeholder="none" calm value={shown(mm)} problem={store.problemFor(`face-${key}`)} keep={face(key)} />
 		{/each}
-		<label class="label veneer"><input type="checkbox" checked={type.veneer} onchange={(e) => void desk.keep([{ op: 'set_edge_type', mark, text: '', veneer: e.currentTarget.checked }], 'veneer')} /> {w.edges.veneer}</label>
+		<label class="label veneer"><input type="checkbox" checked={type.veneer} onchange={(e) => void store.keep([{ op: 'set_edge_type', mark, text: '', veneer: e.currentTarget.checked }], 'veneer')} /> {w.edges.veneer}</label>
 	</div>
-	{#if desk.problemFor('cut')}<p class="wrong" role="alert">{desk.problemFor('cut')?.detail}</p>{:else}<p class="label">{w.edges.cutHint}</p>{/if}
+	{#if store.problemFor('cut')}<p class="wrong" role="alert">{store.problemFor('cut')?.detail}</p>{:else}<p class="label">{w.edges.cutHint}</p>{/if}
 {/if}
 <p class="label">{w.edges.pressSize} {w.edges.dragCut}</p>
-<h3 class="desk-head">{w.edges.newEdge}</h3>
-<div class="desk-row">
+<h3 class="panel-head">{w.edges.newEdge}</h3>
+<div class="panel-row">
 	<span class="choices" role="group" aria-label={w.edges.kind}>
 		{#each KINDS as one}<button type="button" class="act quiet" class:on={kind === one} aria-pressed={kind === one} onclick={() => (kind = one)}>{w.edges.kinds[one]}</button>{/each}
 	</span>
-	{#if kind === 'thickened'}<label class="label long"><span class="sr-only">{w.edges.newEdge}</span><input class="well call" aria-label={w.edges.newEdge} placeholder={desk.units === 'mm' ? '300 wide 450 deep 45' : '12 wide 18 deep 45'} bind:value={newText} onkeydown={(e) => e.key === 'Enter' && void newEdge()} /></label>{/if}
+	{#if kind === 'thickened'}<label class="label long"><span class="sr-only">{w.edges.newEdge}</span><input class="well call" aria-label={w.edges.newEdge} placeholder={store.units === 'mm' ? '300 wide 450 deep 45' : '12 wide 18 deep 45'} bind:value={newText} onkeydown={(e) => e.key === 'Enter' && void newEdge()} /></label>{/if}
 	<button type="button" class="act quiet" onclick={() => void newEdge()}>+ {w.edges.newEdge}</button>
-	{#each plan?.edge_types ?? [] as one}<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_edge_type', mark: one.mark }], 'edge')}>{w.edges.out} {one.mark}</button>{/each}
+	{#each plan?.edge_types ?? [] as one}<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_edge_type', mark: one.mark }], 'edge')}>{w.edges.out} {one.mark}</button>{/each}
 </div>
-{#if desk.problemFor('new-edge')}<p class="wrong" role="alert">{desk.problemFor('new-edge')?.detail}</p>{/if}
+{#if store.problemFor('new-edge')}<p class="wrong" role="alert">{store.problemFor('new-edge')?.detail}</p>{/if}
 {#if plan?.edge_types.some((one) => one.kind === 'thickened')}
-	<div class="desk-row">
+	<div class="panel-row">
 		<label class="label long">{w.edges.line}<input class="well call" aria-label={w.edges.line} placeholder={w.edges.lineHint} bind:value={lineText} onkeydown={(e) => e.key === 'Enter' && void newLine()} /></label>
 		<button type="button" class="act quiet" onclick={() => (grow = grow === 'left' ? 'right' : 'left')}>{w.edges.grow[grow]}</button>
 		<button type="button" class="act quiet" onclick={() => void newLine()}>+</button>
 	</div>
-	{#if desk.problemFor('new-line')}<p class="wrong" role="alert">{desk.problemFor('new-line')?.detail}</p>{/if}
+	{#if store.problemFor('new-line')}<p class="wrong" role="alert">{store.problemFor('new-line')?.detail}</p>{/if}
 {/if}
 
 <style>
@@ -145,7 +145,7 @@
 		grid-column: 2 / -1;
 		font-size: 14px;
 	}
-	.desk-row .where {
+	.panel-row .where {
 		display: flex;
 		align-items: center;
 		gap: 8px;

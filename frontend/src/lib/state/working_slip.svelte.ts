@@ -1,7 +1,7 @@
 /** The working slip: one open at a time, with a trail back. */
 import type { Working } from '../api/schema';
 
-class ShimState {
+class WorkingSlip {
 	trail = $state.raw<Working[]>([]);
 	get open(): Working | null {
 		return this.trail.at(-1) ?? null;
@@ -19,4 +19,4 @@ class ShimState {
 		this.trail = [];
 	}
 }
-export const shim = new ShimState();
+export const workingSlip = new WorkingSlip();

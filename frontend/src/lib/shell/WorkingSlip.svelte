@@ -1,19 +1,19 @@
 <script lang="ts">
 	/** The working slip: name = formula with the numbers in it = result; the rule; the calls it uses. */
 	import Frac from '../ui/Frac.svelte';
-	import { shim } from '../state/shim.svelte';
+	import { workingSlip } from '../state/working_slip.svelte';
 	import { w } from '../words/words';
 	let { jobId }: { jobId: string } = $props();
-	const slip = $derived(shim.open);
+	const slip = $derived(workingSlip.open);
 	function where(setAt: string): string {
 		const [stage, part] = setAt.split('/');
-		if (stage === 'ground') return `/job/${jobId}/ground?turn=${{ zone: 'falls', strip: 'stack' }[part ?? ''] ?? part}`;
+		if (stage === 'ground') return `/job/${jobId}/ground?tab=${{ zone: 'falls', strip: 'stack' }[part ?? ''] ?? part}`;
 		return stage === 'ways' ? '/ways' : `/job/${jobId}/${stage === 'edges' ? 'edges' : 'lines'}`;
 	}
 </script>
 
 {#if slip}
-	<aside class="shim" aria-label="Working" aria-live="polite">
+	<aside class="working-slip" aria-label="Working" aria-live="polite">
 		<div class="head">
 			<p class="sum">
 				<b>{slip.name}</b>
@@ -22,22 +22,22 @@
 				{#if slip.note}<span class="note">({slip.note})</span>{/if}
 			</p>
 			<div class="buttons">
-				{#if shim.trail.length > 1}<button type="button" onclick={() => shim.back()}>{w.shim.back}</button>{/if}
-				<button type="button" onclick={() => shim.close()}>{w.shim.close}</button>
+				{#if workingSlip.trail.length > 1}<button type="button" onclick={() => workingSlip.back()}>{w.slip.back}</button>{/if}
+				<button type="button" onclick={() => workingSlip.close()}>{w.slip.close}</button>
 			</div>
 		</div>
 		<p class="from">
 			{slip.words}
 			{#if ['house', 'estimate', 'thumb'].includes(slip.standing)}<span class="boxed">{slip.standing}</span>{/if}
 			<a class="in-book" href="/rules?source={slip.source}" data-rule={slip.source}>{w.rules.inBook}</a>
-			{#if slip.set_at}<a href={where(slip.set_at)} onclick={() => shim.close()}>{w.shim.set}</a>{/if}
+			{#if slip.set_at}<a href={where(slip.set_at)} onclick={() => workingSlip.close()}>{w.slip.set}</a>{/if}
 		</p>
 		{#if slip.inputs.length}
 			<ul>
 				{#each slip.inputs as [, input]}
 					<li>
 						{#if input.inputs.length || input.words}
-							<button type="button" onclick={() => shim.into(input)}>{input.name} <Frac text={input.text} /></button>
+							<button type="button" onclick={() => workingSlip.into(input)}>{input.name} <Frac text={input.text} /></button>
 						{:else}{input.name} <Frac text={input.text} />{/if}
 					</li>
 				{/each}
@@ -47,8 +47,8 @@
 {/if}
 
 <style>
-	.shim {
-		background: var(--shim);
+	.working-slip {
+		background: var(--slip);
 		color: var(--board-ink);
 		padding: 12px 22px 12px 26px;
 		flex: none;
@@ -61,7 +61,7 @@
 		overflow: auto;
 		z-index: 3;
 	}
-	.shim::before {
+	.working-slip::before {
 		content: '';
 		position: absolute;
 		left: 0;
@@ -87,8 +87,8 @@
 		gap: 6px;
 		flex: none;
 	}
-	.shim button,
-	.shim a {
+	.working-slip button,
+	.working-slip a {
 		text-decoration: underline;
 		text-underline-offset: 2px;
 		font-weight: 620;
@@ -108,7 +108,7 @@
 		margin-top: 4px;
 	}
 	@media print {
-		.shim {
+		.working-slip {
 			display: none;
 		}
 	}

@@ -38,7 +38,7 @@
 	{/if}
 </div>
 
-<table class="desk-table">
+<table class="panel-table">
 	<thead><tr><th>{w.lines.measure}</th><th>{w.lines.should}</th><th>{w.lines.taped}</th><th>{w.lines.rest}</th></tr></thead>
 	<tbody>
 		{#each box.rows as row, i}
@@ -84,7 +84,7 @@
 	{#if squared?.determined && !squared.inside && squared.acts.length}<button type="button" class="act quiet" onclick={() => void box.planAsLaid()}>{w.lines.asLaid}</button>{/if}
 	<span role="status">{box.corrects ? w.lines.correcting : box.kept}</span>
 </div>
-<Field label={w.lines.rightInside} width="230px" calm placeholder={box.answer?.tolerance_text ?? w.order.asCrew} value={box.ownTolerance} problem={box.data.desk.problemFor('tolerance')} keep={(typed) => box.setTolerance(typed)} />
+<Field label={w.lines.rightInside} width="230px" calm placeholder={box.answer?.tolerance_text ?? w.order.asCrew} value={box.ownTolerance} problem={box.data.store.problemFor('tolerance')} keep={(typed) => box.setTolerance(typed)} />
 <p class="label">{w.lines.tapeNote}</p>
 <Rounds {box} />
 

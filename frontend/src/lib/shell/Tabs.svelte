@@ -1,21 +1,21 @@
 <script lang="ts">
-	/** The turns of a bench, as links. */
+	/** The tabs of a bench, as links. */
 	import { goto } from '$app/navigation';
 	/** tight: one choice instead of a row of links on a phone, so that the instrument stands higher */
-	let { turns, here, name, tight = false }: { turns: { key: string; name: string }[]; here: string; name: string; tight?: boolean } = $props();
+	let { tabs, here, name, tight = false }: { tabs: { key: string; name: string }[]; here: string; name: string; tight?: boolean } = $props();
 </script>
 
 {#if tight}
-	<select class="plain-select small" aria-label={name} value={here} onchange={(e) => void goto(`?turn=${e.currentTarget.value}`)}>
-		{#each turns as one}<option value={one.key}>{one.name}</option>{/each}
+	<select class="plain-select small" aria-label={name} value={here} onchange={(e) => void goto(`?tab=${e.currentTarget.value}`)}>
+		{#each tabs as one}<option value={one.key}>{one.name}</option>{/each}
 	</select>
 {/if}
-<nav class="turns" class:tight aria-label={name}>
-	{#each turns as one}<a href="?turn={one.key}" class:here={here === one.key} aria-current={here === one.key ? 'page' : undefined} data-sveltekit-noscroll>{one.name}</a>{/each}
+<nav class="tabs" class:tight aria-label={name}>
+	{#each tabs as one}<a href="?tab={one.key}" class:here={here === one.key} aria-current={here === one.key ? 'page' : undefined} data-sveltekit-noscroll>{one.name}</a>{/each}
 </nav>
 
 <style>
-	.turns {
+	.tabs {
 		display: flex;
 		flex-wrap: wrap;
 		gap: 0 2px;
@@ -36,7 +36,7 @@
 		display: none;
 	}
 	@media (max-width: 600px) {
-		.turns.tight {
+		.tabs.tight {
 			display: none;
 		}
 		.small {

@@ -2,7 +2,7 @@
 	/** Beams and pads: types by their call, a grid from a wall, posts on bays. */
 	import { onTab } from '../../state/findings';
 	import { remember } from '../../state/remember.svelte';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { shownLength } from '../../ui/typed';
 	import { w } from '../../words/words';
@@ -11,11 +11,11 @@
 	import type { EdgesData } from './edges.svelte';
 	import KindTable from './KindTable.svelte';
 	import { addPads, takeOut } from './shape_edits';
-	let { desk, data }: { desk: JobDesk; data: EdgesData } = $props();
-	const plan = $derived(desk.document);
-	const sides = $derived(desk.figure?.outline?.sides ?? []);
-	const mm = $derived(desk.units === 'mm');
-	const say = (value: number | null | undefined) => shownLength(value ?? 0, desk.units);
+	let { store, data }: { store: JobStore; data: EdgesData } = $props();
+	const plan = $derived(store.document);
+	const sides = $derived(store.figure?.outline?.sides ?? []);
+	const mm = $derived(store.units === 'mm');
+	const say = (value: number | null | undefined) => shownLength(value ?? 0, store.units);
 	let beam = $state('');
 	let pad = $state('');
 	const beamMark = $derived(plan?.beam_types.some((one) => one.mark === beam) ? beam : (plan?.beam_types[0]?.mark ?? ''));
@@ -23,27 +23,27 @@
 	let [beamText, padText, every, bays, walk, spot, baysX, baysY] = $state(['', '', '', '', '', '', '', '']);
 	let from = $state(0);
 	let corner = $state(0);
-	// svelte-ignore state_referenced_locally (one desk for the life of this component)
-	remember(`${desk.id}/grid`, () => ({ beamText, padText, every, bays, walk, spot, baysX, baysY }), (old) => ({ beamText, padText, every, bays, walk, spot, baysX, baysY } = old));
+	// svelte-ignore state_referenced_locally (one store for the life of this component)
+	remember(`${store.id}/grid`, () => ({ beamText, padText, every, bays, walk, spot, baysX, baysY }), (old) => ({ beamText, padText, every, bays, walk, spot, baysX, baysY } = old));
 	const degrees = (run: number | null | undefined) => (run ? `${+((Math.atan(1 / run) * 180) / Math.PI).toFixed(1)}°` : '90°');
 	async function newBeam(mark: string) {
-		if (await desk.keep([{ op: 'set_beam_type', mark, text: beamText }], 'beam-type')) [beamText, beam] = ['', mark];
+		if (await store.keep([{ op: 'set_beam_type', mark, text: beamText }], 'beam-type')) [beamText, beam] = ['', mark];
 	}
 	async function newPad(mark: string) {
-		if (await desk.keep([{ op: 'set_pad_type', mark, text: padText }], 'pad-type')) [padText, pad] = ['', mark];
+		if (await store.keep([{ op: 'set_pad_type', mark, text: padText }], 'pad-type')) [padText, pad] = ['', mark];
 	}
 	async function lay() {
-		const done = await desk.keep([{ op: 'lay_beams', type: beamMark, side: desk.cornerId(from), spacing: every.trim() || null, bays }], 'lay');
+		const done = await store.keep([{ op: 'lay_beams', type: beamMark, side: store.cornerId(from), spacing: every.trim() || null, bays }], 'lay');
 		if (done) every = bays = '';
 	}
 	async function one() {
-		if (await desk.keep([{ op: 'add_beam', type: beamMark, text: walk }], 'one-beam')) walk = '';
+		if (await store.keep([{ op: 'add_beam', type: beamMark, text: walk }], 'one-beam')) walk = '';
 	}
 	async function onePad() {
-		if (await desk.keep([addPads(padMark, { text: spot })], 'one-pad')) spot = '';
+		if (await store.keep([addPads(padMark, { text: spot })], 'one-pad')) spot = '';
 	}
 	async function grid() {
-		if (await desk.keep([addPads(padMark, { corner: desk.cornerId(corner), bays_x: baysX, bays_y: baysY })], 'pad-grid')) baysX = baysY = '';
+		if (await store.keep([addPads(padMark, { corner: store.cornerId(corner), bays_x: baysX, bays_y: baysY })], 'pad-grid')) baysX = baysY = '';
 	}
 	const rows = (kind: 'beams' | 'pads', mark: string) => (plan?.[kind] ?? []).flatMap((row, i) => (row.type === mark ? [i] : []));
 	const beamRows = $derived((plan?.beam_types ?? []).map((kind) => ({ mark: kind.mark, says: `${say(kind.width_mm)} wide, ${say(kind.depth_mm)} deep, ${degrees(kind.haunch_run_per_rise)}`, own: rows('beams', kind.mark) })));
@@ -52,43 +52,43 @@
 	);
 	const nextBeam = $derived(nextMark('B', (plan?.beam_types ?? []).map((one) => one.mark)));
 	const nextPad = $derived(nextMark('P', (plan?.pad_types ?? []).map((one) => one.mark)));
-	const doubts = $derived(onTab(desk.figure?.findings, 'grid'));
+	const doubts = $derived(onTab(store.figure?.findings, 'grid'));
 	const picked = $derived(data.picked && ['beam', 'pad'].includes(data.picked.kind) ? data.picked : null);
 </script>
 
 {#snippet wrong(at: string)}
-	{#if desk.problemFor(at)}
-		<p class="wrong" role="alert"><Frac text={desk.problemFor(at)?.detail ?? ''} /></p>
+	{#if store.problemFor(at)}
+		<p class="wrong" role="alert"><Frac text={store.problemFor(at)?.detail ?? ''} /></p>
 	{/if}
 {/snippet}
 
 <h3>{w.edges.beams}</h3>
-<KindTable {desk} {data} kind="beam" rows={beamRows} picked={beamMark} pick={(mark) => (beam = mark)} />
-<div class="desk-row">
+<KindTable {store} {data} kind="beam" rows={beamRows} picked={beamMark} pick={(mark) => (beam = mark)} />
+<div class="panel-row">
 	<label class="label long">{w.edges.beamCall}<input id="beam-call" class="well call" placeholder={w.edges.beamHint(mm)} bind:value={beamText} onkeydown={(e) => e.key === 'Enter' && void newBeam(nextBeam)} /></label>
 	<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(nextBeam)}>+ {nextBeam}</button>
 	{#if beamMark}<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(beamMark)}>{w.edges.change(beamMark)}</button>{/if}
 </div>
 {@render wrong('beam-type')}
 {#if beamMark}
-	<div class="desk-row">
+	<div class="panel-row">
 		<label class="label">{w.edges.layFrom}<select class="plain-select" bind:value={from}>{#each sides as side, i}<option value={i}>{side.name}</option>{/each}</select></label>
 		<label class="label short">{w.edges.every}<input class="well call" aria-label="{beamMark} {w.edges.every}" placeholder={mm ? '3500' : "11' 6"} bind:value={every} onkeydown={(e) => e.key === 'Enter' && void lay()} /></label>
 		<label class="label">{w.edges.orBays}<input class="well call" aria-label="{beamMark} {w.edges.orBays}" placeholder={w.edges.baysHint(mm)} bind:value={bays} onkeydown={(e) => e.key === 'Enter' && void lay()} /></label>
 		<button type="button" class="act main" disabled={!every.trim() && !bays.trim()} onclick={() => void lay()}>{w.edges.lay}</button>
 	</div>
 	{@render wrong('lay')}
-	<div class="desk-row">
+	<div class="panel-row">
 		<label class="label long">{w.edges.oneBeam}<input class="well call" placeholder={w.edges.beamWalk} bind:value={walk} onkeydown={(e) => e.key === 'Enter' && void one()} /></label>
 		<button type="button" class="act quiet" onclick={() => void one()}>+</button>
-		<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'beams_on_zones', type: beamMark }], 'one-beam')}>{w.edges.underZones}</button>
+		<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'beams_on_zones', type: beamMark }], 'one-beam')}>{w.edges.underZones}</button>
 	</div>
 	{@render wrong('one-beam')}
 {/if}
 
-<h3 class="desk-head">{w.edges.pads}</h3>
-<KindTable {desk} {data} kind="pad" rows={padRows} picked={padMark} pick={(mark) => (pad = mark)} />
-<div class="desk-row">
+<h3 class="panel-head">{w.edges.pads}</h3>
+<KindTable {store} {data} kind="pad" rows={padRows} picked={padMark} pick={(mark) => (pad = mark)} />
+<div class="panel-row">
 	<label class="label long">{w.edges.padCall}<input id="pad-call" class="well call" placeholder={w.edges.padHint(mm)} bind:value={padText} onkeydown={(e) => e.key === 'Enter' && void newPad(nextPad)} /></label>
 	<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(nextPad)}>+ {nextPad}</button>
 	{#if padMark}<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(padMark)}>{w.edges.change(padMark)}</button>{/if}
@@ -96,13 +96,13 @@
 </div>
 {@render wrong('pad-type')}
 {#if padMark}
-	<div class="desk-row">
+	<div class="panel-row">
 		<label class="label long">{w.edges.onePad}<input class="well call" placeholder={w.edges.padWalk} bind:value={spot} onkeydown={(e) => e.key === 'Enter' && void onePad()} /></label>
 		<button type="button" class="act quiet" onclick={() => void onePad()}>+</button>
-		<button type="button" class="act quiet" onclick={() => void desk.keep([addPads(padMark, { crossings: true })], 'one-pad')}>{w.edges.crossings}</button>
+		<button type="button" class="act quiet" onclick={() => void store.keep([addPads(padMark, { crossings: true })], 'one-pad')}>{w.edges.crossings}</button>
 	</div>
 	{@render wrong('one-pad')}
-	<div class="desk-row">
+	<div class="panel-row">
 		<label class="label">{w.edges.grid}<select class="plain-select" bind:value={corner}>{#each sides as side, i (side.name)}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
 		<label class="label">{w.edges.baysX}<input class="well call" placeholder={w.edges.baysHint(mm)} bind:value={baysX} /></label>
 		<label class="label">{w.edges.baysY}<input class="well call" placeholder={mm ? '3600' : "9', 9'"} bind:value={baysY} /></label>
@@ -111,8 +111,8 @@
 	{@render wrong('pad-grid')}
 {/if}
 {#if picked}
-	<div class="desk-row">
-		<button type="button" class="act" onclick={() => void desk.keep([takeOut(picked.kind === 'beam' ? 'beams' : 'pads', [desk.rowId(picked.kind === 'beam' ? 'beams' : 'pads', picked.row)])], 'picked').then(() => data.unpick())}>{w.edges.takeOut} {data.place?.name}</button>
+	<div class="panel-row">
+		<button type="button" class="act" onclick={() => void store.keep([takeOut(picked.kind === 'beam' ? 'beams' : 'pads', [store.rowId(picked.kind === 'beam' ? 'beams' : 'pads', picked.row)])], 'picked').then(() => data.unpick())}>{w.edges.takeOut} {data.place?.name}</button>
 	</div>
 {/if}
 {#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}

@@ -9,14 +9,14 @@
 	import type { GroundData } from './ground.svelte';
 	import { typedLength } from '../../ui/typed';
 	let { data }: { data: GroundData } = $props();
-	const desk = $derived(data.desk);
+	const store = $derived(data.store);
 	const found = $derived(data.state?.ground ?? null);
-	const plan = $derived(desk.document);
-	const metric = $derived(desk.units === 'mm');
+	const plan = $derived(store.document);
+	const metric = $derived(store.units === 'mm');
 	const money = (cents: number) => (cents / 100).toLocaleString(undefined, { maximumFractionDigits: 0 });
 	const volume = (m3: number) => (metric ? `${m3.toFixed(1)} m³` : `${(m3 / 0.764554857984).toFixed(1)} yd³`);
-	const set = (key: 'on_hand_m3' | 'peg_spacing_mm') => (typed: string) => desk.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
-	const setMargin = (typed: string) => desk.keep([{ op: 'hold', side: desk.cornerId(plan?.set_out.hold_side ?? null) || null, lot_line: plan?.set_out.lot_line ?? null, margin: typed }], 'margin');
+	const set = (key: 'on_hand_m3' | 'peg_spacing_mm') => (typed: string) => store.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
+	const setMargin = (typed: string) => store.keep([{ op: 'hold', side: store.cornerId(plan?.set_out.hold_side ?? null) || null, lot_line: plan?.set_out.lot_line ?? null, margin: typed }], 'margin');
 	let sign = $state({ layer: '', lift: '1', passes: '4' });
 	let wrong = $state('');
 	async function signOff(layer: string) {
@@ -36,7 +36,7 @@
 	{#if found && plan}
 	<h3>{w.ground.pegs(found.pegs.length)}</h3>
 	<div class="row">
-		<Field label={w.ground.pegSpacing} width="170px" calm placeholder={metric ? '2438' : '8′'} value={plan.ground.peg_spacing_mm ? typedLength(plan.ground.peg_spacing_mm, desk.units) : ''} problem={desk.problemFor('peg_spacing_mm')} keep={set('peg_spacing_mm')} />
+		<Field label={w.ground.pegSpacing} width="170px" calm placeholder={metric ? '2438' : '8′'} value={plan.ground.peg_spacing_mm ? typedLength(plan.ground.peg_spacing_mm, store.units) : ''} problem={store.problemFor('peg_spacing_mm')} keep={set('peg_spacing_mm')} />
 		<p class="pegs">{#if found.pegs[0]?.reading_text}<span class="label">{w.ground.pegTop}</span> {#each [...new Set(found.pegs.map((peg) => `${peg.zone} ${peg.reading_text}`))].slice(0, 5) as one, i}{i ? '; ' : ''}<b><Frac text={one} /></b>{/each}{:else}<span class="label">{w.ground.noLaser}</span>{/if}</p>
 	</div>
 	{/if}
@@ -52,14 +52,14 @@
 				<p>{w.ground.trucks(row.trucks)}{row.cost_cents ? `, about ${money(row.cost_cents)}` : ''}. {#each row.lifts as lift, i}{i ? '; ' : ''}<Frac text={lift} />{/each}.</p>
 			</section>
 		{/each}
-	{:else}<p class="none">{w.ground.noStone} <a class="act quiet" href="?turn=stack">{w.ground.turns.stack.name}</a></p>{/if}
+	{:else}<p class="none">{w.ground.noStone} <a class="act quiet" href="?tab=stack">{w.ground.tabs.stack.name}</a></p>{/if}
 	<div class="row">
-		<Field label={w.ground.onHand} width="170px" calm placeholder="0" value={plan.ground.on_hand_m3 ? volume(plan.ground.on_hand_m3) : ''} problem={desk.problemFor('on_hand_m3')} keep={set('on_hand_m3')} />
-		<Field label={w.ground.margin} width="170px" calm placeholder={metric ? '305' : '12″'} value={plan.set_out.base_margin_mm != null ? typedLength(plan.set_out.base_margin_mm, desk.units) : ''} problem={desk.problemFor('margin')} keep={setMargin} />
+		<Field label={w.ground.onHand} width="170px" calm placeholder="0" value={plan.ground.on_hand_m3 ? volume(plan.ground.on_hand_m3) : ''} problem={store.problemFor('on_hand_m3')} keep={set('on_hand_m3')} />
+		<Field label={w.ground.margin} width="170px" calm placeholder={metric ? '305' : '12″'} value={plan.set_out.base_margin_mm != null ? typedLength(plan.set_out.base_margin_mm, store.units) : ''} problem={store.problemFor('margin')} keep={setMargin} />
 	</div>
 	<h3>{w.ground.spoil}</h3>
 	{#if found.spoil}
-		<table class="desk-table"><tbody>
+		<table class="panel-table"><tbody>
 			<tr><th scope="row">{w.ground.sod}</th><td><Num working={found.spoil.strip} /></td></tr>
 			<tr><th scope="row">{w.ground.digOut}</th><td>{volume(found.spoil.dig_m3)}</td></tr>
 			<tr><th scope="row">{w.ground.trenchOut}</th><td>{volume(found.spoil.trench_m3)}</td></tr>
@@ -106,7 +106,7 @@
 	.heavy th {
 		font-weight: 740;
 	}
-	.desk-table th {
+	.panel-table th {
 		font-weight: 480;
 	}
 	.reading {

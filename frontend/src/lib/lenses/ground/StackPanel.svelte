@@ -11,9 +11,9 @@
 	import { readRough, toKeep, type Kind, type LayerRow } from './stack';
 	import { typedLength } from '../../ui/typed';
 	let { data }: { data: GroundData } = $props();
-	const desk = $derived(data.desk);
-	const plan = $derived(desk.document);
-	const units = $derived(desk.units);
+	const store = $derived(data.store);
+	const plan = $derived(store.document);
+	const units = $derived(store.units);
 	const mark = $derived(data.zones[data.zone]?.slab ?? '');
 	const own = $derived(plan?.build_ups.find((row) => row.slab === mark) ?? null);
 	const kept = $derived.by((): LayerRow[] => (own?.layers ?? [{ kind: 'slab' as const }, { kind: 'native' as const }]).map((row) => ({ id: 'id' in row ? row.id : '', kind: row.kind, thickness: 'thickness_mm' in row && row.thickness_mm ? typedLength(row.thickness_mm, units) : '', strength: 'strength_kpa' in row && row.strength_kpa ? (units === 'mm' ? `${Math.round(row.strength_kpa)} kPa` : `${Math.round(row.strength_kpa / 6.894757)} psi`) : '', stone: 'stone' in row ? (row.stone ?? '') : '' })));
@@ -21,11 +21,11 @@
 	let heated = $state<boolean | null>(null);
 	let space = $state<string | null>(null);
 	const on = $derived((space ?? own?.space ?? '') as '' | 'living' | 'garage' | 'unheated' | 'outside');
-	// svelte-ignore state_referenced_locally (one desk for the life of this component)
-	remember(`${data.desk.id}/${data.zones[data.zone]?.id ?? 0}/stack`, () => ({ draft, heated, space }), (old) => ({ draft, heated, space } = old));
+	// svelte-ignore state_referenced_locally (one store for the life of this component)
+	remember(`${data.store.id}/${data.zones[data.zone]?.id ?? 0}/stack`, () => ({ draft, heated, space }), (old) => ({ draft, heated, space } = old));
 	const rows = $derived(draft ?? kept);
 	const hot = $derived(heated ?? own?.heated ?? false);
-	const problem = $derived(desk.problemFor('stack'));
+	const problem = $derived(store.problemFor('stack'));
 	const wrongAt = $derived(Number(problem?.path.match(/layers\[(\d+)\]/)?.[1] ?? -1));
 	const kinds = Object.keys(w.ground.layers) as Kind[];
 	const stones = $derived(session.ways?.ground.stones.map((row) => row.mark) ?? []);
@@ -39,14 +39,14 @@
 	}
 	function drop() {
 		draft = heated = space = null;
-		desk.clearProblem();
+		store.clearProblem();
 	}
 	async function keep(): Promise<boolean> {
-		const done = await desk.keep([{ op: 'set_build_up', slab: mark, heated: hot, space: on || null, layers: toKeep(rows) }], 'stack');
+		const done = await store.keep([{ op: 'set_build_up', slab: mark, heated: hot, space: on || null, layers: toKeep(rows) }], 'stack');
 		if (done) drop();
 		return done;
 	}
-	const set = (key: 'found_mm' | 'strip_mm') => (typed: string) => desk.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
+	const set = (key: 'found_mm' | 'strip_mm') => (typed: string) => store.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
 	/** Another zone: what was changed here is kept first, and stays in sight where it cannot be. */
 	async function pickZone(zone: string) {
 		if ((draft || heated !== null || space !== null) && !(await keep())) return;
@@ -103,8 +103,8 @@
 	</div>
 	{#each findings as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}><Frac text="{row.words} {row.remedy}" /></p>{/each}
 	<div class="row fields">
-		<Field label={w.ground.found} width="190px" calm placeholder={data.state.found_text || w.ground.foundHint[units]} value={plan?.ground.found_mm != null ? data.state.found_text : ''} problem={desk.problemFor('found_mm')} keep={set('found_mm')} />
-		<Field label={w.ground.strip} width="170px" calm placeholder={data.state.strip_text} value={plan?.ground.strip_mm != null ? data.state.strip_text : ''} problem={desk.problemFor('strip_mm')} keep={set('strip_mm')} />
+		<Field label={w.ground.found} width="190px" calm placeholder={data.state.found_text || w.ground.foundHint[units]} value={plan?.ground.found_mm != null ? data.state.found_text : ''} problem={store.problemFor('found_mm')} keep={set('found_mm')} />
+		<Field label={w.ground.strip} width="170px" calm placeholder={data.state.strip_text} value={plan?.ground.strip_mm != null ? data.state.strip_text : ''} problem={store.problemFor('strip_mm')} keep={set('strip_mm')} />
 		<p class="digs"><span class="label">{w.ground.dig}</span> {#each digs as row, i}{i ? '; ' : ''}{row.zone} <b><Frac text={levelOf(row.zone, row.layer)} /></b>{/each}</p>
 	</div>
 	<p class="label">{w.ground.caution}</p>

@@ -7,9 +7,9 @@
 	import type { GroundData } from './ground.svelte';
 	let { data }: { data: GroundData } = $props();
 	type Fall = 'none' | 'side' | 'bearing' | 'drain';
-	const desk = $derived(data.desk);
+	const store = $derived(data.store);
 	const zone = $derived(data.zones[data.zone] ?? null);
-	const sides = $derived(desk.figure?.outline?.sides ?? []);
+	const sides = $derived(store.figure?.outline?.sides ?? []);
 	const row = $derived(data.state?.falls.find((one) => one.zone === data.zone) ?? null);
 	const now = $derived<Fall>(!zone?.fall ? 'none' : zone.fall.kind === 'drain' ? 'drain' : 'bearing');
 	let kind = $state<Fall | null>(null);
@@ -18,10 +18,10 @@
 	let rate = $state('');
 	let depth = $state('');
 	let under = $state<'parallel' | 'level' | null>(null);
-	// svelte-ignore state_referenced_locally (one desk for the life of this component)
-	remember(`${data.desk.id}/falls`, () => ({ kind, side, bearing, rate, depth, under }), (old) => ({ kind, side, bearing, rate, depth, under } = old));
+	// svelte-ignore state_referenced_locally (one store for the life of this component)
+	remember(`${data.store.id}/falls`, () => ({ kind, side, bearing, rate, depth, under }), (old) => ({ kind, side, bearing, rate, depth, under } = old));
 	const own = $derived(kind ?? now);
-	const problem = $derived(desk.problemFor('fall'));
+	const problem = $derived(store.problemFor('fall'));
 	const drain = $derived(data.stick ?? (zone?.fall?.kind === 'drain' ? zone.fall.at : null));
 	async function keep() {
 		const fall = zone?.fall;
@@ -29,14 +29,14 @@
 			op: 'set_fall' as const,
 			zone: zone?.id ?? '',
 			kind: own,
-			side: own === 'side' ? data.desk.cornerId(side) : null,
+			side: own === 'side' ? data.store.cornerId(side) : null,
 			toward_deg: own === 'bearing' ? (bearing.trim() ? Number(bearing) : fall?.kind === 'plane' ? fall.toward_deg : 0) : null,
 			rate: own === 'side' || own === 'bearing' ? rate.trim() || (fall?.kind === 'plane' ? fall.rate : '') : null,
 			at: own === 'drain' ? (drain as [number, number] | null) : null,
 			depth: own === 'drain' ? depth.trim() || (fall?.kind === 'drain' ? fall.depth_mm : '') : null,
 			underside: under
 		};
-		if (await desk.keep([edit], 'fall')) drop();
+		if (await store.keep([edit], 'fall')) drop();
 	}
 	function drop() {
 		kind = under = null;
@@ -61,10 +61,10 @@
 			<label class="label">{w.ground.bearing}<input class="reading" bind:value={bearing} placeholder={zone.fall?.kind === 'plane' ? `${zone.fall.toward_deg}` : '180'} /></label>
 		{/if}
 		{#if own === 'side' || own === 'bearing'}
-			<label class="label">{w.ground.rate}<input class="reading" id="fall-rate" bind:value={rate} placeholder={w.ground.rateHint[desk.units]} onkeydown={(e) => e.key === 'Enter' && void keep()} /></label>
+			<label class="label">{w.ground.rate}<input class="reading" id="fall-rate" bind:value={rate} placeholder={w.ground.rateHint[store.units]} onkeydown={(e) => e.key === 'Enter' && void keep()} /></label>
 		{:else if own === 'drain'}
 			<p class="drain"><span class="label">{w.ground.drainAt}</span> {drain ? w.ground.drainHow.replace('Press', 'Set. Press') : w.ground.drainHow}</p>
-			<label class="label">{w.ground.drainDepth}<input class="reading" id="fall-depth" bind:value={depth} placeholder={zone.fall?.kind === 'drain' ? typedLength(zone.fall.depth_mm, desk.units) : desk.units === 'mm' ? '25' : '1"'} onkeydown={(e) => e.key === 'Enter' && void keep()} /></label>
+			<label class="label">{w.ground.drainDepth}<input class="reading" id="fall-depth" bind:value={depth} placeholder={zone.fall?.kind === 'drain' ? typedLength(zone.fall.depth_mm, store.units) : store.units === 'mm' ? '25' : '1"'} onkeydown={(e) => e.key === 'Enter' && void keep()} /></label>
 		{/if}
 	</div>
 	<fieldset>
@@ -78,7 +78,7 @@
 		<button type="button" class="act main" onclick={() => void keep()}>{w.ground.keepFall}</button>
 		{#if kind || under}<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>{/if}
 	</div>
-	<table class="desk-table">
+	<table class="panel-table">
 		<tbody>{#each data.state.falls as one}<tr class:on={one.zone === data.zone}><th scope="row">{one.name}</th><td><Frac text={one.words} /></td></tr>{/each}</tbody>
 	</table>
 {/if}

@@ -1,15 +1,15 @@
 <script lang="ts">
 	/** Every part by mark, planned and as dug; a pressed row lights up on plan and cut. */
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	import type { EdgesData } from './edges.svelte';
-	let { desk, data, dug }: { desk: JobDesk; data: EdgesData; dug: { part: string; as_dug_m3: number | null; dug_text: string }[] } = $props();
-	const concrete = $derived(desk.figure?.concrete ?? null);
-	const pours = $derived(desk.figure?.second_pours ?? []);
-	const unit = $derived(desk.units === 'mm' ? 'm³' : 'yd³');
-	const doc = $derived(desk.document);
+	let { store, data, dug }: { store: JobStore; data: EdgesData; dug: { part: string; as_dug_m3: number | null; dug_text: string }[] } = $props();
+	const concrete = $derived(store.figure?.concrete ?? null);
+	const pours = $derived(store.figure?.second_pours ?? []);
+	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd³');
+	const doc = $derived(store.document);
 	let open = $state('');
 	function press(letter: string, kind: string, numbers: number[]) {
 		open = open === letter ? '' : letter;
@@ -31,7 +31,7 @@
 
 {#if concrete}
 	<p class="label">{w.edges.pressPart}</p>
-	<table class="desk-table">
+	<table class="panel-table">
 		<thead><tr><th></th><th></th><th class="how"></th><th class="r">{w.edges.planned} {unit}</th>{#if any}<th class="r">{w.edges.asDug}</th>{/if}</tr></thead>
 		<tbody>
 			{#each concrete.parts as part}
@@ -46,10 +46,10 @@
 			<tr class="sum"><td></td><td>{w.order.drawn}</td><td class="how"></td><td class="r"><Num working={concrete.net} text={concrete.net_text} /></td>{#if any}<td></td>{/if}</tr>
 		</tbody>
 	</table>
-	<p>{concrete.second_way_text ? `${w.edges.both(concrete.net_text, concrete.second_way_text)} ${concrete.agree}` : desk.counting === null ? concrete.agree : w.order.counting(desk.counting)}</p>
+	<p>{concrete.second_way_text ? `${w.edges.both(concrete.net_text, concrete.second_way_text)} ${concrete.agree}` : store.counting === null ? concrete.agree : w.order.counting(store.counting)}</p>
 	{#if pours.length}
-		<h3 class="desk-head">{w.edges.secondPours}</h3>
-		<table class="desk-table">
+		<h3 class="panel-head">{w.edges.secondPours}</h3>
+		<table class="panel-table">
 			<tbody>
 				{#each pours as pour}<tr><th scope="row">{pour.name}</th><td class="how"><Frac text={pour.how} /></td><td class="r"><Num working={pour.working} text={pour.text} /></td></tr>{/each}
 			</tbody>
@@ -72,7 +72,7 @@
 	.gone {
 		margin-left: 8px;
 	}
-	.desk-table th.r {
+	.panel-table th.r {
 		text-align: right;
 		padding-left: 12px;
 	}

@@ -40,7 +40,7 @@
 	{#if row && data.stand}
 		<ReadPanel {box} title="{row.surface[0]?.toUpperCase()}{row.surface.slice(1)}, {row.at}" reads={found.reads} {laser} shoot={row.spot ? shoot : null} />
 	{:else if !data.stand}
-		<p class="none">{w.ground.noLaser} <a class="act quiet" href="?turn=laser">{w.ground.toLaser}</a></p>
+		<p class="none">{w.ground.noLaser} <a class="act quiet" href="?tab=laser">{w.ground.toLaser}</a></p>
 	{/if}
 	<div class="rack-wide" bind:clientWidth={width}>
 		<CoreRack state={found} picked={data.zone} pick={pickZone} {width} />
@@ -51,7 +51,7 @@
 		<h3>{w.ground.surfaces}</h3>
 		{#each ['', ...groups, 'edges'] as key}<button type="button" class="act quiet" class:on={only === key} onclick={() => (only = key)}>{key === '' ? 'all' : key}</button>{/each}
 	</div>
-	<table class="desk-table card">
+	<table class="panel-table card">
 		<thead><tr><th>{w.ground.pickSurface}</th><th>{w.ground.level}</th><th>{w.ground.reads}</th><th>{w.ground.pole}</th></tr></thead>
 		<tbody>
 			{#each shown as { one, i }}

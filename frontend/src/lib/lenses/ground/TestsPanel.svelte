@@ -10,13 +10,13 @@
 	let passed = $state(true);
 	let note = $state('');
 	let soft = $state({ across: '', deep: '', done: 'nothing yet' as (typeof w.ground.dones)[number] });
-	// svelte-ignore state_referenced_locally (one desk for the life of this component)
-	remember(`${data.desk.id}/tests`, () => ({ value, note, soft }), (old) => ({ value, note, soft } = old));
+	// svelte-ignore state_referenced_locally (one store for the life of this component)
+	remember(`${data.store.id}/tests`, () => ({ value, note, soft }), (old) => ({ value, note, soft } = old));
 	let wrong = $state({ at: '', words: '' });
 	const tests = $derived(data.state?.tests ?? []);
 	const spots = $derived(data.state?.soft ?? []);
 	const bad = $derived(tests.filter((row) => !row.test.passed).length + spots.filter((row) => row.soft.done === 'nothing yet').length);
-	const inches = (text: string) => (data.desk.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim());
+	const inches = (text: string) => (data.store.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim());
 	async function keepTest() {
 		const extra = kind === 'probe' ? { sank_mm: value.trim() ? inches(value) : null } : kind === 'density' ? { density_percent: value.trim() ? Number(value) : null } : {};
 		const got = await data.record('ground-test', { test: kind, at: data.stick, layer: data.layer, passed, note, ...extra });

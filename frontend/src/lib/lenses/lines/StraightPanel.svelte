@@ -8,18 +8,18 @@
 	import SideProfile from './SideProfile.svelte';
 	import { StraightBox } from './straight.svelte';
 	let { data, pick }: { data: LinesData; pick: Pick } = $props();
-	// svelte-ignore state_referenced_locally (one box for the life of this turn)
+	// svelte-ignore state_referenced_locally (one box for the life of this tab)
 	const box = new StraightBox(data);
-	// svelte-ignore state_referenced_locally (one job for the life of this turn)
-	remember(`${data.desk.id}/straight-want`, () => box.want, (old) => (box.want = old));
-	const outline = $derived(data.desk.figure?.outline ?? null);
+	// svelte-ignore state_referenced_locally (one job for the life of this tab)
+	remember(`${data.store.id}/straight-want`, () => box.want, (old) => (box.want = old));
+	const outline = $derived(data.store.figure?.outline ?? null);
 	const side = $derived(pick.side ?? 0);
 	$effect(() => {
 		box.open(side, data.forms?.forms.sides[side], outline?.sides[side]?.mm ?? 1);
 	});
 	const nearest = (mm: number) => outline && box.checked?.moves.find((move) => Math.abs(move.at_mm - mm) < 1);
-	const kept = $derived(data.records.filter((row) => row.kind !== 'taped' && row.kind !== 'form-back' && row.values['side'] === data.desk.cornerId(side)));
-	const at = (mm: number) => (data.desk.units === 'mm' ? `${Math.round(mm)}` : `${Math.floor(mm / 304.8 + 1e-6)}′${Math.round((mm / 25.4) % 12) % 12 ? ` ${Math.round((mm / 25.4) % 12) % 12}″` : ''}`);
+	const kept = $derived(data.records.filter((row) => row.kind !== 'taped' && row.kind !== 'form-back' && row.values['side'] === data.store.cornerId(side)));
+	const at = (mm: number) => (data.store.units === 'mm' ? `${Math.round(mm)}` : `${Math.floor(mm / 304.8 + 1e-6)}′${Math.round((mm / 25.4) % 12) % 12 ? ` ${Math.round((mm / 25.4) % 12) % 12}″` : ''}`);
 </script>
 
 <div class="row">

@@ -7,21 +7,21 @@
 	import type { LaserLink } from './laser.svelte';
 	import StandIn from './StandIn.svelte';
 	let { data, laser, connect }: { data: GroundData; laser: LaserLink; connect: () => Promise<boolean> } = $props();
-	const desk = $derived(data.desk);
+	const store = $derived(data.store);
 	const marks = $derived(data.state?.marks ?? []);
 	const stand = $derived(data.stand);
-	const problem = $derived(desk.problemFor('mark'));
+	const problem = $derived(store.problemFor('mark'));
 	let mark = $state({ name: '', level: '', what: 'nail' as 'nail' | 'floor' | 'kerb' | 'cover' | 'other' });
 	let up = $state({ name: '', on: '', read: '' as string, simulated: false });
 	let again = $state('');
 	let turn = $state({ name: '', read: '' });
-	// svelte-ignore state_referenced_locally (one desk for the life of this component)
-	remember(`${data.desk.id}/laser`, () => ({ mark, up, again, turn }), (old) => ({ mark, up, again, turn } = old));
+	// svelte-ignore state_referenced_locally (one store for the life of this component)
+	remember(`${data.store.id}/laser`, () => ({ mark, up, again, turn }), (old) => ({ mark, up, again, turn } = old));
 	let wrong = $state<{ at: string; words: string }>({ at: '', words: '' });
 	const on = $derived(up.on || marks[0]?.name || '');
 	async function addMark(level = mark.level) {
 		mark.level = level;
-		if (await desk.keep([{ op: 'set_benchmark', benchmark: null, name: mark.name, level, what: mark.what, at: data.stick }], 'mark')) {
+		if (await store.keep([{ op: 'set_benchmark', benchmark: null, name: mark.name, level, what: mark.what, at: data.stick }], 'mark')) {
 			mark = { name: '', level: '', what: 'nail' };
 			await data.load();
 		}
@@ -35,7 +35,7 @@
 		const mm = await laser.shoot({ mark: name });
 		if (mm !== null) then(mm);
 	}
-	const connectAs = (stand?: number) => (stand === undefined ? connect() : laser.connect(desk.id, data.layer, stand));
+	const connectAs = (stand?: number) => (stand === undefined ? connect() : laser.connect(store.id, data.layer, stand));
 	async function note(at: string, kind: 'set-up' | 'bench-shot' | 'turning-point', values: Record<string, unknown>): Promise<boolean> {
 		const got = await data.record(kind, values);
 		wrong = { at, words: got?.words ?? '' };
@@ -87,18 +87,18 @@
 
 <h3>{w.ground.marks}</h3>
 {#if marks.length}
-	<table class="desk-table">
+	<table class="panel-table">
 		<tbody>
 			{#each marks as row}
 				<tr><th scope="row">{row.name}</th><td><Frac text={row.level_text} /></td>
-					<td>{#if row.benchmark !== null}<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_benchmark', benchmark: desk.document?.ground.benchmarks[row.benchmark ?? 0]?.id ?? '' }], 'mark').then(() => data.load())}>{w.ground.takeOff}</button>{/if}</td></tr>
+					<td>{#if row.benchmark !== null}<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_benchmark', benchmark: store.document?.ground.benchmarks[row.benchmark ?? 0]?.id ?? '' }], 'mark').then(() => data.load())}>{w.ground.takeOff}</button>{/if}</td></tr>
 			{/each}
 		</tbody>
 	</table>
 {/if}
 <div class="row">
 	<label class="label">{w.ground.markName}<input class="reading wide" id="mark-name" bind:value={mark.name} /></label>
-	<label class="label">{w.ground.markLevel}<input class="reading" id="mark-level" bind:value={mark.level} placeholder={w.ground.markHint[desk.units]} onkeydown={(e) => e.key === 'Enter' && void addMark()} /></label>
+	<label class="label">{w.ground.markLevel}<input class="reading" id="mark-level" bind:value={mark.level} placeholder={w.ground.markHint[store.units]} onkeydown={(e) => e.key === 'Enter' && void addMark()} /></label>
 	<label class="label">{w.ground.markWhat}<select class="plain-select" bind:value={mark.what}>{#each Object.entries(w.ground.whats) as [key, name]}<option value={key}>{name}</option>{/each}</select></label>
 	<button type="button" class="act quiet" disabled={!mark.name.trim() || !mark.level.trim()} onclick={() => void addMark()}>{w.ground.addMark}</button>
 </div>

@@ -8,37 +8,37 @@
 	import type { GroundData } from './ground.svelte';
 	import { typedLength } from '../../ui/typed';
 	let { data, picked, choose }: { data: GroundData; picked: number; choose: (index: number) => void } = $props();
-	const desk = $derived(data.desk);
+	const store = $derived(data.store);
 	const runs = $derived(data.state?.ground.dug ?? []);
 	const run = $derived(runs[picked] ?? null);
-	const unit = $derived(desk.units === 'mm' ? 'm³' : 'yd³');
+	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd³');
 	let rows = $state<{ at: string; width: string; depth: string }[]>([]);
-	const key = $derived(`${desk.id}/dug/${run?.name ?? ''}`);
+	const key = $derived(`${store.id}/dug/${run?.name ?? ''}`);
 	let wrong = $state('');
 	let told = $state('');
 	$effect(() => {
 		const now = run;
-		const own = (now?.stations ?? []).map((one) => ({ at: typedLength(one.at_mm, desk.units), width: typedLength(one.width_mm, desk.units), depth: typedLength(one.depth_mm, desk.units) }));
-		const blank = now ? ['0', typedLength(now.length_mm, desk.units)].map((at) => ({ at, width: '', depth: '' })) : [];
+		const own = (now?.stations ?? []).map((one) => ({ at: typedLength(one.at_mm, store.units), width: typedLength(one.width_mm, store.units), depth: typedLength(one.depth_mm, store.units) }));
+		const blank = now ? ['0', typedLength(now.length_mm, store.units)].map((at) => ({ at, width: '', depth: '' })) : [];
 		rows = restored<typeof rows>(key) ?? (own.length ? own : blank);
 	});
 	const full = $derived(rows.filter((row) => row.width.trim() && row.depth.trim()));
-	const inches = (text: string) => (desk.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim());
-	const feet = (text: string) => (desk.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}'` : text.trim());
+	const inches = (text: string) => (store.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim());
+	const feet = (text: string) => (store.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}'` : text.trim());
 	async function keep() {
 		if (!run) return;
 		const stations = full.map((row) => ({ at_mm: feet(row.at || '0'), width_mm: inches(row.width), depth_mm: inches(row.depth) }));
-		wrong = (await data.record('as-dug', { ...((run.beam ?? null) !== null ? { beam: desk.rowId('beams', run.beam ?? 0) } : run.side === null ? { row: desk.rowId('edges', run.row) } : { side: desk.cornerId(run.side) }), stations }))?.words ?? '';
+		wrong = (await data.record('as-dug', { ...((run.beam ?? null) !== null ? { beam: store.rowId('beams', run.beam ?? 0) } : run.side === null ? { row: store.rowId('edges', run.row) } : { side: store.cornerId(run.side) }), stations }))?.words ?? '';
 		if (!wrong) note(key, '');
 		told = wrong ? '' : `${run.name}: ${data.state?.ground.dug[picked]?.words ?? ''}`;
 	}
-	const setBucket = (typed: string) => desk.keep([{ op: 'set_ground', changes: { bucket_mm: typed.trim() || null } }], 'bucket_mm');
+	const setBucket = (typed: string) => store.keep([{ op: 'set_ground', changes: { bucket_mm: typed.trim() || null } }], 'bucket_mm');
 	const money = (cents: number) => (cents ? `${cents > 0 ? '+' : '−'}${(Math.abs(cents) / 100).toFixed(0)}` : '');
 	const all = $derived(data.state?.ground.parts.reduce((sum, part) => sum + part.extra_cents, 0) ?? 0);
 </script>
 
 {#if runs.length && data.state}
-	<table class="desk-table">
+	<table class="panel-table">
 		<thead><tr><th>{w.ground.trenchOf}</th><th>{w.ground.pressTrench}</th></tr></thead>
 		<tbody>
 			{#each runs as one, i}
@@ -62,17 +62,17 @@
 		</div>
 		{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 	{/if}
-	<Field label={w.ground.bucket} width="170px" calm placeholder={w.notSet} value={desk.document?.ground.bucket_mm ? typedLength(desk.document.ground.bucket_mm, desk.units) : ''} problem={desk.problemFor('bucket_mm')} keep={setBucket} />
+	<Field label={w.ground.bucket} width="170px" calm placeholder={w.notSet} value={store.document?.ground.bucket_mm ? typedLength(store.document.ground.bucket_mm, store.units) : ''} problem={store.problemFor('bucket_mm')} keep={setBucket} />
 	{#each onTab(data.state.findings, 'dug') as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}><Frac text="{row.words} {row.remedy}" /></p>{/each}
 {:else}<p>{w.ground.noTrench}</p>{/if}
 {#if data.state}
-	<table class="desk-table three">
+	<table class="panel-table three">
 		<thead><tr><th>{w.ground.part}</th><th>{w.ground.planned}, {unit}</th><th>{w.ground.asDug}</th><th>{w.ground.asShot}</th><th>{w.ground.costs}</th></tr></thead>
 		<tbody>
 			{#each data.state.ground.parts as part}
 				<tr><th scope="row">{part.part}</th><td>{part.planned_text}</td><td>{part.dug_text || '–'}</td><td>{part.shot_text || '–'}</td><td>{money(part.extra_cents)}</td></tr>
 			{/each}
-			<tr class="heavy"><th scope="row">{w.yard.total}</th><td>{desk.kept?.figure.concrete?.net_text}</td><td></td><td></td><td>{money(all)}</td></tr>
+			<tr class="heavy"><th scope="row">{w.yard.total}</th><td>{store.kept?.figure.concrete?.net_text}</td><td></td><td></td><td>{money(all)}</td></tr>
 		</tbody>
 	</table>
 {/if}

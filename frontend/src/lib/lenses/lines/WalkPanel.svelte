@@ -2,7 +2,7 @@
 	/** The walk: sides as called, the call-out box, corners, openings, diagonals. */
 	import { remember } from '../../state/remember.svelte';
 	import { cornerName, type Pick } from '../../drawing/pick.svelte';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	import CallBox from './CallBox.svelte';
@@ -10,16 +10,16 @@
 	import SideTable from './SideTable.svelte';
 	import Templates from './Templates.svelte';
 	import type { WalkBox } from './walk.svelte';
-	let { desk, pick, box }: { desk: JobDesk; pick: Pick; box: WalkBox } = $props();
-	const outline = $derived(desk.figure?.outline ?? null);
-	const plan = $derived(desk.document);
+	let { store, pick, box }: { store: JobStore; pick: Pick; box: WalkBox } = $props();
+	const outline = $derived(store.figure?.outline ?? null);
+	const plan = $derived(store.document);
 	let all = $state(false);
 	let radius = $state('');
-	// svelte-ignore state_referenced_locally (one desk for the life of this component)
-	remember(`${desk.id}/radius`, () => ({ radius }), (old) => ({ radius } = old));
-	const roundProblem = $derived(desk.problemFor('round'));
+	// svelte-ignore state_referenced_locally (one store for the life of this component)
+	remember(`${store.id}/radius`, () => ({ radius }), (old) => ({ radius } = old));
+	const roundProblem = $derived(store.problemFor('round'));
 	async function round() {
-		if (await desk.keep([{ op: 'round_corner', corner: desk.cornerId(pick.corner), radius }], 'round')) {
+		if (await store.keep([{ op: 'round_corner', corner: store.cornerId(pick.corner), radius }], 'round')) {
 			radius = '';
 			pick.none();
 		}
@@ -32,10 +32,10 @@
 	<div class="tools">
 		<button type="button" class="act quiet" aria-pressed={pick.square} onclick={() => (pick.square = !pick.square)}>{pick.square ? w.lines.square : w.lines.free}</button>
 		{#if pick.side !== null}
-			<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'add_corner', side: desk.cornerId(pick.side) }], 'sheet')}>{w.lines.addCorner}: {outline.sides[pick.side]?.name}</button>
+			<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'add_corner', side: store.cornerId(pick.side) }], 'sheet')}>{w.lines.addCorner}: {outline.sides[pick.side]?.name}</button>
 		{/if}
 		{#if pick.corner !== null}
-			<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_corner', corner: desk.cornerId(pick.corner) }], 'sheet').then(() => pick.none())}>{w.lines.removeCorner}: {cornerName(pick.corner)}</button>
+			<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_corner', corner: store.cornerId(pick.corner) }], 'sheet').then(() => pick.none())}>{w.lines.removeCorner}: {cornerName(pick.corner)}</button>
 			<label class="round"><span class="label">{w.lines.radius}</span><input class="well" bind:value={radius} onkeydown={(e) => e.key === 'Enter' && void round()} /></label>
 			<button type="button" class="act quiet" disabled={!radius.trim()} onclick={() => void round()}>{w.lines.round} {cornerName(pick.corner)}</button>
 		{/if}
@@ -45,7 +45,7 @@
 		<h3 class="head">{w.lines.openings}</h3>
 		<div class="tools">
 			{#each plan.openings.keys() as i}
-				<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_opening', opening: plan?.opening_ids[i] ?? '' }], 'sheet')}>{w.lines.fill} {i + 1}</button>
+				<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_opening', opening: plan?.opening_ids[i] ?? '' }], 'sheet')}>{w.lines.fill} {i + 1}</button>
 			{/each}
 		</div>
 	{/if}
@@ -60,11 +60,11 @@
 			<button type="button" class="act quiet" onclick={() => (all = !all)}>{all ? w.lines.fewer : w.lines.more(outline.diagonals.length - 9)}</button>
 		{/if}
 	{:else if outline.sides.length > 3}
-		<button type="button" class="act quiet" onclick={() => void desk.everyDiagonal()}>{w.lines.allDiagonals}</button>
+		<button type="button" class="act quiet" onclick={() => void store.everyDiagonal()}>{w.lines.allDiagonals}</button>
 	{/if}
 {/if}
-<Templates {desk} />
-<History {desk} />
+<Templates {store} />
+<History {store} />
 
 <style>
 	.tools {

@@ -1,22 +1,22 @@
 <script lang="ts">
 	/** What holds the edge: each side's form, what it takes, and how one side is said to be formed. */
 	import type { Pick } from '../../drawing/pick.svelte';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import { session } from '../../state/session.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	import FormSide from './FormSide.svelte';
 	import type { LinesData } from './lines.svelte';
-	let { desk, pick, data }: { desk: JobDesk; pick: Pick; data: LinesData } = $props();
+	let { store, pick, data }: { store: JobStore; pick: Pick; data: LinesData } = $props();
 	const state = $derived(data.forms);
 	const doubts = $derived(state?.findings ?? []);
 	const picked = $derived(pick.side === null ? null : (state?.forms.sides[pick.side] ?? null));
-	const putBack = (side: number) => void data.record('form-back', { side: desk.cornerId(side) }, session.who).then(() => data.load('forms'));
+	const putBack = (side: number) => void data.record('form-back', { side: store.cornerId(side) }, session.who).then(() => data.load('forms'));
 </script>
 
 {#if state}
-	<table class="desk-table">
+	<table class="panel-table">
 		<thead><tr><th>{w.lines.side}</th><th>{w.lines.high}</th><th>{w.lines.boardsWord}</th><th>{w.lines.stakes}</th><th>{w.lines.kickers}</th></tr></thead>
 		<tbody>
 			{#each state.forms.sides as side}
@@ -38,7 +38,7 @@
 			{/each}
 		</tbody>
 	</table>
-	{#if picked}<FormSide {desk} form={picked} how={state.forms.workings[picked.side]} />{:else}<p class="label">{w.lines.pressSide}</p>{/if}
+	{#if picked}<FormSide {store} form={picked} how={state.forms.workings[picked.side]} />{:else}<p class="label">{w.lines.pressSide}</p>{/if}
 	{#each doubts as doubt}
 		<p class="doubt" data-finding={doubt.code}><b><Frac text={doubt.words} /></b> <Frac text={doubt.remedy} />
 			{#if doubt.code === 'form-left-out'}<button type="button" class="act quiet" onclick={() => putBack(Number(doubt.where.split('/').pop()))}>{w.lines.itIsBack}</button>{/if}

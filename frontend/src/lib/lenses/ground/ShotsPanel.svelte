@@ -84,7 +84,7 @@
 	{#if stand}
 		<ReadPanel {box} title={where} reads={state_.reads} {laser} shoot={data.stick ? shoot : null} keep={data.stick ? keep : null} />
 	{:else}
-		<p class="none">{w.ground.noLaser} <a class="act quiet" href="?turn=laser">{w.ground.toLaser}</a></p>
+		<p class="none">{w.ground.noLaser} <a class="act quiet" href="?tab=laser">{w.ground.toLaser}</a></p>
 	{/if}
 	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 	</div>

@@ -1,4 +1,4 @@
-"""The turns of the lines as a crew takes them: square a racked frame, form a sloping site, take files in and out."""
+"""The tabs of the lines as a crew takes them: square a racked frame, form a sloping site, take files in and out."""
 
 import io
 import re
@@ -29,7 +29,7 @@ def start_rectangle(page):
     page.get_by_role("link", name="Square", exact=True).wait_for()
 
 
-def turn(page, name):
+def tab(page, name):
     page.get_by_role("link", name=name, exact=True).click()
 
 
@@ -45,7 +45,7 @@ def open_demo(page, name="Tansy"):
 
 def test_square_a_racked_frame_from_tape_to_inside_tolerance(page):
     start_rectangle(page)
-    turn(page, "Square")
+    tab(page, "Square")
     expect(page.get_by_role("heading", name="Which corner moves, and how far?")).to_be_visible()
     sides = dict(list(RACKED.items())[:4])
     tape(page, sides)
@@ -81,7 +81,7 @@ def test_square_a_racked_frame_from_tape_to_inside_tolerance(page):
 
 def test_a_wild_value_is_struck_out_and_impossible_ones_are_told(page):
     open_demo(page)
-    turn(page, "Square")
+    tab(page, "Square")
     expect(page.locator(".big")).to_contain_text("Out")
     field = page.get_by_label("You taped, A to G")
     field.fill("41' 3\"")
@@ -96,7 +96,7 @@ def test_a_wild_value_is_struck_out_and_impossible_ones_are_told(page):
 
 def test_forms_of_a_sloping_site(page):
     start_rectangle(page)
-    turn(page, "Forms")
+    tab(page, "Forms")
     expect(page.get_by_text("The ground outside all sides is not set")).to_be_visible()
     row = page.locator("[data-form-side='0']")
     row.get_by_role("button", name="A to B").click()
@@ -114,15 +114,15 @@ def test_forms_of_a_sloping_site(page):
     page.get_by_role("button", name="It stands again").click()
     expect(page.locator("[data-finding='form-left-out']")).to_have_count(0)
     row.locator(".num").first.click()
-    expect(page.locator(".shim")).to_contain_text("Ground outside")
-    turn(page, "Boards")
+    expect(page.locator(".working-slip")).to_contain_text("Ground outside")
+    tab(page, "Boards")
     expect(page.get_by_text(re.compile(r"Buy \d+ boards|All from boards on hand"))).to_be_visible()
     assert page.locator(".piece").count() >= 5
 
 
 def test_files_of_points_come_in_and_the_drawing_goes_out(page):
     start_rectangle(page)
-    turn(page, "Around")
+    tab(page, "Around")
     wrong = drawing(lambda space: space.add_lwpolyline(box(0, 0, 12000, 9000), close=True), units=1)
     chooser = page.locator("input[type=file]")
     chooser.set_input_files({"name": "notes.dxf", "mimeType": "image/vnd.dxf", "buffer": b"\x00\x01\x02" * 99})
@@ -135,7 +135,7 @@ def test_files_of_points_come_in_and_the_drawing_goes_out(page):
     expect(page.locator("[data-reading='area'] .v")).to_contain_text("1,163 sq ft")
     page.get_by_role("button", name="Undo").click()
     expect(page.locator("[data-reading='area'] .v")).to_contain_text("384 sq ft")
-    turn(page, "Set out")
+    tab(page, "Set out")
     with page.expect_download() as got:
         page.get_by_role("link", name="DXF").click()
     document = ezdxf.read(io.StringIO(got.value.path().read_text("utf-8")))
@@ -147,19 +147,19 @@ def test_files_of_points_come_in_and_the_drawing_goes_out(page):
 
 def test_set_out_in_other_ways_and_something_beside_the_work(page):
     start_rectangle(page)
-    turn(page, "Set out")
+    tab(page, "Set out")
     expect(page.get_by_role("row", name=re.compile("^C from A"))).to_contain_text("28′-10")
     page.get_by_role("button", name="3-4-5").click()
     expect(page.get_by_text("15′ back, 20′ on, 25′ across.").first).to_be_visible()
     page.get_by_role("button", name="Stakes").click()
     expect(page.get_by_role("row", name=re.compile("^A D to A"))).to_be_visible()
-    turn(page, "Around")
+    tab(page, "Around")
     page.get_by_label("Walk round it, from a corner of the slab").fill("from B, 10' e 16' n 10' w 16' s")
     page.get_by_role("button", name="Draw it").click()
     expect(page.locator("[data-existing='Old slab']")).to_be_visible()
-    turn(page, "Forms")
+    tab(page, "Forms")
     expect(page.locator("[data-form-side='1']")).to_contain_text("Against Old slab.")
-    turn(page, "Straight")
+    tab(page, "Straight")
     page.locator(".stakes input").nth(1).fill('1 1/4"')
     expect(page.locator(".act-line").first).to_contain_text("out")
     page.get_by_role("button", name="Keep the readings").click()
@@ -168,11 +168,11 @@ def test_set_out_in_other_ways_and_something_beside_the_work(page):
 
 def test_squaring_on_a_phone(phone):
     start_rectangle(phone)
-    turn(phone, "Square")
+    tab(phone, "Square")
     tape(phone, RACKED)
     expect(phone.locator(".act-line")).to_contain_text("Rack the C to D board")
     assert phone.evaluate("document.documentElement.scrollWidth") <= 390
     for name in ("Set out", "Forms", "Boards", "Straight", "Around"):
-        turn(phone, name)
+        tab(phone, name)
         phone.wait_for_timeout(400)
         assert phone.evaluate("document.documentElement.scrollWidth") <= 390, name

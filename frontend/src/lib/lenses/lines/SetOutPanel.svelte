@@ -1,15 +1,15 @@
 <script lang="ts">
 	/** The set-out sheet: by two tapes, by offsets, by diagonals, by 3-4-5; and on paper. */
 	import type { SetOutSheet } from '../../api/schema';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
-	let { sheet, desk }: { sheet: SetOutSheet; desk: JobDesk } = $props();
-	const jobId = $derived(desk.id);
-	const units = $derived(desk.units);
-	const own = $derived(desk.kept?.document.ways?.profile_mm);
+	let { sheet, store }: { sheet: SetOutSheet; store: JobStore } = $props();
+	const jobId = $derived(store.id);
+	const units = $derived(store.units);
+	const own = $derived(store.kept?.document.ways?.profile_mm);
 	const ways = ['swing', 'offsets', 'diagonals', 'three', 'nails', 'stakes'] as const;
 	let way = $state<(typeof ways)[number]>('swing');
 	const file = (name: string) => `/api/jobs/${jobId}/${name}`;
@@ -21,7 +21,7 @@
 	{#each ways as one}<button type="button" class="act quiet" class:on={way === one} aria-pressed={way === one} onclick={() => (way = one)}>{w.lines.setOutBy[one]}</button>{/each}
 </div>
 {#if way === 'swing'}
-	<table class="desk-table">
+	<table class="panel-table">
 		<thead><tr><th>{w.lines.corner}</th><th colspan="2">{w.lines.firstTape}</th><th colspan="2">{w.lines.secondTape}</th></tr></thead>
 		<tbody>
 			{#each sheet.swing as row}
@@ -31,7 +31,7 @@
 		</tbody>
 	</table>
 {:else if way === 'offsets'}
-	<table class="desk-table">
+	<table class="panel-table">
 		<thead><tr><th>{w.lines.corner}</th><th>{w.lines.along(sheet.baseline)}</th><th>{w.lines.leftOf}</th></tr></thead>
 		<tbody>{#each sheet.corners as row}<tr><th scope="row">{row.name}</th><td class="num"><Frac text={row.x_text} /></td><td class="num"><Frac text={row.y_text} /></td></tr>{/each}</tbody>
 	</table>
@@ -43,10 +43,10 @@
 		</div>
 	{:else}<p>{w.lines.noSquares}</p>{/each}
 {:else if way === 'three'}
-	<table class="desk-table"><tbody>{#each sheet.three_four_five as row}<tr><th scope="row">{row.name}</th><td><Frac text={row.words} /></td></tr>{/each}</tbody></table>
+	<table class="panel-table"><tbody>{#each sheet.three_four_five as row}<tr><th scope="row">{row.name}</th><td><Frac text={row.words} /></td></tr>{/each}</tbody></table>
 	<p class="label">{w.lines.threeHow}</p>
 {:else if way === 'nails'}
-	<table class="desk-table">
+	<table class="panel-table">
 		<thead><tr><th>{w.lines.string}</th><th>{w.lines.nearEnd}</th><th>{w.lines.farEnd}</th></tr></thead>
 		<tbody>
 			{#each sheet.strings as line}
@@ -56,12 +56,12 @@
 	</table>
 {:else}
 	<p>{w.lines.stakesHow(sheet.profile_text)}</p>
-	<table class="desk-table">
+	<table class="panel-table">
 		<thead><tr><th>{w.lines.pastCorner}</th><th>{w.lines.inLine}</th><th>{w.lines.along(sheet.baseline)}</th><th>{w.lines.leftOf}</th></tr></thead>
 		<tbody>{#each sheet.stakes as stake}<tr><th scope="row">{stake.name}</th><td>{stake.in_line_with}</td><td class="num"><Frac text={stake.along_text} /></td><td class="num"><Frac text={stake.left_text} /></td></tr>{/each}</tbody>
 	</table>
 {/if}
-<Field label={w.lines.profileHere} width="270px" calm placeholder={sheet.profile_text} value={own ? sheet.profile_text : ''} problem={desk.problemFor('profile')} keep={(typed) => desk.keep([{ op: 'set_fields', values: { 'ways.profile_mm': typed.trim() || null } }], 'profile')} />
+<Field label={w.lines.profileHere} width="270px" calm placeholder={sheet.profile_text} value={own ? sheet.profile_text : ''} problem={store.problemFor('profile')} keep={(typed) => store.keep([{ op: 'set_fields', values: { 'ways.profile_mm': typed.trim() || null } }], 'profile')} />
 <h3>{w.lines.take}</h3>
 <div class="row">
 	{#each paper as size}<a class="act quiet" href="{file('set-out.pdf')}?paper={size}" download>{w.lines.paper[size as 'a4' | 'letter']}</a>{/each}

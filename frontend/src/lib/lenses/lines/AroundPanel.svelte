@@ -2,15 +2,15 @@
 	/** What is held, and what stands beside the work; and outlines out of files. */
 	import { remember } from '../../state/remember.svelte';
 	import { typedLength } from '../../ui/typed';
-	import type { JobDesk } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { LinesData } from './lines.svelte';
 	import PointsIn from './PointsIn.svelte';
-	let { desk, data }: { desk: JobDesk; data: LinesData } = $props();
-	const plan = $derived(desk.document);
-	const sides = $derived(desk.figure?.outline?.sides ?? []);
+	let { store, data }: { store: JobStore; data: LinesData } = $props();
+	const plan = $derived(store.document);
+	const sides = $derived(store.figure?.outline?.sides ?? []);
 	const held = $derived(plan?.set_out?.lot_line ? -1 : (plan?.set_out?.hold_side ?? 0));
 	const kinds = ['slab', 'wall', 'walk', 'kerb', 'other'] as const;
 	let what = $state<(typeof kinds)[number]>('slab');
@@ -18,25 +18,25 @@
 	let name = $state('');
 	let level = $state('');
 	let line = $state({ open: false, start: '', end: '' });
-	// svelte-ignore state_referenced_locally (one desk for the life of this component)
-	remember(`${desk.id}/around`, () => ({ text, name, level, line }), (old) => ({ text, name, level, line } = old));
-	const shown = (mm: number) => typedLength(mm, desk.units);
+	// svelte-ignore state_referenced_locally (one store for the life of this component)
+	remember(`${store.id}/around`, () => ({ text, name, level, line }), (old) => ({ text, name, level, line } = old));
+	const shown = (mm: number) => typedLength(mm, store.units);
 	async function add() {
-		if (await desk.keep([{ op: 'add_existing', what, name, text, ring: null, level: level.trim() || 0 }], 'existing')) text = name = level = '';
+		if (await store.keep([{ op: 'add_existing', what, name, text, ring: null, level: level.trim() || 0 }], 'existing')) text = name = level = '';
 	}
 	const point = (typed: string) => typed.split(/\s*,\s*/) as unknown as [number, number];
 	async function lotLine() {
 		const lot = { name: w.lines.lotLine, start: point(line.start), end: point(line.end) };
-		if (await desk.keep([{ op: 'hold', side: null, existing: null, lot_line: lot, margin: null }], 'lot')) line.open = false;
+		if (await store.keep([{ op: 'hold', side: null, existing: null, lot_line: lot, margin: null }], 'lot')) line.open = false;
 	}
-	const problem = $derived(desk.problemFor('existing'));
-	const lotProblem = $derived(desk.problemFor('lot'));
+	const problem = $derived(store.problemFor('existing'));
+	const lotProblem = $derived(store.problemFor('lot'));
 </script>
 
 <h3>{w.lines.holdWhat}</h3>
 <div class="row">
 	{#each sides as side, i}
-		<button type="button" class="act quiet" class:on={held === i} aria-pressed={held === i} onclick={() => void desk.keep([{ op: 'hold', side: desk.cornerId(i), existing: null, lot_line: null, margin: null }], 'hold')}>{side.name}</button>
+		<button type="button" class="act quiet" class:on={held === i} aria-pressed={held === i} onclick={() => void store.keep([{ op: 'hold', side: store.cornerId(i), existing: null, lot_line: null, margin: null }], 'hold')}>{side.name}</button>
 	{/each}
 	<button type="button" class="act quiet" class:on={held === -1} aria-pressed={held === -1} onclick={() => (line.open = !line.open)}>{w.lines.lotLine}</button>
 </div>
@@ -50,17 +50,17 @@
 {/if}
 <p class="label">{w.lines.holdHow}</p>
 <div class="margin">
-	<Field label={w.lines.margin} width="210px" value={data.setOut?.margin_text ?? ''} problem={desk.problemFor('margin')}
-		keep={(typed) => desk.keep([{ op: 'hold', side: desk.cornerId(plan?.set_out?.hold_side ?? null) || null, existing: null, lot_line: plan?.set_out?.lot_line ?? null, margin: typed }], 'margin')} />
+	<Field label={w.lines.margin} width="210px" value={data.setOut?.margin_text ?? ''} problem={store.problemFor('margin')}
+		keep={(typed) => store.keep([{ op: 'hold', side: store.cornerId(plan?.set_out?.hold_side ?? null) || null, existing: null, lot_line: plan?.set_out?.lot_line ?? null, margin: typed }], 'margin')} />
 </div>
 
 <h3>{w.lines.beside}</h3>
 {#each plan?.existing ?? [] as thing, i}
 	<div class="thing">
 		<b>{thing.name}</b><span>{w.lines.things[thing.what]}</span>
-		<Field label={w.lines.floor} width="130px" value={shown(thing.level_mm)} problem={desk.problemFor(`floor-${i}`)} keep={(typed) => desk.keep([{ op: 'set_existing', existing: thing.id, changes: { level_mm: typed } }], `floor-${i}`)} />
-		<button type="button" class="act quiet" class:on={plan?.set_out?.lot_line?.name === thing.name} onclick={() => void desk.keep([{ op: 'hold', side: null, existing: thing.id, lot_line: null, margin: null }], 'hold')}>{w.lines.holdIt}</button>
-		<button type="button" class="act quiet" onclick={() => void desk.keep([{ op: 'remove_existing', existing: thing.id }], 'existing')}>{w.edges.out}</button>
+		<Field label={w.lines.floor} width="130px" value={shown(thing.level_mm)} problem={store.problemFor(`floor-${i}`)} keep={(typed) => store.keep([{ op: 'set_existing', existing: thing.id, changes: { level_mm: typed } }], `floor-${i}`)} />
+		<button type="button" class="act quiet" class:on={plan?.set_out?.lot_line?.name === thing.name} onclick={() => void store.keep([{ op: 'hold', side: null, existing: thing.id, lot_line: null, margin: null }], 'hold')}>{w.lines.holdIt}</button>
+		<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_existing', existing: thing.id }], 'existing')}>{w.edges.out}</button>
 	</div>
 {:else}<p>{w.lines.nothingBeside}</p>{/each}
 <div class="row">
@@ -75,7 +75,7 @@
 </div>
 {#if problem}<p class="wrong" role="alert"><Frac text={problem.detail} /> {#each problem.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => { level = choice.text; void add(); }}>{choice.label}</button>{/each}</p>{/if}
 <p class="label">{w.lines.floorHow}</p>
-<PointsIn {desk} />
+<PointsIn {store} />
 
 <style>
 	h3 {
