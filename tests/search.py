@@ -18,7 +18,7 @@ from concurrent.futures import ProcessPoolExecutor
 from itertools import count, islice
 from pathlib import Path
 
-from humble_trowel.core.edges.cut import cut
+from humble_trowel.core.edges.section import section
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.slices import count_by_slices
 from humble_trowel.core.geometry.solid import build_solid
@@ -73,7 +73,7 @@ def answers(plan):
     middle, far = (sum(xs) / len(xs), sum(ys) / len(ys)), math.dist((min(xs), min(ys)), (max(xs), max(ys)))
     for way in (0.0, 0.7, math.pi / 2, 2.5):
         away = (math.cos(way) * far, math.sin(way) * far)
-        cut(
+        section(
             plan,
             build_solid(plan),
             Ways(),

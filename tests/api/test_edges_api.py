@@ -15,17 +15,17 @@ def job(client):
     return opened(client, "Tansy")
 
 
-def cut(client, job, start_at, end_at, edits=()):
-    return client.post(f"/api/jobs/{job['id']}/cut", json={"start": start_at, "end": end_at, "edits": list(edits)})
+def section(client, job, start_at, end_at, edits=()):
+    return client.post(f"/api/jobs/{job['id']}/section", json={"start": start_at, "end": end_at, "edits": list(edits)})
 
 
 def test_a_cut_of_what_is_kept_and_of_what_is_only_tried(client, job):
     line = ([3500, -450], [3500, 700])
-    kept = cut(client, job, *line).json()["cut"]
+    kept = section(client, job, *line).json()["section"]
     assert [size["text"] for size in kept["sizes"] if size["key"] == "depth"] == ["18″"]
-    tried = cut(client, job, *line, [{"op": "set_edge_type", "mark": "E1", "depth": "22"}]).json()["cut"]
+    tried = section(client, job, *line, [{"op": "set_edge_type", "mark": "E1", "depth": "22"}]).json()["section"]
     assert [size["text"] for size in tried["sizes"] if size["key"] == "depth"] == ["22″"]
-    assert cut(client, job, *line).json()["cut"] == kept
+    assert section(client, job, *line).json()["section"] == kept
     assert kept["ends"][0]["short_text"] and {layer["kind"] for layer in kept["layers"]} == {"barrier", "graded"}
 
 
@@ -34,9 +34,9 @@ def test_a_cut_of_what_is_kept_and_of_what_is_only_tried(client, job):
     [([0, 0], [0, 1], "one spot"), ([-9000, -9000], [-8000, -9000], "does not cross")],
 )
 def test_a_cut_that_is_none_says_why(client, job, start_at, end_at, words):
-    answer = cut(client, job, start_at, end_at)
+    answer = section(client, job, start_at, end_at)
     assert answer.status_code == 422 and words in answer.json()["detail"]
-    assert cut(client, job, [0, "x"], [1, 1]).status_code == 422
+    assert section(client, job, [0, "x"], [1, 1]).status_code == 422
 
 
 def test_ways_to_meet_frost_and_a_part_alone(client, job):

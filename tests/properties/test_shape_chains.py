@@ -10,7 +10,7 @@ from tests.by_id import by_id
 from tests.plans import EDITS, edited, l_shape
 from tests.properties.test_edit_chains import edits as outline_edits
 
-from humble_trowel.core.edges.cut import cut
+from humble_trowel.core.edges.section import section
 from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.errors import TrowelError
 from humble_trowel.core.geometry.slices import count_by_slices
@@ -71,8 +71,8 @@ def test_chains_of_shape_edits(chain):
     for number, part in enumerate(solid.parts):
         added = solid.added_m3.get(number, 0.0)
         assert added <= 1e-9 if part.kind == "recess" else added >= -1e-9
-    for place in made.cuts:
+    for place in made.section_places:
         try:
-            assert cut(again, solid, Ways(), place.start, place.end).area_m2 > 0
+            assert section(again, solid, Ways(), place.start, place.end).area_m2 > 0
         except TrowelError as error:
             assert "does not cross" in error.words  # an opening or a recess takes all of it

@@ -14,7 +14,7 @@ from tests.plans import plan
 
 from humble_trowel.bench.rows import large_job
 from humble_trowel.bench.shape import mesh_rows
-from humble_trowel.core.edges.cut_line import cut_line, section_rings
+from humble_trowel.core.edges.section_line import section_line, section_rings
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.redo import alone_m3, redone_m3
@@ -148,7 +148,7 @@ def test_a_cut_is_the_depth_all_along_it(drawn):
     solid = build_solid(job)
     dice = random.Random(seed)
     a, b = (dice.uniform(0, WIDE), -50.0), (dice.uniform(0, WIDE), HIGH + 50)
-    spans = cut_line(solid, a, b)
+    spans = section_line(solid, a, b)
     for one, two in pairwise(spans):
         assert two.s0_mm >= one.s1_mm - 1e-6
     for span in spans:

@@ -5,7 +5,7 @@ from pathlib import Path
 import pytest
 from tests.answers import figure
 
-from humble_trowel.core.edges.cut import cut
+from humble_trowel.core.edges.section import section
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.files.job_file import parse_job
@@ -48,8 +48,8 @@ def test_the_volume_is_what_a_hand_sum_says_both_ways_and_it_can_be_cut(kind):
     made = figure(job, Ways())
     assert made.concrete.net_m3 == pytest.approx(BY_HAND[kind], rel=1e-9)
     assert made.concrete.second_way_m3 == pytest.approx(BY_HAND[kind], rel=1e-4)
-    for place in made.cuts:
-        assert cut(job, build_solid(job), Ways(), place.start, place.end).area_m2 > 0
+    for place in made.section_places:
+        assert section(job, build_solid(job), Ways(), place.start, place.end).area_m2 > 0
     if kind in SAID:
         ours = {row.code for row in made.findings} - {"truck-unknown", "last-load-short"}
         assert ours == SAID[kind]

@@ -6,14 +6,14 @@ from typing import Annotated
 
 from pydantic import BaseModel, ConfigDict, Field
 
-from humble_trowel.core.edges.cut import Cut
 from humble_trowel.core.edges.frost_options import EdgeOption
+from humble_trowel.core.edges.section import Section
 from humble_trowel.core.edits.base import Spot
 from humble_trowel.core.edits.registry import Edit
 from humble_trowel.core.geometry.match import Match
 
 
-class CutCall(BaseModel):
+class SectionLine(BaseModel):
     """A line on the plan, mm; edits: not kept yet."""
 
     model_config = ConfigDict(extra="forbid")
@@ -22,8 +22,8 @@ class CutCall(BaseModel):
     edits: Annotated[list[Edit], Field(max_length=60)] = []
 
 
-class CutAnswer(BaseModel):
-    cut: Cut
+class SectionAnswer(BaseModel):
+    section: Section
 
 
 class EdgesState(BaseModel):

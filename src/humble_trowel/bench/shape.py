@@ -15,7 +15,7 @@ from humble_trowel.core.reading.job_file import read_plan
 
 def shape_rows() -> list[Row]:
     """Volume of the large job and of the demo, cold; net volume after a pad and after a beam moved; a cut."""
-    from humble_trowel.core.edges.cut_line import cut_line
+    from humble_trowel.core.edges.section_line import section_line
 
     large = read_plan(large_job())
     demo = demo_plan("honey-house")
@@ -54,7 +54,9 @@ def shape_rows() -> list[Row]:
         timed("its volume after one pad moved", redo_pad, 60, 5, "p50"),
         timed("its volume after one beam moved", redo_beam, 30, 5, "p50"),
         timed("solid of the demo job, cold", cold(lambda: build_solid(demo)), 60, 10),
-        timed("a cut right across the large job", lambda: cut_line(solid, (-500, 9000), (49000, 9400)), 30, 30, "p50"),
+        timed(
+            "a cut right across the large job", lambda: section_line(solid, (-500, 9000), (49000, 9400)), 30, 30, "p50"
+        ),
     ]
     return [*rows, *mesh_rows(large, solid)]
 

@@ -10,8 +10,8 @@ import numpy as np
 from humble_trowel.core.calls.walk import walk
 from humble_trowel.core.drawing.plan_view import PlanView
 from humble_trowel.core.edges.corner_levels import CornerLevel
-from humble_trowel.core.edges.cut_places import CutPlace
 from humble_trowel.core.edges.edge_checks import EdgeCheck
+from humble_trowel.core.edges.section_places import SectionPlace
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.slices import Slices
 from humble_trowel.core.geometry.solid import Solid
@@ -70,7 +70,7 @@ class Figure:
     findings: list[Finding]
     call_in: list[CallLine]
     drawing: PlanView | None
-    cuts: list[CutPlace]
+    section_places: list[SectionPlace]
     levels: list[CornerLevel]
     checks: list[EdgeCheck]
     second_pours: list[SecondPour]

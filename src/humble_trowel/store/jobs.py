@@ -139,7 +139,10 @@ def _append(
     edits: Sequence[dict[str, Any]],
 ) -> Revision:
     n = int(db.execute(_LAST, {"id": job_id}).fetchone()[0]) + 1
-    row = Revision(job_id, n, kind, author, at, summary, document, content or n, parent, redo)
+    row = Revision(
+        job_id=job_id, n=n, kind=kind, author=author, at=at, summary=summary, document=document, content=content or n,
+        parent=parent, redo=redo,
+    )  # fmt: skip
     values = {
         **row.__dict__,
         "document": json.dumps(document, allow_nan=False, separators=(",", ":")),

@@ -45,7 +45,7 @@ export const api = {
 	shotsFile: (id: string, body: Blob, query: Query<'/api/jobs/{job_id}/shots-file', 'post'>) => request('post', `${JOB}/shots-file`, { ...of(id), query, body }),
 
 	edges: (id: string) => request('get', `${JOB}/edges`, of(id)),
-	cut: (id: string, body: Posted<'/api/jobs/{job_id}/cut'>) => request('post', `${JOB}/cut`, { ...of(id), body }),
+	section: (id: string, body: Posted<'/api/jobs/{job_id}/section'>) => request('post', `${JOB}/section`, { ...of(id), body }),
 	partAlone: (job_id: string, number: number) => request('get', `${JOB}/parts/{number}/alone`, { path: { job_id, number } }),
 
 	ways: () => request('get', '/api/ways'),

@@ -213,8 +213,8 @@ export class JobStore {
 	}
 	/** New numbers over the drawing that is on the screen. */
 	#overDrawing(got: Drafted): Drafted {
-		const { drawing, cuts, levels, checks, second_pours } = this.figure ?? got.figure;
-		return { ...got, figure: { ...got.figure, drawing, cuts, levels, checks, second_pours } };
+		const { drawing, section_places, levels, checks, second_pours } = this.figure ?? got.figure;
+		return { ...got, figure: { ...got.figure, drawing, section_places, levels, checks, second_pours } };
 	}
 	/** Compute edits without keeping them; calls while one is under way keep only the newest. */
 	async try(edits: Edit[], at = '', rests = false) {

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from fastapi import APIRouter, Request
 
-from humble_trowel.api.edge_schemas import CutAnswer, CutCall, EdgesState, PartAlone
+from humble_trowel.api.edge_schemas import EdgesState, PartAlone, SectionAnswer, SectionLine
 from humble_trowel.api.routes.jobs import JobId, service_of
 from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.geometry.match import matches
@@ -14,13 +14,13 @@ from humble_trowel.core.units import format_volume, volume_unit
 router = APIRouter(prefix="/api/jobs/{job_id}", tags=["edges"])
 
 
-@router.post("/cut")
-def cut_there(request: Request, job_id: JobId, body: CutCall) -> CutAnswer:
+@router.post("/section")
+def section_there(request: Request, job_id: JobId, body: SectionLine) -> SectionAnswer:
     """The section of the solid along a line, of the newest revision with edits that are not kept."""
     job = service_of(request).laid_out(job_id)
     if body.edits:
         job = Job(apply(job.plan, body.edits)[0], job.crew, job.records, before=job)
-    return CutAnswer(cut=job.cut(body.start, body.end))
+    return SectionAnswer(section=job.section(body.start, body.end))
 
 
 @router.get("/edges")

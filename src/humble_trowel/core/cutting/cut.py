@@ -1,4 +1,4 @@
-"""Cut a list from stock at the least price: pattern columns, subset sums and first fit side by side, the best kept."""
+"""Section a list from stock at the least price: pattern columns, subset sums and first fit side by side, the best kept."""
 
 from __future__ import annotations
 

@@ -80,10 +80,10 @@ def _side(plan: Plan, cells: list[Cell], side: int, mark: str | None, depth: flo
     worst = min(known, key=lambda row: row[2] - row[1]) if known else None
     short = None if worst is None or frost is None else max(row[1] - (row[2] - frost) for row in known)
     return FrostSide(
-        side, side_name(side, len(ring)), mark, deep, math.dist(a, b), max(tops),
-        worst[2] if worst else None, worst[2] - worst[1] if worst else None,
-        min(row[0] - row[2] for row in known) if known else None, short,
-        min((mm for mm in in_ground if mm is not None), default=None) if None not in in_ground else None,
+        side=side, name=side_name(side, len(ring)), mark=mark, depth_mm=deep, length_mm=math.dist(a, b), top_mm=max(tops),
+        ground_mm=worst[2] if worst else None, buried_mm=worst[2] - worst[1] if worst else None,
+        above_mm=min(row[0] - row[2] for row in known) if known else None, short_mm=short,
+        bury_mm=min((mm for mm in in_ground if mm is not None), default=None) if None not in in_ground else None,
     )  # fmt: skip
 
 

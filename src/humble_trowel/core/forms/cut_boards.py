@@ -126,8 +126,10 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: JobWays) -> CutPlanOfJob:
         splices += found.splices
     proven = cost <= bound_cents
     return CutPlanOfJob(
-        boards, _shopping(boards), math.fsum(board.left_mm for board in boards), bought, bound_mm, cost, bound_cents,
-        f"{cost / 100:,.2f}", splices, splices, proven, _verdict(boards, splices, proven, cost, bound_cents, own.buy, saved, more), doubts,
+        boards=boards, buy=_shopping(boards), waste_mm=math.fsum(board.left_mm for board in boards), bought_mm=bought,
+        bound_mm=bound_mm, cost_cents=cost, bound_cents=bound_cents, cost_text=f"{cost / 100:,.2f}", splices=splices,
+        cleats=splices, proven=proven,
+        verdict=_verdict(boards, splices, proven, cost, bound_cents, own.buy, saved, more), findings=doubts,
     )  # fmt: skip
 
 

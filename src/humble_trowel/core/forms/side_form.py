@@ -106,9 +106,12 @@ def side_form(
 def _bare(side: int, name: str, why: str, spots: list[Station], row: FormRow | None) -> SideForm:
     high = max((spot.height_mm for spot in spots), default=0.0)
     return SideForm(
-        side, name, False, why, high, min((s.height_mm for s in spots), default=0.0), bool(row and row.ground), "none",
-        [], 0.0, [], 0.0, 0.0, 0, 0.0, 0, 0, 0.0, 0.0, False, False, spots, [], "", 0, 0.0, True,
-        "", "", "", "",
+        side=side, name=name, formed=False, why=why, height_mm=high,
+        least_mm=min((s.height_mm for s in spots), default=0.0), ground_known=bool(row and row.ground), build="none",
+        boards=[], over_mm=0.0, courses=[], length_mm=0.0, stake_spacing_mm=0.0, stakes=0, push_n_per_m=0.0, kickers=0,
+        kicker_every=0, kicker_load_n=0.0, lean_mm=0.0, backfilled=False, left_out=False, stations=spots,
+        stake_at_mm=[], governs="", panels=0, foam_m2=0.0, fits=True, height_text="", spacing_text="", lean_text="",
+        push_words="",
     )  # fmt: skip
 
 
@@ -146,8 +149,8 @@ def _formed(
         lean_mm=ways.lean_mm if high > ways.lean_over_mm and not row.backfilled else 0.0, backfilled=row.backfilled,
         left_out=row.left_out, stations=spots, stake_at_mm=stakes_at, governs=governs,
         panels=math.ceil(length / ways.panel_length_mm) if panel else 0, foam_m2=foam,
-        fits=stack is not None or (panel and high <= ways.panel_deep_mm),
-        height_text=say_depth(high, plan.units), spacing_text=say_length(spacing, plan.units), lean_text=say_depth(ways.lean_mm, plan.units),
+        fits=stack is not None or (panel and high <= ways.panel_deep_mm), height_text=say_depth(high, plan.units),
+        spacing_text=say_length(spacing, plan.units), lean_text=say_depth(ways.lean_mm, plan.units),
         push_words=_push_words(plan, high, push, spacing, load, governs, ways),
     )  # fmt: skip
 

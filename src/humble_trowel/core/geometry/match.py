@@ -88,7 +88,10 @@ def _match(plan: Plan, cells: list[Cell], side: int, a: XY, b: XY, thing: Existi
     name = side_name(side, len(plan.outline or []))
     words = f"{thing.name} along {name}: the new floor is off by up to {say_depth(abs(worst.off_mm), plan.units)}; "
     words += f"a straight fall along it leaves {say_depth(left, plan.units)}."
-    return Match(side, name, thing.name, cell.index, points, float(start), float(per), left, worst.off_mm, words)
+    return Match(
+        side=side, name=name, against=thing.name, zone=cell.index, points=points, best_start_mm=float(start),
+        best_per_mm=float(per), left_mm=left, worst_mm=worst.off_mm, words=words,
+    )  # fmt: skip
 
 
 def _point_words(plan: Plan, at: float, off: float) -> str:

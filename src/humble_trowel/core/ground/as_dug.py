@@ -105,7 +105,10 @@ def _run(
         elif bucket and bucket > (kind.bottom_width_mm or 0.0):
             extra += (section_mm2(kind, bucket, kind.depth_mm or 0.0, slab) - flat) * _size(run) / 1e9
     words = _words(plan, kind, said, bucket, extra)
-    return DugRun(row, side, name, kind.mark, length, planned, extra, said is not None, list(said or []), words)
+    return DugRun(
+        row=row, side=side, name=name, mark=kind.mark, length_mm=length, planned_m3=planned, extra_m3=extra,
+        measured=said is not None, stations=list(said or []), words=words,
+    )  # fmt: skip
 
 
 def section_mm2(kind: EdgeType, width_mm: float, depth_mm: float, slab_mm: float) -> float:

@@ -210,9 +210,10 @@ def _stone_row(
     buy = max(0.0, loose_m3 - hand_m3)
     tonnes = loose_m3 * density
     return StoneRow(
-        mark, own[0][1], packed.value * per, loose_m3, tonnes, tonnes / T_PER_SHORT_TON, buy,
-        math.ceil(buy * density / kit.truck_t - 1e-9), round(buy * density * (stone.price_per_t_cents if stone else 0)),
-        lifts, extra_m3 is not None, packed, loose, mass,
+        mark=mark, name=own[0][1], compacted_m3=packed.value * per, loose_m3=loose_m3, tonnes=tonnes,
+        short_tons=tonnes / T_PER_SHORT_TON, to_buy_m3=buy, trucks=math.ceil(buy * density / kit.truck_t - 1e-9),
+        cost_cents=round(buy * density * (stone.price_per_t_cents if stone else 0)), lifts=lifts,
+        from_shots=extra_m3 is not None, compacted=packed, loose=loose, mass=mass,
     )  # fmt: skip
 
 

@@ -97,9 +97,10 @@ def ground(
     )
     spacing = plan.ground.peg_spacing_mm or ways.ground.peg_spacing_mm
     return Ground(
-        rows, _dig(plan, solid, rod), setups, rod,
-        grade_pegs(layer_grounds(plan, solid, "base"), spacing, line, reads),
-        stones(plan, solid, ways, extra), spoiled, dug, parts_as_dug(plan, solid, ways, dug, base_shots), doubts,
+        stack=rows, dig=_dig(plan, solid, rod), stands=setups, rod=rod,
+        pegs=grade_pegs(layer_grounds(plan, solid, "base"), spacing, line, reads),
+        stones=stones(plan, solid, ways, extra), spoil=spoiled, dug=dug,
+        parts=parts_as_dug(plan, solid, ways, dug, base_shots), findings=doubts,
     )  # fmt: skip
 
 
@@ -120,7 +121,7 @@ def concrete_shots(shots: ShotsOn) -> list[LayerShots]:
 
 
 def zone_errors(taken: Sequence[LayerShots]) -> dict[int, CutFill]:
-    """Cut and fill by zone from the first layer that has it."""
+    """Section and fill by zone from the first layer that has it."""
     rows: dict[int, CutFill] = {}
     for layer in taken:
         for index, row in layer.by_zone.items():

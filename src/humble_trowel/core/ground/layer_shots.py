@@ -138,7 +138,10 @@ def take_shots(
     rows = [(record, shots, shot) for record, shots in rounds for shot in shots.shots]
     rows = [row for row in rows if row[1].setup is None or row[1].setup in heights or row[2].level_mm is not None]
     if not rows:
-        return LayerShots(layer, [], None, grounds, {}, NOTHING, {}, 0.0, 0, "")
+        return LayerShots(
+            layer=layer, shots=[], surface=None, grounds=grounds, surfaces={}, whole=NOTHING, by_zone={},
+            spread_mm=0.0, replaced=0, problem="",
+        )  # fmt: skip
     kept, pairs = merged_shots([shot.at for _, _, shot in rows], SAME_PLACE_MM)
     spots = np.array([rows[i][2].at for i in kept], dtype=np.float64)
     zones = _zones_of(spots, grounds)
@@ -158,8 +161,11 @@ def take_shots(
         doubt = stand is not None and stand.moved
         name = shot.name or str(number)
         taken.append(
-            RodShot(number, name, shot.at, level, design, off, _verdict(off, ways), ground.cell.name, record, doubt)
-        )
+            RodShot(
+                number=number, name=name, at=shot.at, level_mm=level, design_mm=design, off_mm=off,
+                verdict=_verdict(off, ways), zone=ground.cell.name, record=record, doubt=doubt,
+            )
+        )  # fmt: skip
     doubts = _doubts(plan, taken, [(rows[i], rows[j]) for i, j in pairs], setups)
     return _measured(layer, grounds, taken, zones, len(rows) - len(kept), doubts)
 
@@ -189,7 +195,10 @@ def _measured(
     try:
         surface = shot_surface(spots, np.zeros(len(taken)), _reach(bounds, spots))
     except InputError as error:
-        return LayerShots(layer, taken, None, grounds, {}, NOTHING, {}, spread, replaced, error.words, doubts)
+        return LayerShots(
+            layer=layer, shots=taken, surface=None, grounds=grounds, surfaces={}, whole=NOTHING, by_zone={},
+            spread_mm=spread, replaced=replaced, problem=error.words, findings=doubts,
+        )  # fmt: skip
     off = np.array([shot.off_mm for shot in taken])
     level = np.array([shot.level_mm for shot in taken])
     surfaces: dict[int, ShotSurface] = {}
@@ -198,7 +207,10 @@ def _measured(
         own = surfaces[ground.cell.index] = surface.with_values(_carried(ground, spots, level, off, zones == k))
         by_zone[ground.cell.index] = cut_fill(own, ground.facets)
     whole = total(list(by_zone.values()))
-    return LayerShots(layer, taken, surface, grounds, surfaces, whole, by_zone, spread, replaced, "", doubts)
+    return LayerShots(
+        layer=layer, shots=taken, surface=surface, grounds=grounds, surfaces=surfaces, whole=whole, by_zone=by_zone,
+        spread_mm=spread, replaced=replaced, problem="", findings=doubts,
+    )  # fmt: skip
 
 
 def _carried(ground: Ground, spots: Array, level: Array, off: Array, own: NDArray[np.bool_]) -> Array:

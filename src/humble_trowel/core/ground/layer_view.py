@@ -55,10 +55,12 @@ def layer_view(taken: LayerShots, plan: Plan, ways: JobWays) -> LayerView:
     whole = taken.whole
     unit, _ = volume_unit(plan)
     return LayerView(
-        taken.layer, len(taken.shots), shown, bands(drawn, plan.units), places, settled, allowed,
-        _verdict(taken, plan, out, doubt, settled), _summary(taken, plan, out), taken.problem, flat,
-        whole.mean_mm, whole.high_mm, whole.low_mm, whole.cut_m3, whole.fill_m3,
-        _extra(taken, plan) if taken.surface else None, f"{format_volume(whole.fill_m3, plan.units)} {unit}", doubt,
+        layer=taken.layer, count=len(taken.shots), shots=shown, bands=bands(drawn, plan.units), rakes=places,
+        enough=settled, allowed=allowed, verdict=_verdict(taken, plan, out, doubt, settled),
+        summary=_summary(taken, plan, out), problem=taken.problem, flat=flat, mean_mm=whole.mean_mm,
+        high_mm=whole.high_mm, low_mm=whole.low_mm, cut_m3=whole.cut_m3, fill_m3=whole.fill_m3,
+        extra=_extra(taken, plan) if taken.surface else None,
+        trimmed_text=f"{format_volume(whole.fill_m3, plan.units)} {unit}", in_doubt=doubt,
     )  # fmt: skip
 
 

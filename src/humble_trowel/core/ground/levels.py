@@ -146,9 +146,10 @@ def stands(plan: Plan, ways: JobWays, records: SiteRecords) -> list[Stand]:
         moved = abs(worst) > allowed_drift_mm(ways)
         rows.append(
             Stand(
-                key, setup.name, on, marks[on], setup.backsight_mm, height, worst, len(drifts), moved,
-                setup.simulated, _words(plan, ways, on, worst, len(drifts), moved),
-                shot.reading_mm if moved and shot is not None and shot.on == setup.on else None,
+                id=key, name=setup.name, on=on, on_level_mm=marks[on], backsight_mm=setup.backsight_mm,
+                instrument_mm=height, drift_mm=worst, checked=len(drifts), moved=moved, simulated=setup.simulated,
+                words=_words(plan, ways, on, worst, len(drifts), moved),
+                suggests_mm=shot.reading_mm if moved and shot is not None and shot.on == setup.on else None,
             )
         )  # fmt: skip
     return rows

@@ -111,8 +111,10 @@ class _Card:
         slab = f"{_against(level, self.plan.units, 'slab top')}{'' if abs(level) < SAME_MM else ' slab top'}"
         self.rows.append(
             RodRow(
-                surface, at, key, zone, spot, level, say_level(level, self.plan.units, self.floor_mm), reading,
-                "" if reading is None else say_reading(reading, self.reads), pole, heavy, slab if self.floor_mm else "",
+                surface=surface, at=at, key=key, zone=zone, spot=spot, level_mm=level,
+                level_text=say_level(level, self.plan.units, self.floor_mm), reading_mm=reading,
+                reading_text="" if reading is None else say_reading(reading, self.reads), pole_text=pole, heavy=heavy,
+                slab_text=slab if self.floor_mm else "",
             )
         )  # fmt: skip
 

@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from humble_trowel.core.edges.cut import Cut, cut
 from humble_trowel.core.edges.edge_checks import EdgeCheck, edge_checks
 from humble_trowel.core.edges.frost_options import EdgeOption, edge_options
 from humble_trowel.core.edges.part_doubts import part_findings
+from humble_trowel.core.edges.section import Section, section
 from humble_trowel.core.edges.shape_doubts import shape_findings
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.figures import (
@@ -49,9 +49,9 @@ class EdgesAnswers(OrderAnswers):
             "frost_options", "Ways to meet frost", lambda: edge_options(self.plan, solid, self.ways), None
         )
 
-    def cut(self, start: XY, end: XY) -> Cut:
+    def section(self, start: XY, end: XY) -> Section:
         """The section along a line. Raises InputError, PlanError."""
-        return cut(self.plan, self.shape, self.ways, start, end)
+        return section(self.plan, self.shape, self.ways, start, end)
 
     def part_alone_m3(self, number: int) -> float:
         """What would go if one part were taken out, m3. Raises InputError for a number that is none."""

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from humble_trowel.core.drawing.plan_view import PlanView, plan_view
 from humble_trowel.core.edges.corner_levels import CornerLevel, corner_levels
-from humble_trowel.core.edges.cut_places import CutPlace, cut_places
 from humble_trowel.core.edges.edge_checks import edge_findings
+from humble_trowel.core.edges.section_places import SectionPlace, section_places
 from humble_trowel.core.figures import (
     NO_OUTLINE,
     Figure,
@@ -30,12 +30,12 @@ class FigureAnswers(LinesAnswers):
         return plan_view(self.plan, self.shape, self.numbers.parts if self.numbers else [], self.second_pours)
 
     @kept("plan", "drawing")
-    def cut_places(self) -> list[CutPlace]:
-        """Lines along which a cut is ready."""
-        return self.guarded("cut_places", "The list of cuts", self._cut_places, [])
+    def section_places(self) -> list[SectionPlace]:
+        """Lines along which a section is ready."""
+        return self.guarded("section_places", "The list of cuts", self._section_places, [])
 
-    def _cut_places(self) -> list[CutPlace]:
-        return cut_places(self.plan, self.shape.cells, self.drawing.steps if self.drawing else [])
+    def _section_places(self) -> list[SectionPlace]:
+        return section_places(self.plan, self.shape.cells, self.drawing.steps if self.drawing else [])
 
     @kept("plan", "solid")
     def corner_levels(self) -> list[CornerLevel]:
@@ -57,7 +57,10 @@ class FigureAnswers(LinesAnswers):
         doubts = self.stumbles("solid", "numbers")
         ordered = concrete.ordered if concrete else None
         lines = call_in(self.plan, ordered, self.ways)
-        return Figure(outline, concrete, ordered.trucks if ordered else [], doubts, lines, None, [], [], [], [])
+        return Figure(
+            outline=outline, concrete=concrete, trucks=ordered.trucks if ordered else [], findings=doubts,
+            call_in=lines, drawing=None, section_places=[], levels=[], checks=[], second_pours=[],
+        )  # fmt: skip
 
     def draft_figure(self, before: FigureAnswers) -> Figure:
         """The figure while something is dragged: numbers, drawing and places anew; doubts about the shape, the rules at
@@ -76,20 +79,27 @@ class FigureAnswers(LinesAnswers):
         outline = self.outline_with(every_diagonal=True) if every_diagonal else self.outline
         doubts = walk_findings(plan)
         if plan.outline is None:
-            return Figure(None, None, [], [*doubts, NO_OUTLINE], call_in(plan, None, self.ways), None, [], [], [], [])
+            return Figure(
+                outline=None, concrete=None, trucks=[], findings=[*doubts, NO_OUTLINE],
+                call_in=call_in(plan, None, self.ways), drawing=None, section_places=[], levels=[], checks=[],
+                second_pours=[],
+            )  # fmt: skip
         doubts += self.stumbles("solid")
         if self.solid is None:
-            return Figure(outline, None, [], doubts, call_in(plan, None, self.ways), None, [], [], [], [])
+            return Figure(
+                outline=outline, concrete=None, trucks=[], findings=doubts, call_in=call_in(plan, None, self.ways),
+                drawing=None, section_places=[], levels=[], checks=[], second_pours=[],
+            )  # fmt: skip
         concrete = self.numbers if quick else self.concrete
         doubts += self.stumbles("numbers", *(() if quick else ("concrete",)))
         doubts += [*self.shape_doubts, *self.stumbles("shape_doubts")]
         doubts += [*self.stumbles("edge_checks"), *edge_findings(self.edge_checks)]
         if concrete:
             doubts += second_way_findings(concrete) + order_findings(plan, concrete.ordered, self.ways)
-        doubts += self.stumbles("drawing", "cut_places", "corner_levels")
+        doubts += self.stumbles("drawing", "section_places", "corner_levels")
         ordered = concrete.ordered if concrete else None
         return Figure(
             outline=outline, concrete=concrete, trucks=ordered.trucks if ordered else [], findings=doubts,
-            call_in=call_in(plan, ordered, self.ways), drawing=self.drawing, cuts=self.cut_places, levels=self.corner_levels,
-            checks=self.edge_checks, second_pours=self.second_pours,
+            call_in=call_in(plan, ordered, self.ways), drawing=self.drawing, section_places=self.section_places,
+            levels=self.corner_levels, checks=self.edge_checks, second_pours=self.second_pours,
         )  # fmt: skip

@@ -179,9 +179,12 @@ def swings(ring: Sequence[XY], base: Baseline, units: Units) -> list[Swing]:
         meet = _meet_deg(a[2], b[2], spot)
         to_a, to_b = math.dist(a[2], spot), math.dist(b[2], spot)
         rows.append(
-            Swing(i, corner_name(i), a[0], b[0], a[1], b[1], to_a, to_b, say_length(to_a, units),
-                  say_length(to_b, units), meet, meet < FLAT_DEG, across_working(f"{corner_name(i)} from {a[1]}", a[2], spot, units),
-                  across_working(f"{corner_name(i)} from {b[1]}", b[2], spot, units))
+            Swing(
+                corner=i, name=corner_name(i), from_a=a[0], from_b=b[0], a_name=a[1], b_name=b[1], a_mm=to_a,
+                b_mm=to_b, a_text=say_length(to_a, units), b_text=say_length(to_b, units), meet_deg=meet,
+                weak=meet < FLAT_DEG, a=across_working(f"{corner_name(i)} from {a[1]}", a[2], spot, units),
+                b=across_working(f"{corner_name(i)} from {b[1]}", b[2], spot, units),
+            )
         )  # fmt: skip
         known.append((i, corner_name(i), spot))
     return rows

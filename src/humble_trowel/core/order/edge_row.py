@@ -33,8 +33,9 @@ def edge_row(plan: Plan, solid: Solid, row: int, mark: str, runs: Sequence[Run])
     if len(how) > 40:
         how = f"{len(working.inputs) // 2} areas × their depths"
     return LedgerPart(
-        name, "edge", mark, None, m3, "", _beside(longest, (kind.bottom_width_mm or 0) / 2),
-        format_volume(m3, plan.units), how, working, (row,),
+        part=name, kind="edge", mark=mark, zone=None, m3=m3, letter="",
+        at=_beside(longest, (kind.bottom_width_mm or 0) / 2), text=format_volume(m3, plan.units), how=how,
+        working=working, numbers=(row,),
     )  # fmt: skip
 
 

@@ -50,6 +50,6 @@ def _slab_row(plan: Plan, solid: Solid, cell: Cell, taken: BaseGeometry) -> Ledg
     working = work(name, unit, area_times_depth(plan, "area", "thick"), inputs, text=text, source="greatest-depth")
     how = f"{inputs['area'].text} × {inputs['thick'].text}"
     return LedgerPart(
-        name, "slab", cell.mark, cell.name, m3, "", label_spot(free_of(cell.region, taken)),
-        format_volume(m3, plan.units), how, working,
+        part=name, kind="slab", mark=cell.mark, zone=cell.name, m3=m3, letter="",
+        at=label_spot(free_of(cell.region, taken)), text=format_volume(m3, plan.units), how=how, working=working,
     )  # fmt: skip

@@ -69,7 +69,10 @@ def _row(
     how = short_sum(working)
     if len(how) > 40:
         how = f"{len(working.inputs) // 2} areas × their depths"
-    return LedgerPart(name, kind, mark, None, m3, "", at, format_volume(m3, plan.units), how, working, numbers)
+    return LedgerPart(
+        part=name, kind=kind, mark=mark, zone=None, m3=m3, letter="", at=at, text=format_volume(m3, plan.units),
+        how=how, working=working, numbers=numbers,
+    )  # fmt: skip
 
 
 def _along(path: list[XY], share: float) -> XY:

@@ -10,13 +10,13 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import { GroundData } from '../ground/ground.svelte';
-	import CutPanel from './CutPanel.svelte';
-	import CutDrawing from './CutDrawing.svelte';
+	import SectionPanel from './SectionPanel.svelte';
+	import SectionDrawing from './SectionDrawing.svelte';
 	import { EdgesData } from './edges.svelte';
 	import FrostPanel from './FrostPanel.svelte';
 	import GridPanel from './GridPanel.svelte';
 	import MeetsPanel from './MeetsPanel.svelte';
-	import OverCut from './OverCut.svelte';
+	import OverSection from './OverSection.svelte';
 	import OverLetters from './OverLetters.svelte';
 	import OverLevels from './OverLevels.svelte';
 	import OverWings from './OverWings.svelte';
@@ -65,7 +65,7 @@
 	{/snippet}
 	{#snippet over(view)}
 		{#if tab === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
-		<OverCut {view} {store} {data} {pick} marks={tab !== 'sum' && tab !== 'frost'} lined={tab !== 'frost' && tab !== 'meets'} />
+		<OverSection {view} {store} {data} {pick} marks={tab !== 'sum' && tab !== 'frost'} lined={tab !== 'frost' && tab !== 'meets'} />
 		{#if tab === 'top'}<OverLevels {view} levels={store.figure?.levels ?? []} />{/if}
 		{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
 	{/snippet}
@@ -74,12 +74,12 @@
 	{#if store.figure?.outline}
 		<Tabs tabs={TABS.map((one) => ({ key: one, name: w.edges.tabs[one].name }))} here={tab} name={w.edges.tabsName} tight />
 		{#if tab === 'cut'}
-			<CutPanel {store} {data} {pick} />
+			<SectionPanel {store} {data} {pick} />
 			{#each doubts as doubt}<p class="wrong">{doubt.words} {doubt.remedy}</p>{/each}
 		{:else}
-			{#if (tab === 'grid' || tab === 'top' || tab === 'sum') && data.cut && data.picked}
-				<p class="label" aria-live="polite">{data.cut.words}</p>
-				<CutDrawing {store} cut={data.cut} tall={230} />
+			{#if (tab === 'grid' || tab === 'top' || tab === 'sum') && data.section && data.picked}
+				<p class="label" aria-live="polite">{data.section.words}</p>
+				<SectionDrawing {store} section={data.section} tall={230} />
 			{/if}
 			{#if tab === 'grid'}<GridPanel {store} {data} />
 			{:else if tab === 'top'}<TopPanel {store} {data} />

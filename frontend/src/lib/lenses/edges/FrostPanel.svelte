@@ -6,7 +6,7 @@
 	import { shownLength } from '../../ui/typed';
 	import { w } from '../../words/words';
 	import type { EdgesData } from './edges.svelte';
-	import OptionCut from './OptionCut.svelte';
+	import OptionSection from './OptionSection.svelte';
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
 	const site = $derived(store.document?.site);
 	const options = $derived(data.state?.options ?? []);
@@ -44,7 +44,7 @@
 	{#each options as option}
 		<article class:drawn={option.key === 'drawn'}>
 			<h3>{option.name}</h3>
-			{#if option.sketch}<OptionCut sketch={option.sketch} {deepest} units={store.units} />{/if}
+			{#if option.sketch}<OptionSection sketch={option.sketch} {deepest} units={store.units} />{/if}
 			{#if option.net_m3}
 				<p class="vol"><b>{option.net_text}</b>{#if option.foam_m2}, {option.foam_text} {w.edges.foam}{/if}</p>
 				<p class="vol">{w.edges.about} <b>{option.cost_text}</b></p>

@@ -7,7 +7,7 @@
 	import { shownLength } from '../../ui/typed';
 	import { w } from '../../words/words';
 	import { cornerName } from '../../drawing/pick.svelte';
-	import { nextMark } from './cut_edits';
+	import { nextMark } from './section_edits';
 	import type { EdgesData } from './edges.svelte';
 	import KindTable from './KindTable.svelte';
 	import { addPads, takeOut } from './shape_edits';

@@ -7,7 +7,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { shownLength } from '../../ui/typed';
 	import { w } from '../../words/words';
-	import { nextMark } from './cut_edits';
+	import { nextMark } from './section_edits';
 	import type { EdgesData } from './edges.svelte';
 	import { takeOut } from './shape_edits';
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();

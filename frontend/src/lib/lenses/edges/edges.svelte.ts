@@ -1,7 +1,7 @@
 /** What the Edges lens looks at: the picked thing or own line, its cut, and the ways to meet frost. */
 import { api } from '../../api/api';
 import { ApiProblem, Offline } from '../../api/client';
-import type { Cut, CutPlace, EdgesState, PartAlone } from '../../api/schema';
+import type { Section, SectionPlace, EdgesState, PartAlone } from '../../api/schema';
 import type { XY } from '../../drawing/viewport';
 import { cornerPlace, type Listed, rowPlace } from '../../state/ids';
 import type { JobStore } from '../../state/job.svelte';
@@ -13,7 +13,7 @@ export class EdgesData {
 	#picked = $state.raw<{ kind: string; id: string } | null>(null);
 	/** a line of the user's own, instead of a place */
 	own = $state.raw<{ start: XY; end: XY } | null>(null);
-	cut = $state.raw<Cut | null>(null);
+	section = $state.raw<Section | null>(null);
 	state = $state.raw<EdgesState | null>(null);
 	/** part numbers that light up */
 	lit = $state.raw<number[]>([]);
@@ -33,10 +33,10 @@ export class EdgesData {
 		const row = list ? rowPlace(plan, list, at.id) : at.kind === 'side' ? cornerPlace(plan, at.id) : Number(at.id);
 		return row === null ? null : { kind: at.kind, row };
 	}
-	get places(): CutPlace[] {
-		return this.store.figure?.cuts ?? [];
+	get places(): SectionPlace[] {
+		return this.store.figure?.section_places ?? [];
 	}
-	get place(): CutPlace | null {
+	get place(): SectionPlace | null {
 		const at = this.picked;
 		const found = at ? this.places.find((one) => one.kind === at.kind && one.row === at.row) : undefined;
 		return found ?? this.places.find((one) => one.kind === 'side' && one.mark) ?? this.places[0] ?? null;
@@ -57,15 +57,15 @@ export class EdgesData {
 	/** Fetch the cut along the present line, with the edits that are being tried. */
 	async load() {
 		const line = this.line;
-		if (!line || !this.store.kept) return void (this.cut = null);
+		if (!line || !this.store.kept) return void (this.section = null);
 		const body = { start: line.start, end: line.end, edits: this.store.trying };
 		const asked = JSON.stringify([body, this.store.kept.revision]);
 		if (this.#busy || asked === this.#asked) return;
 		this.#busy = true;
 		this.#asked = asked;
 		try {
-			const got = await api.cut(this.store.id, body);
-			this.cut = got.cut;
+			const got = await api.section(this.store.id, body);
+			this.section = got.section;
 			this.problem = '';
 		} catch (error) {
 			if (error instanceof ApiProblem) this.problem = error.problem.detail;

@@ -8,8 +8,8 @@ from shapely.geometry import Polygon
 from tests.answers import figure
 from tests.plans import edited, l_shape, plan
 
-from humble_trowel.core.edges.cut import cut
-from humble_trowel.core.edges.cut_line import cut_line, section_area_m2, section_rings
+from humble_trowel.core.edges.section import section
+from humble_trowel.core.edges.section_line import section_area_m2, section_line, section_rings
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.order.edge_row import section_m2
@@ -20,11 +20,11 @@ FALL = {"kind": "plane", "toward_deg": 90, "rate": 0.02}
 
 
 def made(job, a, b):
-    return cut(job, build_solid(job), Ways(), a, b)
+    return section(job, build_solid(job), Ways(), a, b)
 
 
 def at_place(job, kind, row=0):
-    place = next(p for p in figure(job, Ways()).cuts if (p.kind, p.row) == (kind, row))
+    place = next(p for p in figure(job, Ways()).section_places if (p.kind, p.row) == (kind, row))
     return made(job, place.start, place.end)
 
 
@@ -55,7 +55,7 @@ def test_every_side_line_beam_pad_recess_and_step_has_a_place_to_cut():
         {"op": "add_pads", "type": "P1", "text": "from A 20' e 9' n"},
         {"op": "add_recess", "text": "from A 24' e 4' n, 3' e 3' n 3' w 3' s", "depth": "1 1/2", "name": "Shower"},
     )  # fmt: skip
-    kinds = [place.kind for place in figure(job, Ways()).cuts]
+    kinds = [place.kind for place in figure(job, Ways()).section_places]
     assert [kinds.count(k) for k in ("side", "along", "beam", "pad", "recess", "step")] == [10, 1, 1, 1, 1, 1]
     for kind, key, text in (
         ("beam", "width", "12\u2033"),
@@ -85,7 +85,7 @@ def test_cuts_across_add_up_to_the_volume():
     for low, high in pairwise(marks):
         for share in (-0.5 / math.sqrt(3), 0.5 / math.sqrt(3)):
             x = (low + high) / 2 + share * (high - low)
-            total += section_area_m2(cut_line(solid, (x, -100), (x, 4100))) * (high - low) / 2000
+            total += section_area_m2(section_line(solid, (x, -100), (x, 4100))) * (high - low) / 2000
     assert total == pytest.approx(solid.net_m3, rel=2e-5)
 
 
@@ -114,7 +114,7 @@ def test_recesses_cut_the_top_and_keep_or_lose_thickness():
     base = {"polygon": [[1000, 1000], [2000, 1000], [2000, 2000], [1000, 2000]]}
     for depth, keeps, bottom, pieces in ((40, False, -100, 1), (40, True, -140, 1), (150, False, None, 2)):
         job = plan(recesses=[{"name": "r", "depth_mm": depth, "keeps_thickness": keeps, **base}])
-        spans = cut_line(build_solid(job), (-100, 1500), (6100, 1500))
+        spans = section_line(build_solid(job), (-100, 1500), (6100, 1500))
         own = [span for span in spans if span.recess == 0]
         assert ([span.top0_mm for span in own], [span.bottom0_mm for span in own]) == (
             ([-depth], [bottom]) if bottom else ([], [])
@@ -152,7 +152,7 @@ def test_an_open_face_has_its_boards_foam_plate_ground_and_frost():
     assert (end.foam_mm, end.plate_mm, end.plate_over_mm, end.short_text) == (50, 140, 50, "410 mm")
     assert end.boards and end.boards[0].top_mm == pytest.approx(0)
     inside = made(job, (3000, 1500), (3000, 2500))
-    assert inside.ends == [] and inside.words.startswith("Cut in all")
+    assert inside.ends == [] and inside.words.startswith("Section in all")
 
 
 def test_kerbs_stand_on_top_and_piles_below():
@@ -176,6 +176,6 @@ def test_kerbs_stand_on_top_and_piles_below():
 
 def test_a_step_between_zones_whose_border_differs_in_the_last_bit_is_found():
     job = edited(l_shape(), {"op": "walk_zone", "text": "from A 20' e, 18' n", "name": "East", "drop": "2"})
-    (place,) = [place for place in figure(job, Ways()).cuts if place.kind == "step"]
+    (place,) = [place for place in figure(job, Ways()).section_places if place.kind == "step"]
     size = next(size for size in made(job, place.start, place.end).sizes if size.kind == "step")
     assert size.text == "2\u2033" and size.typed

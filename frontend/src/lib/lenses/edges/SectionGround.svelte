@@ -1,13 +1,13 @@
 <script lang="ts">
-	/** What is round the concrete in a cut: layers, ground, frost line, boards, foam, walls. */
-	import type { Cut } from '../../api/schema';
+	/** What is round the concrete in a section: layers, ground, frost line, boards, foam, walls. */
+	import type { Section } from '../../api/schema';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	import { w } from '../../words/words';
-	import type { CutView } from './cut_view';
-	let { cut, view, width, height }: { cut: Cut; view: CutView; width: number; height: number } = $props();
+	import type { SectionView } from './section_view';
+	let { section, view, width, height }: { section: Section; view: SectionView; width: number; height: number } = $props();
 	const HATCH: Record<string, string> = { foam: 'url(#zig)', stone: 'url(#pebbles)', graded: 'url(#pebbles)', blinding: 'url(#sand)', fill: 'url(#filled)' };
 	const bottoms = $derived(
-		cut.rings.flatMap((ring) =>
+		section.rings.flatMap((ring) =>
 			ring.map((p, i) => [p, ring[(i + 1) % ring.length] ?? p] as const).filter(([a, b]) => (a[0] ?? 0) > (b[0] ?? 0) + 1)
 		)
 	);
@@ -18,20 +18,20 @@
 			return Array.from({ length: n }, (_, k) => {
 				const t = (k + 0.5) / n;
 				return { x: x0 + (x1 - x0) * t, y: y0 + (y1 - y0) * t };
-			}).filter((spot) => !cut.layers.some((layer) => layer.rings.some((ring) => Math.min(...ring.map((p) => view.x(p[0] ?? 0))) < spot.x && Math.max(...ring.map((p) => view.x(p[0] ?? 0))) > spot.x)));
+			}).filter((spot) => !section.layers.some((layer) => layer.rings.some((ring) => Math.min(...ring.map((p) => view.x(p[0] ?? 0))) < spot.x && Math.max(...ring.map((p) => view.x(p[0] ?? 0))) > spot.x)));
 		})
 	);
 	const under = $derived(
-		cut.layers.length
-			? cut.layers.flatMap((layer) => layer.rings).map((ring) => ({ x: (Math.min(...ring.map((p) => view.x(p[0] ?? 0))) + Math.max(...ring.map((p) => view.x(p[0] ?? 0)))) / 2, y: Math.max(...ring.map((p) => view.y(p[1] ?? 0))), wide: Math.max(...ring.map((p) => view.x(p[0] ?? 0))) - Math.min(...ring.map((p) => view.x(p[0] ?? 0))) }))
+		section.layers.length
+			? section.layers.flatMap((layer) => layer.rings).map((ring) => ({ x: (Math.min(...ring.map((p) => view.x(p[0] ?? 0))) + Math.max(...ring.map((p) => view.x(p[0] ?? 0)))) / 2, y: Math.max(...ring.map((p) => view.y(p[1] ?? 0))), wide: Math.max(...ring.map((p) => view.x(p[0] ?? 0))) - Math.min(...ring.map((p) => view.x(p[0] ?? 0))) }))
 			: []
 	);
 	const lowest = $derived(Math.max(0, ...under.map((one) => one.y)));
-	const frost = $derived(cut.ends.find((end) => end.frost_mm !== null) ?? null);
-	const named = $derived(cut.layers.filter((layer, i) => cut.layers.findIndex((one) => one.text === layer.text) === i && layer.kind !== 'barrier'));
+	const frost = $derived(section.ends.find((end) => end.frost_mm !== null) ?? null);
+	const named = $derived(section.layers.filter((layer, i) => section.layers.findIndex((one) => one.text === layer.text) === i && layer.kind !== 'barrier'));
 </script>
 
-{#each cut.layers as layer}
+{#each section.layers as layer}
 	{#each layer.rings as ring}
 		{#if layer.kind === 'barrier'}
 			<path d={view.path(ring)} fill="none" stroke="var(--ink)" stroke-width="3.4" stroke-dasharray="12 6" />
@@ -55,7 +55,7 @@
 	{#if Math.max(...ys) - Math.min(...ys) > 17 && Math.max(...xs) - Math.min(...xs) > 130}<text x={(Math.min(...xs) + Math.max(...xs)) / 2} {y} text-anchor="middle" class="layer inside"><SvgFrac text={layer.text} /></text>
 	{:else if Math.max(...xs) < width - 100 && !view.broken}<text x={Math.max(...xs) + 8} {y} class="layer"><SvgFrac text={layer.text} /></text>{/if}
 {/each}
-{#each cut.ends as end}
+{#each section.ends as end}
 	{@const x = view.x(end.s_mm)}
 	{@const out = end.outward}
 	{@const foam = end.foam_mm * view.scale}

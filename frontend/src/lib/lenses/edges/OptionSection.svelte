@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** One way of making the edge, as a small cut down to frost; all of them to one scale. */
+	/** One way of making the edge, as a small section down to frost; all of them to one scale. */
 	import type { Sketch } from '../../api/schema';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	import { shownLength } from '../../ui/typed';

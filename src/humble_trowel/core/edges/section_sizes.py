@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 
-from humble_trowel.core.edges.cut_line import Span
+from humble_trowel.core.edges.section_line import Span
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.plan.document import Plan
@@ -19,7 +19,7 @@ LEAST_STEP_MM = 1.0
 
 
 @dataclass(frozen=True)
-class CutSize:
+class SectionSize:
     """A size from (s0_mm, z0_mm) to (s1_mm, z1_mm), upright where both s are one. kind: slab, edge, beam, pad, recess or step.
 
     key: thickness, depth, bottom_width, width, degrees or drop. mark: of the type, the recess's or the zone's name;
@@ -39,9 +39,9 @@ class CutSize:
     typed: bool
 
 
-def cut_sizes(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutSize]:
+def section_sizes(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[SectionSize]:
     """Sizes in the order in which the line meets them."""
-    rows: list[CutSize] = []
+    rows: list[SectionSize] = []
     rows += _slab_sizes(plan, solid, spans)
     for number in dict.fromkeys(span.part for span in spans if span.part is not None):
         own = [span for span in spans if span.part == number]
@@ -51,7 +51,7 @@ def cut_sizes(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutSize]:
     return rows
 
 
-def _slab_sizes(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutSize]:
+def _slab_sizes(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[SectionSize]:
     rows = []
     for zone in dict.fromkeys(span.zone for span in spans):
         bare = [span for span in spans if span.zone == zone and span.part is None and span.recess is None]
@@ -70,11 +70,11 @@ def _slab_sizes(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutSize
 
 def _size(
     plan: Plan, kind: str, key: str, mark: str, value: float, one: XY, two: XY, typed: bool, row: int = -1
-) -> CutSize:
-    return CutSize(kind, key, mark, row, value, say_depth(value, plan.units), *one, *two, typed)
+) -> SectionSize:
+    return SectionSize(kind, key, mark, row, value, say_depth(value, plan.units), *one, *two, typed)
 
 
-def _part_sizes(plan: Plan, solid: Solid, number: int, own: Sequence[Span]) -> list[CutSize]:
+def _part_sizes(plan: Plan, solid: Solid, number: int, own: Sequence[Span]) -> list[SectionSize]:
     part = solid.parts[number]
     full = [span for span in own if span.face == "full"]
     if not full:
@@ -113,7 +113,7 @@ def _part_sizes(plan: Plan, solid: Solid, number: int, own: Sequence[Span]) -> l
         end = (haunch.s1_mm, haunch.bottom1_mm) if right else (haunch.s0_mm, haunch.bottom0_mm)
         slope = abs(end[1] - foot[1]) / max(1e-6, abs(end[0] - foot[0]))
         rows.append(
-            CutSize(part.kind, "degrees", part.mark, -1, degrees, text, *foot, *end, abs(slope * run - 1) < 0.01)
+            SectionSize(part.kind, "degrees", part.mark, -1, degrees, text, *foot, *end, abs(slope * run - 1) < 0.01)
         )
     return rows
 
@@ -133,7 +133,7 @@ def _pad_width(kind: EdgeType | BeamType | PadType, wide: float) -> tuple[str, f
     return "width", None
 
 
-def _recesses(plan: Plan, spans: Sequence[Span]) -> list[CutSize]:
+def _recesses(plan: Plan, spans: Sequence[Span]) -> list[SectionSize]:
     rows = []
     for index in dict.fromkeys(span.recess for span in spans if span.recess is not None):
         recess = plan.recesses[index]
@@ -145,7 +145,7 @@ def _recesses(plan: Plan, spans: Sequence[Span]) -> list[CutSize]:
     return rows
 
 
-def _steps(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutSize]:
+def _steps(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[SectionSize]:
     rows = []
     for one, two in pairwise(spans):
         up = one.top1_mm - two.top0_mm

@@ -1,4 +1,4 @@
-"""Where a cut leaves the slab: which side it crosses, what stands there, the ground and the frost line outside."""
+"""Where a section leaves the slab: which side it crosses, what stands there, the ground and the frost line outside."""
 
 from __future__ import annotations
 
@@ -6,8 +6,8 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from humble_trowel.core.edges.cut_line import Span
 from humble_trowel.core.edges.outside import outside_at
+from humble_trowel.core.edges.section_line import Span
 from humble_trowel.core.forms.exposed import reaches
 from humble_trowel.core.forms.side_form import SideForm, side_form
 from humble_trowel.core.geometry.polygon import XY
@@ -31,7 +31,7 @@ class BoardDrawn:
 
 
 @dataclass(frozen=True)
-class CutEnd:
+class SectionEnd:
     """s_mm: where the face is. outward: -1 where the outside lies toward smaller s, else 1. against: what stands there.
 
     ground_mm, frost_mm: levels outside, None where nobody said. plate_over_mm: how far the sill plate stands out past
@@ -59,7 +59,7 @@ class CutEnd:
     short_text: str
 
 
-def cut_ends(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY, spans: Sequence[Span]) -> list[CutEnd]:
+def section_ends(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY, spans: Sequence[Span]) -> list[SectionEnd]:
     """The faces that the line crosses at its first and its last concrete, where they lie on the outline."""
     ends = []
     for span, first in ((spans[0], True), (spans[-1], False)):
@@ -83,7 +83,7 @@ def _side_at(plan: Plan, spot: XY) -> int | None:
 def _end(
     plan: Plan, solid: Solid, ways: JobWays, side: int, spot: XY, where: tuple[float, float, float], outward: int,
     line: tuple[XY, XY],
-) -> CutEnd:  # fmt: skip
+) -> SectionEnd:  # fmt: skip
     ring = plan.outline or []
     p, q = ring[side], ring[(side + 1) % len(ring)]
     s, top, bottom = where
@@ -97,14 +97,15 @@ def _end(
     cosine = abs((q[0] - p[0]) * (line[1][0] - line[0][0]) + (q[1] - p[1]) * (line[1][1] - line[0][1]))
     foam = (kind.foam_mm if kind else None) or 0.0
     over = kind.plate_over_mm if kind and kind.plate_over_mm is not None else foam
-    return CutEnd(
-        s, outward, side, side_name(side, len(ring)), mark, kind.kind if kind else "plain", top, bottom, standing,
-        _level_of(thing, spot), ground, None if ground is None or frost is None else ground - frost, foam,
-        (kind.isolation_mm if kind else None) or 0.0, (kind.plate_mm if kind else None) or 0.0,
-        over if kind and kind.plate_mm else 0.0,
-        [] if standing else _boards(_form(plan, solid, ways, side), at, top),
-        cosine < 1e-3 * math.dist(p, q) * math.dist(*line),
-        _short(plan, bottom, ground),
+    return SectionEnd(
+        s_mm=s, outward=outward, side=side, name=side_name(side, len(ring)), mark=mark,
+        kind=kind.kind if kind else "plain", top_mm=top, bottom_mm=bottom, against=standing,
+        against_level_mm=_level_of(thing, spot), ground_mm=ground,
+        frost_mm=None if ground is None or frost is None else ground - frost, foam_mm=foam,
+        isolation_mm=(kind.isolation_mm if kind else None) or 0.0, plate_mm=(kind.plate_mm if kind else None) or 0.0,
+        plate_over_mm=over if kind and kind.plate_mm else 0.0,
+        boards=[] if standing else _boards(_form(plan, solid, ways, side), at, top),
+        square=cosine < 1e-3 * math.dist(p, q) * math.dist(*line), short_text=_short(plan, bottom, ground),
     )  # fmt: skip
 
 

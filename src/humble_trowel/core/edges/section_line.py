@@ -70,7 +70,7 @@ class _Depth(NamedTuple):
     depth: Straight
 
 
-def cut_line(solid: Solid, a: XY, b: XY) -> list[Span]:
+def section_line(solid: Solid, a: XY, b: XY) -> list[Span]:
     """Stretches along the line from a to b, in order, where there is concrete. The points must differ."""
     size = math.dist(a, b)
     ux, uy = (b[0] - a[0]) / size, (b[1] - a[1]) / size
@@ -160,8 +160,9 @@ def _under_one_recess(
             continue
         spans.append(
             Span(
-                s0_mm, s1_mm, top.at(s0_mm) - gone, top.at(s1_mm) - gone, top.at(s0_mm) - best.depth.at(s0_mm),
-                top.at(s1_mm) - best.depth.at(s1_mm), cell.index, best.part, best.face, dip, slab.at(middle),
+                s0_mm=s0_mm, s1_mm=s1_mm, top0_mm=top.at(s0_mm) - gone, top1_mm=top.at(s1_mm) - gone,
+                bottom0_mm=top.at(s0_mm) - best.depth.at(s0_mm), bottom1_mm=top.at(s1_mm) - best.depth.at(s1_mm),
+                zone=cell.index, part=best.part, face=best.face, recess=dip, slab_mm=slab.at(middle),
             )
         )  # fmt: skip
     return spans

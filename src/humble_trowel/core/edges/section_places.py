@@ -1,4 +1,4 @@
-"""Where a cut is worth looking at: every side, line inside, beam, pad, recess and step has one ready."""
+"""Where a section is worth looking at: every side, line inside, beam, pad, recess and step has one ready."""
 
 from __future__ import annotations
 
@@ -19,7 +19,7 @@ IN_MM = 700.0
 
 
 @dataclass(frozen=True)
-class CutPlace:
+class SectionPlace:
     """kind: side, along, beam, pad, recess, step. row: its index. start lies outside of a side."""
 
     kind: str
@@ -30,7 +30,7 @@ class CutPlace:
     end: XY
 
 
-def cut_places(plan: Plan, cells: list[Cell], steps: list[list[XY]]) -> list[CutPlace]:
+def section_places(plan: Plan, cells: list[Cell], steps: list[list[XY]]) -> list[SectionPlace]:
     """All of them, sides first. steps: lines along which the top steps."""
     ring = plan.outline or []
     n = len(ring)
@@ -59,12 +59,12 @@ def cut_places(plan: Plan, cells: list[Cell], steps: list[list[XY]]) -> list[Cut
         turn = math.radians(pad.turn_deg)
         dx, dy = size * math.cos(turn), size * math.sin(turn)
         (x, y) = pad.at
-        rows.append(CutPlace("pad", row, pad.type, f"pad {pad.type}", (x - dx, y - dy), (x + dx, y + dy)))
+        rows.append(SectionPlace("pad", row, pad.type, f"pad {pad.type}", (x - dx, y - dy), (x + dx, y + dy)))
     for row, recess in enumerate(plan.recesses):
         x0, _, x1, _ = Polygon(recess.polygon).bounds
         middle = Polygon(recess.polygon).representative_point()
         ends = ((x0 - 500, middle.y), (x1 + 500, middle.y))
-        rows.append(CutPlace("recess", row, recess.name, recess.name, *ends))
+        rows.append(SectionPlace("recess", row, recess.name, recess.name, *ends))
     for row, line in enumerate(steps):
         longest = max(pairwise(line), key=lambda leg: math.dist(*leg))
         rows.append(_across("step", row, "", "the step", *longest, 800.0, 800.0, 0.5))
@@ -73,9 +73,9 @@ def cut_places(plan: Plan, cells: list[Cell], steps: list[list[XY]]) -> list[Cut
 
 def _across(
     kind: str, row: int, mark: str, name: str, a: XY, b: XY, out_mm: float, in_mm: float, share: float = CUT_AT
-) -> CutPlace:
+) -> SectionPlace:
     """A cut square to a line; the left of a-b is inside."""
     size = math.dist(a, b)
     nx, ny = -(b[1] - a[1]) / size, (b[0] - a[0]) / size
     mx, my = a[0] + share * (b[0] - a[0]), a[1] + share * (b[1] - a[1])
-    return CutPlace(kind, row, mark, name, (mx - out_mm * nx, my - out_mm * ny), (mx + in_mm * nx, my + in_mm * ny))
+    return SectionPlace(kind, row, mark, name, (mx - out_mm * nx, my - out_mm * ny), (mx + in_mm * nx, my + in_mm * ny))

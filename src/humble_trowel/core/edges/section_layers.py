@@ -1,4 +1,4 @@
-"""Layers under the slab as a cut shows them: bands that follow the underside and end at edges, beams and pads."""
+"""Layers under the slab as a section shows them: bands that follow the underside and end at edges, beams and pads."""
 
 from __future__ import annotations
 
@@ -10,7 +10,7 @@ import shapely
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
-from humble_trowel.core.edges.cut_line import Span, section_rings
+from humble_trowel.core.edges.section_line import Span, section_rings
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.ground.stack import build_up_of, layer_name
@@ -22,7 +22,7 @@ GRAIN_MM = 1e-3
 
 
 @dataclass(frozen=True)
-class CutLayer:
+class SectionLayer:
     """One layer in the cut. rings: (s, level)."""
 
     kind: str
@@ -31,12 +31,12 @@ class CutLayer:
     rings: list[list[XY]]
 
 
-def cut_layers(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutLayer]:
+def section_layers(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[SectionLayer]:
     """Every layer under the slab, zone by zone; a barrier is a band of no thickness, left to its top line."""
     concrete = shapely.union_all([Polygon(ring) for ring in section_rings(spans) if len(ring) > 2], grid_size=GRAIN_MM)
     deeper = [span for span in spans if span.part is not None and span.face == "full"]
     taken = shapely.union_all([_down(span) for span in deeper]) if deeper else Polygon()
-    rows: list[CutLayer] = []
+    rows: list[SectionLayer] = []
     for zone, group in groupby(spans, key=lambda span: span.zone):
         own = list(group)
         cell = solid.cells[zone]
@@ -52,7 +52,7 @@ def cut_layers(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[CutLayer
             left = band.difference(concrete, grid_size=GRAIN_MM).difference(taken, grid_size=GRAIN_MM)
             text = f"{say_depth(thick, plan.units)} {layer_name(layer)}" if thick else layer_name(layer)
             if rings := _rings(left):
-                rows.append(CutLayer(layer.kind, layer_name(layer), text, rings))
+                rows.append(SectionLayer(layer.kind, layer_name(layer), text, rings))
             down += thick
     return rows
 

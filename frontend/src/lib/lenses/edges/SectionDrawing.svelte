@@ -2,22 +2,22 @@
 	/** A cut through the solid, to one true scale both ways, its sizes on it; press a size to type it there. */
 	import { tick } from 'svelte';
 	import { note, restored } from '../../state/remember.svelte';
-	import type { Cut, CutSize } from '../../api/schema';
+	import type { Section, SectionSize } from '../../api/schema';
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
-	import CutGround from './CutGround.svelte';
-	import CutSizes from './CutSizes.svelte';
-	import { CutView } from './cut_view';
-	import { editOf } from './cut_edits';
-	let { store, cut, tall = 330 }: { store: JobStore; cut: Cut; tall?: number } = $props();
+	import SectionGround from './SectionGround.svelte';
+	import SectionSizes from './SectionSizes.svelte';
+	import { SectionView } from './section_view';
+	import { editOf } from './section_edits';
+	let { store, section, tall = 330 }: { store: JobStore; section: Section; tall?: number } = $props();
 	let width = $state(640);
-	let editing = $state.raw<{ size: CutSize; x: number; y: number } | null>(null);
+	let editing = $state.raw<{ size: SectionSize; x: number; y: number } | null>(null);
 	let typed = $state('');
-	const view = $derived(CutView.fit(cut, width, tall));
+	const view = $derived(SectionView.fit(section, width, tall));
 	const high = $derived(Math.min(tall, Math.max(170, view.low + 48)));
-	const kinds = $derived([...new Set(['concrete', ...cut.layers.map((layer) => layer.kind), ...(cut.ends.some((end) => end.foam_mm) ? ['foam'] : []), 'soil', ...(cut.ends.some((end) => end.boards.length) ? ['board'] : [])])]);
-	const keyOf = (size: CutSize) => `${store.id}/cut-size/${size.kind}-${size.key}-${size.mark}`;
-	function start(size: CutSize, x: number, y: number) {
+	const kinds = $derived([...new Set(['concrete', ...section.layers.map((layer) => layer.kind), ...(section.ends.some((end) => end.foam_mm) ? ['foam'] : []), 'soil', ...(section.ends.some((end) => end.boards.length) ? ['board'] : [])])]);
+	const keyOf = (size: SectionSize) => `${store.id}/cut-size/${size.kind}-${size.key}-${size.mark}`;
+	function start(size: SectionSize, x: number, y: number) {
 		if (!size.typed) return;
 		editing = { size, x: Math.min(Math.max(x, 60), width - 66), y };
 		typed = restored<string>(keyOf(size)) ?? size.text.replace('°', '');
@@ -48,27 +48,27 @@
 </script>
 
 <div class="cut" bind:clientWidth={width}>
-	<svg {width} height={high} role="img" aria-label={cut.words}>
+	<svg {width} height={high} role="img" aria-label={section.words}>
 		<defs>
 			<pattern id="c-conc" width="18" height="16" patternUnits="userSpaceOnUse"><g fill="var(--ink2)"><circle cx="3" cy="3" r="1" /><circle cx="12" cy="7" r=".9" /><circle cx="6" cy="13" r="1" /></g><path d="M13 13l3-1-1 2.6z" fill="none" stroke="var(--ink2)" stroke-width=".8" /></pattern>
 			<clipPath id="c-frame"><rect width={width} height={high} /></clipPath>
 		</defs>
 		<g clip-path="url(#c-frame)">
-			<CutGround {cut} {view} {width} height={high} />
-			{#each cut.blocks.filter((block) => block.kind === 'pile') as block}
+			<SectionGround {section} {view} {width} height={high} />
+			{#each section.blocks.filter((block) => block.kind === 'pile') as block}
 				<rect x={view.x(block.s0_mm)} y={view.y(block.top_mm)} width={(block.s1_mm - block.s0_mm) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="var(--hair)" stroke="var(--ink)" stroke-width="1.6" />
 			{/each}
-			{#each cut.rings as ring}
+			{#each section.rings as ring}
 				<path d={view.path(ring)} fill="var(--slab)" />
 				<path d={view.path(ring)} fill="url(#c-conc)" stroke="var(--ink)" stroke-width="3" stroke-linejoin="miter" />
 			{/each}
-			{#each cut.ends as end}
+			{#each section.ends as end}
 				{#if end.kind === 'dowelled' && end.against}
 					{@const y = (view.y(end.top_mm) + view.y(end.bottom_mm)) / 2}
 					<path d="M{view.x(end.s_mm) + end.outward * 46} {y}h{-end.outward * 96}" stroke="var(--rust)" stroke-width="5" />
 				{/if}
 			{/each}
-			{#each cut.blocks as block}
+			{#each section.blocks as block}
 				{#if block.kind === 'kerb'}
 					<rect x={view.x(block.s0_mm)} y={view.y(block.top_mm)} width={(block.s1_mm - block.s0_mm) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="var(--water)" stroke="var(--ink)" stroke-width="2.4" />
 				{:else}
@@ -80,13 +80,13 @@
 				<path d="M{b.x} {b.top - 12}V{(b.top + b.bottom) / 2 - 11}l6 5l-12 7l6 5V{b.bottom + 12}" fill="none" stroke="var(--bench)" stroke-width="6" />
 				<path d="M{b.x} {b.top - 12}V{(b.top + b.bottom) / 2 - 11}l6 5l-12 7l6 5V{b.bottom + 12}" fill="none" stroke="var(--ink)" stroke-width="1.4" />
 			{/each}
-			{#each cut.slopes as slope}
+			{#each section.slopes as slope}
 				{#if view.x(slope.s1_mm) - view.x(slope.s0_mm) > (slope.text.length + 10) * 7}
 					{@const down = slope.z1_mm < slope.z0_mm ? 1 : -1}
 					<text x={view.x((slope.s0_mm + slope.s1_mm) / 2)} y={view.y(Math.max(slope.z0_mm, slope.z1_mm)) - 8} text-anchor="middle" class="name">{down < 0 ? '← ' : ''}falls {slope.text}{down > 0 ? ' →' : ''}</text>
 				{/if}
 			{/each}
-			<CutSizes {cut} {view} {start} />
+			<SectionSizes {section} {view} {start} />
 			{#each view.names as name}
 				<text x={name.x} y={name.y} text-anchor="middle" class="name">{name.text}</text>
 			{/each}

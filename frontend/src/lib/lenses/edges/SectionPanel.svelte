@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** The cut bench: the drawing, what the side is, its rules, and the edge types. */
+	/** The section bench: the drawing, what the side is, its rules, and the edge types. */
 	import { remember } from '../../state/remember.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { Edit, JobStore } from '../../state/job.svelte';
@@ -7,8 +7,8 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { shownLength } from '../../ui/typed';
 	import { w } from '../../words/words';
-	import CutDrawing from './CutDrawing.svelte';
-	import { nextMark } from './cut_edits';
+	import SectionDrawing from './SectionDrawing.svelte';
+	import { nextMark } from './section_edits';
 	import type { EdgesData } from './edges.svelte';
 	let { store, data, pick }: { store: JobStore; data: EdgesData; pick: Pick } = $props();
 	const plan = $derived(store.document);
@@ -58,9 +58,9 @@
 		</select>
 	</label>
 </div>
-{#if data.cut}
-	<p class="label" aria-live="polite">{data.cut.words} {w.edges.area} <Frac text={data.cut.area_text} />.</p>
-	<CutDrawing {store} cut={data.cut} />
+{#if data.section}
+	<p class="label" aria-live="polite">{data.section.words} {w.edges.area} <Frac text={data.section.area_text} />.</p>
+	<SectionDrawing {store} section={data.section} />
 {/if}
 {#if data.problem}<p class="wrong" role="alert">{data.problem}</p>{/if}
 {#each checks as check}

@@ -1,4 +1,4 @@
-"""A cut through the slab as it is drawn: concrete, layers, what stands at its ends, and every size to read off it.
+"""A section through the slab as it is drawn: concrete, layers, what stands at its ends, and every size to read off it.
 
 Levels are mm over the finished top of the main slab, s runs along the cut, mm. Nothing here is measured from the
 plan document's sizes alone: positions come from the solid where the line crosses it.
@@ -13,10 +13,10 @@ from itertools import pairwise
 
 from shapely.geometry import LineString, Polygon
 
-from humble_trowel.core.edges.cut_ends import CutEnd, cut_ends
-from humble_trowel.core.edges.cut_layers import CutLayer, cut_layers
-from humble_trowel.core.edges.cut_line import Span, cut_line, section_area_m2, section_rings
-from humble_trowel.core.edges.cut_sizes import CutSize, cut_sizes
+from humble_trowel.core.edges.section_ends import SectionEnd, section_ends
+from humble_trowel.core.edges.section_layers import SectionLayer, section_layers
+from humble_trowel.core.edges.section_line import Span, section_area_m2, section_line, section_rings
+from humble_trowel.core.edges.section_sizes import SectionSize, section_sizes
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
@@ -55,7 +55,7 @@ class Sloped:
 
 
 @dataclass(frozen=True)
-class Cut:
+class Section:
     """start, end: on plan. rings: concrete as (s, level). zones: (s, level of its top, name)."""
 
     start: XY
@@ -65,9 +65,9 @@ class Cut:
     area_m2: float
     area_text: str
     rings: list[list[XY]]
-    layers: list[CutLayer]
-    ends: list[CutEnd]
-    sizes: list[CutSize]
+    layers: list[SectionLayer]
+    ends: list[SectionEnd]
+    sizes: list[SectionSize]
     slopes: list[Sloped]
     blocks: list[Block]
     zones: list[tuple[float, float, str]]
@@ -75,31 +75,32 @@ class Cut:
 
 
 @answers("The cut")
-def cut(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY) -> Cut:
-    """The cut from a to b as seen with a on the left. Raises InputError for a line of no length or off the slab."""
+def section(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY) -> Section:
+    """The section from a to b as seen with a on the left. Raises InputError for a line of no length or off the slab."""
     if math.dist(a, b) < LEAST_CUT_MM:
         raise InputError("Both ends of the cut are one spot. Draw it longer.", "to")
-    spans = cut_line(solid, a, b)
+    spans = section_line(solid, a, b)
     if not spans:
         raise InputError("The line does not cross the slab. Draw it over concrete.", "from")
-    ends = cut_ends(plan, solid, ways, a, b, spans)
+    ends = section_ends(plan, solid, ways, a, b, spans)
     area = section_area_m2(spans)
     text = f"{area:.3f} m²" if plan.units == "mm" else f"{area / M2_PER_FT2:.2f} sq ft"
-    return Cut(
-        a, b, math.dist(a, b), _words(plan, solid, spans, ends, a, b), area, text, section_rings(spans),
-        cut_layers(plan, solid, spans), ends, cut_sizes(plan, solid, spans), _slopes(plan, spans),
-        [*_kerbs(plan, solid, a, b), *_piles(plan, solid, a, b)], _zones(solid, spans),
-        sorted({span.part for span in spans if span.part is not None}),
+    return Section(
+        start=a, end=b, length_mm=math.dist(a, b), words=_words(plan, solid, spans, ends, a, b), area_m2=area,
+        area_text=text, rings=section_rings(spans), layers=section_layers(plan, solid, spans), ends=ends,
+        sizes=section_sizes(plan, solid, spans), slopes=_slopes(plan, spans),
+        blocks=[*_kerbs(plan, solid, a, b), *_piles(plan, solid, a, b)], zones=_zones(solid, spans),
+        numbers=sorted({span.part for span in spans if span.part is not None}),
     )  # fmt: skip
 
 
-def _words(plan: Plan, solid: Solid, spans: Sequence[Span], ends: Sequence[CutEnd], a: XY, b: XY) -> str:
+def _words(plan: Plan, solid: Solid, spans: Sequence[Span], ends: Sequence[SectionEnd], a: XY, b: XY) -> str:
     marks = list(dict.fromkeys(solid.parts[span.part].mark for span in spans if span.part is not None))
     zones = list(dict.fromkeys(solid.cells[span.zone].name for span in spans))
     across = f"across {' and '.join(end.name for end in ends)}, " if ends else "in "
     looking = _way(math.degrees(math.atan2(b[0] - a[0], b[1] - a[1])) - 90.0)
     through = f"through {' and '.join(marks)}, " if marks else ""
-    return f"Cut {across}{' and '.join(zones)}, {through}looking {looking}."
+    return f"Section {across}{' and '.join(zones)}, {through}looking {looking}."
 
 
 def _way(bearing_deg: float) -> str:

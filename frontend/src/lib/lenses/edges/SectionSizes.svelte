@@ -1,27 +1,27 @@
 <script lang="ts">
-	/** Sizes on a cut with crow's feet: upright ones beside what they measure, flat ones under it. */
-	import type { Cut, CutSize } from '../../api/schema';
+	/** Sizes on a section with crow's feet: upright ones beside what they measure, flat ones under it. */
+	import type { Section, SectionSize } from '../../api/schema';
 	import { crowsFoot } from '../../drawing/marks';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	import { w } from '../../words/words';
-	import type { CutView } from './cut_view';
-	let { cut, view, start }: { cut: Cut; view: CutView; start: (size: CutSize, x: number, y: number) => void } = $props();
+	import type { SectionView } from './section_view';
+	let { section, view, start }: { section: Section; view: SectionView; start: (size: SectionSize, x: number, y: number) => void } = $props();
 	interface Placed {
-		size: CutSize;
+		size: SectionSize;
 		line: string;
 		witness: string;
 		x: number;
 		y: number;
 		anchor: 'start' | 'middle' | 'end';
 	}
-	function placed(size: CutSize): Placed {
+	function placed(size: SectionSize): Placed {
 		const [x0, y0, x1, y1] = [view.x(size.s0_mm), view.y(size.z0_mm), view.x(size.s1_mm), view.y(size.z1_mm)];
 		if (size.key === 'degrees') {
 			const right = x1 > x0;
 			return { size, line: `M${x0 + (right ? 44 : -44)} ${y0}A44 44 0 0 ${right ? 0 : 1} ${x0 + ((x1 - x0) * 44) / Math.hypot(x1 - x0, y1 - y0)} ${y0 + ((y1 - y0) * 44) / Math.hypot(x1 - x0, y1 - y0)}`, witness: `M${x0} ${y0}h${right ? 56 : -56}`, x: x0 + (right ? 60 : -60), y: y0 - 6, anchor: right ? 'start' : 'end' };
 		}
 		if (size.s0_mm === size.s1_mm) {
-			const end = cut.ends.find((one) => Math.abs(one.s_mm - size.s0_mm) < 2 && size.key === 'depth');
+			const end = section.ends.find((one) => Math.abs(one.s_mm - size.s0_mm) < 2 && size.key === 'depth');
 			const x = end ? x0 + end.outward * view.away : x0;
 			const tall = Math.abs(y1 - y0);
 			const line = tall > 26 ? `M${x} ${y0}V${y1}${crowsFoot([x, Math.min(y0, y1)], [0, 1], 6, 4)}${crowsFoot([x, Math.max(y0, y1)], [0, -1], 6, 4)}` : `M${x} ${Math.min(y0, y1) - 16}v16M${x} ${Math.max(y0, y1)}v16${crowsFoot([x, Math.min(y0, y1)], [0, -1], 6, 4)}${crowsFoot([x, Math.max(y0, y1)], [0, 1], 6, 4)}`;
@@ -36,7 +36,7 @@
 	/** The sizes that have room: what matters more goes first, what would lie over it is left out. */
 	const rows = $derived.by(() => {
 		const kept: { row: Placed; box: number[] }[] = [];
-		for (const row of cut.sizes.map(placed).sort((a, b) => RANK.indexOf(a.size.key) - RANK.indexOf(b.size.key))) {
+		for (const row of section.sizes.map(placed).sort((a, b) => RANK.indexOf(a.size.key) - RANK.indexOf(b.size.key))) {
 			const wide = row.size.text.length * 10.4 + 6;
 			const x = row.anchor === 'middle' ? row.x - wide / 2 : row.anchor === 'start' ? row.x : row.x - wide;
 			const box = [x, row.y - 17, x + wide, row.y + 5];
@@ -44,7 +44,7 @@
 		}
 		return kept.map(({ row }) => row);
 	});
-	const deep = $derived(cut.ends.flatMap((end) => (end.short_text && end.kind === 'thickened' ? [end] : []))[0]);
+	const deep = $derived(section.ends.flatMap((end) => (end.short_text && end.kind === 'thickened' ? [end] : []))[0]);
 </script>
 
 {#each rows as row}

@@ -1,12 +1,12 @@
-/** What typing a size on a cut changes in the plan. */
-import type { CutSize, JobState } from '../../api/schema';
+/** What typing a size on a section changes in the plan. */
+import type { SectionSize, JobState } from '../../api/schema';
 import { rowId } from '../../state/ids';
 import type { Edit } from '../../state/job.svelte';
 
 type Plan = JobState['document'];
 
 /** The edit for a size typed over, or null for one that is only read off. */
-export function editOf(size: CutSize, typed: string, plan: Plan | null): Edit | null {
+export function editOf(size: SectionSize, typed: string, plan: Plan | null): Edit | null {
 	const text = typed.trim();
 	if (!size.typed || !text) return null;
 	const degrees = Number.parseFloat(text.replace('°', '').replace(',', '.'));

@@ -1,7 +1,7 @@
 /** From a cut's millimetres (s along it, level up) to pixels: one scale both ways, long plain stretches broken out. */
-import type { Cut } from '../../api/schema';
+import type { Section } from '../../api/schema';
 
-/** In a cut longer than the first, a plain stretch longer than the second is broken out, and this much of it stays. */
+/** In a section longer than the first, a plain stretch longer than the second is broken out, and this much of it stays. */
 const WHOLE_MM = 4000;
 const LONG_MM = 600;
 const KEPT_MM = 260;
@@ -12,7 +12,7 @@ export interface Break {
 	bottom: number;
 }
 
-/** Where along a cut things change: stretches between, and how long each is drawn. */
+/** Where along a section things change: stretches between, and how long each is drawn. */
 export function stretchesOf(marks: readonly number[]): { from: number; to: number; drawn: number }[] {
 	const sorted = [...new Set(marks)].sort((a, b) => a - b);
 	const whole = (sorted[sorted.length - 1] ?? 0) - (sorted[0] ?? 0) <= WHOLE_MM;
@@ -22,32 +22,32 @@ export function stretchesOf(marks: readonly number[]): { from: number; to: numbe
 	});
 }
 
-export class CutView {
+export class SectionView {
 	private constructor(
 		readonly scale: number,
 		readonly left: number,
 		readonly top: number,
 		readonly z1: number,
 		private readonly stretches: { from: number; to: number; drawn: number }[],
-		private readonly cut: Cut,
+		private readonly section: Section,
 		/** how far outside a face its depth is drawn, px */
 		readonly away: number
 	) {}
 
 	/** Fits concrete, layers and the ground outside; the frost line too where that keeps the concrete readable. */
-	static fit(cut: Cut, width: number, height: number): CutView {
-		const spots = [...cut.rings.flat(), ...cut.layers.flatMap((layer) => layer.rings.flat())];
-		const marks = [...cut.rings.flat().map((p) => p[0] ?? 0), ...cut.blocks.flatMap((block) => [block.s0_mm, block.s1_mm])];
+	static fit(section: Section, width: number, height: number): SectionView {
+		const spots = [...section.rings.flat(), ...section.layers.flatMap((layer) => layer.rings.flat())];
+		const marks = [...section.rings.flat().map((p) => p[0] ?? 0), ...section.blocks.flatMap((block) => [block.s0_mm, block.s1_mm])];
 		const stretches = stretchesOf(marks);
 		const long = stretches.reduce((sum, one) => sum + one.drawn, 0);
 		const z = spots.map((p) => p[1] ?? 0);
-		const grounds = cut.ends.flatMap((end) => (end.ground_mm === null ? [] : [end.ground_mm]));
-		const z1 = Math.max(...z, ...grounds, ...cut.blocks.map((block) => block.top_mm));
+		const grounds = section.ends.flatMap((end) => (end.ground_mm === null ? [] : [end.ground_mm]));
+		const z1 = Math.max(...z, ...grounds, ...section.blocks.map((block) => block.top_mm));
 		const concrete = Math.min(...z);
-		const frost = Math.min(concrete, ...cut.ends.flatMap((end) => (end.frost_mm === null ? [] : [end.frost_mm])));
+		const frost = Math.min(concrete, ...section.ends.flatMap((end) => (end.frost_mm === null ? [] : [end.frost_mm])));
 		const narrow = width < 480;
-		const outside = cut.ends.some((end) => end.outward < 0);
-		const both = cut.ends.length > 1;
+		const outside = section.ends.some((end) => end.outward < 0);
+		const both = section.ends.length > 1;
 		const room = { w: Math.max(140, width - (narrow ? 156 : both ? 250 : 210)), h: height - 92 };
 		const wide = room.w / Math.max(1, long);
 		const full = Math.min(wide, room.h / Math.max(1, z1 - frost));
@@ -56,8 +56,8 @@ export class CutView {
 		const used = long * scale;
 		const middle = (width - used) / 2;
 		const least = both || !outside ? (narrow ? 78 : 110) : narrow ? 106 : 140;
-		const left = cut.ends.length && !outside && !both ? Math.max(30, middle - 50) : Math.max(least, both || !outside ? middle : middle - 10);
-		return new CutView(scale, left, 44, z1, stretches, cut, narrow ? 66 : 82);
+		const left = section.ends.length && !outside && !both ? Math.max(30, middle - 50) : Math.max(least, both || !outside ? middle : middle - 10);
+		return new SectionView(scale, left, 44, z1, stretches, section, narrow ? 66 : 82);
 	}
 	x(s: number): number {
 		const first = this.stretches[0];
@@ -78,16 +78,16 @@ export class CutView {
 	/** Where the line stops inside concrete, and where a plain stretch is broken out. */
 	get breaks(): Break[] {
 		const found: Break[] = [];
-		const spots = this.cut.rings.flat();
+		const spots = this.section.rings.flat();
 		for (const first of [true, false]) {
-			if (this.cut.ends.some((end) => (first ? end.outward < 0 : end.outward > 0))) continue;
+			if (this.section.ends.some((end) => (first ? end.outward < 0 : end.outward > 0))) continue;
 			const s = (first ? Math.min : Math.max)(...spots.map((p) => p[0] ?? 0));
 			const z = spots.filter((p) => Math.abs((p[0] ?? 0) - s) < 0.5).map((p) => p[1] ?? 0);
 			if (z.length) found.push({ x: this.x(s), top: this.y(Math.max(...z)), bottom: this.y(Math.min(...z)) });
 		}
 		for (const one of this.stretches.filter((row) => row.drawn < row.to - row.from)) {
 			const near = spots.filter((p) => Math.abs((p[0] ?? 0) - one.from) < 0.5 || Math.abs((p[0] ?? 0) - one.to) < 0.5).map((p) => p[1] ?? 0);
-			const slab = this.cut.sizes.find((size) => size.kind === 'slab' && size.s0_mm > one.from && size.s0_mm < one.to);
+			const slab = this.section.sizes.find((size) => size.kind === 'slab' && size.s0_mm > one.from && size.s0_mm < one.to);
 			const [high, low] = slab ? [Math.max(slab.z0_mm, slab.z1_mm), Math.min(slab.z0_mm, slab.z1_mm)] : [Math.max(...near), Math.max(...near) - 100];
 			found.push({ x: this.x((one.from + one.to) / 2), top: this.y(high), bottom: this.y(low) });
 		}
@@ -95,13 +95,13 @@ export class CutView {
 	}
 	/** Height of the drawing that is used, px. */
 	get low(): number {
-		const spots = [...this.cut.rings.flat(), ...this.cut.layers.flatMap((layer) => layer.rings.flat())];
-		return this.y(Math.min(...spots.map((p) => p[1] ?? 0), ...this.cut.ends.flatMap((end) => (end.frost_mm === null ? [] : [end.frost_mm]))));
+		const spots = [...this.section.rings.flat(), ...this.section.layers.flatMap((layer) => layer.rings.flat())];
+		return this.y(Math.min(...spots.map((p) => p[1] ?? 0), ...this.section.ends.flatMap((end) => (end.frost_mm === null ? [] : [end.frost_mm]))));
 	}
 	get broken(): boolean {
 		return this.stretches.some((one) => one.drawn < one.to - one.from);
 	}
 	get names(): { x: number; y: number; text: string }[] {
-		return this.cut.zones.map(([s, , text]) => ({ x: this.x(s), y: this.y(this.z1) - (this.cut.slopes.length ? 24 : 12), text }));
+		return this.section.zones.map(([s, , text]) => ({ x: this.x(s), y: this.y(this.z1) - (this.section.slopes.length ? 24 : 12), text }));
 	}
 }
