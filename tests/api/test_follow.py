@@ -144,7 +144,13 @@ def test_a_yard_of_many_jobs_works_each_out_once(tmp_path, monkeypatch):
         assert len(first) == 63 and len(made) == 63 and not any(row.fault for row in first)
         assert service.yard(db) == first and len(made) == 63
         head = jobs.head(db, first[5].id)
-        jobs.save(db, head.job_id, head.n, {**head.document, "name": "another name"}, "Wren", "2027-02", "Renamed")
+        jobs.save(
+            db,
+            head.job_id,
+            head.n,
+            {**head.document, "name": "another name"},
+            jobs.Change("Wren", "2027-02", "Renamed"),
+        )
         again = service.yard(db)
         assert len(made) == 64 and [row.name for row in again].count("another name") == 1
 

@@ -27,7 +27,7 @@ def old(tmp_path, monkeypatch):
     row = jobs.create(db, first, "Wren", "2027-01-01", "Started")
     split = [[0, 0], [2000, 0], [6000, 0], [6000, 4000], [0, 4000]]
     more = {**first, "outline": split, "beams": [{**BEAM, "path": [[3100, 0], [3100, 4000]]}, first["beams"][1]]}
-    jobs.save(db, row.job_id, 1, more, "Wren", "2027-01-02", "A corner more, a beam moved")
+    jobs.save(db, row.job_id, 1, more, jobs.Change("Wren", "2027-01-02", "A corner more, a beam moved"))
     jobs.undo(db, row.job_id, 2, "Wren", "2027-01-03")
     jobs.redo(db, row.job_id, 3, "Wren", "2027-01-04")
     said = (

@@ -19,7 +19,7 @@ def db(tmp_path):
 
 
 def keep(db, job, against, value, **more):
-    return jobs.save(db, job, against, {"v": value}, "Wren", AT, f"to {value}", **more)
+    return jobs.save(db, job, against, {"v": value}, jobs.Change("Wren", AT, f"to {value}", **more))
 
 
 def test_undo_and_redo_walk_the_chain_and_an_edit_clears_redo(db):

@@ -138,9 +138,8 @@ def keeping(service: Service, job: str) -> Callable[[], str]:
             now = jobs.head(db, job)
             edit = step()
             plan, words = apply(service.job(db, now).plan, [edit])
-            row = jobs.save(
-                db, job, now.n, plan_data(plan), "Wren", "2027", words, edits=[edit.model_dump(mode="json")]
-            )
+            change = jobs.Change("Wren", "2027", words, [edit.model_dump(mode="json")])
+            row = jobs.save(db, job, now.n, plan_data(plan), change)
             return service.state(db, row, plan).model_dump_json()
 
     return keep

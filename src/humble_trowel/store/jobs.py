@@ -10,7 +10,7 @@ import json
 import sqlite3
 import uuid
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 from humble_trowel.store.db import atomic
@@ -113,7 +113,32 @@ def create(db: sqlite3.Connection, document: dict[str, Any], author: str, at: st
     job_id = uuid.uuid4().hex[:12]
     with atomic(db):
         db.execute("insert into jobs (id, made_at, head) values (:id, :at, 0)", {"id": job_id, "at": at})
-        return _append(db, job_id, "edit", author, at, summary, document, None, None, (), None, ())
+        return _append(db, _new(job_id, Change(author, at, summary), document))
+
+
+@dataclass(frozen=True)
+class Change:
+    """Who changed a job, when, and what the history says of it. edit_id: made by the client, so that a resend counts once."""
+
+    author: str
+    at: str
+    summary: str
+    edits: Sequence[dict[str, Any]] = ()
+    edit_id: str | None = None
+    kind: str = "edit"
+
+
+def _new(job_id: str, change: Change, document: dict[str, Any]) -> Revision:
+    """A revision with content of its own, before it has a number."""
+    return Revision(
+        job_id=job_id, n=0, kind=change.kind, author=change.author, at=change.at, summary=change.summary,
+        document=document, content=0, parent=None, redo=(),
+    )  # fmt: skip
+
+
+def _shown_again(row: Revision, change: Change) -> Revision:
+    """The content of an earlier revision, shown again by a change."""
+    return replace(row, kind=change.kind, author=change.author, at=change.at, summary=change.summary)
 
 
 _INSERT = f"""
@@ -125,33 +150,20 @@ _LAST = "select coalesce(max(n), 0) from revisions where job_id = :id"
 
 
 def _append(
-    db: sqlite3.Connection,
-    job_id: str,
-    kind: str,
-    author: str,
-    at: str,
-    summary: str,
-    document: dict[str, Any],
-    content: int | None,
-    parent: int | None,
-    redo: tuple[int, ...],
-    edit_id: str | None,
-    edits: Sequence[dict[str, Any]],
+    db: sqlite3.Connection, row: Revision, edits: Sequence[dict[str, Any]] = (), edit_id: str | None = None
 ) -> Revision:
-    n = int(db.execute(_LAST, {"id": job_id}).fetchone()[0]) + 1
-    row = Revision(
-        job_id=job_id, n=n, kind=kind, author=author, at=at, summary=summary, document=document, content=content or n,
-        parent=parent, redo=redo,
-    )  # fmt: skip
+    """Add a revision after the last of its job; its n, and the content where it is its own, come from here."""
+    n = int(db.execute(_LAST, {"id": row.job_id}).fetchone()[0]) + 1
+    row = replace(row, n=n, content=row.content or n)
     values = {
         **row.__dict__,
-        "document": json.dumps(document, allow_nan=False, separators=(",", ":")),
-        "redo": json.dumps(redo),
+        "document": json.dumps(row.document, allow_nan=False, separators=(",", ":")),
+        "redo": json.dumps(row.redo),
         "edits": json.dumps(list(edits)),
         "edit_id": edit_id,
     }
     db.execute(_INSERT, values)
-    db.execute(_SET_HEAD, {"n": n, "id": job_id})
+    db.execute(_SET_HEAD, {"n": n, "id": row.job_id})
     return row
 
 
@@ -166,29 +178,17 @@ def seen(db: sqlite3.Connection, job_id: str, edit_id: str | None) -> Revision |
     return _revision(row) if row else None
 
 
-def save(
-    db: sqlite3.Connection,
-    job_id: str,
-    against: int,
-    document: dict[str, Any],
-    author: str,
-    at: str,
-    summary: str,
-    *,
-    kind: str = "edit",
-    edit_id: str | None = None,
-    edits: Sequence[dict[str, Any]] = (),
-) -> Revision:
+def save(db: sqlite3.Connection, job_id: str, against: int, document: dict[str, Any], change: Change) -> Revision:
     """Keep an edit as revision head + 1. Raises Stale when `against` is not the head."""
     with atomic(db):
-        before = seen(db, job_id, edit_id)
+        before = seen(db, job_id, change.edit_id)
         if before is not None:
             return before
         now = head(db, job_id)
         if now.n != against:
             raise Stale(job_id)
-        parent = _before_typing(db, now, edits)
-        return _append(db, job_id, kind, author, at, summary, document, None, parent, (), edit_id, edits)
+        row = replace(_new(job_id, change, document), parent=_before_typing(db, now, change.edits))
+        return _append(db, row, change.edits, change.edit_id)
 
 
 _EDITS = "select edits, parent from revisions where job_id = :id and n = :n"
@@ -214,11 +214,9 @@ def undo(db: sqlite3.Connection, job_id: str, against: int, author: str, at: str
         if here.parent is None:
             raise NothingToDo("Nothing to undo.")
         back = revision(db, job_id, here.parent)
-        redo = (now.content, *now.redo)
-        summary = f"Undid: {here.summary}"
-        return _append(
-            db, job_id, "undo", author, at, summary, back.document, back.content, back.parent, redo, None, ()
-        )
+        change = Change(author, at, f"Undid: {here.summary}", kind="undo")
+        shown = replace(back, redo=(now.content, *now.redo))
+        return _append(db, _shown_again(shown, change))
 
 
 def redo(db: sqlite3.Connection, job_id: str, against: int, author: str, at: str) -> Revision:
@@ -228,22 +226,8 @@ def redo(db: sqlite3.Connection, job_id: str, against: int, author: str, at: str
         if not now.redo:
             raise NothingToDo("Nothing to redo.")
         again = revision(db, job_id, now.redo[0])
-        summary = f"Redid: {again.summary}"
-        rest = now.redo[1:]
-        return _append(
-            db,
-            job_id,
-            "redo",
-            author,
-            at,
-            summary,
-            again.document,
-            again.content,
-            again.parent,
-            rest,
-            None,
-            (),
-        )
+        change = Change(author, at, f"Redid: {again.summary}", kind="redo")
+        return _append(db, _shown_again(replace(again, redo=now.redo[1:]), change))
 
 
 def _current(db: sqlite3.Connection, job_id: str, against: int) -> Revision:

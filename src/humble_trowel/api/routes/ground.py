@@ -17,7 +17,7 @@ from humble_trowel.api.ground_schemas import (
     SoftRow,
     TestRow,
 )
-from humble_trowel.api.line_schemas import RecordId, RecordRow
+from humble_trowel.api.line_schemas import NewRecord, RecordId, RecordRow
 from humble_trowel.api.routes.jobs import JobId, service_of
 from humble_trowel.api.routes.records import keep_record
 from humble_trowel.api.schemas import file_body
@@ -39,7 +39,7 @@ from humble_trowel.core.job import Job
 from humble_trowel.core.plan.levels import floor_mm
 from humble_trowel.core.units import say_depth
 from humble_trowel.files.shots_csv import ShotsFileError, read_shots_csv
-from humble_trowel.store import records
+from humble_trowel.store import jobs, records
 from humble_trowel.store.records import Record
 
 router = APIRouter(prefix="/api/jobs/{job_id}", tags=["ground"])
@@ -127,6 +127,9 @@ async def shots_file(
 
     def keep() -> RecordRow:
         values = read_shots_csv(data, layer, setup)
-        return keep_record(request, job_id, record, "shots", None, values, who)
+        with service_of(request).open() as db:
+            here = jobs.head(db, job_id).n
+        said = NewRecord(id=record, kind="shots", revision=here, values={}, who=who)
+        return keep_record(request, job_id, said, values)
 
     return await run_in_threadpool(keep)

@@ -101,11 +101,9 @@ def keep(request: Request, job_id: JobId, body: Keep) -> Response:
             raise StaleJob(plain(service.state(db, now)))
         plan, summary = apply(service.job(db, now).plan, body.edits)
         edits = [edit.model_dump(mode="json") for edit in body.edits]
+        change = jobs.Change(body.author, service.now(), summary, edits, body.edit_id)
         try:
-            row = jobs.save(
-                db, job_id, body.revision, document_of(plan), body.author, service.now(), summary,
-                edit_id=body.edit_id, edits=edits,
-            )  # fmt: skip
+            row = jobs.save(db, job_id, body.revision, document_of(plan), change)
         except jobs.Stale:
             raise StaleJob(plain(service.state(db, jobs.head(db, job_id)))) from None
         return fast(service.state(db, row, plan))
@@ -194,9 +192,8 @@ def _step(request: Request, job_id: str, body: Step, kind: str) -> Response:
             if kind == "go-back":
                 old = jobs.revision(db, job_id, body.n or body.revision)
                 words = f"Back to {old.n}: {old.summary}"
-                row = jobs.save(
-                    db, job_id, body.revision, old.document, body.author, service.now(), words, kind="go-back"
-                )
+                change = jobs.Change(body.author, service.now(), words, kind="go-back")
+                row = jobs.save(db, job_id, body.revision, old.document, change)
             else:
                 act = jobs.undo if kind == "undo" else jobs.redo
                 row = act(db, job_id, body.revision, body.author, service.now())

@@ -23,30 +23,31 @@ def add_record(request: Request, job_id: JobId, body: NewRecord) -> RecordRow:
     values = KIND_OF[body.kind].read(body.values, units)
     if body.kind == "struck" and body.supersedes is None:
         raise InputError("Which record does not count any more?", "supersedes")
-    return keep_record(
-        request, job_id, body.id, body.kind, body.revision, values, body.who, body.at_device, body.supersedes
-    )
+    return keep_record(request, job_id, body, values)
 
 
-def keep_record(
-    request: Request, job_id: str, record_id: str, kind: str, revision: int | None, values: Model, who: str,
-    at_device: str = "", supersedes: str | None = None,
-) -> RecordRow:  # fmt: skip
+def keep_record(request: Request, job_id: str, said: NewRecord, values: Model) -> RecordRow:
     """Check a record against the plan and what was written so far, append it, and say what it comes to."""
-    service, own = service_of(request), KIND_OF[kind]
+    service, own = service_of(request), KIND_OF[said.kind]
     job = service.laid_out(job_id)
     with service.open() as db:
+        here = jobs.head(db, job_id).n
         made_on = (
-            job.plan if revision is None else service.job(db, jobs.revision(db, job_id, revision), passing=True).plan
+            job.plan
+            if said.revision == here
+            else service.job(db, jobs.revision(db, job_id, said.revision), passing=True).plan
         )
         values = own.resolved(values, made_on)
         document = values.model_dump(mode="json", by_alias=True)
         own.check(job, values)
-        verdict = _verdict(job, kind, values)
-        on = revision or jobs.head(db, job_id).n
+        verdict = _verdict(job, said.kind, values)
         row = records.add(
-            db, records.Record(record_id, job_id, kind, on, who, at_device, service.now(), supersedes, document)
-        )
+            db,
+            records.Record(
+                id=said.id, job_id=job_id, kind=said.kind, revision=said.revision, who=said.who, at_device=said.at_device,
+                at=service.now(), supersedes=said.supersedes, document=document,
+            ),
+        )  # fmt: skip
     return _row(row, set(), verdict, values, job.plan.units)
 
 

@@ -6,7 +6,7 @@ Rules recalled from the codes named in sources.py; local code and the engineer d
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from humble_trowel.core.edges.frost_sides import FrostSide, frost_sides
@@ -16,7 +16,7 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.local_rules import NO_LOCAL, Local, limit
 from humble_trowel.core.plan.shape_parts import EdgeType
 from humble_trowel.core.sources import SOURCES
-from humble_trowel.core.units import format_area, say_depth
+from humble_trowel.core.units import Units, format_area, say_depth
 
 SLACK_MM = 0.5
 Verdict = Literal["meets", "short", "not set"]
@@ -54,17 +54,55 @@ def edge_checks(plan: Plan, cells: list[Cell], local: Local = NO_LOCAL) -> list[
     return rows
 
 
+@dataclass(frozen=True)
+class Rule:
+    """A rule at the edge: code of its doubt, what it asks about, what to do, its source."""
+
+    code: str
+    name: str
+    remedy: str
+    source: str
+
+
+OUTSIDE = Rule(
+    "outside-not-set", "Ground outside", "Set it under Forms in Lines, or the ground found in Ground.", "bury"
+)
+TOP = Rule("top-low", "Top above the ground", "Lower the ground outside, or raise the floor.", "above-grade")
+SAID = Rule(
+    "outside-not-said",
+    "Edge buried",
+    "Say which under Frost; under fill, the ground found before the work counts.",
+    "bury",
+)
+BURY = Rule("edge-bury", "Edge buried", "Make the edge deeper, or ask the engineer.", "bury")
+NO_FROST = Rule("frost-not-set", "Frost", "Ask the county, and write it under Frost.", "frost")
+FROST = Rule(
+    "edge-above-frost",
+    "Frost",
+    "Go deeper, protect a shallow edge with foam, or build a frost wall. The official decides.",
+    "frost",
+)
+PLATE = Rule("plate-overhangs", "Sill plate", "Move the wall in, take thinner foam, or a wider plate.", "plate")
+
+
 def _check(
-    plan: Plan, side: FrostSide | None, code: str, gap_mm: float | None, name: str, texts: tuple[str, str], words: str,
-    remedy: str, source: str, note: str = "",
-) -> EdgeCheck:  # fmt: skip
-    """gap_mm: how much is short, 0 or less where it meets, None where it is not known."""
+    rule: Rule,
+    side: FrostSide | None,
+    units: Units,
+    gap_mm: float | None,
+    texts: tuple[str, str],
+    words: str,
+    note: str = "",
+) -> EdgeCheck:
+    """gap_mm: how much is short, 0 or less where it meets, None where it is not known. texts: what is there, what is asked.
+    note: what the county says."""
     meets = gap_mm is not None and gap_mm <= SLACK_MM
     verdict: Verdict = "not set" if gap_mm is None else "meets" if meets else "short"
-    gap = "" if meets or gap_mm is None else say_depth(gap_mm, plan.units)
     return EdgeCheck(
-        side.side if side else None, code, verdict, name, *texts, max(0.0, gap_mm or 0.0), gap,
-        "" if meets else words, "" if meets else remedy, source, SOURCES[source].words + note,
+        side=side.side if side else None, code=rule.code, verdict=verdict, name=rule.name, has=texts[0], rule=texts[1],
+        gap_mm=max(0.0, gap_mm or 0.0), gap="" if meets or gap_mm is None else say_depth(gap_mm, units),
+        words="" if meets else words, remedy="" if meets else rule.remedy, source=rule.source,
+        source_words=SOURCES[rule.source].words + note,
     )  # fmt: skip
 
 
@@ -72,8 +110,7 @@ def _side(plan: Plan, side: FrostSide, area_m2: float, local: Local) -> list[Edg
     units = plan.units
     if side.buried_mm is None or side.above_mm is None:
         words = f"The ground outside {side.name} is not set, so nobody can say how deep its edge is buried."
-        remedy = "Set it under Forms in Lines, or the ground found in Ground."
-        return [_check(plan, side, "outside-not-set", None, "Ground outside", ("not set", ""), words, remedy, "bury")]
+        return [_check(OUTSIDE, side, units, None, ("not set", ""), words)]
     buried, above = say_depth(max(0.0, side.buried_mm), units), say_depth(abs(side.above_mm), units)
     rows = [_bury(plan, side, buried, local), _frost(plan, side, buried, area_m2, local)]
     veneer = next((row.veneer for row in plan.edge_types if row.mark == side.mark), False)
@@ -82,64 +119,41 @@ def _side(plan: Plan, side: FrostSide, area_m2: float, local: Local) -> list[Edg
     over = "over" if side.above_mm >= 0 else "under"
     words = f"{side.name}: the slab's top is {above} {over} the ground outside, short of {asked}{' under masonry veneer' if veneer else ''}."
     has = above if side.above_mm >= 0 else f"{above} under"
-    remedy = "Lower the ground outside, or raise the floor."
-    gap = least.value - side.above_mm
-    rows.append(
-        _check(
-            plan,
-            side,
-            "top-low",
-            gap,
-            "Top above the ground",
-            (has, asked),
-            words + least.note,
-            remedy,
-            "above-grade",
-            least.note,
-        )
-    )
+    rows.append(_check(TOP, side, units, least.value - side.above_mm, (has, asked), words + least.note, least.note))
     return rows
 
 
 def _bury(plan: Plan, side: FrostSide, buried: str, local: Local) -> EdgeCheck:
     """12 in into undisturbed ground: what is typed outside may be fill, so it is asked which it is."""
-    remedy = "Make the edge deeper, or ask the engineer."
     least = limit(local, "bury", plan.units)
     asked = say_depth(least.value, plan.units)
     typed = side.buried_mm or 0.0
     if side.bury_mm is None and typed >= least.value - SLACK_MM:
         words = f"{side.name}: {side.mark} is {buried} under the ground outside. Is that undisturbed ground, or fill?"
-        ask = "Say which under Frost; under fill, the ground found before the work counts."
-        return _check(
-            plan, side, "outside-not-said", None, "Edge buried", (buried, asked), words, ask, "bury", least.note
-        )
+        return _check(SAID, side, plan.units, None, (buried, asked), words, least.note)
     has_mm = typed if side.bury_mm is None else side.bury_mm
     has = say_depth(max(0.0, has_mm), plan.units)
     ground = "the undisturbed ground" if plan.ground.outside_is == "fill" else "the ground outside"
     words = f"{side.name}: the bottom of {side.mark} is {has} under {ground}, short of {asked}.{least.note}"
-    gap = least.value - has_mm
-    return _check(plan, side, "edge-bury", gap, "Edge buried", (has, asked), words, remedy, "bury", least.note)
+    return _check(BURY, side, plan.units, least.value - has_mm, (has, asked), words, least.note)
 
 
 def _frost(plan: Plan, side: FrostSide, buried: str, area_m2: float, local: Local) -> EdgeCheck:
     frost, units = plan.site.frost_depth_mm, plan.units
     if frost is None:
-        words = "The frost depth of the site is not set."
-        remedy = "Ask the county, and write it under Frost."
-        return _check(plan, side, "frost-not-set", None, "Frost", ("not set", ""), words, remedy, "frost")
+        return _check(NO_FROST, side, units, None, ("not set", ""), "The frost depth of the site is not set.")
     short = side.short_mm or 0.0
     words = f"{side.name}: the bottom of {side.mark} is {say_depth(max(0.0, short), units)} short of the frost line, {say_depth(frost, units)} under the ground."
     foam = next((row.foam_mm for row in plan.edge_types if row.mark == side.mark), None)
     if foam and short > SLACK_MM:
         words += f" It has {say_depth(foam, units)} of foam; the shallow rule may carry it."
-    remedy = "Go deeper, protect a shallow edge with foam, or build a frost wall. The official decides."
+    rule = FROST
     exempt = limit(local, "exempt-area", units)
     if plan.site.building != "house" and area_m2 <= exempt.value:
         kind = "An accessory building" if plan.site.building == "accessory" else "A free-standing accessory building"
-        remedy += f" {kind} of light frame up to {format_area(exempt.value, units)} may be exempt (IRC R403.1.4.1): ask the official.{exempt.note}"
-    return _check(
-        plan, side, "edge-above-frost", short, "Frost", (buried, say_depth(frost, units)), words, remedy, "frost"
-    )
+        ask = f"{kind} of light frame up to {format_area(exempt.value, units)} may be exempt (IRC R403.1.4.1): ask the official."
+        rule = replace(FROST, remedy=f"{FROST.remedy} {ask}{exempt.note}")
+    return _check(rule, side, units, short, (buried, say_depth(frost, units)), words)
 
 
 def plate_over_mm(kind: EdgeType) -> float:
@@ -152,9 +166,7 @@ def _plate(plan: Plan, kind: EdgeType) -> EdgeCheck:
     over = plate_over_mm(kind)
     words = f"{kind.mark}: a {say_depth(plate, units)} sill plate stands {say_depth(over, units)} out past the concrete, over a third of its width."
     texts = (say_depth(over, units), f"{say_depth(plate / 3, units)} at most")
-    remedy = "Move the wall in, take thinner foam, or a wider plate."
-    name = f"Sill plate past {kind.mark}"
-    return _check(plan, None, "plate-overhangs", over - plate / 3, name, texts, words, remedy, "plate")
+    return _check(replace(PLATE, name=f"Sill plate past {kind.mark}"), None, units, over - plate / 3, texts, words)
 
 
 def edge_findings(checks: Sequence[EdgeCheck]) -> list[Finding]:
