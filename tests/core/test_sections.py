@@ -152,7 +152,7 @@ def test_an_open_face_has_its_boards_foam_plate_ground_and_frost():
     assert (end.foam_mm, end.plate_mm, end.plate_over_mm, end.short_text) == (50, 140, 50, "410 mm")
     assert end.boards and end.boards[0].top_mm == pytest.approx(0)
     inside = made(job, (3000, 1500), (3000, 2500))
-    assert inside.ends == [] and inside.words.startswith("Section in all")
+    assert inside.ends == [] and inside.words.startswith("Cut in all")
 
 
 def test_kerbs_stand_on_top_and_piles_below():

@@ -22,7 +22,7 @@ def enter(box, text):
 
 def test_a_size_typed_on_the_cut_changes_the_edge_and_a_bad_one_says_why(page):
     edges(page)
-    expect(page.get_by_text("Section across A to B, Extraction, through E1, looking west.")).to_be_visible()
+    expect(page.get_by_text("Cut across A to B, Extraction, through E1, looking west.")).to_be_visible()
     expect(page.locator(".cut .short")).to_contain_text("short of frost")
     page.locator("[data-size='edge-depth-E1']").click()
     box = page.get_by_label("E1 depth", exact=True)
@@ -52,8 +52,8 @@ def test_the_cutting_line_is_dragged_and_moved_by_keys(page):
         page.keyboard.press("Shift+ArrowDown")
     expect(page.get_by_role("alert")).to_contain_text("does not cross the slab")
     page.locator("[data-side='4']").click(force=True)
-    expect(page.get_by_text("Section across E to F, Apron")).to_be_visible()
-    page.get_by_label("Section along").select_option(label="the step")
+    expect(page.get_by_text("Cut across E to F, Apron")).to_be_visible()
+    page.get_by_label("Cut along").select_option(label="the step")
     expect(page.locator("[data-size='step-drop-Apron']")).to_have_attribute("aria-label", "Apron drop, 1 1/2″")
 
 
@@ -96,7 +96,7 @@ def test_a_recess_a_door_and_what_goes_through_the_slab(page):
     expect(page.get_by_text("Recess Sump, 5″ deep, goes through the slab.")).to_be_visible()
     page.get_by_role("button", name="slab dips under it").nth(1).click()
     expect(page.get_by_text("goes through the slab")).to_have_count(0)
-    page.get_by_role("button", name="Section it").nth(1).click()
+    page.get_by_role("button", name="Cut it").nth(1).click()
     expect(page.locator("[data-size='recess-depth-Sump']")).to_contain_text("5″")
 
 
@@ -122,7 +122,7 @@ def test_ways_to_meet_frost_stand_side_by_side_and_one_is_taken(page):
         "button", name="Take this"
     ).click()
     expect(page.locator("[data-reading='order'] s")).to_be_visible()
-    page.get_by_role("link", name="Section", exact=True).click()
+    page.get_by_role("link", name="Cut", exact=True).click()
     expect(page.get_by_label("foam on its face")).to_have_value("2″")
 
 

@@ -1,4 +1,4 @@
-"""Section and fill of whole jobs against the reference cases (cases/grades.json)."""
+"""Cut and fill of whole jobs against the reference cases (cases/grades.json)."""
 
 import json
 from pathlib import Path

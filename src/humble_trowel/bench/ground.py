@@ -18,7 +18,7 @@ def _shots(count: int) -> list[tuple[str, Shots]]:
 
 
 def ground_rows() -> list[Row]:
-    """Section and fill of 400 and of 20,000 shots against the design, and the whole ground of the demo job."""
+    """Cut and fill of 400 and of 20,000 shots against the design, and the whole ground of the demo job."""
     from humble_trowel.core.geometry.solid import build_solid
     from humble_trowel.core.ground.cut_fill import cut_fill
     from humble_trowel.core.ground.layer_shots import take_shots

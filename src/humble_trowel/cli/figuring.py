@@ -86,7 +86,7 @@ def grade(
     dug: Annotated[Path | None, typer.Option(help="Trenches as dug: side,at_mm,width_mm,depth_mm.")] = None,
     as_json: JsonOption = False,
 ) -> None:
-    """Section, fill and extra concrete: a job FILE and SHOTS as CSV (name,x_mm,y_mm,level_mm), without a server."""
+    """Cut, fill and extra concrete: a job FILE and SHOTS as CSV (name,x_mm,y_mm,level_mm), without a server."""
     from humble_trowel.core.errors import TrowelError
     from humble_trowel.core.grade import dug_from, grade_job
     from humble_trowel.files.ground_text import graded_text

@@ -1,7 +1,7 @@
 /** Words of the Edges lens. */
 export const edgeWords = {
 	tabs: {
-		cut: { name: 'Section', ask: 'What is under the wall?', sheet: 'What is thicker than the slab' },
+		cut: { name: 'Cut', ask: 'What is under the wall?', sheet: 'What is thicker than the slab' },
 		grid: { name: 'Beams and pads', ask: 'Where does it go deeper?', sheet: 'Beams and pads' },
 		top: { name: 'Zones and recesses', ask: 'Where does the top change?', sheet: 'The top, with its levels' },
 		meets: { name: 'Beside and on top', ask: 'What does it meet?', sheet: 'What stands beside and on top' },
@@ -9,7 +9,7 @@ export const edgeWords = {
 		sum: { name: 'Ledger', ask: 'Where are the yards?', sheet: 'Every part by its letter' }
 	},
 	tabsName: 'Edges, turn by turn',
-	cutHere: 'Section along',
+	cutHere: 'Cut along',
 	ownLine: 'your own line',
 	placeName: (kind: string, name: string, row: number) => (['beam', 'pad'].includes(kind) ? `${name}, no. ${row + 1}` : kind === 'side' ? `side ${name}` : name),
 	dragCut: 'Drag either end of the blue line to cut anywhere.',
@@ -17,7 +17,7 @@ export const edgeWords = {
 	legend: { concrete: 'concrete', foam: 'foam', stone: 'stone', graded: 'stone', fill: 'fill', blinding: 'sand', barrier: 'barrier', screed: 'screed', finish: 'finish', soil: 'ground', board: 'board', frost: 'frost line' } as Record<string, string>,
 	short: (text: string) => `${text} short of frost`,
 	noGround: 'ground not set',
-	area: 'Section concrete',
+	area: 'Cut concrete',
 	broken: 'Long plain stretches are broken out.',
 	checks: { meets: 'Meets', short: 'Short', 'not set': 'Not set' },
 	faces: { foam: 'foam on its face', isolation: 'isolation strip', plate: 'sill plate', plate_over: 'plate past concrete' },
@@ -115,6 +115,6 @@ export const edgeWords = {
 	alone: 'gone without it',
 	pressPart: 'Press a row: it lights up on the plan, and its cut is a press away.',
 	secondPours: 'Second pours, not in the sum',
-	showCut: 'Section it',
+	showCut: 'Cut it',
 	both: (parts: string, slices: string) => `By parts ${parts}, by slices ${slices}.`
 };

@@ -117,28 +117,22 @@ def every_pattern(task: CutTask, most: int) -> list[Pattern] | None:
     """Every pattern to which no piece can be added, or None where there are more than `most`."""
     found: list[Pattern] = []
     smallest = min(task.sizes)
-    for stock, room in enumerate(task.room):
-        counts = [0] * len(task.sizes)
-        if not _fill_up(task, stock, 0, room, counts, found, smallest, most):
-            return None
-    return found
+    counts = [0] * len(task.sizes)
 
+    def fill_up(stock: int, kind: int, left: int) -> bool:
+        if kind == len(task.sizes) or left < smallest:
+            full = all(size > left or counts[i] >= task.demand[i] for i, size in enumerate(task.sizes))
+            if full and any(counts):
+                found.append((stock, tuple(counts)))
+            return len(found) <= most
+        for count in range(min(task.demand[kind], left // task.sizes[kind]), -1, -1):
+            counts[kind] = count
+            if not fill_up(stock, kind + 1, left - count * task.sizes[kind]):
+                return False
+        counts[kind] = 0
+        return True
 
-def _fill_up(
-    task: CutTask, stock: int, kind: int, left: int, counts: list[int], found: list[Pattern], smallest: int, most: int
-) -> bool:
-    if kind == len(task.sizes) or left < smallest:
-        full = all(size > left or counts[i] >= task.demand[i] for i, size in enumerate(task.sizes))
-        if full and any(counts):
-            found.append((stock, tuple(counts)))
-        return len(found) <= most
-    for count in range(min(task.demand[kind], left // task.sizes[kind]), -1, -1):
-        counts[kind] = count
-        if not _fill_up(task, stock, kind + 1, left - count * task.sizes[kind], counts, found, smallest, most):
-            counts[kind] = 0
-            return False
-    counts[kind] = 0
-    return True
+    return found if all(fill_up(stock, 0, room) for stock, room in enumerate(task.room)) else None
 
 
 def whole_plan(

@@ -1,4 +1,4 @@
-"""Section a list from stock at the least price: pattern columns, subset sums and first fit side by side, the best kept."""
+"""Cut a list from stock at the least price: pattern columns, subset sums and first fit side by side, the best kept."""
 
 from __future__ import annotations
 
@@ -45,52 +45,68 @@ def cut(
 
     Equal prices mean fewest bars. Raises InputError with a path for what cannot be cut.
     """
-    task = make_task(stock, pieces, kerf_mm)
-    began = clock() if clock else 0.0
-
-    def spent(share: float) -> Callable[[], bool]:
-        return lambda: clock is not None and clock() - began > share * limit_s
-
+    task, time = make_task(stock, pieces, kerf_mm), Deadline(clock, limit_s)
     columns = Columns()
-    best = by_hand_rules(task, _plain_bound(task), seed, 12, spent(0.1))
+    best = by_hand_rules(task, _plain_bound(task), seed, 12, time.past(0.1))
     for pattern in best or _singles(task):
         columns.add(pattern)
-    generate(task, columns, spent(0.5))
+    generate(task, columns, time.past(0.5))
     bound = max(columns.bound, _plain_bound(task))
-    best = _search(task, columns, best, bound, seed, spent, limit_s, clock, began, rounds)
+    best = _search(Search(task, columns, bound, seed, time), best, rounds if clock is None else 40 * rounds)
     if best is None:
         raise InputError("The stock that is there does not make these pieces. Add stock, or a longer length.", "stock")
     return _told(task, best, bound)
 
 
-def _search(
-    task: CutTask,
-    columns: Columns,
-    best: list[Pattern] | None,
-    bound: int,
-    seed: int,
-    spent: Callable[[float], Callable[[], bool]],
-    limit_s: float,
-    clock: Clock | None,
-    began: float,
-    rounds: int,
-) -> list[Pattern] | None:
+class Deadline:
+    """So many seconds of a clock; without a clock there is no end."""
+
+    def __init__(self, clock: Clock | None, limit_s: float) -> None:
+        self._clock, self.limit_s = clock, limit_s
+        self._began = clock() if clock else 0.0
+
+    def past(self, share: float) -> Callable[[], bool]:
+        """Whether this share of the time is gone, asked again and again."""
+        return lambda: self.spent_s > share * self.limit_s
+
+    @property
+    def spent_s(self) -> float:
+        return self._clock() - self._began if self._clock else 0.0
+
+
+@dataclass(frozen=True)
+class Search:
+    """What a search for whole plans goes by. bound: no plan costs less."""
+
+    task: CutTask
+    columns: Columns
+    bound: int
+    seed: int
+    time: Deadline
+
+    def proven(self, best: list[Pattern] | None) -> bool:
+        """Whether no plan can be cheaper."""
+        return best is not None and cost(self.task, best)[0] <= self.bound
+
+
+def _search(by: Search, best: list[Pattern] | None, turns: int) -> list[Pattern] | None:
     """Whole plans over the columns and shaken fillings in turn, until the bound is met or the time is up."""
+    task, time = by.task, by.time
     whole = every_pattern(task, ALL_PATTERNS)
-    if whole is not None and not (best is not None and cost(task, best)[0] <= bound):
-        best = better(task, best, whole_plan(task, whole, best, limit_s * 0.6))
-    for turn in range(rounds if clock is None else 40 * rounds):
-        if best is not None and cost(task, best)[0] <= bound:
+    if whole is not None and not by.proven(best):
+        best = better(task, best, whole_plan(task, whole, best, time.limit_s * 0.6))
+    for turn in range(turns):
+        if by.proven(best):
             break
-        left = limit_s - (clock() - began) if clock else limit_s
-        best = better(task, best, whole_plan(task, columns.patterns, best, min(left * 0.4, 1.0 + turn / 2)))
-        if (best is not None and cost(task, best)[0] <= bound) or spent(0.97)():
+        left = time.limit_s - time.spent_s
+        best = better(task, best, whole_plan(task, by.columns.patterns, best, min(left * 0.4, 1.0 + turn / 2)))
+        if by.proven(best) or time.past(0.97)():
             break
-        plan = by_hand_rules(task, bound, seed + 1 + turn, 60, spent(min(0.97, 0.3 + 0.1 * turn)))
+        plan = by_hand_rules(task, by.bound, by.seed + 1 + turn, 60, time.past(min(0.97, 0.3 + 0.1 * turn)))
         for pattern in plan or []:
-            columns.add(pattern)
+            by.columns.add(pattern)
         best = better(task, best, plan)
-        if spent(0.97)():
+        if time.past(0.97)():
             break
     return best
 

@@ -110,7 +110,7 @@ def _check(stock: Sequence[Stock], pieces: Sequence[Piece], kerf_mm: float) -> N
         if piece.count < 1:
             raise InputError("A piece is cut once or more often.", f"pieces[{row}].count")
     if sum(piece.count for piece in pieces) > MOST_PIECES:
-        raise InputError(f"Over {MOST_PIECES} pieces. Section the list into parts.", "pieces")
+        raise InputError(f"Over {MOST_PIECES} pieces. Cut the list into parts.", "pieces")
 
 
 def faults(task: CutTask, bars: Sequence[Bar]) -> list[str]:

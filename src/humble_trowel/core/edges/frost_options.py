@@ -7,7 +7,7 @@ or more; others need a design to ASCE 32.
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 from humble_trowel.core.edges.foam import OUTSIDE_TABLE, ShallowRow, foam_for, shallow_row
@@ -105,20 +105,61 @@ def _kind(plan: Plan, sides: Sequence[FrostSide]) -> EdgeType | None:
     return next((row for row in plan.edge_types if row.mark == mark), None)
 
 
-def _row(
-    plan: Plan, ways: JobWays, key: str, name: str, net_m3: float | None, foam: tuple[float, float], words: str,
-    schools: tuple[str, str], meets: bool | None, sketch: Sketch | None, wing: Wings | None,
-    edits: list[dict[str, Any]],
-) -> EdgeOption:  # fmt: skip
-    """foam: area in m2, and area times inches of thickness."""
-    if net_m3 is None:  # outside its table: no figure, no price, no rank
-        return EdgeOption(key, name, None, "", None, "", None, "", words, *schools, meets, sketch, wing, edits)
-    cents = round(net_m3 * ways.ground.concrete_cents_per_m3 + foam[1] * ways.ground.foam_cents_per_m2_inch)
+@dataclass(frozen=True)
+class Way:
+    """A way to make the edge, with one sentence for it and one against."""
+
+    key: str
+    name: str
+    for_it: str
+    against_it: str
+
+
+@dataclass(frozen=True)
+class Takes:
+    """What an edge takes. foam_m2_in: m2 of foam times inches of its thickness. net_m3: None outside of its table."""
+
+    net_m3: float | None
+    foam_m2: float = 0.0
+    foam_m2_in: float = 0.0
+
+
+DRAWN = Way("drawn", "As drawn", "It is what the drawings say.", "It is only as good as the drawings.")
+DEEP = Way(
+    "deep",
+    "Deep edge",
+    "One pour, nothing to protect from spades.",
+    "A deep trench by hand or with a bucket that fits, and many yards in it.",
+)
+SHALLOW = Way(
+    "shallow",
+    "Shallow edge in foam",
+    "Little digging, little concrete, a warm edge.",
+    "Foam must stay covered and whole; only for heated buildings, and some termite regions forbid it.",
+)
+WALL = Way(
+    "wall",
+    "Frost wall and slab",
+    "The wall is form and screed guide, and the slab can wait for a roof.",
+    "Three pours and wall forms; more days on site.",
+)
+
+
+def _option(plan: Plan, ways: JobWays, way: Way, takes: Takes, words: str) -> EdgeOption:
+    """An option with its figures and price; what it looks like and would change is not in it yet."""
+    option = EdgeOption(
+        key=way.key, name=way.name, net_m3=None, net_text="", foam_m2=None, foam_text="", cost_cents=None, cost_text="",
+        words=words, for_it="", against_it="", meets=None, sketch=None, wings=None, edits=[],
+    )  # fmt: skip
+    if takes.net_m3 is None:  # outside its table: no figure, no price, no rank
+        return option
+    own = ways.ground
+    cents = round(takes.net_m3 * own.concrete_cents_per_m3 + takes.foam_m2_in * own.foam_cents_per_m2_inch)
     unit = "m³" if plan.units == "mm" else "yd³"
-    area = f"{foam[0]:.1f} m²" if plan.units == "mm" else f"{foam[0] / 0.09290304:.0f} sq ft"
-    return EdgeOption(
-        key, name, net_m3, f"{format_volume(net_m3, plan.units)} {unit}", foam[0], area, cents,
-        f"{cents / 100:,.0f}", words, *schools, meets, sketch, wing, edits,
+    area = f"{takes.foam_m2:.1f} m²" if plan.units == "mm" else f"{takes.foam_m2 / 0.09290304:.0f} sq ft"
+    return replace(
+        option, net_m3=takes.net_m3, net_text=f"{format_volume(takes.net_m3, plan.units)} {unit}", foam_m2=takes.foam_m2,
+        foam_text=area, cost_cents=cents, cost_text=f"{cents / 100:,.0f}", for_it=way.for_it, against_it=way.against_it,
     )  # fmt: skip
 
 
@@ -139,9 +180,9 @@ def _drawn(plan: Plan, solid: Solid, ways: JobWays, sides: Sequence[FrostSide]) 
         words, meets = f"The bottom stays {say_depth(max(known), plan.units)} above the frost line.", False
     else:
         words, meets = "The bottom reaches below the frost line.", True
-    schools = ("It is what the drawings say.", "It is only as good as the drawings.")
     sketch = _sketch(plan, sides, _kind(plan, sides), sides[0].depth_mm) if known else None
-    return _row(plan, ways, "drawn", "As drawn", solid.net_m3, (area, inches), words, schools, meets, sketch, None, [])
+    option = _option(plan, ways, DRAWN, Takes(solid.net_m3, area, inches), words)
+    return replace(option, meets=meets, sketch=sketch)
 
 
 def _deep(plan: Plan, ways: JobWays, sides: Sequence[FrostSide], frost: float) -> EdgeOption:
@@ -149,9 +190,10 @@ def _deep(plan: Plan, ways: JobWays, sides: Sequence[FrostSide], frost: float) -
     deeper = with_edges(plan, sides, depth, None, None)
     net = build_solid(deeper.plan).net_m3
     words = f"{say_depth(depth, plan.units)} deep all round, its bottom on the frost line, {say_depth(frost, plan.units)} under the ground."
-    schools = ("One pour, nothing to protect from spades.", "A deep trench by hand or with a bucket that fits, and many yards in it.")  # fmt: skip
     sketch = _sketch(plan, sides, deeper.kind(next(iter(deeper.types))), depth, foam_mm=0.0)
-    return _row(plan, ways, "deep", "Deep edge", net, (0.0, 0.0), words, schools, True, sketch, None, edits_of(deeper, None))  # fmt: skip
+    return replace(
+        _option(plan, ways, DEEP, Takes(net), words), meets=True, sketch=sketch, edits=edits_of(deeper, None)
+    )
 
 
 def _shallow(plan: Plan, ways: JobWays, sides: Sequence[FrostSide]) -> EdgeOption | None:
@@ -161,9 +203,7 @@ def _shallow(plan: Plan, ways: JobWays, sides: Sequence[FrostSide]) -> EdgeOptio
     row = shallow_row(index)
     if row is None:
         words = f"Freezing index {index:.0f} F-days is {OUTSIDE_TABLE}."
-        return _row(
-            plan, ways, "shallow", "Shallow edge in foam", None, (0.0, 0.0), words, ("", ""), None, None, None, []
-        )
+        return _option(plan, ways, SHALLOW, Takes(None), words)
     slab = max(kind.thickness_mm for kind in plan.slab_types)
     depth = max(_needed(sides, row.depth_in * MM_PER_IN), slab)
     changed = with_edges(plan, sides, depth, None, None)
@@ -179,13 +219,13 @@ def _shallow(plan: Plan, ways: JobWays, sides: Sequence[FrostSide]) -> EdgeOptio
         inches += flat.walls_m2 * wing_foam + flat.corners_m2 * corner_foam
         area += flat.walls_m2 + flat.corners_m2
     words = _shallow_words(plan, row, depth, upright, wing_foam, corner_foam)
-    schools = ("Little digging, little concrete, a warm edge.", "Foam must stay covered and whole; only for heated buildings, and some termite regions forbid it.")  # fmt: skip
     sketch = _sketch(
         plan, sides, changed.kind(next(iter(changed.types))), depth, foam_mm=upright * MM_PER_IN,
         wing_mm=(row.wing_in or 0.0) * MM_PER_IN, wing_foam_mm=wing_foam * MM_PER_IN,
     )  # fmt: skip
     edits = edits_of(changed, upright * MM_PER_IN)
-    return _row(plan, ways, "shallow", "Shallow edge in foam", net, (area, inches), words, schools, None, sketch, flat, edits)  # fmt: skip
+    option = _option(plan, ways, SHALLOW, Takes(net, area, inches), words)
+    return replace(option, sketch=sketch, wings=flat, edits=edits)
 
 
 def _wings(plan: Plan, sides: Sequence[FrostSide], row: ShallowRow) -> Wings | None:
@@ -224,9 +264,8 @@ def _wall(plan: Plan, ways: JobWays, sides: Sequence[FrostSide], frost: float) -
         f"{say_depth(WALL_MM, plan.units)} wall on a {say_depth(FOOTING_WIDE_MM, plan.units)} × "
         f"{say_depth(FOOTING_DEEP_MM, plan.units)} footing on the frost line, the slab poured inside it later."
     )
-    schools = ("The wall is form and screed guide, and the slab can wait for a roof.", "Three pours and wall forms; more days on site.")  # fmt: skip
     sketch = _sketch(
         plan, sides, None, depth, bottom_width_mm=WALL_MM, run_per_rise=0.0, foam_mm=0.0,
         footing_wide_mm=FOOTING_WIDE_MM, footing_deep_mm=FOOTING_DEEP_MM,
     )  # fmt: skip
-    return _row(plan, ways, "wall", "Frost wall and slab", solid.net_m3 + footing, (0.0, 0.0), words, schools, True, sketch, None, [])  # fmt: skip
+    return replace(_option(plan, ways, WALL, Takes(solid.net_m3 + footing), words), meets=True, sketch=sketch)

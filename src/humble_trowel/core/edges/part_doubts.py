@@ -157,7 +157,7 @@ def _piles(plan: Plan, solid: Solid) -> list[Finding]:
             rows.append(finding("pile-cover", f"piles[{index}].at[{at}]", words, "Deepen the beam or pad over it, or cut the pile lower. The engineer decides."))  # fmt: skip
         if piles.head_down_mm < piles.least_above_mm - 0.5:
             words = f"{piles.name} end {say_depth(piles.head_down_mm, plan.units)} under the top; {say_depth(piles.least_above_mm, plan.units)} above them is asked."
-            rows.append(finding("pile-cover", f"piles[{index}].head_down_mm", words, "Section the piles lower. The engineer decides."))  # fmt: skip
+            rows.append(finding("pile-cover", f"piles[{index}].head_down_mm", words, "Cut the piles lower. The engineer decides."))  # fmt: skip
     return rows
 
 

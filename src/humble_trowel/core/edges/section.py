@@ -100,7 +100,7 @@ def _words(plan: Plan, solid: Solid, spans: Sequence[Span], ends: Sequence[Secti
     across = f"across {' and '.join(end.name for end in ends)}, " if ends else "in "
     looking = _way(math.degrees(math.atan2(b[0] - a[0], b[1] - a[1])) - 90.0)
     through = f"through {' and '.join(marks)}, " if marks else ""
-    return f"Section {across}{' and '.join(zones)}, {through}looking {looking}."
+    return f"Cut {across}{' and '.join(zones)}, {through}looking {looking}."
 
 
 def _way(bearing_deg: float) -> str:

@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from typing import NamedTuple
 
 from humble_trowel.core.edges.outside import outside_at
 from humble_trowel.core.edges.section_line import Span
@@ -69,7 +70,7 @@ def section_ends(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY, spans: S
         side = _side_at(plan, spot)
         if side is not None:
             top, bottom = (span.top0_mm, span.bottom0_mm) if first else (span.top1_mm, span.bottom1_mm)
-            ends.append(_end(plan, solid, ways, side, spot, (s, top, bottom), -1 if first else 1, (a, b)))
+            ends.append(_end(plan, solid, ways, side, Leaving(spot, s, top, bottom, -1 if first else 1), (a, b)))
     return ends
 
 
@@ -80,13 +81,20 @@ def _side_at(plan: Plan, spot: XY) -> int | None:
     return best[1] if best[0] < NEAR_MM else None
 
 
-def _end(
-    plan: Plan, solid: Solid, ways: JobWays, side: int, spot: XY, where: tuple[float, float, float], outward: int,
-    line: tuple[XY, XY],
-) -> SectionEnd:  # fmt: skip
+class Leaving(NamedTuple):
+    """Where the line leaves the slab: the spot, how far along the line, top and bottom there, and which way is out."""
+
+    spot: XY
+    s_mm: float
+    top_mm: float
+    bottom_mm: float
+    outward: int
+
+
+def _end(plan: Plan, solid: Solid, ways: JobWays, side: int, leaving: Leaving, line: tuple[XY, XY]) -> SectionEnd:
     ring = plan.outline or []
     p, q = ring[side], ring[(side + 1) % len(ring)]
-    s, top, bottom = where
+    spot, s, top, bottom, outward = leaving
     mark = next((edge.type for edge in plan.edges if side in (edge.sides or ())), None)
     kind = next((row for row in plan.edge_types if row.mark == mark), None)
     at = math.dist(p, spot)

@@ -41,18 +41,18 @@ def section_places(plan: Plan, cells: list[Cell], steps: list[list[XY]]) -> list
     for side, a in enumerate(ring):
         mark = of_side.get(side, "")
         deep = max(IN_MM, widths.get(mark, 0.0) * 1.45)
-        rows.append(_across("side", side, mark, side_name(side, n), a, ring[(side + 1) % n], OUT_MM, deep))
+        rows.append(_across("side", side, mark, side_name(side, n), (a, ring[(side + 1) % n]), (OUT_MM, deep)))
     for row, edge in enumerate(plan.edges):
         if edge.along is not None:
             a, b = (edge.along[0], edge.along[1]) if edge.grow == "left" else (edge.along[1], edge.along[0])
             deep = max(IN_MM, widths.get(edge.type, 0.0) * 1.45)
-            rows.append(_across("along", row, edge.type, f"line inside, {edge.type}", a, b, IN_MM, deep))
+            rows.append(_across("along", row, edge.type, f"line inside, {edge.type}", (a, b), (IN_MM, deep)))
     beams = {kind.mark: kind for kind in plan.beam_types}
     for row, beam in enumerate(plan.beams):
         kind = beams[beam.type]
         half = kind.width_mm / 2 + (kind.haunch_run_per_rise or 0.0) * max(0.0, kind.depth_mm - slab)
         longest = max(pairwise(beam.path), key=lambda leg: math.dist(*leg))
-        rows.append(_across("beam", row, beam.type, f"beam {beam.type}", *longest, half + 400, half + 400))
+        rows.append(_across("beam", row, beam.type, f"beam {beam.type}", longest, (half + 400, half + 400)))
     pads = {kind.mark: kind for kind in plan.pad_types}
     for row, pad in enumerate(plan.pads):
         size = max(pads[pad.type].width_mm or 0.0, pads[pad.type].diameter_mm or 0.0) / 2 + 450
@@ -67,14 +67,15 @@ def section_places(plan: Plan, cells: list[Cell], steps: list[list[XY]]) -> list
         rows.append(SectionPlace("recess", row, recess.name, recess.name, *ends))
     for row, line in enumerate(steps):
         longest = max(pairwise(line), key=lambda leg: math.dist(*leg))
-        rows.append(_across("step", row, "", "the step", *longest, 800.0, 800.0, 0.5))
+        rows.append(_across("step", row, "", "the step", longest, (800.0, 800.0), 0.5))
     return rows
 
 
 def _across(
-    kind: str, row: int, mark: str, name: str, a: XY, b: XY, out_mm: float, in_mm: float, share: float = CUT_AT
+    kind: str, row: int, mark: str, name: str, line: tuple[XY, XY], reach_mm: tuple[float, float], share: float = CUT_AT
 ) -> SectionPlace:
-    """A cut square to a line; the left of a-b is inside."""
+    """A section square to a line, the left of which is inside. reach_mm: how far out of it and into it."""
+    (a, b), (out_mm, in_mm) = line, reach_mm
     size = math.dist(a, b)
     nx, ny = -(b[1] - a[1]) / size, (b[0] - a[0]) / size
     mx, my = a[0] + share * (b[0] - a[0]), a[1] + share * (b[1] - a[1])

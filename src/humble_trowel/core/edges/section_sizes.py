@@ -64,13 +64,15 @@ def _slab_sizes(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[Section
         bottom = span.bottom0_mm + t * (span.bottom1_mm - span.bottom0_mm)
         cell = solid.cells[zone]
         typed = abs(top - bottom - cell.thickness_mm) < SAME_MM
-        rows.append(_size(plan, "slab", "thickness", cell.mark, top - bottom, (s, top), (s, bottom), typed))
+        rows.append(_size(plan, ("slab", "thickness", cell.mark), top - bottom, ((s, top), (s, bottom)), typed))
     return rows
 
 
 def _size(
-    plan: Plan, kind: str, key: str, mark: str, value: float, one: XY, two: XY, typed: bool, row: int = -1
+    plan: Plan, what: tuple[str, str, str], value: float, line: tuple[XY, XY], typed: bool, row: int = -1
 ) -> SectionSize:
+    """what: kind, key and mark of what is measured. line: from where to where. typed: whether it may be typed here."""
+    (kind, key, mark), (one, two) = what, line
     return SectionSize(kind, key, mark, row, value, say_depth(value, plan.units), *one, *two, typed)
 
 
@@ -93,8 +95,7 @@ def _part_sizes(plan: Plan, solid: Solid, number: int, own: Sequence[Span]) -> l
         else (first.s0_mm + last.s1_mm) / 2
     )
     rows.append(
-        _size(plan, part.kind, "depth", part.mark, deep, (at, max(first.top0_mm, last.top1_mm)), (at, low),
-              dip is None and abs(deep - (kind.depth_mm or 0.0)) < SAME_MM)
+        _size(plan, (part.kind, "depth", part.mark), deep, ((at, max(first.top0_mm, last.top1_mm)), (at, low)), dip is None and abs(deep - (kind.depth_mm or 0.0)) < SAME_MM)
     )  # fmt: skip
     key, said = {
         "edge": ("bottom_width", getattr(kind, "bottom_width_mm", None)),
@@ -102,7 +103,7 @@ def _part_sizes(plan: Plan, solid: Solid, number: int, own: Sequence[Span]) -> l
         "pad": _pad_width(kind, wide),
     }[part.kind]
     typed = said is not None and abs(said - wide) < SAME_MM
-    rows.append(_size(plan, part.kind, key, part.mark, wide, (first.s0_mm, low), (last.s1_mm, low), typed))
+    rows.append(_size(plan, (part.kind, key, part.mark), wide, ((first.s0_mm, low), (last.s1_mm, low)), typed))
     run = getattr(kind, "haunch_run_per_rise", None) or 0.0
     haunch = next((span for span in own if span.face == "haunch"), None)
     if haunch is not None and run:
@@ -141,7 +142,7 @@ def _recesses(plan: Plan, spans: Sequence[Span]) -> list[SectionSize]:
         s = own[0].s0_mm + (own[-1].s1_mm - own[0].s0_mm) * 0.5
         top = own[0].top0_mm
         one, two = (s, top + recess.depth_mm), (s, top)
-        rows.append(_size(plan, "recess", "depth", recess.name, recess.depth_mm, one, two, True, index))
+        rows.append(_size(plan, ("recess", "depth", recess.name), recess.depth_mm, (one, two), True, index))
     return rows
 
 
@@ -156,7 +157,7 @@ def _steps(plan: Plan, solid: Solid, spans: Sequence[Span]) -> list[SectionSize]
         high = max(one.top1_mm, two.top0_mm)
         typed = abs(plan.zones[low].drop_mm - abs(up)) < SAME_MM
         rows.append(
-            _size(plan, "step", "drop", name, abs(up), (one.s1_mm, high), (one.s1_mm, high - abs(up)), typed,
+            _size(plan, ("step", "drop", name), abs(up), ((one.s1_mm, high), (one.s1_mm, high - abs(up))), typed,
                   solid.cells[low].index)
         )  # fmt: skip
     return rows

@@ -220,7 +220,7 @@ def _over_existing(plan: Plan, cells: list[Cell]) -> list[Finding]:
                         "overhang-fouls",
                         f"existing[{index}]",
                         words,
-                        "Section it back, or leave an opening; a lip of concrete over it breaks off.",
+                        "Cut it back, or leave an opening; a lip of concrete over it breaks off.",
                     )
                 )
     return rows

@@ -190,7 +190,9 @@ def _parted(
     left_runs, left_boards = list(range(len(runs))), list(range(len(boards)))
     chains: list[Chain] = []
     for some_runs, some_boards in ((1, 1), (2, 1), (1, 2), (3, 1), (2, 2)):
-        while (found := _small(runs, boards, left_runs, left_boards, some_runs, some_boards, kerf, slack)) is not None:
+        while (
+            found := _small(runs, boards, (left_runs, some_runs), (left_boards, some_boards), kerf, slack)
+        ) is not None:
             waste, members, group = found
             laid = lay_chain([runs[i] for i in members], [boards[b][0] for b in group], kerf, least)
             if laid is None:
@@ -211,18 +213,16 @@ def _parted(
 def _small(
     runs: Sequence[float],
     boards: Sequence[tuple[float, bool, int]],
-    left_runs: Sequence[int],
-    left_boards: Sequence[int],
-    some_runs: int,
-    some_boards: int,
+    some_runs: tuple[Sequence[int], int],
+    some_boards: tuple[Sequence[int], int],
     kerf: float,
     slack: float,
 ) -> tuple[float, tuple[int, ...], tuple[int, ...]] | None:
-    """The group of so many runs and boards that wastes least, within the slack there is."""
+    """The group of so many of these runs and boards that wastes least, within the slack there is."""
     best: tuple[float, tuple[int, ...], tuple[int, ...]] | None = None
-    for members in islice(combinations(left_runs, some_runs), 2000):
-        need = sum(runs[i] for i in members) + kerf * (some_runs - 1)
-        for group in islice(combinations(left_boards, some_boards), 400):
+    for members in islice(combinations(*some_runs), 2000):
+        need = sum(runs[i] for i in members) + kerf * (some_runs[1] - 1)
+        for group in islice(combinations(*some_boards), 400):
             waste = sum(boards[b][0] for b in group) - need
             if 0 <= waste <= slack and (best is None or waste < best[0] - 1e-9):
                 best = (waste, members, group)

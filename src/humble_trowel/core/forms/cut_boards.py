@@ -3,14 +3,15 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from functools import partial
 
 from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.forms.board_plan import BoardPlan, plan_boards
-from humble_trowel.core.forms.cover import Buy
+from humble_trowel.core.forms.cover import Buy, UsedBoard
 from humble_trowel.core.forms.crew_boards import plan_by_crew, reason_of
 from humble_trowel.core.forms.form_plan import FormPlan
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
@@ -77,15 +78,36 @@ class _Run:
     name: str
 
 
+@dataclass
+class _Sums:
+    """What all boards of a job come to, mark by mark."""
+
+    cost_cents: int = 0
+    bound_cents: int = 0
+    bought_mm: float = 0.0
+    bound_mm: float = 0.0
+    splices: int = 0
+    saved_cents: int = 0  # by least money, where the crew's rule is taken
+    more_splices: int = 0
+
+    def add(self, taken: BoardPlan, money: BoardPlan | None) -> None:
+        self.cost_cents += taken.cost_cents
+        self.bound_cents += taken.bound_cents
+        self.bought_mm += taken.bought_mm
+        self.bound_mm += taken.bound_mm
+        self.splices += taken.splices
+        if money is not None and money is not taken:
+            self.saved_cents += taken.cost_cents - money.cost_cents
+            self.more_splices += money.splices - taken.splices
+
+
 @answers("The cut plan")
 def cut_boards(plan: Plan, forms: FormPlan, ways: JobWays) -> CutPlanOfJob:
     """Boards and their cuts for all forms of a job."""
-    own = ways.forms
+    own, sums = ways.forms, _Sums()
     boards: list[CutBoard] = []
     doubts: list[Finding] = []
-    cost = bound_cents = splices = saved = more = 0
     counts: dict[str, int] = {}
-    bought = bound_mm = 0.0
     by_mark = _runs(plan, forms)
     for at, (mark, runs) in enumerate(by_mark.items()):
         tick(at / len(by_mark))
@@ -100,36 +122,33 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: JobWays) -> CutPlanOfJob:
         found = crew or money
         if found is None:
             words = f"No boards of {mark} make these runs with pieces of {say_length(own.min_piece_mm, plan.units)} or more."
-            doubts.append(
-                finding("no-cut-plan", "forms", words, "Add a stock length in Ways, or allow shorter pieces.", "ways")
-            )
+            remedy = "Add a stock length in Ways, or allow shorter pieces."
+            doubts.append(finding("no-cut-plan", "forms", words, remedy, "ways"))
             continue
         names = _keys(runs, [piece for board in found.boards for piece in board.pieces], counts)
         why = [_reason(plan, found, run, row.mm, found is crew) for run, row in enumerate(runs)]
-        saved += found.cost_cents - money.cost_cents if money and crew else 0
-        more += money.splices - found.splices if money and crew else 0
-        for board in found.boards:
-            used = math.fsum(mm for _, _, mm in board.pieces) + own.kerf_mm * (len(board.pieces) - 1)
-            left = max(0.0, board.mm - used)
-            pieces = [
-                _piece(plan, runs, piece, names, own, left if piece is board.pieces[-1] else 0.0, why)
-                for piece in board.pieces
-            ]
-            boards.append(
-                CutBoard(mark, board.mm, say_length(board.mm, plan.units), board.on_hand, board.price_cents, pieces, left,
-                         say_length(left, plan.units))
-            )  # fmt: skip
-        cost += found.cost_cents
-        bound_cents += found.bound_cents
-        bought += found.bought_mm
-        bound_mm += found.bound_mm
-        splices += found.splices
-    proven = cost <= bound_cents
+        piece = partial(_piece, plan, runs, names, own, why)
+        boards += [_board(plan, own, mark, board, piece) for board in found.boards]
+        sums.add(found, money)
+    proven = sums.cost_cents <= sums.bound_cents
     return CutPlanOfJob(
-        boards=boards, buy=_shopping(boards), waste_mm=math.fsum(board.left_mm for board in boards), bought_mm=bought,
-        bound_mm=bound_mm, cost_cents=cost, bound_cents=bound_cents, cost_text=f"{cost / 100:,.2f}", splices=splices,
-        cleats=splices, proven=proven,
-        verdict=_verdict(boards, splices, proven, cost, bound_cents, own.buy, saved, more), findings=doubts,
+        boards=boards, buy=_shopping(boards), waste_mm=math.fsum(board.left_mm for board in boards),
+        bought_mm=sums.bought_mm, bound_mm=sums.bound_mm, cost_cents=sums.cost_cents, bound_cents=sums.bound_cents,
+        cost_text=f"{sums.cost_cents / 100:,.2f}", splices=sums.splices, cleats=sums.splices, proven=proven,
+        verdict=_verdict(boards, sums, proven, own.buy), findings=doubts,
+    )  # fmt: skip
+
+
+Piecing = Callable[[tuple[int, float, float], float], CutPiece]
+
+
+def _board(plan: Plan, own: FormWays, mark: str, board: UsedBoard, piece: Piecing) -> CutBoard:
+    used = math.fsum(mm for _, _, mm in board.pieces) + own.kerf_mm * (len(board.pieces) - 1)
+    left = max(0.0, board.mm - used)
+    pieces = [piece(one, left if one is board.pieces[-1] else 0.0) for one in board.pieces]
+    return CutBoard(
+        mark=mark, mm=board.mm, text=say_length(board.mm, plan.units), on_hand=board.on_hand,
+        price_cents=board.price_cents, pieces=pieces, left_mm=left, left_text=say_length(left, plan.units),
     )  # fmt: skip
 
 
@@ -167,14 +186,9 @@ def _keys(
 
 
 def _piece(
-    plan: Plan,
-    runs: Sequence[_Run],
-    piece: tuple[int, float, float],
-    keys: dict[tuple[int, float], str],
-    ways: FormWays,
-    left: float,
-    why: Sequence[str],
-) -> CutPiece:
+    plan: Plan, runs: Sequence[_Run], keys: dict[tuple[int, float], str], ways: FormWays, why: Sequence[str],
+    piece: tuple[int, float, float], left: float,
+) -> CutPiece:  # fmt: skip
     row, at, mm = piece
     run = runs[row]
     ends = at + mm >= run.mm - 0.5
@@ -220,23 +234,14 @@ def _shopping(boards: Sequence[CutBoard]) -> list[str]:
     ]
 
 
-def _verdict(
-    boards: Sequence[CutBoard], splices: int, proven: bool, cost: int, bound: int, way: str, saved: int, more: int
-) -> str:
+def _verdict(boards: Sequence[CutBoard], sums: _Sums, proven: bool, way: str) -> str:
     bought = sum(not board.on_hand for board in boards)
-    spliced = f"{splices} {'splice' if splices == 1 else 'splices'}"
+    spliced = f"{sums.splices} {'splice' if sums.splices == 1 else 'splices'}"
+    money = f" for {sums.cost_cents / 100:,.2f}" if sums.cost_cents else ""
+    bare = f"Buy {bought} boards{money}, {spliced}." if bought else f"All from boards on hand, {spliced}."
     if way == "crew":
-        other = (
-            f" By least money: {saved / 100:,.2f} less and {more} more {'splice' if more == 1 else 'splices'}."
-            if saved > 0
-            else ""
-        )
-        bare = (
-            f"Buy {bought} boards{f' for {cost / 100:,.2f}' if cost else ''}, {spliced}."
-            if bought
-            else f"All from boards on hand, {spliced}."
-        )
+        more = f"{sums.more_splices} more {'splice' if sums.more_splices == 1 else 'splices'}"
+        other = f" By least money: {sums.saved_cents / 100:,.2f} less and {more}." if sums.saved_cents > 0 else ""
         return f"{bare} One size a side, fewest splices, then money.{other}"
-    least = "No plan costs less." if proven else f"No plan costs less than {bound / 100:,.2f}."
-    money = f" for {cost / 100:,.2f}" if cost else ""
-    return f"Buy {bought} boards{money}, {spliced}. {least}" if bought else f"All from boards on hand, {spliced}."
+    least = "No plan costs less." if proven else f"No plan costs less than {sums.bound_cents / 100:,.2f}."
+    return f"{bare} {least}" if bought else bare

@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from typing import NamedTuple
 
 from humble_trowel.core.forms.exposed import LEAST_MM, Reach, Station, above_ground, reaches, stations
 from humble_trowel.core.forms.heights import SLACK_MM, Stack, choose
@@ -100,7 +101,7 @@ def side_form(
         return _bare(side, name, "The ground outside comes up to the slab's top.", spots, row)
     if not open_parts or (kind in ("against-wall", "dowelled") and not against):
         return _bare(side, name, f"Against {against}." if against else "Against what stands there.", spots, row)
-    return _formed(plan, side, name, row or FormRow(sides=[side]), open_parts, against, spots, ways, arc)
+    return _formed(plan, side, row or FormRow(sides=[side]), Open(open_parts, against, spots), ways, arc)
 
 
 def _bare(side: int, name: str, why: str, spots: list[Station], row: FormRow | None) -> SideForm:
@@ -115,17 +116,17 @@ def _bare(side: int, name: str, why: str, spots: list[Station], row: FormRow | N
     )  # fmt: skip
 
 
-def _formed(
-    plan: Plan,
-    side: int,
-    name: str,
-    row: FormRow,
-    parts: list[Reach],
-    against: str,
-    spots: list[Station],
-    ways: FormWays,
-    arc: Arc | None,
-) -> SideForm:
+class Open(NamedTuple):
+    """What of a side is to be formed: its parts, what stands against the others, and how high it is where."""
+
+    parts: list[Reach]
+    against: str
+    spots: list[Station]
+
+
+def _formed(plan: Plan, side: int, row: FormRow, what: Open, ways: FormWays, arc: Arc | None) -> SideForm:
+    parts, against, spots = what
+    name = side_name(side, len(plan.outline or ()))
     high = max(spot.height_mm for spot in spots)
     stack = _stack(high, row, ways, arc is not None)
     panel = row.build == "panel" or (stack is None and arc is None)

@@ -72,7 +72,7 @@ def moments(ring: Sequence[XY]) -> tuple[float, float, float]:
 
 
 def cut(ring: Sequence[XY], values: Sequence[float]) -> tuple[Ring, Ring]:
-    """Section along the line where a linear function is 0, given its values at the corners: (at or above 0, below)."""
+    """Cut along the line where a linear function is 0, given its values at the corners: (at or above 0, below)."""
     above: Ring = []
     below: Ring = []
     last, last_value = ring[-1], values[-1]

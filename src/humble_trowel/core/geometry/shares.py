@@ -242,7 +242,7 @@ def clip_to(shape: BaseGeometry, region: BaseGeometry) -> list[BaseGeometry]:
 
 
 def split(ring: Ring, plane: Plane) -> tuple[Ring, Ring]:
-    """Section a ring where `plane` is 0: (where it is above 0, the rest)."""
+    """Cut a ring where `plane` is 0: (where it is above 0, the rest)."""
     at_0, per_x, per_y = plane
     values = [at_0 + per_x * x + per_y * y for x, y in ring]
     if max(values) <= EVEN_MM:

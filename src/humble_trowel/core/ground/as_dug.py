@@ -60,16 +60,16 @@ def dug_runs(plan: Plan, solid: Solid, dug: Sequence[AsDug]) -> list[DugRun]:
         if edge.along is not None:
             spots = [(sum(map(_size, own[:k])), run) for k, run in enumerate(own)]
             said = next((d.stations for d in reversed(dug) if d.row == edge.id), None)
-            rows.append(_run(plan, solid, row, None, f"{edge.type} line inside", spots, said, bucket))
+            rows.append(_run(plan, solid, (row, None, f"{edge.type} line inside"), spots, said, bucket))
             continue
         for side, run in zip(edge.sides or (), own, strict=True):
             said = next((d.stations for d in reversed(dug) if d.side == plan.corner_ids[side]), None)
-            rows.append(_run(plan, solid, row, side, side_name(side, n), [(0.0, run)], said, bucket))
+            rows.append(_run(plan, solid, (row, side, side_name(side, n)), [(0.0, run)], said, bucket))
     for beam, line in enumerate(plan.beams):
         own = beam_runs(plan, beam)
         spots = [(sum(map(_size, own[:k])), run) for k, run in enumerate(own)]
         said = next((d.stations for d in reversed(dug) if d.beam == line.id), None)
-        found = _run(plan, solid, -1, None, f"beam {beam + 1}, {line.type}", spots, said, bucket)
+        found = _run(plan, solid, (-1, None, f"beam {beam + 1}, {line.type}"), spots, said, bucket)
         rows.append(replace(found, beam=beam))
     return rows
 
@@ -90,9 +90,11 @@ def _size(run: Run) -> float:
 
 
 def _run(
-    plan: Plan, solid: Solid, row: int, side: int | None, name: str, runs: list[tuple[float, Run]],
+    plan: Plan, solid: Solid, which: tuple[int, int | None, str], runs: list[tuple[float, Run]],
     said: list[DugStation] | None, bucket: float | None,
 ) -> DugRun:  # fmt: skip
+    """which: row of `edges`, side and name."""
+    row, side, name = which
     kind = runs[0][1].kind
     length = sum(_size(run) for _, run in runs)
     planned = extra = 0.0

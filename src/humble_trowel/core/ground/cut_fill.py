@@ -1,4 +1,4 @@
-"""Section and fill between the surface through the shots and the design, exact: clipped to the region and split at 0."""
+"""Cut and fill between the surface through the shots and the design, exact: clipped to the region and split at 0."""
 
 from __future__ import annotations
 

@@ -121,7 +121,7 @@ def concrete_shots(shots: ShotsOn) -> list[LayerShots]:
 
 
 def zone_errors(taken: Sequence[LayerShots]) -> dict[int, CutFill]:
-    """Section and fill by zone from the first layer that has it."""
+    """Cut and fill by zone from the first layer that has it."""
     rows: dict[int, CutFill] = {}
     for layer in taken:
         for index, row in layer.by_zone.items():
@@ -173,7 +173,7 @@ def parts_as_dug(
         m3 = solid.slab_m3(cell)
         error = errors.get(cell.index)
         shot = None if error is None else m3 + error.fill_m3 - error.cut_m3
-        rows.append(_part(plan, f"{cell.name} slab", "slab", cell.mark, cell.name, m3, None, shot, cents))
+        rows.append(_part(plan, (f"{cell.name} slab", "slab", cell.mark, cell.name), m3, None, shot, cents))
     for part in ledger(plan, solid):
         if part.kind == "slab":
             continue
@@ -181,24 +181,17 @@ def parts_as_dug(
         own += [run for run in dug if run.beam is not None and part.kind == "beam" and first + run.beam in part.numbers]
         known = any(run.measured or run.extra_m3 for run in own)
         as_dug = part.m3 + sum(run.extra_m3 for run in own) if known else None
-        rows.append(_part(plan, part.part, part.kind, part.mark, None, part.m3, as_dug, None, cents))
+        rows.append(_part(plan, (part.part, part.kind, part.mark, None), part.m3, as_dug, None, cents))
     return rows
 
 
 def _part(
-    plan: Plan,
-    name: str,
-    kind: str,
-    mark: str,
-    zone: str | None,
-    m3: float,
-    dug: float | None,
-    shot: float | None,
-    cents: int,
+    plan: Plan, what: tuple[str, str, str, str | None], m3: float, dug: float | None, shot: float | None, cents: int
 ) -> PartAsDug:
+    """what: name, kind, mark and zone. cents: of a m3 of concrete."""
     extra = (dug if dug is not None else shot if shot is not None else m3) - m3
     texts = [format_volume(v, plan.units) if v is not None else "" for v in (m3, dug, shot)]
-    return PartAsDug(name, kind, mark, zone, m3, dug, shot, round(extra * cents), *texts)
+    return PartAsDug(*what, m3, dug, shot, round(extra * cents), *texts)
 
 
 def _dig(plan: Plan, solid: Solid, rod: Sequence[RodRow]) -> list[Dig]:

@@ -101,7 +101,6 @@ def _alike(one: Move, other: Move, step_mm: float) -> bool:
 
 
 def doubt_of(
-    whole: Fit,
     used: Fit,
     left_out: int | None,
     taped: Taped,

@@ -80,7 +80,7 @@ def square(
     left_out = _suspect(whole, sigma_mm) if distrust else None
     measures = [m for row, m in enumerate(taped.measures) if row != left_out]
     used = whole if left_out is None else fit(design, taped.hold, measures)
-    moves = _moves(ring, taped.hold, design, used, angle, units, sigma_mm, tolerance_mm)
+    moves = _moves(ring, taped.hold[0], used, angle, units, (sigma_mm, tolerance_mm))
     misfit = math.sqrt(float(used.v_mm @ used.v_mm) / max(1, len(measures)))
     suspect = None if left_out is None else taped.measures[left_out]
     sigma0 = math.sqrt(float(used.v_mm @ used.v_mm) / used.redundancy) / sigma_mm if used.redundancy > 0 else None
@@ -92,7 +92,7 @@ def square(
         inside=inside,
         verdict="",
         acts=[] if blunder else acts_of(moves, len(ring), units, taped.hold, tolerance_mm),
-        doubt=doubt_of(whole, used, left_out, taped, blunder, advice, len(ring), units),
+        doubt=doubt_of(used, left_out, taped, blunder, advice, len(ring), units),
         misfit_mm=misfit,
         redundancy=used.redundancy,
         sigma0=sigma0,
@@ -152,15 +152,10 @@ def _suspect(found: Fit, sigma_mm: float) -> int | None:
 
 
 def _moves(
-    ring: Sequence[XY],
-    hold: tuple[int, int],
-    design: Array,
-    found: Fit,
-    angle: float,
-    units: Units,
-    sigma_mm: float,
-    tolerance_mm: float,
+    ring: Sequence[XY], held: int, found: Fit, angle: float, units: Units, limits: tuple[float, float]
 ) -> list[Move]:
+    """held: the corner that stays. limits: the tape's accuracy and the crew's tolerance, mm."""
+    design, (sigma_mm, tolerance_mm) = np.array(ring), limits
     loose = np.abs(found.free).sum(axis=1).reshape(-1, 2).sum(axis=1) > 1e-6
     moves = []
     for corner, (dx, dy) in enumerate((design - found.laid_mm) @ _turn(angle)):
@@ -169,7 +164,7 @@ def _moves(
         spread = found.cov[2 * corner, 2 * corner] + found.cov[2 * corner + 1, 2 * corner + 1]
         size = math.hypot(dx, dy)
         inside = size <= tolerance_mm + 1e-9
-        words = move_words(ring, corner, (float(dx), float(dy)), corner == hold[0], inside, units)
+        words = move_words(ring, corner, (float(dx), float(dy)), corner == held, inside, units)
         moves.append(Move(corner, float(dx), float(dy), size, words, inside, sigma_mm * math.sqrt(max(spread, 0))))
     return moves
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from typing import NamedTuple
 
 import shapely
 from shapely.geometry import LineString, Point, Polygon
@@ -52,14 +53,14 @@ def string_lines(plan: Plan, baseline: Baseline, profile_mm: float) -> list[Stri
     """One string for each line of sides; chords of a rounded corner get none."""
     ring = list(plan.outline or [])
     outline = Polygon(ring)
-    standing = [(row, Polygon(row.polygon)) for row in plan.existing]
+    site = Site(ring, outline, [(row, Polygon(row.polygon)) for row in plan.existing], baseline)
     lines = []
     for sides in _in_line(ring):
         a, b = _ends(ring, sides)
         if math.dist(a, b) < SHORTEST_MM and len(ring) > 8:
             continue
-        start = _nail(ring, outline, standing, baseline, b, a, profile_mm, plan.units)
-        end = _nail(ring, outline, standing, baseline, a, b, profile_mm, plan.units)
+        start = _nail(site, b, a, profile_mm, plan.units)
+        end = _nail(site, a, b, profile_mm, plan.units)
         names = ", ".join(side_name(side, len(ring)) for side in sides)
         span = math.hypot(end.x_mm - start.x_mm, end.y_mm - start.y_mm)
         lines.append(StringLine(names, sides, start, end, span))
@@ -95,16 +96,17 @@ def _ends(ring: Sequence[XY], sides: Sequence[int]) -> tuple[XY, XY]:
     return spots[along.index(min(along))], spots[along.index(max(along))]
 
 
-def _nail(
-    ring: Sequence[XY],
-    outline: Polygon,
-    standing: Sequence[tuple[Existing, Polygon]],
-    baseline: Baseline,
-    inner: XY,
-    corner: XY,
-    profile_mm: float,
-    units: Units,
-) -> Nail:
+class Site(NamedTuple):
+    """Where strings go: the outline, what stands beside it, and what everything is measured from."""
+
+    ring: Sequence[XY]
+    outline: Polygon
+    standing: Sequence[tuple[Existing, Polygon]]
+    baseline: Baseline
+
+
+def _nail(site: Site, inner: XY, corner: XY, profile_mm: float, units: Units) -> Nail:
+    ring, outline, standing, baseline = site
     size = math.dist(inner, corner)
     ux, uy = (corner[0] - inner[0]) / size, (corner[1] - inner[1]) / size
     out = _clear_of(outline, corner, (ux, uy), profile_mm)

@@ -35,7 +35,7 @@ def part_rows(plan: Plan, solid: Solid) -> list[LedgerPart]:
             )
             working = _beam_sum(plan, solid, beam_type, numbers, m3, name) or part_table(plan, solid, numbers, name, m3)
             path = plan.beams[solid.parts[numbers[0]].row].path
-            rows.append(_row(plan, name, "beam", beam_type.mark, m3, _along(path, 0.42), working, numbers))
+            rows.append(_row(plan, (name, "beam", beam_type.mark), m3, _along(path, 0.42), working, numbers))
     for pad_type in plan.pad_types:
         if numbers := _numbers(solid, "pad", pad_type.mark):
             m3 = sum(solid.added_m3.get(number, 0.0) for number in numbers)
@@ -44,7 +44,7 @@ def part_rows(plan: Plan, solid: Solid) -> list[LedgerPart]:
             )
             working = _pad_sum(plan, solid, pad_type, numbers, m3, name) or part_table(plan, solid, numbers, name, m3)
             at = plan.pads[solid.parts[numbers[0]].row].at
-            rows.append(_row(plan, name, "pad", pad_type.mark, m3, at, working, numbers))
+            rows.append(_row(plan, (name, "pad", pad_type.mark), m3, at, working, numbers))
     for number, part in enumerate(solid.parts):
         if part.kind == "recess":
             recess = plan.recesses[part.row]
@@ -54,7 +54,7 @@ def part_rows(plan: Plan, solid: Solid) -> list[LedgerPart]:
             working = _recess_sum(plan, solid, recess, m3)
             dips = recess.keeps_thickness and abs(m3) < 1e-9
             name = f"{recess.name}, the slab dips" if dips else f"{recess.name}, taken out"
-            row = _row(plan, name, "recess", recess.name, m3, at, working, (number,))
+            row = _row(plan, (name, "recess", recess.name), m3, at, working, (number,))
             rows.append(replace(row, text="0", how="nothing changes") if dips else row)
     return rows
 
@@ -64,8 +64,10 @@ def _numbers(solid: Solid, kind: PartKind, mark: str) -> tuple[int, ...]:
 
 
 def _row(
-    plan: Plan, name: str, kind: str, mark: str, m3: float, at: XY, working: Working, numbers: tuple[int, ...]
+    plan: Plan, what: tuple[str, str, str], m3: float, at: XY, working: Working, numbers: tuple[int, ...]
 ) -> LedgerPart:
+    """what: name, kind and mark."""
+    name, kind, mark = what
     how = short_sum(working)
     if len(how) > 40:
         how = f"{len(working.inputs) // 2} areas × their depths"
