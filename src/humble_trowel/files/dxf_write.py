@@ -9,6 +9,7 @@ from typing import Any
 
 from humble_trowel.core.forms.form_plan import FormPlan
 from humble_trowel.core.geometry.polygon import XY, outward
+from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.lines.setting_out import SetOutSheet
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.units import Units, say_length
@@ -78,7 +79,7 @@ def form_boards(ring: Sequence[XY], forms: FormPlan, thick_mm: float = 38.1) -> 
     for side in forms.sides:
         if not side.formed:
             continue
-        a, b = ring[side.side], ring[(side.side + 1) % len(ring)]
+        a, b = side_of(ring, side.side)
         size = math.dist(a, b)
         ux, uy = (b[0] - a[0]) / size, (b[1] - a[1]) / size
         out = (uy * thick_mm, -ux * thick_mm)

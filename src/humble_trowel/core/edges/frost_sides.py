@@ -10,6 +10,7 @@ import shapely
 from humble_trowel.core.edges.outside import outside_at, stations_of, undisturbed_mm
 from humble_trowel.core.forms.exposed import reaches
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan, side_name
 
@@ -60,7 +61,7 @@ def _open(plan: Plan, side: int) -> bool:
 
 def _side(plan: Plan, cells: list[Cell], side: int, mark: str | None, depth: float) -> FrostSide:
     ring = plan.outline or []
-    a, b = ring[side], ring[(side + 1) % len(ring)]
+    a, b = side_of(ring, side)
     frost = plan.site.frost_depth_mm
     rows = []
     in_ground: list[float | None] = []

@@ -6,6 +6,7 @@ import math
 from dataclasses import dataclass
 from itertools import pairwise
 
+from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.plan.document import FormRow, Plan
 
 
@@ -43,7 +44,7 @@ def undisturbed_mm(plan: Plan, outside: Outside) -> float | None:
 def stations_of(plan: Plan, side: int) -> list[float]:
     """Distances along a side between which ground and top run straight: its ends and the levels typed."""
     ring = plan.outline or []
-    size = math.dist(ring[side], ring[(side + 1) % len(ring)])
+    size = math.dist(*side_of(ring, side))
     row = next((row for row in plan.forms if side in row.sides), None)
     return sorted({0.0, size, *(spot.at_mm for spot in (row.ground if row else []) if 0 < spot.at_mm < size)})
 

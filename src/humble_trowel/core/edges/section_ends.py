@@ -12,7 +12,7 @@ from humble_trowel.core.edges.section_line import Span
 from humble_trowel.core.forms.exposed import reaches
 from humble_trowel.core.forms.side_form import SideForm, side_form
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.ring import distance_to_side
+from humble_trowel.core.geometry.ring import distance_to_side, side_of
 from humble_trowel.core.geometry.rounds import find_arcs
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.plan.document import Existing, Plan, side_name
@@ -93,7 +93,7 @@ class Leaving(NamedTuple):
 
 def _end(plan: Plan, solid: Solid, ways: JobWays, side: int, leaving: Leaving, line: tuple[XY, XY]) -> SectionEnd:
     ring = plan.outline or []
-    p, q = ring[side], ring[(side + 1) % len(ring)]
+    p, q = side_of(ring, side)
     spot, s, top, bottom, outward = leaving
     mark = next((edge.type for edge in plan.edges if side in (edge.sides or ())), None)
     kind = next((row for row in plan.edge_types if row.mark == mark), None)

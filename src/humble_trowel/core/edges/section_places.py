@@ -9,6 +9,7 @@ from itertools import pairwise
 from shapely.geometry import Polygon
 
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.geometry.strips import strip_width_mm
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan, side_name
@@ -38,10 +39,10 @@ def section_places(plan: Plan, cells: list[Cell], steps: list[list[XY]]) -> list
     of_side = {side: edge.type for edge in plan.edges for side in edge.sides or ()}
     widths = {row.mark: strip_width_mm(row, slab) if row.kind == "thickened" else 0.0 for row in plan.edge_types}
     rows = []
-    for side, a in enumerate(ring):
+    for side in range(n):
         mark = of_side.get(side, "")
         deep = max(IN_MM, widths.get(mark, 0.0) * 1.45)
-        rows.append(_across("side", side, mark, side_name(side, n), (a, ring[(side + 1) % n]), (OUT_MM, deep)))
+        rows.append(_across("side", side, mark, side_name(side, n), side_of(ring, side), (OUT_MM, deep)))
     for row, edge in enumerate(plan.edges):
         if edge.along is not None:
             a, b = (edge.along[0], edge.along[1]) if edge.grow == "left" else (edge.along[1], edge.along[0])

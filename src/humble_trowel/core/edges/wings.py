@@ -16,6 +16,7 @@ from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.overlay import GRID_MM, less
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import around, side_of
 
 SMALL_RAD = 1e-6
 
@@ -37,7 +38,7 @@ def wings(ring: list[XY], sides: Sequence[int], wing_mm: float, corner_mm: float
     outline = Polygon(ring)
     along, corners = [], []
     for side in sides:
-        a, b = ring[side], ring[(side + 1) % n]
+        a, b = side_of(ring, side)
         along.append(_strip(a, b, 0.0, math.dist(a, b), wing_mm))
         size = math.dist(a, b)
         for at_end, corner, other in ((False, side, (side - 1) % n), (True, (side + 1) % n, (side + 1) % n)):
@@ -61,13 +62,13 @@ def _strip(a: XY, b: XY, low: float, high: float, wide: float) -> Polygon:
 
 
 def _convex(ring: list[XY], corner: int) -> bool:
-    a, p, b = ring[corner - 1], ring[corner], ring[(corner + 1) % len(ring)]
+    a, p, b = around(ring, corner)
     return (p[0] - a[0]) * (b[1] - p[1]) - (p[1] - a[1]) * (b[0] - p[0]) > SMALL_RAD * math.dist(a, p) * math.dist(p, b)
 
 
 def _kite(ring: list[XY], corner: int, wide: float) -> Polygon:
     """The outer square (kite) between the strips of both sides."""
-    a, p, b = ring[corner - 1], ring[corner], ring[(corner + 1) % len(ring)]
+    a, p, b = around(ring, corner)
     one, two = math.dist(a, p), math.dist(p, b)
     n1 = ((p[1] - a[1]) / one, -(p[0] - a[0]) / one)
     n2 = ((b[1] - p[1]) / two, -(b[0] - p[0]) / two)

@@ -27,7 +27,7 @@ def same_corners(plan: Plan, ring: Sequence[XY]) -> Plan:
         raise EditError("That turns the outline inside out.")
 
     def moved(spot: XY) -> XY:
-        return _moved(spot, old, new)
+        return _carried(spot, old, new)
 
     zones = [
         zone if zone.polygon is None else zone.model_copy(update={"polygon": [moved(spot) for spot in zone.polygon]})
@@ -102,7 +102,7 @@ def came_from(plan: Plan, ring: Sequence[XY], corner_ids: Sequence[str]) -> dict
     return found
 
 
-def _moved(spot: XY, old: list[XY], new: list[XY]) -> XY:
+def _carried(spot: XY, old: list[XY], new: list[XY]) -> XY:
     for before, after in zip(old, new, strict=True):
         if math.dist(before, spot) <= SNAP_MM:
             return after

@@ -39,7 +39,7 @@ def parts_on_outline(before: Plan, after: Plan) -> Plan:
     ]
 
     def moved(path: Sequence[XY]) -> list[XY]:
-        return [_moved(spot, old, new, sides) for spot in path] if same else list(path)
+        return [_carried_near(spot, old, new, sides) for spot in path] if same else list(path)
 
     outline = Polygon(new)
     if not outline.is_valid:
@@ -70,7 +70,7 @@ def _touches(outline: BaseGeometry, shape: BaseGeometry) -> bool:
     return float((shape if outline.covers(shape) else shape.intersection(outline)).area) > 1.0
 
 
-def _moved(spot: XY, old: Sequence[XY], new: Sequence[XY], sides: Sequence[tuple[int, Box]]) -> XY:
+def _carried_near(spot: XY, old: Sequence[XY], new: Sequence[XY], sides: Sequence[tuple[int, Box]]) -> XY:
     """A corner goes where its corner went; a point on a side keeps its share of the side."""
     for was, now in zip(old, new, strict=True):
         if abs(was[0] - spot[0]) <= SNAP_MM and math.dist(was, spot) <= SNAP_MM:

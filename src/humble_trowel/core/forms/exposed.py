@@ -10,6 +10,7 @@ from itertools import pairwise
 from shapely.geometry import LineString, Point, Polygon
 
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import FormRow, Plan
 
@@ -52,7 +53,7 @@ class Reach:
 def reaches(plan: Plan, side: int) -> list[Reach]:
     """The side cut where something existing touches it."""
     ring = list(plan.outline or [])
-    a, b = ring[side], ring[(side + 1) % len(ring)]
+    a, b = side_of(ring, side)
     size = math.dist(a, b)
     line = LineString([a, b])
     taken: list[tuple[float, float, str]] = []
@@ -89,7 +90,7 @@ def stations(plan: Plan, cells: Sequence[Cell], side: int, row: FormRow | None, 
     deep_mm: depth of concrete at the edge, the height where no ground level is given (the whole edge is formed).
     """
     ring = list(plan.outline or [])
-    a, b = ring[side], ring[(side + 1) % len(ring)]
+    a, b = side_of(ring, side)
     size = math.dist(a, b)
     ground = list(row.ground) if row else []
     marks = {0.0, size, *(spot.at_mm for spot in ground if 0 < spot.at_mm < size)}

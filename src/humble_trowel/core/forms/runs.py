@@ -5,7 +5,8 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 
-from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import angle_at
 from humble_trowel.core.plan.form_ways import CornerWay
 
 
@@ -16,7 +17,7 @@ def corner_extra_mm(ring: Sequence[XY], corner: int, thick_mm: float, way: Corne
     corner, - at a re-entrant one. butt: flush at convex corners, - at re-entrant ones. Oblique corners go by the
     half angle: t / tan(angle / 2) at most 3 t (LOW, ask the crew).
     """
-    angle = corner_angle_rad(ring[corner - 1], ring[corner], ring[(corner + 1) % len(ring)])
+    angle = angle_at(ring, corner)
     if abs(angle - math.pi) < 0.02:
         return 0.0
     convex = angle < math.pi

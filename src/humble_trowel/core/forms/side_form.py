@@ -12,6 +12,7 @@ from humble_trowel.core.forms.heights import SLACK_MM, Stack, choose
 from humble_trowel.core.forms.kickers import FULL, between_kickers, whole_inches
 from humble_trowel.core.forms.runs import corner_extra_mm
 from humble_trowel.core.forms.span import Span, board_span, top_push_n_per_m
+from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.geometry.rounds import Arc
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import FormRow, Plan, side_name
@@ -192,7 +193,7 @@ def _courses(
 ) -> list[Course]:
     """From the top down, shallow boards first; a lower course runs only where the ground is that low."""
     ring = list(plan.outline or [])
-    size = math.dist(ring[side], ring[(side + 1) % len(ring)])
+    size = math.dist(*side_of(ring, side))
     rows: list[Course] = []
     above = 0.0
     for mark in stack.boards:

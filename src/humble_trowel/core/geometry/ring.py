@@ -8,12 +8,22 @@ from collections.abc import Iterator, Sequence
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
-from humble_trowel.core.geometry.polygon import XY, signed_area_m2
+from humble_trowel.core.geometry.polygon import XY, corner_angle_rad, signed_area_m2
 
 
 def side_of(ring: Sequence[XY], side: int) -> tuple[XY, XY]:
     """Both ends of side `side`, from its first corner; the last side runs back to corner 0."""
     return ring[side], ring[(side + 1) % len(ring)]
+
+
+def around(ring: Sequence[XY], corner: int) -> tuple[XY, XY, XY]:
+    """The corner before, the corner itself, and the one after."""
+    return ring[corner - 1], ring[corner], ring[(corner + 1) % len(ring)]
+
+
+def angle_at(ring: Sequence[XY], corner: int) -> float:
+    """Interior angle of an anticlockwise ring at a corner, rad."""
+    return corner_angle_rad(*around(ring, corner))
 
 
 def sides_of(ring: Sequence[XY]) -> Iterator[tuple[XY, XY]]:

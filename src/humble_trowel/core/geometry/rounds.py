@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import around, side_of
 
 CHORD_MM = 25.4 / 8
 
@@ -67,7 +68,7 @@ def chords(arc: Sequence[XY]) -> int:
 def find_arcs(ring: Sequence[XY]) -> list[Arc]:
     """Runs of two or more sides of one length that turn by one small angle: chords of an arc."""
     n = len(ring)
-    sizes = [math.dist(ring[i], ring[(i + 1) % n]) for i in range(n)]
+    sizes = [math.dist(*side_of(ring, i)) for i in range(n)]
     turns = [_turn(ring, i) for i in range(n)]
 
     def joined(i: int) -> bool:
@@ -98,5 +99,5 @@ def _same_turn(turns: Sequence[float], run: Sequence[int], n: int) -> bool:
 
 def _turn(ring: Sequence[XY], corner: int) -> float:
     """How much the outline turns at a corner, radians; positive to the left."""
-    (ax, ay), (bx, by), (cx, cy) = ring[corner - 1], ring[corner], ring[(corner + 1) % len(ring)]
+    (ax, ay), (bx, by), (cx, cy) = around(ring, corner)
     return math.remainder(math.atan2(cy - by, cx - bx) - math.atan2(by - ay, bx - ax), math.tau)

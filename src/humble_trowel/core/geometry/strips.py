@@ -15,6 +15,7 @@ from shapely.geometry import Polygon
 
 from humble_trowel.core.geometry.facets import Facet
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
+from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.geometry.tops import Plane
 from humble_trowel.core.memo import ByContent, Recent
 from humble_trowel.core.plan.document import Plan
@@ -79,10 +80,10 @@ def _side_run(plan: Plan, kinds: dict[str, EdgeType], owner: dict[int, int], row
         if other not in owner:
             return None
         kind = kinds[plan.edges[owner[other]].type]
-        length = math.dist(ring[other], ring[(other + 1) % n])
+        length = math.dist(*side_of(ring, other))
         return Neighbour(owner[other], kind, angle, length) if kind.kind == "thickened" else None
 
-    start, end = ring[side], ring[(side + 1) % n]
+    start, end = side_of(ring, side)
     at_start = corner_angle_rad(ring[side - 1], start, end)
     at_end = corner_angle_rad(start, end, ring[(side + 2) % n])
     kind = kinds[plan.edges[row].type]

@@ -10,6 +10,7 @@ from typing_extensions import TypedDict
 
 from humble_trowel.core.calls.call_outs import call_of
 from humble_trowel.core.geometry.polygon import XY, diagonal_pairs, perimeter_m, sides_mm, signed_area_m2
+from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.units import M2_PER_FT2, MM_PER_FT, Units, format_area, format_length, say_length
 from humble_trowel.core.working import Working, leaf, work
@@ -80,7 +81,7 @@ def outline_figure(plan: Plan, nearest: int, every_diagonal: bool, diagonals: bo
 
 
 def _side(ring: Sequence[XY], i: int, mm: float, units: Units, nearest: int, edge: str | None) -> Side:
-    a, b = ring[i], ring[(i + 1) % len(ring)]
+    a, b = side_of(ring, i)
     stands = call_of(b[0] - ring[0][0], b[1] - ring[0][1], units).replace(" &", ",")
     call = call_of(b[0] - a[0], b[1] - a[1], units)
     return Side(side_name(i, len(ring)), mm, say_length(mm, units, nearest), call, stands, edge)

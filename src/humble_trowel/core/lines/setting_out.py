@@ -11,8 +11,8 @@ from typing import Any
 
 from typing_extensions import TypedDict
 
-from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
-from humble_trowel.core.geometry.ring import distance_to_side
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import angle_at, distance_to_side, side_of
 from humble_trowel.core.guard import answers
 from humble_trowel.core.lines.baseline import Baseline, baseline_of
 from humble_trowel.core.lines.outline import across_working
@@ -153,7 +153,7 @@ def _grown(ring: Sequence[XY], margin_mm: float) -> list[XY]:
 
 def _corner(ring: Sequence[XY], i: int, base: Baseline, units: Units) -> Corner:
     x, y = base.local(ring[i])
-    deg = math.degrees(corner_angle_rad(ring[i - 1], ring[i], ring[(i + 1) % len(ring)]))
+    deg = math.degrees(angle_at(ring, i))
     return Corner(
         i, corner_name(i), x, y, ring[i][0], ring[i][1], deg, say_length(x, units), say_length(y, units)
     )  # fmt: skip
@@ -229,8 +229,8 @@ def spot_of(ring: Sequence[XY], spot: XY, units: Units) -> tuple[str, int | dict
 
 
 def _three_four_five(ring: Sequence[XY], i: int, units: Units) -> ThreeFourFive:
-    before, after = math.dist(ring[i - 1], ring[i]), math.dist(ring[i], ring[(i + 1) % len(ring)])
-    angle = corner_angle_rad(ring[i - 1], ring[i], ring[(i + 1) % len(ring)])
+    before, after = math.dist(ring[i - 1], ring[i]), math.dist(*side_of(ring, i))
+    angle = angle_at(ring, i)
     name = corner_name(i)
     turned = abs(math.remainder(angle, math.tau))
     if abs(turned - math.pi / 2) > SQUARE_RAD:

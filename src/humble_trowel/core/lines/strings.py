@@ -11,6 +11,7 @@ import shapely
 from shapely.geometry import LineString, Point, Polygon
 
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.lines.baseline import Baseline
 from humble_trowel.core.plan.document import Existing, Plan, corner_name, side_name
 from humble_trowel.core.units import Units, say_length
@@ -73,7 +74,7 @@ def _in_line(ring: Sequence[XY]) -> list[list[int]]:
     for i, a in enumerate(ring):
         b = ring[(i + 1) % len(ring)]
         for group in groups:
-            c, d = ring[group[0]], ring[(group[0] + 1) % len(ring)]
+            c, d = side_of(ring, group[0])
             if _off(a, c, d) < ONE_LINE_MM and _off(b, c, d) < ONE_LINE_MM:
                 group.append(i)
                 break
@@ -89,7 +90,7 @@ def _off(spot: XY, a: XY, b: XY) -> float:
 
 def _ends(ring: Sequence[XY], sides: Sequence[int]) -> tuple[XY, XY]:
     """The two outermost corners of sides in one line, in the direction of the first."""
-    c, d = ring[sides[0]], ring[(sides[0] + 1) % len(ring)]
+    c, d = side_of(ring, sides[0])
     size = math.dist(c, d)
     spots = [ring[(side + k) % len(ring)] for side in sides for k in (0, 1)]
     along = [((x - c[0]) * (d[0] - c[0]) + (y - c[1]) * (d[1] - c[1])) / size for x, y in spots]
