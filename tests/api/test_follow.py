@@ -1,5 +1,6 @@
 """What follows after the numbers, clashes with rows that are gone, records over a changed outline, a yard of many jobs."""
 
+import json
 from contextlib import closing
 
 import pytest
@@ -45,6 +46,27 @@ def test_numbers_come_at_once_and_the_second_way_findings_and_stages_follow(clie
     longer = keep(client, state, {"op": "set_side", "side": 0, "length": "30'"}).json()
     later = doubts(client, longer)
     assert later["revision"] == longer["revision"] and later["concrete"]["net_m3"] > told["concrete"]["net_m3"]
+
+
+def test_a_drag_gets_bare_numbers_that_are_those_of_the_whole_draft(client):  # noqa: F811
+    """The demo's shots and trenches count as they did; sizes of the answer as a drag feels them."""
+    state = opened(client, "Tansy")
+    (x, y), name = state["document"]["outline"][1], state["document"]["corner_ids"][1]
+    corner = {"op": "move_corner", "corner": name, "x_mm": x + 30, "y_mm": y, "square": True}
+    asked = {"revision": state["revision"], "edits": [corner], "quick": True}
+    at = f"/api/jobs/{state['id']}/figure"
+    numbers, whole = (client.post(at, json={**asked, "numbers": only}).json()["figure"] for only in (True, False))
+    assert numbers["drawing"] is None and whole["drawing"]["strips"] and numbers["outline"]["diagonals"] == []
+    assert numbers["concrete"]["ordered"]["text"] == whole["concrete"]["ordered"]["text"]
+    for key in ("net_m3", "order_m3", "net_text", "need_text"):
+        assert numbers["concrete"][key] == whole["concrete"][key]
+    for bare, full in zip(numbers["concrete"]["parts"], whole["concrete"]["parts"], strict=True):
+        assert (bare["m3"], bare["how"], bare["working"]["text"]) == (full["m3"], full["how"], full["working"]["text"])
+        assert bare["working"]["inputs"] == [] and full["working"]["inputs"]
+    assert numbers["outline"]["area"]["text"] == whole["outline"]["area"]["text"]
+    assert len(json.dumps(numbers)) < 0.3 * len(json.dumps(whole))
+    kept = keep(client, state, corner).json()["figure"]["concrete"]
+    assert kept["net_m3"] == whole["concrete"]["net_m3"]  # what was measured is worked out anew once it is let go
 
 
 def test_a_stop_of_the_ground_is_in_the_list_in_the_knots_and_on_the_yard(client):  # noqa: F811

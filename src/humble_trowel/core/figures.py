@@ -143,6 +143,18 @@ def _bars(plan: Plan, slices: Slices) -> list[Bar]:
     return [Bar(start + at * wide, m3) for at, m3 in enumerate(bars.tolist())]
 
 
+def passing(concrete: Concrete) -> Concrete:
+    """The same numbers without their workings, while something is dragged; the workings come when it rests."""
+    ordered = concrete.ordered
+    return replace(
+        concrete,
+        parts=[replace(part, working=part.working.bare) for part in concrete.parts],
+        allowances=[replace(row, working=row.working.bare) for row in concrete.allowances],
+        net=concrete.net.bare,
+        ordered=replace(ordered, need=ordered.need.bare, order=ordered.order.bare),
+    )
+
+
 def walk_findings(plan: Plan) -> list[Finding]:
     """A walk that is kept as typed and does not close."""
     if plan.walk is None or not plan.walk.text.strip():

@@ -43,6 +43,11 @@ class Working:
     set_at: str = ""
     note: str = ""
 
+    @property
+    def bare(self) -> Working:
+        """The number without how it came about, for answers that only pass by."""
+        return Working(self.name, self.value, self.unit, self.text, source=self.source, standing=self.standing)
+
 
 def number_text(value: float, digits: int) -> str:
     """Decimal text with at most `digits` decimals, idle zeros dropped."""

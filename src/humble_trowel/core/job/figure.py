@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from humble_trowel.core.drawing.plan_view import PlanView, plan_view
 from humble_trowel.core.edges.corner_levels import CornerLevel, corner_levels
 from humble_trowel.core.edges.edge_checks import edge_findings
@@ -9,6 +11,7 @@ from humble_trowel.core.edges.section_places import SectionPlace, section_places
 from humble_trowel.core.figures import (
     NO_OUTLINE,
     Figure,
+    passing,
     second_way_findings,
     walk_findings,
 )
@@ -50,13 +53,15 @@ class FigureAnswers(LinesAnswers):
             self.take(name, getattr(before, name))
 
     def number_figure(self, before: FigureAnswers) -> Figure:
-        """The numbers alone, for a drag that the drawing cannot keep up with: outline, ledger, order and trucks. What the
-        site measured counts as it did before."""
+        """The numbers alone, for a drag that the drawing cannot keep up with: outline, ledger, order and trucks, without
+        workings. What the site measured counts as it did before."""
         self._as_before(before, "measured")
-        concrete, outline = self.numbers, self.outline_with(diagonals=False)
+        found, outline = self.numbers, self.outline_with(diagonals=False)
         doubts = self.stumbles("solid", "numbers")
-        ordered = concrete.ordered if concrete else None
+        concrete, ordered = (passing(found), found.ordered) if found else (None, None)
         lines = call_in(self.plan, ordered, self.ways)
+        if outline is not None:
+            outline = replace(outline, area=outline.area.bare, perimeter=outline.perimeter.bare)
         return Figure(
             outline=outline, concrete=concrete, trucks=ordered.trucks if ordered else [], findings=doubts,
             call_in=lines, drawing=None, section_places=[], levels=[], checks=[], second_pours=[],
