@@ -80,7 +80,7 @@ def square(
     left_out = _suspect(whole, sigma_mm) if distrust else None
     measures = [m for row, m in enumerate(taped.measures) if row != left_out]
     used = whole if left_out is None else fit(design, taped.hold, measures)
-    moves = _moves(ring, taped.hold[0], used, angle, units, (sigma_mm, tolerance_mm))
+    moves = _moves(ring, taped.hold[0], design, used, angle, units, (sigma_mm, tolerance_mm))
     misfit = math.sqrt(float(used.v_mm @ used.v_mm) / max(1, len(measures)))
     suspect = None if left_out is None else taped.measures[left_out]
     sigma0 = math.sqrt(float(used.v_mm @ used.v_mm) / used.redundancy) / sigma_mm if used.redundancy > 0 else None
@@ -152,10 +152,10 @@ def _suspect(found: Fit, sigma_mm: float) -> int | None:
 
 
 def _moves(
-    ring: Sequence[XY], held: int, found: Fit, angle: float, units: Units, limits: tuple[float, float]
+    ring: Sequence[XY], held: int, design: Array, found: Fit, angle: float, units: Units, limits: tuple[float, float]
 ) -> list[Move]:
-    """held: the corner that stays. limits: the tape's accuracy and the crew's tolerance, mm."""
-    design, (sigma_mm, tolerance_mm) = np.array(ring), limits
+    """held: the corner that stays. design: the corners in the axes of the fit. limits: the tape's accuracy and the crew's tolerance, mm."""
+    sigma_mm, tolerance_mm = limits
     loose = np.abs(found.free).sum(axis=1).reshape(-1, 2).sum(axis=1) > 1e-6
     moves = []
     for corner, (dx, dy) in enumerate((design - found.laid_mm) @ _turn(angle)):
