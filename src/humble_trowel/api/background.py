@@ -30,6 +30,10 @@ class Work:
     answer: Any = None
 
 
+def _nothing() -> dict[str, Any]:
+    return {}
+
+
 def _same(one: tuple[object, ...], other: tuple[object, ...]) -> bool:
     return all(mine is its for mine, its in zip(one, other, strict=True))
 
@@ -105,7 +109,7 @@ class Background:
 
     def _let_go(self, work: Work) -> None:
         if work.state == "waiting":
-            work.state = "dropped"
+            work.state, work.given = "dropped", _nothing
         elif work.state == "running":
             self._say({"drop": work.number})
             timer = threading.Timer(LETS_GO_S, self._force, (work,))
@@ -145,11 +149,12 @@ class Background:
         while (work := self._next()) is not None:
             try:
                 state, answer = self._worked_out(work)
-            except (OSError, ValueError):
+            except Exception:  # the job works it out by itself and says what is wrong with it
                 state, answer = "failed", None
             with self._change:
                 self._running = None
                 work.answer, work.state = answer, state  # type: ignore[assignment]
+                work.given = _nothing  # it holds a whole job
                 self._change.notify_all()
 
     def _worked_out(self, work: Work) -> tuple[str, Any]:

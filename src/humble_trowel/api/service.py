@@ -156,8 +156,8 @@ class Service:
 
         Waits for a moment, so that what is quick needs no second asking.
         """
-        if self.background is None or job.solid is None:
-            return None
+        if self.background is None or job.solid is None or job.size_bytes > KEPT_BYTES:
+            return None  # a job that is not kept would ask anew every time
         shares = []
         for name in names:
             if job.at_hand(name):

@@ -32,7 +32,10 @@ class Wings:
 
 
 def wings(ring: list[XY], sides: Sequence[int], wing_mm: float, corner_mm: float, length_mm: float) -> Wings:
-    """Strips `wing_mm` wide outside the sides; at outer corners `corner_mm` wide for `length_mm` each way."""
+    """Foam lying flat: strips `wing_mm` wide outside the sides; at outer corners `corner_mm` wide for `length_mm` each way.
+
+    ring: the outline, mm. sides: those open to the weather. Rings in mm, areas in m2, walls and corners apart.
+    """
     n = len(ring)
     picked = set(sides)
     outline = Polygon(ring)

@@ -40,7 +40,10 @@ class Span:
 
 
 def bending_mpa(deep_mm: float, wood: Wood) -> float:
-    """Allowed bending stress of a board lying flat, MPa."""
+    """Allowed bending stress of a board lying flat, MPa: the table's stress times size, flat use, wet use and a week's load.
+
+    deep_mm: the board's width as it lies against the concrete. wood: species group. Source: 'span' in sources.py.
+    """
     size, flat = next((cf, cfu) for most, cf, cfu in DEPTH_FACTORS if deep_mm <= most)
     wet = WET_BENDING if FB_PSI[wood] * size > WET_OVER_PSI else 1.0
     return FB_PSI[wood] * DURATION * wet * size * flat * PSI_MPA
@@ -57,9 +60,12 @@ def board_span(
     all_bottom: bool = False,
     cap_mm: float = 1219.2,
 ) -> Span:
-    """Greatest span of a board whose top lies `top_mm` under the concrete's top.
+    """Greatest span of a board whose top lies `top_mm` under the concrete's top, held by full liquid pressure.
 
-    all_bottom: the bottom pressure over the whole depth (safer). cap_mm: for knocks and boots. Sizes in mm.
+    thick_mm, deep_mm: the board's sizes as bought. several: it runs over three supports or more. bulge_limit_mm: how far
+    it may bow between two. all_bottom: the bottom pressure over the whole depth (safer). cap_mm: for knocks and boots.
+    Answers pressure in N/mm2 x 1000, line load in N/mm, spans in mm and which of them governs. Sources: 'pressure',
+    'span' and 'cap' in sources.py.
     """
     bottom = N_PER_M3 * (top_mm + deep_mm) / 1e3 / 1e6  # N/mm2
     top = bottom if all_bottom else N_PER_M3 * top_mm / 1e3 / 1e6
@@ -74,7 +80,10 @@ def board_span(
 def flat_limits(
     thick_mm: float, deep_mm: float, line_n_per_mm: float, *, wood: Wood, several: bool, bulge_limit_mm: float
 ) -> tuple[float, float, float]:
-    """Greatest spans of a board lying flat under a line load, mm: by bending, by span / 360, by bulge."""
+    """Greatest spans of a board lying flat under a line load, mm: by bending, by span / 360, by bulge.
+
+    line_n_per_mm: load on each mm of its length. Simple spans, or the moments of several: w l2 / 10, w l4 / 145 E I.
+    """
     stiff = WET_STIFFNESS * E_PSI[wood] * PSI_MPA * deep_mm * thick_mm**3 / 12
     section = deep_mm * thick_mm**2 / 6
     bending = ((10 if several else 8) * bending_mpa(deep_mm, wood) * section / line_n_per_mm) ** 0.5
@@ -83,10 +92,10 @@ def flat_limits(
 
 
 def thrust_n_per_m(head_mm: float) -> float:
-    """Push of concrete `head_mm` high against each metre of form: w h^2/2, acting a third up."""
+    """Push of liquid concrete `head_mm` high against each metre of form, N: w h2 / 2, acting a third up from the foot."""
     return N_PER_M3 * (head_mm / 1000) ** 2 / 2
 
 
 def top_push_n_per_m(head_mm: float) -> float:
-    """What must be held at the top of the form: a third of the thrust, the foot holding the rest."""
+    """What must be held at the top of each metre of form, N: a third of the thrust, by moments about the foot."""
     return thrust_n_per_m(head_mm) / 3

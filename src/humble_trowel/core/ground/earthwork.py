@@ -50,7 +50,11 @@ class LayerVolume:
 def layer_volume(
     area_m2: float, thick_mm: float, factor: float, density_t_m3: float, max_lift_mm: float, lift_is: str = "compacted"
 ) -> LayerVolume:
-    """Loose = factor x compacted; mass = loose x loose density; lifts = thickness over the greatest lift, up to whole."""
+    """What a layer takes: loose = factor x compacted; mass = loose x loose density; lifts rounded up to whole.
+
+    area_m2, thick_mm: as compacted. factor: loose over compacted. density_t_m3: of the loose stone. max_lift_mm: the
+    greatest lift, measured as `lift_is` says. Volumes in m3, mass in tonnes and short tons. Source: 'stone-lift' in sources.py.
+    """
     compacted = area_m2 * thick_mm / 1000
     loose = compacted * factor
     own = thick_mm * (factor if lift_is == "loose" else 1.0)
@@ -109,18 +113,18 @@ def found_mm(plan: Plan) -> float | None:
 
 
 def strip_mm(plan: Plan, ways: JobWays) -> float:
-    """How deep the sod and topsoil come off."""
+    """How deep the sod and topsoil come off, mm: the job's own, else the crew's."""
     return ways.ground.strip_mm if plan.ground.strip_mm is None else plan.ground.strip_mm
 
 
 def stripped_mm(plan: Plan, ways: JobWays) -> float | None:
-    """Level with the sod off, None where the ground before is not known."""
+    """Level with the sod off, mm over the finished top (below it is negative); None where the ground before is not known."""
     found = found_mm(plan)
     return None if found is None else found - strip_mm(plan, ways)
 
 
 def margin_mm(plan: Plan, ways: JobWays) -> float:
-    """How far the base runs past the forms."""
+    """How far the base runs past the forms, mm: the job's own, else the crew's."""
     own = plan.set_out.base_margin_mm
     return ways.set_out.base_margin_mm if own is None else own
 
@@ -170,7 +174,7 @@ def stones(plan: Plan, solid: Solid, ways: JobWays, dig_extra_m3: float | None =
 
 
 def stack_rows_underside(plan: Plan, cell: Cell) -> float:
-    """Level of the slab's underside in the stack."""
+    """Level of the slab's underside in the stack, mm, where the zone's top is highest."""
     return next(row.bottom_mm for row in stack_rows(plan, cell) if row.kind == "slab")
 
 

@@ -232,7 +232,9 @@ def place_of(spot: XY, cell: Cell) -> str:
 
 
 def enough(taken: LayerShots, plan: Plan, ways: JobWays) -> Enough:
-    """Spread of the mean error (standard error) times the area against a quarter of the plant's step."""
+    """Whether the shots settle the volume: the standard error of their mean (spread over root n) times the area, m3,
+    against a quarter of the plant's step. Where not: about how many more at this spread, and where the next one goes.
+    """
     metric = plan.units == "mm"
     step = ways.plant.increment_m3 if metric else ways.plant.increment_yd3 * M3_PER_YD3
     allowed, n = step / 4, len(taken.shots)
@@ -252,7 +254,7 @@ def enough(taken: LayerShots, plan: Plan, ways: JobWays) -> Enough:
 
 
 def next_spot(taken: LayerShots) -> XY | None:
-    """The spot farthest from any shot, a foot inside the borders."""
+    """The plan point in mm farthest from any shot, a foot inside the borders; None where there is no such room."""
     regions = shapely.union_all([facet.region for ground in taken.grounds for facet in ground.facets], grid_size=0.1)
     roomy = regions.buffer(-INSET_MM)
     if roomy.is_empty:

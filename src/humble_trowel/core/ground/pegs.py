@@ -28,7 +28,11 @@ class Peg:
 
 
 def grade_pegs(grounds: Sequence[Ground], spacing_mm: float, instrument_mm: float | None, reads: RodReads) -> list[Peg]:
-    """Pegs in rows no farther apart than the spacing, a foot inside the borders where the ground is wide enough."""
+    """Pegs in rows no farther apart than the spacing, a foot inside the borders where the ground is wide enough.
+
+    spacing_mm: greatest distance between two. instrument_mm: level of the laser's line, None without a set-up. Their tops
+    are at the layer's design, mm; readings as `reads` says.
+    """
     shapes = [facet.region for ground in grounds for facet in ground.facets]
     if not shapes or spacing_mm <= 0:
         return []

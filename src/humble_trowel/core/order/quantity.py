@@ -175,7 +175,9 @@ def _left_behind(plan: Plan, ways: JobWays) -> Allowance:
 
 
 def order(plan: Plan, parts: Sequence[LedgerPart], extras: Sequence[Allowance], ways: JobWays) -> Ordered:
-    """The need rounded up to the plant's increment after the slack, and split into trucks."""
+    """The need (drawn and allowances, m3 inside, the job's unit in texts) less the slack, rounded up to the plant's
+    increment and split into trucks. parts: the ledger. extras: what is ordered over it.
+    """
     unit, per_unit = volume_unit(plan)
     metric = plan.units == "mm"
     need_m3 = math.fsum([part.m3 for part in parts]) + math.fsum([extra.m3 for extra in extras])
@@ -215,7 +217,7 @@ def _texted(item: Working, digits: int) -> Working:
 
 
 def split_loads(ordered: float, size: float, per_unit: float, plan: Plan) -> list[Truck]:
-    """Full trucks and a last one. ordered, size: in the unit whose m3 is per_unit."""
+    """Full trucks and a last one. ordered, size: in the unit whose m3 is per_unit. Loads in m3 and yd3."""
     loads: list[float] = []
     left = ordered
     while left > 1e-9:
