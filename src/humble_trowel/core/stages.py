@@ -9,7 +9,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any, Literal, Self
 
-from humble_trowel.core.edges.report import EdgesReport, FrostOptionReport
+from humble_trowel.core.edges.report import EdgesReport, FrostOptionReport, LevelsReport
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.forms.report import FormsReport
 from humble_trowel.core.ground.report import GroundReport, PartAsDugReport
@@ -17,8 +17,6 @@ from humble_trowel.core.job import Job
 from humble_trowel.core.lines.report import LinesReport
 from humble_trowel.core.order.report import (
     AllowanceReport,
-    ConcreteReport,
-    LevelsReport,
     OutlineReport,
     PartReport,
     SecondPourReport,
@@ -169,6 +167,19 @@ def _order_standing(job: Job) -> Standing:
         return Standing("loop", "to do")
     unsaid = sum(1 for line in figure.call_in if line.missing)
     return Standing("loop" if unsaid else "tight", f"{unsaid} unsaid" if unsaid else "say it")
+
+
+class ConcreteReport(Report):
+    """The concrete, counted two ways, and the order."""
+
+    net_m3: float
+    parts: list[PartReport]
+    second_way_m3: float | None
+    second_pours: list[SecondPourReport]
+    allowances: list[AllowanceReport]
+    order_m3: float
+    order_yd3: float
+    parts_as_dug: list[PartAsDugReport]
 
 
 class OrderStage(StageReport):

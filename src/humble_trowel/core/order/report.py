@@ -1,11 +1,9 @@
-"""What `figure --json` says of outline, concrete, trucks and levels."""
+"""What `figure --json` says of the outline, the parts of the ledger, second pours, allowances and trucks."""
 
 from __future__ import annotations
 
 from pydantic import Field
 
-from humble_trowel.core.edges.corner_levels import CornerLevel
-from humble_trowel.core.ground.report import PartAsDugReport
 from humble_trowel.core.report import Report
 
 
@@ -54,39 +52,8 @@ class AllowanceReport(Report):
     reason: str
 
 
-class ConcreteReport(Report):
-    """The concrete, counted two ways, and the order."""
-
-    net_m3: float
-    parts: list[PartReport]
-    second_way_m3: float | None
-    second_pours: list[SecondPourReport]
-    allowances: list[AllowanceReport]
-    order_m3: float
-    order_yd3: float
-    parts_as_dug: list[PartAsDugReport]
-
-
 class TruckReport(Report):
     """A truck and what it carries."""
 
     load_m3: float
     load_yd3: float
-
-
-class CornerLevelReport(Report):
-    """Level of the top at a corner of a zone."""
-
-    zone: str
-    corner: str
-    """The outline's letter, else the zone's own count, else drain."""
-    level_mm: float
-
-
-class LevelsReport(Report):
-    corners: list[CornerLevelReport]
-
-    @classmethod
-    def of(cls, levels: list[CornerLevel]) -> LevelsReport:
-        """Levels under their fixed names."""
-        return cls(corners=CornerLevelReport.rows(levels))
