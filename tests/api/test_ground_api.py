@@ -73,7 +73,7 @@ def test_readings_count_from_the_set_up_and_the_order_follows_the_ground(client,
     names = [row["name"] for row in measured["allowances"]]
     assert "Base as shot" in names and "Base lies low" not in names
     assert measured["order_m3"] > guessed["order_m3"]
-    state = client.get(f"/api/jobs/{job['id']}").json()
+    state = client.get(f"/api/jobs/{job['id']}/doubts").json()
     assert state["graded"]["words"].endswith(f"out of {found['shots']['count']}")
 
 
@@ -88,7 +88,7 @@ def test_a_moved_laser_puts_every_shot_of_its_set_up_in_doubt_and_the_guess_come
     found = ground(client, job)
     assert found["shots"]["in_doubt"] == found["shots"]["count"] > 0
     assert [row["code"] for row in found["findings"] if row["severity"] == "stop"] == ["bench-moved"]
-    assert client.get(f"/api/jobs/{job['id']}").json()["graded"]["stuck"]
+    assert client.get(f"/api/jobs/{job['id']}/doubts").json()["graded"]["stuck"]
     assert "Base lies low" in [row["name"] for row in order(client, job)["allowances"]]
     note(client, job, "struck", {"why": "cleaned"}, supersedes=muddy["id"])
     assert ground(client, job)["shots"]["in_doubt"] == 0

@@ -84,8 +84,8 @@ class Before(BaseModel):
 
 
 class JobState(BaseModel):
-    """A job as it stands at its newest revision. squared: what the last taped round says now; square: that it is right. graded: how
-    the ground stands. records: changes with every record. The figure is without its second way: that follows as JobDoubts."""
+    """A job as it stands at its newest revision. records: changes with every record. The figure is without its second way: that
+    follows as JobDoubts, with how lines and ground stand."""
 
     id: str
     revision: int
@@ -96,9 +96,6 @@ class JobState(BaseModel):
     undo: str | None
     redo: str | None
     before: Before | None
-    squared: str | None
-    square: bool
-    graded: Graded
     records: str
     document: Plan
     figure: Figure
@@ -115,9 +112,10 @@ class StageKnot(BaseModel):
 class JobDoubts(BaseModel):
     """What follows after the numbers: every finding in one list, those that stop the call to the plant, how each stage
     stands, and the concrete counted a second way. records: changes with every record, as in JobState. counting: how much
-    of what takes long is done, from 0 to 1; the rest is empty until it is None, so ask again."""
+    of what takes long is done, from 0 to 1; all but graded, how the ground stands, is empty until it is None, so ask again."""
 
     counting: float | None
+    graded: Graded
     revision: int
     records: str
     concrete: Concrete | None

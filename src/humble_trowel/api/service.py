@@ -119,7 +119,6 @@ class Service:
         line = jobs.find(db, row.job_id)
         job = self.job(db, row, plan)
         here = row if row.content == row.n else jobs.revision(db, row.job_id, row.content)
-        squared = job.squared
         return JobState.model_construct(
             id=row.job_id,
             revision=row.n,
@@ -130,9 +129,6 @@ class Service:
             undo=here.summary if here.parent is not None else None,
             redo=jobs.revision(db, row.job_id, row.redo[0]).summary if row.redo else None,
             before=self._before(db, row),
-            squared=squared.verdict if squared else None,
-            square=squared.inside if squared else False,
-            graded=job.graded,
             records=records.stamp(db, row.job_id),
             document=job.plan,
             figure=job.figure_with(quick=True),
@@ -176,8 +172,8 @@ class Service:
         counting = self.counting(job, row.job_id, ("second_way", "boards"))
         if counting is not None:
             return JobDoubts(
-                revision=row.n, records=records.stamp(db, row.job_id), counting=counting, concrete=None, findings=[],
-                stops=[], stages=[],
+                revision=row.n, records=records.stamp(db, row.job_id), counting=counting, graded=job.graded,
+                concrete=None, findings=[], stops=[], stages=[],
             )  # fmt: skip
         knots = []
         for stage in STAGES:
@@ -187,6 +183,7 @@ class Service:
             revision=row.n,
             records=records.stamp(db, row.job_id),
             counting=None,
+            graded=job.graded,
             concrete=job.concrete,
             findings=findings(job),
             stops=stops(job),

@@ -66,10 +66,10 @@
 	</div>
 	{#if lens === 'ground'}
 		<div class="t round" data-reading="rod">
-			<p class="l">{kept?.graded.rod_zone ? w.board.rod(kept.graded.rod_zone) : w.board.rodNone}</p>
-			{#if kept?.graded.rod}
-				<p class="v">{#if kept.graded.working}<Num working={kept.graded.working} text={kept.graded.rod} />{/if}</p>
-				<p class="d">{kept.graded.stuck ? w.board.laserMoved : w.board.rodNote}</p>
+			<p class="l">{store.graded?.rod_zone ? w.board.rod(store.graded.rod_zone) : w.board.rodNone}</p>
+			{#if store.graded?.rod}
+				<p class="v">{#if store.graded.working}<Num working={store.graded.working} text={store.graded.rod} />{/if}</p>
+				<p class="d">{store.graded.stuck ? w.board.laserMoved : w.board.rodNote}</p>
 			{:else}
 				<p class="v unknown">{w.notSet}</p>
 				<p class="d">{w.board.setUpFirst}</p>

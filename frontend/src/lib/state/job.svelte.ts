@@ -1,7 +1,7 @@
 /** One open job: its kept state, what is being tried, and edits that wait for the server. */
 import { api } from '../api/api';
 import { ApiProblem, Offline } from '../api/client';
-import type { Drafted, JobDoubts, JobState, Keep, Problem } from '../api/schema';
+import type { Drafted, Graded, JobDoubts, JobState, Keep, Problem } from '../api/schema';
 import { w } from '../words/words';
 import { cornerId, type Listed, rowId } from './ids';
 import { session } from './session.svelte';
@@ -36,6 +36,8 @@ export class JobStore {
 	doubts = $state.raw<JobDoubts | null>(null);
 	/** how much of what takes long is done, from 0 to 1; null when all of it is there */
 	counting = $state<number | null>(null);
+	/** how the ground stands; of an older revision while it is on its way */
+	graded = $state.raw<Graded | null>(null);
 	/** edits behind the draft, shown on the board with Keep and Drop */
 	trying = $state.raw<Edit[]>([]);
 	problem = $state.raw<Problem | null>(null);
@@ -130,7 +132,7 @@ export class JobStore {
 		try {
 			const got = await api.doubts(this.id);
 			const now = this.kept;
-			if (now === asked) this.counting = got.counting;
+			if (now === asked) [this.counting, this.graded] = [got.counting, got.graded];
 			if (got.counting !== null) return now === asked ? void this.#follow() : undefined;
 			if (now?.revision !== got.revision || now.records !== got.records) return;
 			this.doubts = got;
