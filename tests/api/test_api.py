@@ -10,7 +10,7 @@ from functools import lru_cache
 from pathlib import Path
 
 import pytest
-from starlette.testclient import TestClient
+from starlette.testclient import TestClient, WebSocketDenialResponse, WebSocketDisconnect
 from tests.by_id import by_id
 from tests.plans import job
 
@@ -98,6 +98,26 @@ def test_two_tabs_the_second_gets_409_with_the_newest_state_and_can_go_on_top(cl
     head = clash.json()["head"]
     assert head["revision"] == 2
     assert keep(client, head, {"op": "set_side", "side": 1, "length": "8'"}, edit_id="again-again").status_code == 200
+
+
+def test_the_limit_of_a_body_goes_by_its_address_and_the_answer_keeps_its_headers(client):
+    state = opened(client)
+    drawing = client.post(f"/api/jobs/{state['id']}/read-points?name=a.csv", content=b"x,y\n" + b" " * 3_000_000)
+    assert drawing.status_code == 422  # read, and refused for what is in it
+    for path, words in (("/api/jobs/import", "over 2 MB"), (f"/api/jobs/{state['id']}/read-points", "over 24 MB")):
+        large = client.post(path, content=iter([b"x" * 2_000_000] * 13))
+        assert large.status_code == 413 and words in large.json()["detail"] and large.json()["code"] == "too-large"
+        assert large.headers["x-content-type-options"] == "nosniff"
+
+
+@pytest.mark.parametrize("headers", [{"host": "evil.example"}, {"origin": "http://evil.example"}])
+def test_a_foreign_page_gets_no_laser(client, headers):
+    where = f"ws://127.0.0.1:8710/api/jobs/{opened(client)['id']}/laser"
+    with (
+        pytest.raises((WebSocketDisconnect, WebSocketDenialResponse)),
+        client.websocket_connect(where, headers=headers),
+    ):
+        pass
 
 
 def test_the_same_edit_sent_twice_counts_once(client):

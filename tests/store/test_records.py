@@ -1,10 +1,14 @@
 """Records: append-only, once each, corrected by another, and added to a database that an older program made."""
 
+import json
 import sqlite3
 from contextlib import closing
 
 import pytest
 
+from humble_trowel.core.ground.records import GroundTest, SoftSpot
+from humble_trowel.core.lines.records import Taped
+from humble_trowel.core.record_kinds import read_records
 from humble_trowel.store import jobs, records
 from humble_trowel.store.db import connect
 from humble_trowel.store.migrate import migrate, migrations, statements
@@ -78,3 +82,29 @@ def test_a_database_of_the_first_version_gains_the_table_and_keeps_its_jobs(tmp_
         assert jobs.head(db, job).document == {"name": "old pad"}
         records.add(db, row(job))
         assert migrate(db) == migrations()[-1][0]
+
+
+def test_what_stands_is_what_nothing_corrects_oldest_first_and_as_it_was_written(db, job):
+    for key, at, old in (
+        ("record-1", "08", None),
+        ("record-2", "09", "record-1"),
+        ("record-3", "07", None),
+        ("record-4", "10", "record-2"),
+    ):
+        records.add(db, row(job, key, supersedes=old, at=f"2027-06-01T{at}:00:00+00:00", mm=int(at)))
+    other = jobs.create(db, {"name": "other"}, "", NOW, "").job_id
+    records.add(db, row(other, "record-5"))
+    assert list(records.standing(db, job)) == [("record-3", "taped", '{"mm":7}'), ("record-4", "taped", '{"mm":10}')]
+    assert list(records.standing(db, "no-such-job")) == []
+
+
+def test_records_are_read_by_kind_when_that_kind_is_asked_for():
+    """A kind that nobody asks for may even be spoilt; one record more keeps all that was there."""
+    tests = '{"test":"roll","at":[100,200],"passed":true}'
+    said = read_records([("a", "ground-test", tests), ("b", "taped", "no json at all"), ("c", "ground-test", tests)])
+    assert [name for name, _ in said.named(GroundTest)] == ["a", "c"] and said.newest(GroundTest).passed
+    assert said.of(SoftSpot) == () and said.newest(SoftSpot) is None
+    with pytest.raises(json.JSONDecodeError):
+        said.of(Taped)
+    good = read_records([("a", "ground-test", tests)]).plus("d", said.newest(GroundTest))
+    assert [name for name, _ in good.named(GroundTest)] == ["a", "d"]
