@@ -26,7 +26,8 @@ def test_a_job_that_cannot_be_worked_out_leaves_the_yard_alive(client, tmp_path)
         for (name,) in db.execute("select name from sqlite_master where type = 'trigger'").fetchall():
             db.execute(f"drop trigger {name}")
         db.execute(
-            "update revisions set document = json_set(document, '$.zones[0].slab', 'S9') where job_id = ?",
+            "update documents set text = json_set(text, '$.zones[0].slab', 'S9') where digest in "
+            "(select document from revisions where job_id = ?)",
             [state["id"]],
         )
         db.commit()
@@ -38,6 +39,93 @@ def test_a_job_that_cannot_be_worked_out_leaves_the_yard_alive(client, tmp_path)
         assert again.get(f"/api/jobs/{state['id']}/file").json()["zones"][0]["slab"] == "S9"
         assert again.delete(f"/api/jobs/{state['id']}").status_code == 204
         assert len(again.get("/api/jobs").json()) == len(rows)
+
+
+def spoil(folder, *statements):
+    """Change what is stored, as a damaged or restored file may."""
+    with closing(sqlite3.connect(folder / "trowel.sqlite3")) as db:
+        for (name,) in db.execute("select name from sqlite_master where type = 'trigger'").fetchall():
+            db.execute(f"drop trigger {name}")
+        db.execute("pragma ignore_check_constraints = on")
+        for statement in statements:
+            db.execute(statement)
+        db.commit()
+
+
+def record(client, job_id, key, revision, kind="ground-test", **values):
+    body = {
+        "id": key,
+        "kind": kind,
+        "revision": revision,
+        "values": values or {"test": "roll", "at": [1000, 1000], "passed": True},
+    }
+    return client.post(f"/api/jobs/{job_id}/records", json=body)
+
+
+def test_a_record_may_not_poison_its_job(client, tmp_path):
+    job_id = opened(client)["id"]
+    refused = record(client, job_id, "record-far", 999)
+    assert (refused.status_code, refused.json()["path"]) == (422, "revision") and "no revision 999" in refused.json()[
+        "detail"
+    ]
+    assert all(record(client, job_id, f"record-{at}", 1).status_code == 201 for at in range(4))
+    spoil(
+        tmp_path,
+        "update records set revision = 77 where id = 'record-0'",
+        "update records set document = '{' where id = 'record-1'",
+        "update records set kind = 'no-such-kind' where id = 'record-2'",
+    )
+    with start(tmp_path) as again:
+        told = {row["id"]: row for row in again.get(f"/api/jobs/{job_id}/records").json()}
+        why = [told[f"record-{at}"]["unread"] for at in range(4)]
+        for words, row in zip(("does not have", "is damaged", "does not know its kind", ""), why, strict=True):
+            assert words in row and bool(words) == bool(row)
+        assert told["record-1"]["values"] == {"as it stands": "{"}
+        assert record(again, job_id, "record-9", 1).status_code == 201
+        doubts = again.get(f"/api/jobs/{job_id}/doubts").json()
+        said = [row["where"] for row in doubts["findings"] if row["code"] == "record-unread"]
+        assert sorted(said) == ["record-0", "record-1", "record-2"]
+        ground = again.get(f"/api/jobs/{job_id}/ground").json()
+        assert {"record-3", "record-9"} == {row["id"] for row in ground["tests"] if row["id"].startswith("record")}
+        taken = again.get(f"/api/jobs/{job_id}/as-stored").json()
+        assert len(taken["records"]) == len(told) + 1 and taken["revisions"][0]["document"]["name"]
+
+
+def test_unreadable_revisions_and_ways_are_named_and_all_else_works(client, tmp_path):
+    first, second, third = (row["id"] for row in client.get("/api/jobs").json())
+    ways = client.get("/api/ways").json()
+    kept = client.put("/api/ways", json={"version": ways["version"], "ways": ways["ways"]}).json()
+    for job_id in (first, second):
+        edit = {"op": "set_fields", "values": {"name": "again"}}
+        assert (
+            client.post(
+                f"/api/jobs/{job_id}/edits", json={"revision": 1, "edits": [edit], "edit_id": "edit-" + job_id}
+            ).status_code
+            == 200
+        )
+    spoil(
+        tmp_path,
+        f"update documents set text = '{{' where digest = (select document from revisions where job_id = '{first}' and n = 2)",
+        f"update documents set text = '[]' where digest = (select document from revisions where job_id = '{second}' and n = 1)",
+        f"update jobs set head = 9 where id = '{third}'",
+        f"update ways set document = '{{\"forms\": 7}}' where n = {kept['version']}",
+    )
+    with start(tmp_path) as again:
+        rows = {row["id"]: row for row in again.get("/api/jobs").json()}
+        assert rows[first]["fault"] and "Revision 2" in rows[first]["stops"]
+        assert not rows[second]["fault"] and rows[third]["fault"] and "not in the data" in rows[third]["stops"]
+        assert again.get(f"/api/jobs/{second}").status_code == 200
+        refused = again.get(f"/api/jobs/{first}")
+        assert refused.status_code == 422 and "damaged" in refused.json()["detail"]
+        assert again.get(f"/api/jobs/{first}/file").content == b"{"
+        assert len(again.get(f"/api/jobs/{third}/as-stored").json()["revisions"]) == 1
+        back = again.post(f"/api/jobs/{first}/go-back", json={"revision": 2, "n": 1})
+        assert back.status_code == 200 and back.json()["revision"] == 3
+        now = again.get("/api/ways").json()
+        assert "cannot be read" in now["unread"] and now["ways"] == ways["ways"] and now["version"] == kept["version"]
+        assert len(again.get("/api/ways/as-stored").json()) == kept["version"]
+        assert again.put("/api/ways", json={"version": now["version"], "ways": now["ways"]}).json()["unread"] == ""
+        assert again.get("/api/ways").json()["unread"] == ""
 
 
 def stumble(*_):

@@ -5,6 +5,7 @@ import sqlite3
 
 import pytest
 from tests.plans import job
+from tests.store.old_rows import old_job
 
 from humble_trowel.store import jobs, migrate, records
 from humble_trowel.store.db import connect
@@ -24,12 +25,9 @@ def old(tmp_path, monkeypatch):
     migrate.migrate(db)
     monkeypatch.setattr(migrate, "migrations", lambda: everything)
     first = job(**TYPES, **FOUND, beams=[BEAM, {**BEAM, "path": [[4500, 0], [4500, 4000]]}])
-    row = jobs.create(db, first, "Wren", "2027-01-01", "Started")
     split = [[0, 0], [2000, 0], [6000, 0], [6000, 4000], [0, 4000]]
     more = {**first, "outline": split, "beams": [{**BEAM, "path": [[3100, 0], [3100, 4000]]}, first["beams"][1]]}
-    jobs.save(db, row.job_id, 1, more, jobs.Change("Wren", "2027-01-02", "A corner more, a beam moved"))
-    jobs.undo(db, row.job_id, 2, "Wren", "2027-01-03")
-    jobs.redo(db, row.job_id, 3, "Wren", "2027-01-04")
+    job_id = old_job(db, first, more, steps=[("undo", 1, [2]), ("redo", 2, [])])
     said = (
         ("set-up", 1, {"name": "one", "on": "nail", "backsight_mm": 500}),
         ("as-dug", 1, {"side": 1, **TRENCH}),
@@ -37,8 +35,8 @@ def old(tmp_path, monkeypatch):
         ("taped", 4, {"hold": [0, 1], "measures": [{"from": 0, "to": 2, "mm": 6000}]}),
     )
     for at, (kind, revision, values) in enumerate(said):
-        records.add(db, records.Record(f"record-{at}", row.job_id, kind, revision, "Wren", "", "2027", None, values))
-    yield db, row.job_id
+        records.add(db, records.Record(f"record-{at}", job_id, kind, revision, "Wren", "", "2027", None, values))
+    yield db, job_id
     db.close()
 
 

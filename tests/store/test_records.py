@@ -1,15 +1,17 @@
 """Records: append-only, once each, corrected by another, and added to a database that an older program made."""
 
-import json
 import sqlite3
 from contextlib import closing
+from dataclasses import replace
 
 import pytest
+from tests.store.old_rows import old_job
 
 from humble_trowel.core.ground.records import GroundTest, SoftSpot
 from humble_trowel.core.lines.records import Taped
 from humble_trowel.core.record_kinds import read_records
 from humble_trowel.store import jobs, records
+from humble_trowel.store import migrate as migrate_module
 from humble_trowel.store.db import connect
 from humble_trowel.store.migrate import migrate, migrations, statements
 from humble_trowel.store.records import OtherRecord, Record
@@ -52,6 +54,9 @@ def test_a_correction_supersedes_and_both_stay_visible(db, job):
     other = jobs.create(db, {"name": "other"}, "", NOW, "").job_id
     with pytest.raises(OtherRecord, match="not here"):
         records.add(db, row(other, "record-4", supersedes="record-1"))
+    for revision in (0, 2, 2**62):
+        with pytest.raises(records.NoSuchRevision, match=f"no revision {revision}"):
+            records.add(db, replace(row(job, "record-5"), revision=revision))
 
 
 @pytest.mark.parametrize(
@@ -77,7 +82,7 @@ def test_a_database_of_the_first_version_gains_the_table_and_keeps_its_jobs(tmp_
         for statement in statements(migrations()[0][1]):
             db.execute(statement)
         db.execute("pragma user_version = 1")
-        job = jobs.create(db, {"name": "old pad"}, "Wren", NOW, "Started").job_id
+        job = old_job(db, {"name": "old pad"})
         assert migrate(db) == migrations()[-1][0]
         assert jobs.head(db, job).document == {"name": "old pad"}
         records.add(db, row(job))
@@ -98,13 +103,39 @@ def test_what_stands_is_what_nothing_corrects_oldest_first_and_as_it_was_written
     assert list(records.standing(db, "no-such-job")) == []
 
 
-def test_records_are_read_by_kind_when_that_kind_is_asked_for():
-    """A kind that nobody asks for may even be spoilt; one record more keeps all that was there."""
+def test_records_are_read_by_kind_and_one_that_cannot_be_read_is_named_and_counts_for_nothing():
+    """One record more keeps all that was there."""
     tests = '{"test":"roll","at":[100,200],"passed":true}'
     said = read_records([("a", "ground-test", tests), ("b", "taped", "no json at all"), ("c", "ground-test", tests)])
     assert [name for name, _ in said.named(GroundTest)] == ["a", "c"] and said.newest(GroundTest).passed
     assert said.of(SoftSpot) == () and said.newest(SoftSpot) is None
-    with pytest.raises(json.JSONDecodeError):
-        said.of(Taped)
+    assert said.of(Taped) == () and [(row.id, row.why) for row in said.unread_rows] == [
+        ("b", "what is stored of it is damaged")
+    ]
     good = read_records([("a", "ground-test", tests)]).plus("d", said.newest(GroundTest))
     assert [name for name, _ in good.named(GroundTest)] == ["a", "d"]
+
+
+def test_documents_are_stored_once_and_what_was_damaged_before_stays_as_it_was(tmp_path, monkeypatch):
+    with closing(connect(tmp_path / "old.sqlite3")) as db:
+        everything = migrations()
+        monkeypatch.setattr(migrate_module, "migrations", lambda: everything[:3])
+        migrate(db)
+        monkeypatch.setattr(migrate_module, "migrations", lambda: everything)
+        db.execute("pragma ignore_check_constraints = on")
+        old = old_job(db, {"name": "pad"}, '{"name": "half', steps=[("undo", 1, [2])])
+        db.execute("pragma ignore_check_constraints = off")
+        assert migrate(db) == migrations()[-1][0] and migrate(db) == migrations()[-1][0]
+        assert db.execute("select count(*) from documents").fetchone()[0] == 2
+        assert [jobs.revision(db, old, n).text for n in (2, 3)] == ['{"name": "half', '{"name": "pad"}']
+        with pytest.raises(jobs.Unreadable, match="Revision 2"):
+            _ = jobs.revision(db, old, 2).document
+        row = jobs.redo(db, old, 3, "Juno", NOW)  # a step needs no reading of what it shows
+        assert row.text == '{"name": "half' and jobs.undo(db, old, 4, "Juno", NOW).document == {"name": "pad"}
+        for sql in (
+            "update documents set text = '{}'",
+            "delete from documents",
+            "insert into documents values ('d', '{')",
+        ):
+            with pytest.raises(sqlite3.Error):
+                db.execute(sql)

@@ -14,8 +14,8 @@ from starlette.middleware.body_limit import MAX_BODY_SIZE_SCOPE_KEY
 from humble_trowel.core.errors import BareNumber, CallError, ComputeError, TrowelError
 from humble_trowel.core.reading.plain_errors import key_path
 from humble_trowel.settings import MAX_BODY_BYTES
-from humble_trowel.store.jobs import NoSuchJob, NothingToDo, Stale
-from humble_trowel.store.records import OtherRecord
+from humble_trowel.store.jobs import NoSuchJob, NothingToDo, Stale, Unreadable
+from humble_trowel.store.records import NoSuchRevision, OtherRecord
 
 
 class StaleJob(Exception):
@@ -53,6 +53,14 @@ async def _trowel(_: Request, error: Exception) -> JSONResponse:
 
 async def _no_job(_: Request, error: Exception) -> JSONResponse:
     return problem(404, "no-such-job", "No such job.", "That job is not here. It may have been deleted.")
+
+
+async def _unreadable(_: Request, error: Exception) -> JSONResponse:
+    return problem(422, "unreadable", "That cannot be read.", str(error))
+
+
+async def _no_revision(_: Request, error: Exception) -> JSONResponse:
+    return problem(422, "cannot-use", "That cannot be used as it stands.", str(error), path="revision")
 
 
 async def _stale_job(_: Request, error: Exception) -> JSONResponse:
@@ -126,6 +134,8 @@ def install(app: FastAPI) -> None:
     """Teach the application every error above."""
     app.add_exception_handler(TrowelError, _trowel)
     app.add_exception_handler(NoSuchJob, _no_job)
+    app.add_exception_handler(Unreadable, _unreadable)
+    app.add_exception_handler(NoSuchRevision, _no_revision)
     app.add_exception_handler(StaleJob, _stale_job)
     app.add_exception_handler(Stale, _stale_ways)
     app.add_exception_handler(NothingToDo, _nothing)

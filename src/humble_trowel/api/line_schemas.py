@@ -42,8 +42,9 @@ class NewRecord(Body):
 class RecordRow(BaseModel):
     """A record as it stands. verdict: what it came to, against the plan of its own revision.
 
-    shown: its readings as a crew reads them."""
+    shown: its readings as a crew reads them. unread: why it cannot be read and counts for nothing, '' where it can."""
 
+    unread: str = ""
     id: str
     kind: str
     revision: int

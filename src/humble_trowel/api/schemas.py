@@ -184,8 +184,9 @@ class School(BaseModel):
 
 
 class WaysState(BaseModel):
-    """schools: by the key of the choice under `forms`."""
+    """schools: by the key of the choice under `forms`. unread: why the newest ways are not those in use, '' where they are."""
 
+    unread: str = ""
     version: int
     ways: Ways
     schools: dict[str, list[School]]

@@ -10,6 +10,7 @@ from threading import Lock
 from typing import Any
 
 from cachetools import LRUCache
+from pydantic import ValidationError
 
 from humble_trowel.api.background import Background
 from humble_trowel.api.schemas import Before, JobDoubts, JobState, StageKnot, YardJob
@@ -21,13 +22,14 @@ from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.record_kinds import read_records
 from humble_trowel.core.stages import STAGES, findings, standing, stops
+from humble_trowel.core.units import Units
 from humble_trowel.core.yard import yard_line
 from humble_trowel.files.job_file import plan_data
 from humble_trowel.settings import Settings
 from humble_trowel.store import jobs, records, ways
 from humble_trowel.store.db import connect
 from humble_trowel.store.jobs import Job as JobRow
-from humble_trowel.store.jobs import Revision
+from humble_trowel.store.jobs import NoSuchJob, Revision, Unreadable
 
 KEPT_BYTES = 128_000_000
 KEPT_ROWS = 20_000
@@ -44,6 +46,7 @@ class Service:
             KEPT_BYTES, getsizeof=lambda job: job.size_bytes
         )
         self._crew: tuple[int, Ways] | None = None
+        self.ways_unread = ""  # why the newest ways are not those in use
         self._newest: dict[str, tuple[str, int, int, str]] = {}  # key of the job last worked on, to take over from
         self.background = Background() if settings.background else None
         self._yard: LRUCache[tuple[Any, ...], YardJob] = LRUCache(KEPT_ROWS)
@@ -65,10 +68,11 @@ class Service:
 
     def ways(self, db: sqlite3.Connection) -> tuple[int, Ways]:
         """(version, the crew's ways); the very object while nothing changed."""
-        version, document = ways.newest(db)
+        version = ways.latest(db)
         with self._lock:
             if self._crew is None or self._crew[0] != version:
-                self._crew = (version, Ways.model_validate(document))
+                crew, self.ways_unread = _readable_ways(db)
+                self._crew = (version, crew)
             return self._crew
 
     def records(self, db: sqlite3.Connection, job_id: str) -> SiteRecords:
@@ -138,7 +142,10 @@ class Service:
         """The board's numbers before the last change, without the second way."""
         if row.n < 2:
             return None
-        old = self.job(db, jobs.revision(db, row.job_id, row.n - 1), passing=True)
+        try:
+            old = self.job(db, jobs.revision(db, row.job_id, row.n - 1), passing=True)
+        except (NoSuchJob, Unreadable, TrowelError):
+            return None
         ordered, outline = old.numbers.ordered if old.numbers else None, old.outline
         return Before(
             order=ordered.text if ordered else None,
@@ -210,23 +217,58 @@ class Service:
 
     def _made_row(self, db: sqlite3.Connection, job: JobRow) -> YardJob:
         """A row of the yard; a job that cannot be worked out says why and can still be exported and deleted."""
-        row = jobs.head(db, job.id)
-        head = {
-            "id": job.id, "revision": row.n, "archived": job.archived_at is not None, "at": row.at,
-            "author": row.author, "summary": row.summary,
-        }  # fmt: skip
+        row: Revision | None = None
         try:
-            line = yard_line(self.job(db, row))
+            row = jobs.head(db, job.id)
+            return YardJob(**_heading(job, row), **yard_line(self.job(db, row)).__dict__)
         except sqlite3.Error:
             raise
         except Exception as error:
-            words = str(error) if isinstance(error, TrowelError) else f"the program stumbled ({type(error).__name__})"
+            plain = isinstance(error, TrowelError | Unreadable)
+            words = str(error) if plain else f"the program stumbled ({type(error).__name__})"
+            if isinstance(error, NoSuchJob):
+                words = "its newest revision is not in the data."
+            name, units = _called(row)
             return YardJob(
-                **head, name=str(row.document.get("name") or "Unnamed slab"),
-                units="mm" if row.document.get("units") == "mm" else "ft-in", outline=None, openings=[], area=None,
-                order=None, order_unit="", trucks=0, order_m3=0.0, stops=f"Cannot be worked out: {words}", fault=True,
+                **_heading(job, row), name=name, units=units, outline=None, openings=[], area=None, order=None,
+                order_unit="", trucks=0, order_m3=0.0, stops=f"Cannot be worked out: {words}", fault=True,
             )  # fmt: skip
-        return YardJob(**head, **line.__dict__)
+
+
+def _heading(job: JobRow, row: Revision | None) -> dict[str, Any]:
+    """What the yard says of any job, also of one whose newest revision is gone."""
+    return {
+        "id": job.id, "revision": row.n if row else job.head, "archived": job.archived_at is not None,
+        "at": row.at if row else job.made_at, "author": row.author if row else "", "summary": row.summary if row else "",
+    }  # fmt: skip
+
+
+def _called(row: Revision | None) -> tuple[str, Units]:
+    """Name and units of a job that cannot be worked out, as far as they can be read."""
+    try:
+        document = row.document if row else {}
+    except Unreadable:
+        document = {}
+    return str(document.get("name") or "Unnamed slab"), "mm" if document.get("units") == "mm" else "ft-in"
+
+
+def _readable_ways(db: sqlite3.Connection) -> tuple[Ways, str]:
+    """(the newest ways that can be read, why they are not the newest of all)."""
+    newest = 0
+    for version, text in ways.every(db):
+        newest = newest or version
+        try:
+            crew = Ways.model_validate_json(text)
+        except ValidationError:
+            continue
+        return (
+            crew,
+            "" if version == newest else f"{_SPOILT} Those before them are used. Keep the ways once to mend that.",
+        )
+    return Ways(), f"{_SPOILT} The house's own are used. Keep the ways once to mend that." if newest else ""
+
+
+_SPOILT = "The crew's ways as last kept cannot be read."
 
 
 def _given(job: Job) -> dict[str, Any]:

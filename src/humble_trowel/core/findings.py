@@ -171,6 +171,7 @@ FINDING_KINDS = (
     FindingKind(
         "cannot-compute", "stop", "a fault of the program in one part of the answer; the rest stands", "order", ()
     ),
+    FindingKind("record-unread", "check", "a record of the site cannot be read and counts for nothing", "order", ()),
     FindingKind("nothing-drawn", "note", "no outline yet", "lines", ("walk",)),
     FindingKind(
         "not-counted-yet",

@@ -216,9 +216,18 @@ STAGES: tuple[Stage, ...] = (
 )  # fmt: skip
 
 
+def _unread(job: Job) -> list[Finding]:
+    """Records that cannot be read: said, and read past."""
+    remedy = "Take the job out as it is stored, then write the record down again."
+    return [
+        finding("record-unread", row.id, f"Record {row.id} counts for nothing: {row.why}.", remedy, "house")
+        for row in job.records.unread_rows
+    ]
+
+
 def findings(job: Job) -> list[Finding]:
     """Every doubt about a job, in one list: the figure's, stumbles, then the other stages'."""
-    rows = _order_findings(job)
+    rows = [*_order_findings(job), *_unread(job)]
     rows += job.stumbles("set_out", "frost_options", "ground", "forms", "boards")
     for stage in sorted(STAGES, key=lambda one: one.id != "ground"):
         rows += [] if stage.id == "order" else stage.findings(job)

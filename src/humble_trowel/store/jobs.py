@@ -11,9 +11,11 @@ import sqlite3
 import uuid
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from functools import cached_property
 from typing import Any
 
 from humble_trowel.store.db import atomic
+from humble_trowel.store.documents import keep_document, told
 
 
 class NoSuchJob(Exception):
@@ -28,9 +30,13 @@ class NothingToDo(Exception):
     """Nothing to undo or redo."""
 
 
+class Unreadable(Exception):
+    """What is stored of a revision is no plan; it can still be taken out as it stands."""
+
+
 @dataclass(frozen=True)
 class Revision:
-    """One row. edits: what was sent. document: the whole plan after it."""
+    """One row. text: the whole plan after it, as JSON; edits stand in a column that is read by itself."""
 
     job_id: str
     n: int
@@ -38,10 +44,21 @@ class Revision:
     author: str
     at: str
     summary: str
-    document: dict[str, Any]
+    text: str
     content: int
     parent: int | None
     redo: tuple[int, ...]
+
+    @cached_property
+    def document(self) -> dict[str, Any]:
+        """The plan's document. Raises Unreadable where the text is no JSON object."""
+        try:
+            data = json.loads(self.text)
+        except (ValueError, RecursionError):
+            data = None
+        if not isinstance(data, dict):
+            raise Unreadable(f"Revision {self.n} of this job cannot be read: what is stored of it is damaged.")
+        return data
 
 
 @dataclass(frozen=True)
@@ -53,7 +70,8 @@ class Job:
     head: int
 
 
-_COLUMNS = "job_id, n, kind, author, at, summary, document, content, parent, redo"
+_COLUMNS = "job_id, n, kind, author, at, summary, content, parent, redo"
+_ROWS = f"select {_COLUMNS}, text from revisions left join documents on digest = document"
 _JOB = "select id, made_at, archived_at, deleted_at, head from jobs where id = :id"
 
 
@@ -76,7 +94,7 @@ def every(db: sqlite3.Connection) -> list[Job]:
     return [Job(**dict(row)) for row in db.execute(_ALL)]
 
 
-_REVISION = f"select {_COLUMNS} from revisions where job_id = :id and n = :n"
+_REVISION = f"{_ROWS} where job_id = :id and n = :n"
 
 
 def revision(db: sqlite3.Connection, job_id: str, n: int) -> Revision:
@@ -89,7 +107,7 @@ def revision(db: sqlite3.Connection, job_id: str, n: int) -> Revision:
 
 def _revision(row: sqlite3.Row) -> Revision:
     values = dict(row)
-    values["document"] = json.loads(values["document"])
+    values["text"] = values["text"] or ""
     values["redo"] = tuple(json.loads(values["redo"]))
     return Revision(**values)
 
@@ -99,13 +117,16 @@ def head(db: sqlite3.Connection, job_id: str) -> Revision:
     return revision(db, job_id, find(db, job_id).head)
 
 
-_HISTORY = "select n, kind, author, at, summary, content from revisions where job_id = :id order by n desc limit 500"
+_HISTORY = (
+    "select n, kind, author, at, summary from revisions where job_id = :id and n < :before order by n desc limit :most"
+)
+FIRST_PAGE = 2**62
 
 
-def history(db: sqlite3.Connection, job_id: str) -> list[dict[str, Any]]:
-    """Newest first: n, kind, author, at, summary, content."""
+def history(db: sqlite3.Connection, job_id: str, before: int = FIRST_PAGE, most: int = 200) -> list[dict[str, Any]]:
+    """Newest first, those before a revision: n, kind, author, at, summary."""
     find(db, job_id)
-    return [dict(row) for row in db.execute(_HISTORY, {"id": job_id})]
+    return [dict(row) for row in db.execute(_HISTORY, {"id": job_id, "before": before, "most": most})]
 
 
 def create(db: sqlite3.Connection, document: dict[str, Any], author: str, at: str, summary: str) -> Revision:
@@ -132,7 +153,7 @@ def _new(job_id: str, change: Change, document: dict[str, Any]) -> Revision:
     """A revision with content of its own, before it has a number."""
     return Revision(
         job_id=job_id, n=0, kind=change.kind, author=change.author, at=change.at, summary=change.summary,
-        document=document, content=0, parent=None, redo=(),
+        text=told(document), content=0, parent=None, redo=(),
     )  # fmt: skip
 
 
@@ -142,8 +163,8 @@ def _shown_again(row: Revision, change: Change) -> Revision:
 
 
 _INSERT = f"""
-insert into revisions ({_COLUMNS}, edits, edit_id)
-values (:job_id, :n, :kind, :author, :at, :summary, :document, :content, :parent, :redo, :edits, :edit_id)
+insert into revisions ({_COLUMNS}, document, edits, edit_id)
+values (:job_id, :n, :kind, :author, :at, :summary, :content, :parent, :redo, :document, :edits, :edit_id)
 """
 _SET_HEAD = "update jobs set head = :n where id = :id"
 _LAST = "select coalesce(max(n), 0) from revisions where job_id = :id"
@@ -157,7 +178,7 @@ def _append(
     row = replace(row, n=n, content=row.content or n)
     values = {
         **row.__dict__,
-        "document": json.dumps(row.document, allow_nan=False, separators=(",", ":")),
+        "document": keep_document(db, row.text),
         "redo": json.dumps(row.redo),
         "edits": json.dumps(list(edits)),
         "edit_id": edit_id,
@@ -167,7 +188,7 @@ def _append(
     return row
 
 
-_SEEN = f"select {_COLUMNS} from revisions where job_id = :id and edit_id = :edit_id"
+_SEEN = f"{_ROWS} where job_id = :id and edit_id = :edit_id"
 
 
 def seen(db: sqlite3.Connection, job_id: str, edit_id: str | None) -> Revision | None:

@@ -8,10 +8,11 @@ from collections.abc import Callable, Iterator
 from importlib import resources
 
 from humble_trowel.store.db import atomic
+from humble_trowel.store.documents import store_once
 from humble_trowel.store.give_ids import give_ids
 
 # What SQL alone cannot do, run after the statements of a migration, in its transaction.
-AFTER: dict[int, Callable[[sqlite3.Connection], None]] = {3: give_ids}
+AFTER: dict[int, Callable[[sqlite3.Connection], None]] = {3: give_ids, 4: store_once}
 
 
 class NewerDatabase(Exception):

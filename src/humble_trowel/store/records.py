@@ -28,14 +28,27 @@ class Record:
 
 _COLUMNS = "id, job_id, kind, revision, who, at_device, at, supersedes, document"
 _BY_ID = f"select {_COLUMNS} from records where id = :id"
+_HAS = "select 1 from revisions where job_id = :job and n = :n"
 _INSERT = f"""
 insert into records ({_COLUMNS})
 values (:id, :job_id, :kind, :revision, :who, :at_device, :at, :supersedes, :document)
 """
 
 
+DAMAGED = "as it stands"  # the key under which a text that is no JSON object is told
+
+
+class NoSuchRevision(Exception):
+    """A record that was made on a revision which its job does not have."""
+
+
 class OtherRecord(Exception):
     """A record with that id is there already, and says something else; or what it supersedes is not there."""
+
+
+def there(db: sqlite3.Connection, record_id: str) -> bool:
+    """Whether a record with that id is kept."""
+    return db.execute(_BY_ID, {"id": record_id}).fetchone() is not None
 
 
 def add(db: sqlite3.Connection, row: Record) -> Record:
@@ -51,6 +64,8 @@ def add(db: sqlite3.Connection, row: Record) -> Record:
             before = db.execute(_BY_ID, {"id": row.supersedes}).fetchone()
             if before is None or before["job_id"] != row.job_id:
                 raise OtherRecord("The record that this one corrects is not here.")
+        if db.execute(_HAS, {"job": row.job_id, "n": row.revision}).fetchone() is None:
+            raise NoSuchRevision(f"This job has no revision {row.revision}.")
         document = json.dumps(row.document, allow_nan=False, separators=(",", ":"))
         db.execute(_INSERT, {**row.__dict__, "document": document})
     return row
@@ -65,15 +80,17 @@ def of_job(db: sqlite3.Connection, job_id: str, kind: str | None = None) -> list
 
 
 _STANDING = """
-select id, kind, document from records where job_id = :job
+select id, kind, document, revision between 1 and (select head from jobs where id = :job) as based
+from records where job_id = :job
 and id not in (select supersedes from records where job_id = :job and supersedes is not null) order by at, rowid
 """
 
 
 def standing(db: sqlite3.Connection, job_id: str) -> Iterator[tuple[str, str, str]]:
-    """(id, kind, values as JSON text) of a job's records that nothing supersedes, the oldest first."""
+    """(id, kind, values as JSON text) of a job's records that nothing supersedes, the oldest first. The text is empty for
+    one that was made on a revision which is not there (it can only come from elsewhere): nobody can say what it means."""
     for row in db.execute(_STANDING, {"job": job_id}):
-        yield row["id"], row["kind"], row["document"]
+        yield row["id"], row["kind"], row["document"] if row["based"] else ""
 
 
 _STAMP = "select count(*) || '/' || coalesce(max(rowid), 0) from records where job_id = :job"
@@ -106,5 +123,9 @@ def newest(db: sqlite3.Connection, job_id: str, kind: str) -> Record | None:
 
 def _record(row: sqlite3.Row) -> Record:
     values = dict(row)
-    values["document"] = json.loads(values["document"])
+    try:
+        data = json.loads(values["document"])
+    except (ValueError, RecursionError):
+        data = None
+    values["document"] = data if isinstance(data, dict) else {DAMAGED: values["document"]}
     return Record(**values)

@@ -6,7 +6,7 @@ import json
 import re
 from typing import Annotated
 
-from fastapi import APIRouter, Request, Response
+from fastapi import APIRouter, Query, Request, Response
 from pydantic import BaseModel
 
 from humble_trowel.api.errors import StaleJob
@@ -36,6 +36,7 @@ from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.units import say_length
 from humble_trowel.files.job_file import parse_job, write_job
 from humble_trowel.store import jobs
+from humble_trowel.store.as_stored import job_as_stored
 
 router = APIRouter(prefix="/api/jobs", tags=["jobs"])
 JobId = Annotated[str, "id of a job"]
@@ -203,13 +204,26 @@ def _step(request: Request, job_id: str, body: Step, kind: str) -> Response:
 
 
 @router.get("/{job_id}/revisions")
-def history(request: Request, job_id: JobId) -> list[RevisionRow]:
-    """All revisions, newest first."""
+def history(
+    request: Request,
+    job_id: JobId,
+    before: Annotated[int, Query(ge=1, le=jobs.FIRST_PAGE)] = jobs.FIRST_PAGE,
+    most: Annotated[int, Query(ge=1, le=500)] = 200,
+) -> list[RevisionRow]:
+    """Revisions before one, newest first: a page of the history."""
     with service_of(request).open() as db:
-        return [
-            RevisionRow.model_validate({k: v for k, v in row.items() if k != "content"})
-            for row in jobs.history(db, job_id)
-        ]
+        return [RevisionRow.model_validate(row) for row in jobs.history(db, job_id, before, most)]
+
+
+@router.get("/{job_id}/as-stored")
+def stored(request: Request, job_id: JobId) -> Response:
+    """Everything that is stored of a job, readable or not: its revisions and records."""
+    with service_of(request).open() as db:
+        found = job_as_stored(db, job_id)
+    if found is None:
+        raise jobs.NoSuchJob(job_id)
+    headers = {"content-disposition": f'attachment; filename="{job_id}-as-stored.json"'}
+    return Response(json.dumps(found, indent=1), media_type="application/json", headers=headers)
 
 
 @router.post("/{job_id}/copy", status_code=201, response_model=JobState)
@@ -263,8 +277,8 @@ def take_out(request: Request, job_id: JobId) -> Response:
         try:
             plan = service.job(db, row).plan
             named, file = plan.name, write_job(plan)
-        except TrowelError:  # what today's rules refuse leaves as it stands
-            named, file = str(row.document.get("name") or ""), json.dumps(row.document, ensure_ascii=False).encode()
+        except (TrowelError, jobs.Unreadable):  # what today's rules refuse leaves as it stands
+            named, file = job_id, row.text.encode()
     name = re.sub(r"[^a-z0-9]+", "-", named.lower()).strip("-") or "job"
     headers = {"content-disposition": f'attachment; filename="{name}.json"'}
     return Response(file, media_type="application/json", headers=headers)

@@ -2,10 +2,13 @@
 
 from __future__ import annotations
 
+import sqlite3
+
 from fastapi import APIRouter, Request
 
 from humble_trowel.api.line_schemas import NewRecord, RecordRow
 from humble_trowel.api.routes.jobs import JobId, service_of
+from humble_trowel.api.service import Service
 from humble_trowel.core.errors import InputError, TrowelError
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.model import Model
@@ -31,15 +34,16 @@ def keep_record(request: Request, job_id: str, said: NewRecord, values: Model) -
     service, own = service_of(request), KIND_OF[said.kind]
     job = service.laid_out(job_id)
     with service.open() as db:
-        here = jobs.head(db, job_id).n
-        made_on = (
-            job.plan
-            if said.revision == here
-            else service.job(db, jobs.revision(db, job_id, said.revision), passing=True).plan
-        )
+        made_on = job.plan
+        if said.revision != jobs.head(db, job_id).n:
+            try:
+                made_on = service.job(db, jobs.revision(db, job_id, said.revision), passing=True).plan
+            except jobs.NoSuchJob:
+                raise records.NoSuchRevision(f"This job has no revision {said.revision}.") from None
         values = own.resolved(values, made_on)
         document = values.model_dump(mode="json", by_alias=True)
-        own.check(job, values)
+        if not records.there(db, said.id):  # one that was kept already was in order when it was
+            own.check(job, values)
         verdict = _verdict(job, said.kind, values)
         row = records.add(
             db,
@@ -59,17 +63,38 @@ def all_records(request: Request, job_id: JobId, kind: str | None = None) -> lis
         jobs.find(db, job_id)
         every = records.of_job(db, job_id)
         rows = [row for row in every if kind is None or row.kind == kind]
-        made_on = {
-            number: service.job(db, jobs.revision(db, job_id, number), passing=True)
-            for number in {row.revision for row in rows}
-        }
+        made_on = {number: _job_at(service, db, job_id, number) for number in {row.revision for row in rows}}
     replaced = {row.supersedes for row in every if row.supersedes}
-    told = []
-    for row in reversed(rows):
-        job = made_on[row.revision]
-        values = KIND_OF[row.kind].read(row.document, job.plan.units)
-        told.append(_row(row, replaced, _verdict(job, row.kind, values), values, job.plan.units))
-    return told
+    return [_told(row, made_on[row.revision], replaced) for row in reversed(rows)]
+
+
+def _job_at(service: Service, db: sqlite3.Connection, job_id: str, number: int) -> Job | str:
+    """The job as it was when a record was made, or why that cannot be said."""
+    try:
+        return service.job(db, jobs.revision(db, job_id, number), passing=True)
+    except jobs.NoSuchJob:
+        return "it was made on a revision that this job does not have"
+    except (jobs.Unreadable, TrowelError):
+        return "the revision that it was made on cannot be read"
+
+
+def _told(row: records.Record, job: Job | str, replaced: set[str]) -> RecordRow:
+    """A record as it stands; one that cannot be read with its reason, and what is stored of it."""
+    own = KIND_OF.get(row.kind)
+    why = "this program does not know its kind" if own is None else job if isinstance(job, str) else ""
+    if records.DAMAGED in row.document:
+        why = "what is stored of it is damaged"
+    elif own is not None and isinstance(job, Job):
+        try:
+            values = own.read(row.document, job.plan.units)
+            return _row(row, replaced, _verdict(job, row.kind, values), values, job.plan.units)
+        except InputError as error:
+            why = error.words.rstrip(".")
+    return RecordRow(
+        id=row.id, kind=row.kind, revision=row.revision, who=row.who, at_device=row.at_device, at=row.at,
+        supersedes=row.supersedes, superseded=row.id in replaced, values=row.document, verdict="", shown=[],
+        unread=f"This record counts for nothing: {why}.",
+    )  # fmt: skip
 
 
 def _verdict(job: Job, kind: str, values: Model) -> str:

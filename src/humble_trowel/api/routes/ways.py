@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 from fastapi import APIRouter, Request
 
 from humble_trowel.api.routes.jobs import service_of
@@ -10,6 +12,7 @@ from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, STACK
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.store import ways
+from humble_trowel.store.as_stored import ways_as_stored
 
 router = APIRouter(prefix="/api", tags=["ways"])
 SCHOOLS = {
@@ -25,9 +28,16 @@ SCHOOLS = {
 }
 
 
-def state_of(version: int, crew: Ways) -> WaysState:
+def state_of(version: int, crew: Ways, unread: str = "") -> WaysState:
     """The ways as screens get them."""
-    return WaysState(version=version, ways=crew, schools=SCHOOLS)
+    return WaysState(version=version, ways=crew, schools=SCHOOLS, unread=unread)
+
+
+@router.get("/ways/as-stored")
+def ways_stored(request: Request) -> list[dict[str, Any]]:
+    """Every version of the ways as it is stored, readable or not."""
+    with service_of(request).open() as db:
+        return ways_as_stored(db)
 
 
 @router.get("/ways")
@@ -36,7 +46,7 @@ def read_ways(request: Request) -> WaysState:
     service = service_of(request)
     with service.open() as db:
         version, crew = service.ways(db)
-    return state_of(version, crew)
+    return state_of(version, crew, service.ways_unread)
 
 
 @router.put("/ways")

@@ -4,15 +4,38 @@ from __future__ import annotations
 
 import json
 from collections.abc import Iterable
+from dataclasses import dataclass
 from typing import TypeVar
 
+from pydantic import ValidationError
+
 from humble_trowel.core.plan.model import Model
+from humble_trowel.core.reading.plain_errors import plan_error
 
 V = TypeVar("V", bound=Model)
 
 
+@dataclass(frozen=True)
+class UnreadRecord:
+    """A record that cannot be read and counts for nothing. why: in plain words."""
+
+    id: str
+    why: str
+
+
+def why_unread(text: str) -> str:
+    """Why a text is no record's values whatever their kind, '' where it may be."""
+    if not text:
+        return "it was made on a revision that this job does not have"
+    try:
+        return "" if isinstance(json.loads(text), dict) else "what is stored of it is damaged"
+    except (ValueError, RecursionError):
+        return "what is stored of it is damaged"
+
+
 class SiteRecords:
-    """Records in the order they were made; asked by the class of their values. Never changes."""
+    """Records in the order they were made; asked by the class of their values. Never changes. One that cannot be read is
+    read past: it is in `unread_rows` and counts for nothing."""
 
     def __init__(self, rows: Iterable[tuple[str, Model]] = ()) -> None:
         """rows: (id of the record, its values), oldest first."""
@@ -21,21 +44,45 @@ class SiteRecords:
             by_kind.setdefault(type(values), []).append((name, values))
         self._rows = {kind: tuple(own) for kind, own in by_kind.items()}
         self._unread: dict[type[Model], list[tuple[str, str]]] = {}
+        self._spoilt: list[UnreadRecord] = []
 
     @classmethod
-    def unread(cls, rows: Iterable[tuple[str, type[Model], str]]) -> SiteRecords:
-        """The same from rows of (id, class of the values, values as JSON text), each kind read when it is asked for."""
+    def unread(cls, rows: Iterable[tuple[str, type[Model] | None, str]]) -> SiteRecords:
+        """The same from rows of (id, class of the values or None where the kind is not known, values as JSON text), each kind
+        read when it is asked for."""
         made = cls()
         for name, kind, text in rows:
-            made._unread.setdefault(kind, []).append((name, text))
+            if kind is None:
+                made._spoilt.append(UnreadRecord(name, "this program does not know its kind"))
+            else:
+                made._unread.setdefault(kind, []).append((name, text))
         return made
+
+    @property
+    def unread_rows(self) -> list[UnreadRecord]:
+        """Every record that cannot be read. Reads all of them for it."""
+        for kind in list(self._unread):
+            self.named(kind)
+        return list(self._spoilt)
 
     def named(self, kind: type[V]) -> tuple[tuple[str, V], ...]:
         """(id, values) of every record of a kind."""
         waiting = self._unread.get(kind)
         if waiting and kind not in self._rows:
-            self._rows[kind] = tuple([(name, kind.model_validate(json.loads(text))) for name, text in waiting])
+            self._rows[kind] = tuple(
+                [(name, values) for name, text in waiting if (values := self._read(kind, name, text))]
+            )
         return self._rows.get(kind, ())  # type: ignore[return-value]
+
+    def _read(self, kind: type[V], name: str, text: str) -> V | None:
+        why = why_unread(text)
+        if not why:
+            try:
+                return kind.model_validate(json.loads(text))
+            except ValidationError as error:
+                why = plan_error(error).words.rstrip(".")
+        self._spoilt.append(UnreadRecord(name, why))
+        return None
 
     def of(self, kind: type[V]) -> tuple[V, ...]:
         """Values of every record of a kind."""
@@ -49,7 +96,9 @@ class SiteRecords:
     def plus(self, name: str, values: Model) -> SiteRecords:
         """These records and one more."""
         kinds = list(dict.fromkeys([*self._rows, *self._unread]))
-        return SiteRecords([*(row for kind in kinds for row in self.named(kind)), (name, values)])
+        made = SiteRecords([*(row for kind in kinds for row in self.named(kind)), (name, values)])
+        made._spoilt = list(self._spoilt)
+        return made
 
 
 NO_RECORDS = SiteRecords()
