@@ -25,7 +25,7 @@ def test_a_killed_server_loses_nothing_and_what_was_typed_is_sent_when_it_is_bac
     expect(page.locator("[data-reading='area'] .v")).to_contain_text("112 sq ft")
     server.kill()
     type_size(page, "18'")
-    expect(page.get_by_text("No answer from the program. One edit is kept on this screen")).to_be_visible()
+    expect(page.get_by_text("No answer from the program. One edit is kept on this device")).to_be_visible()
     expect(page.get_by_label("A to B", exact=True)).to_have_value("18'")
     page.locator("#call-out").fill("from B 2' n, 3' e")
     server.start()
@@ -67,12 +67,9 @@ def test_a_slab_that_cannot_be_worked_out_says_why_and_can_be_taken_out(page, se
     with closing(sqlite3.connect(server.folder / "trowel.sqlite3")) as db:
         for (name,) in db.execute("select name from sqlite_master where type = 'trigger'").fetchall():
             db.execute(f"drop trigger {name}")
-        db.execute(
-            "update revisions set document = json_set(document, '$.zones[0].slab', 'S9') where json_extract(document, '$.name') like 'Cole%'"
-        )
-        (job,) = db.execute(
-            "select job_id from revisions where json_extract(document, '$.name') like 'Cole%'"
-        ).fetchone()
+        cole = "json_extract(text, '$.name') like 'Cole%'"
+        db.execute(f"update documents set text = json_set(text, '$.zones[0].slab', 'S9') where {cole}")
+        (job,) = db.execute(f"select job_id from revisions join documents on digest = document where {cole}").fetchone()
         db.commit()
     server.kill()
     server.start()

@@ -6,6 +6,8 @@ type Posted<P extends keyof paths> = paths[P] extends { post: infer O } ? NonNul
 type Query<P extends keyof paths, V extends keyof paths[P]> = NonNullable<Ask<paths[P][V]>['query']>;
 const of = (job_id: string) => ({ path: { job_id } });
 const JOB = '/api/jobs/{job_id}';
+/** what waits behind an answer that never comes goes on after so long; the same id counts once */
+const KEEP_MS = 60_000;
 
 export const api = {
 	yard: () => request('get', '/api/jobs'),
@@ -20,15 +22,16 @@ export const api = {
 
 	job: (id: string) => request('get', JOB, of(id)),
 	doubts: (id: string) => request('get', `${JOB}/doubts`, of(id)),
-	keep: (id: string, body: Posted<'/api/jobs/{job_id}/edits'>) => request('post', `${JOB}/edits`, { ...of(id), body }),
+	keep: (id: string, body: Posted<'/api/jobs/{job_id}/edits'>) => request('post', `${JOB}/edits`, { ...of(id), body, most_ms: KEEP_MS }),
 	draft: (id: string, body: Posted<'/api/jobs/{job_id}/figure'>) => request('post', `${JOB}/figure`, { ...of(id), body }),
 	undo: (id: string, body: Posted<'/api/jobs/{job_id}/undo'>) => request('post', `${JOB}/undo`, { ...of(id), body }),
 	redo: (id: string, body: Posted<'/api/jobs/{job_id}/redo'>) => request('post', `${JOB}/redo`, { ...of(id), body }),
 	goBack: (id: string, body: Posted<'/api/jobs/{job_id}/go-back'>) => request('post', `${JOB}/go-back`, { ...of(id), body }),
-	revisions: (id: string) => request('get', `${JOB}/revisions`, of(id)),
+	/** A page of the history, newest first: before a revision, or from the newest. */
+	revisions: (id: string, before?: number) => request('get', `${JOB}/revisions`, { ...of(id), query: before ? { before } : {} }),
 
 	records: (id: string, kind?: string) => request('get', `${JOB}/records`, { ...of(id), query: { kind } }),
-	record: (id: string, body: Posted<'/api/jobs/{job_id}/records'>) => request('post', `${JOB}/records`, { ...of(id), body }),
+	record: (id: string, body: Posted<'/api/jobs/{job_id}/records'>) => request('post', `${JOB}/records`, { ...of(id), body, most_ms: KEEP_MS }),
 
 	walk: (id: string, text: string) => request('post', `${JOB}/walk`, { ...of(id), body: { text } }),
 	/** Loops of a DXF or CSV file; `units` over what the file says. */

@@ -27,6 +27,8 @@ export interface Ask<O> {
 	path?: Part<O, 'path'>;
 	query?: Part<O, 'query'>;
 	body?: Content<O>;
+	/** give up after so long */
+	most_ms?: number;
 }
 interface Got {
 	data?: unknown;
@@ -41,7 +43,8 @@ export async function request<P extends keyof paths, V extends Verb & keyof path
 	const file = body instanceof Blob ? { headers: { 'content-type': 'application/octet-stream' }, bodySerializer: (raw: Blob) => raw } : {};
 	let got: Got;
 	try {
-		got = await (client.request as Send)(verb, path, { params: { path: ask.path, query: ask.query }, body, ...file });
+		const given = ask.most_ms ? { signal: AbortSignal.timeout(ask.most_ms) } : {};
+		got = await (client.request as Send)(verb, path, { params: { path: ask.path, query: ask.query }, body, ...file, ...given });
 	} catch {
 		throw new Offline();
 	}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The form board along the foot: what to order, and what the last change did to it. */
+	import { saysOf } from '../outbox/says';
 	import type { JobStore } from '../state/job.svelte';
 	import { session } from '../state/session.svelte';
 	import Frac from '../ui/Frac.svelte';
@@ -91,7 +92,7 @@
 	</div>
 	{/if}
 	<div class="tools">
-		<button type="button" disabled={!kept?.undo} title={kept?.undo ?? ''} onclick={store.undo}>{w.board.undo}</button>
+		<button type="button" disabled={!kept?.undo && !store.lastWaiting} title={store.lastWaiting ? w.outbox.takeBack(saysOf(store.lastWaiting)) : (kept?.undo ?? '')} onclick={store.undo}>{w.board.undo}</button>
 		<button type="button" disabled={!kept?.redo} title={kept?.redo ?? ''} onclick={store.redo}>{w.board.redo}</button>
 		<button type="button" class="wide" onclick={toggleUnits}>{store.units === 'mm' ? 'mm' : 'ft-in'}</button>
 		<button type="button" class="wide" onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</button>

@@ -1,18 +1,20 @@
 <script lang="ts">
 	/** Offline, clashes and problems that belong to no field: said plainly, with the way out. */
+	import OutboxStrip from '../outbox/OutboxStrip.svelte';
+	import { saysOf } from '../outbox/says';
 	import type { JobStore } from '../state/job.svelte';
 	import { w } from '../words/words';
 	let { store }: { store: JobStore } = $props();
 	const orphan = $derived(store.problem && ['', 'board', 'sheet', 'waiting', 'clash', 'units'].includes(store.problemAt) ? store.problem : null);
+	const behind = $derived(store.waiting.filter((row) => row.state === 'waiting' && row.said.kind === 'edit').length);
+	const unread = $derived((store.doubts?.findings ?? []).filter((one) => one.code === 'record-unread'));
 	const faults = $derived((store.figure?.findings ?? []).filter((one) => one.code === 'cannot-compute'));
 </script>
 
-{#if store.waiting.length}
-	<p class="notice" role="status">{w.notices.offline(store.waiting.length)}</p>
-{/if}
+<OutboxStrip rows={store.waiting} />
 {#if store.clash}
 	<div class="notice" role="alert">
-		<span>{store.clash.words}</span>
+		<span>{store.clash.words} {w.outbox.yours(saysOf(store.clash))} {behind ? w.outbox.after(behind) : ''}</span>
 		<button type="button" class="act quiet" onclick={() => void store.reapply()}>{w.notices.reapply}</button>
 		<button type="button" class="act quiet" onclick={() => store.takeTheirs()}>{w.notices.theirs}</button>
 	</div>
@@ -20,6 +22,12 @@
 {#each faults as fault}
 	<p class="notice" role="alert" data-fault={fault.where}>{fault.words} {fault.remedy}</p>
 {/each}
+{#if unread.length}
+	<div class="notice" role="alert" data-unread={unread.length}>
+		<span>{unread[0]?.words} {unread.length > 1 ? w.notices.moreUnread(unread.length - 1) : ''} {unread[0]?.remedy}</span>
+		<a class="act quiet" href="/api/jobs/{store.id}/as-stored" download>{w.notices.takeStored}</a>
+	</div>
+{/if}
 {#if orphan}
 	<div class="notice" role="alert">
 		<span>{orphan.detail}</span>

@@ -1,8 +1,10 @@
 /** One open job: its kept state, what is being tried, and edits that wait for the server. */
 import { api } from '../api/api';
 import { ApiProblem, Offline } from '../api/client';
-import type { Drafted, Graded, JobDoubts, JobState, Keep, Problem } from '../api/schema';
+import type { Drafted, Graded, JobDoubts, JobState, Problem } from '../api/schema';
 import { w } from '../words/words';
+import { outbox, type Outbox, type Outcome } from '../outbox/outbox.svelte';
+import type { Edit, Row } from '../outbox/rows';
 import { cornerId, type Listed, rowId } from './ids';
 import { session } from './session.svelte';
 
@@ -10,16 +12,7 @@ import { session } from './session.svelte';
 const SLOW_MS = 40;
 const REST_MS = 90;
 const OLD_MS = 400;
-export type Edit = Keep['edits'][number];
-interface Waiting {
-	edit_id: string;
-	edits: Edit[];
-}
-interface Clash {
-	head: JobState;
-	edits: Edit[];
-	words: string;
-}
+export type { Edit };
 
 /** The same plan with another order: what the site measured moved it, so the board says what it was. */
 function measuredSince(was: JobState | null, now: JobState): JobState {
@@ -28,6 +21,9 @@ function measuredSince(was: JobState | null, now: JobState): JobState {
 	const before = { area: null, perimeter: null, ...now.before, order: old, trucks: was.figure.trucks.length };
 	return { ...now, before, summary: w.board.measured };
 }
+
+/** Nothing was taken back or brought again, and nothing waits to be. */
+const noAnswer = (): Problem => ({ type: '', code: 'offline', title: '', status: 0, detail: w.notices.noStep, path: '', choices: [], head: null });
 
 export class JobStore {
 	kept = $state.raw<JobState | null>(null);
@@ -43,18 +39,29 @@ export class JobStore {
 	problem = $state.raw<Problem | null>(null);
 	/** which control the problem belongs beside */
 	problemAt = $state('');
-	waiting = $state.raw<Waiting[]>([]);
-	clash = $state.raw<Clash | null>(null);
 	missing = $state(false);
 	/** why this job cannot be opened, '' while it can */
 	fault = $state('');
-	busy = $state(false);
 	#drafting = false;
 	#next: Edit[] | null = null;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 
-	constructor(readonly id: string) {
-		this.waiting = this.#read();
+	constructor(
+		readonly id: string,
+		private readonly box: Outbox = outbox
+	) {
+		box.listen(id, (row, outcome, attended) => this.#hear(row, outcome, attended));
+	}
+	/** what was said here and is not kept by the program yet */
+	get waiting(): Row[] {
+		return this.box.of(this.id);
+	}
+	/** an edit of this device that somebody else was faster than */
+	get clash(): Row | null {
+		return this.waiting.find((row) => row.state === 'clash') ?? null;
+	}
+	get busy(): boolean {
+		return this.box.sending.includes(this.id);
 	}
 
 	get document() {
@@ -79,8 +86,8 @@ export class JobStore {
 		try {
 			const got = await api.job(this.id);
 			this.kept = measuredSince(this.kept, got);
+			this.fault = '';
 			void this.#follow();
-			if (this.waiting.length) void this.#send();
 		} catch (error) {
 			if (error instanceof ApiProblem && error.problem.status === 404) this.missing = true;
 			else if (error instanceof ApiProblem) this.fault = error.problem.detail;
@@ -92,37 +99,21 @@ export class JobStore {
 	async keep(edits: Edit[], at = ''): Promise<boolean> {
 		if (!this.kept) return false;
 		this.#clear();
-		const job: Waiting = { edit_id: crypto.randomUUID(), edits };
-		if (this.waiting.length) {
-			this.#hold([...this.waiting, job]);
-			this.#later(() => this.#send());
-			return false;
-		}
-		return this.#inLine(() => this.#post(job, at));
+		const said = { kind: 'edit' as const, edits };
+		const got = await this.box.say({ job: this.id, name: this.kept.document.name, base: this.kept.revision, author: session.who, said });
+		if (got.is === 'refused') [this.problem, this.problemAt] = [got.problem, at];
+		return got.is === 'kept' || got.is === 'elsewhere';
 	}
-	/** One edit at a time: a second press waits for the first, so that it is kept on top of it. */
-	#line: Promise<unknown> = Promise.resolve();
-	#inLine<T>(act: () => Promise<T>): Promise<T> {
-		const next = this.#line.then(act);
-		this.#line = next.catch(() => undefined);
-		return next;
-	}
-
-	async #post(job: Waiting, at: string): Promise<boolean> {
-		if (!this.kept) return false;
-		this.busy = true;
-		try {
-			const body = { revision: this.kept.revision, edits: job.edits, edit_id: job.edit_id, author: session.who };
-			this.kept = await api.keep(this.id, body);
-			this.dropDraft();
-			void this.#follow();
-			return true;
-		} catch (error) {
-			this.#failed(error, job, at);
-			return false;
-		} finally {
-			this.busy = false;
-		}
+	/** What became of something that was said here, now or before. */
+	#hear(row: Row, outcome: Outcome, attended: boolean) {
+		if (outcome.is === 'elsewhere') return void this.load();
+		if (outcome.is === 'kept' && row.said.kind === 'record') return attended ? undefined : void this.load();
+		if (outcome.is !== 'kept') return;
+		const state = outcome.answer as JobState;
+		if (this.kept && state.revision < this.kept.revision) return;
+		this.kept = state;
+		this.dropDraft();
+		void this.#follow();
 	}
 
 	/** Fetch what follows after the numbers; an answer to an older revision or record is let go. */
@@ -148,61 +139,25 @@ export class JobStore {
 		this.#followTimer = setTimeout(() => void this.#follow(), 1500);
 	}
 
-	#failed(error: unknown, job: Waiting, at: string) {
-		if (error instanceof Offline) {
-			if (!this.waiting.some((row) => row.edit_id === job.edit_id)) this.#hold([...this.waiting, job]);
-			this.#later(() => this.#send());
-		} else if (error instanceof ApiProblem) {
-			if (error.problem.code === 'stale' && error.problem.head) {
-				this.clash = { head: error.problem.head, edits: job.edits, words: error.problem.detail };
-			} else {
-				this.problem = error.problem;
-				this.problemAt = at;
-			}
-		} else throw error;
-	}
-
-	async #send() {
-		if (!this.kept) await this.load();
-		const first = this.waiting[0];
-		if (!first || !this.kept) return;
-		const done = await this.#post(first, 'waiting');
-		if (done || this.problem || this.clash) this.#hold(this.waiting.slice(1));
-		if (done && this.waiting.length) await this.#send();
-	}
-
 	#later(act: () => Promise<unknown>) {
 		clearTimeout(this.#timer);
 		this.#timer = setTimeout(() => void act(), 1500);
 	}
-	#hold(rows: Waiting[]) {
-		this.waiting = rows;
-		try {
-			localStorage.setItem(`waiting-${this.id}`, JSON.stringify(rows));
-		} catch {
-			/* kept in this page all the same */
-		}
-	}
-	#read(): Waiting[] {
-		try {
-			return JSON.parse(localStorage.getItem(`waiting-${this.id}`) ?? '[]') as Waiting[];
-		} catch {
-			return [];
-		}
-	}
 
-	/** Take the other's version and put the own edits on top of it. */
+	/** Take the other's version and put the own edits on top of it, in their order. */
 	async reapply() {
-		const clash = this.clash;
-		if (!clash) return;
-		this.kept = clash.head;
-		this.clash = null;
-		await this.keep(clash.edits, 'clash');
+		const head = this.box.headOf(this.id) ?? this.kept;
+		if (!head || !this.clash) return;
+		this.kept = head;
+		await this.box.onTop(this.id, head.revision);
 	}
-	takeTheirs() {
-		if (this.clash) this.takeHead(this.clash.head);
-		this.clash = null;
+	/** Take the other's version and let the own edit go. */
+	async takeTheirs() {
+		const [clash, head] = [this.clash, this.box.headOf(this.id)];
+		if (!clash) return;
+		if (head) this.takeHead(head);
 		this.dropDraft();
+		await this.box.letGo(clash.id);
 	}
 
 	/** the drawing of this job cannot keep up with a drag */
@@ -277,27 +232,29 @@ export class JobStore {
 		this.kept = { ...this.kept, figure: { ...got.figure, concrete: got.figure.concrete } };
 	}
 
-	undo = () => this.#step(api.undo);
-	redo = () => this.#step(api.redo);
-	async #step(step: typeof api.undo) {
+	/** the last edit that waits here and is not on its way: what undo takes back while it waits */
+	get lastWaiting(): Row | null {
+		return this.busy ? null : (this.waiting.filter((row) => row.said.kind === 'edit' && row.state === 'waiting').at(-1) ?? null);
+	}
+	undo = async () => {
+		const last = this.lastWaiting;
+		await (last ? this.box.letGo(last.id) : this.#step((body) => api.undo(this.id, body)));
+	};
+	redo = () => this.#step((body) => api.redo(this.id, body));
+	goBack = (n: number) => this.#step((body) => api.goBack(this.id, { ...body, n }));
+	async #step(step: (body: { revision: number; author: string }) => Promise<JobState>) {
 		if (!this.kept) return;
 		this.#clear();
 		this.dropDraft();
-		const body = { revision: this.kept.revision, author: session.who };
 		try {
-			this.kept = await step(this.id, body);
+			this.kept = await step({ revision: this.kept.revision, author: session.who });
 			void this.#follow();
 		} catch (error) {
-			if (error instanceof ApiProblem && error.problem.head) this.takeHead(error.problem.head);
-			else if (error instanceof ApiProblem || error instanceof Offline) this.problemAt = 'board';
-			if (error instanceof ApiProblem) this.problem = error.problem;
+			if (!(error instanceof ApiProblem || error instanceof Offline)) throw error;
+			this.problemAt = 'board';
+			this.problem = error instanceof ApiProblem ? error.problem : noAnswer();
+			if (this.problem.head) this.takeHead(this.problem.head);
 		}
-	}
-	async goBack(n: number) {
-		if (!this.kept) return;
-		const body = { revision: this.kept.revision, author: session.who, n };
-		this.kept = await api.goBack(this.id, body);
-		void this.#follow();
 	}
 	takeHead(head: JobState) {
 		this.kept = head;

@@ -1,22 +1,19 @@
-/** Appends a record of the site. */
-import { api } from '../api/api';
-import { ApiProblem, Offline } from '../api/client';
-import type { NewRecord, RecordRow } from '../api/schema';
+/** Says a record of the site: kept by the program at once, or held here until it can be. */
+import type { NewRecord } from '../api/schema';
+import { outbox } from '../outbox/outbox.svelte';
+import { w } from '../words/words';
 import type { JobStore } from './job.svelte';
 
 export interface Wrong {
 	words: string;
 	path: string;
 }
-/** The record as kept, or what is wrong with it. */
-export async function addRecord(store: JobStore, kind: NewRecord['kind'], values: Record<string, unknown>, who: string, supersedes: string | null = null): Promise<RecordRow | Wrong> {
-	const body = { id: crypto.randomUUID(), kind, revision: store.kept?.revision ?? 1, values, who, at_device: new Date().toISOString(), supersedes };
-	try {
-		return await api.record(store.id, body);
-	} catch (error) {
-		if (error instanceof ApiProblem) return { words: error.problem.detail, path: error.problem.path };
-		if (error instanceof Offline) return { words: 'No answer from the program. What you typed is still here.', path: '' };
-		throw error;
-	}
+/** Whether the program has it: `false` where it waits on this device. What is wrong with it where it was refused. */
+export async function addRecord(store: JobStore, kind: NewRecord['kind'], values: Record<string, unknown>, who: string, supersedes: string | null = null): Promise<boolean | Wrong> {
+	const record = { kind, values, who, at_device: new Date().toISOString(), supersedes };
+	const got = await outbox.say({ job: store.id, name: store.kept?.document.name ?? '', base: store.kept?.revision ?? 1, author: who, said: { kind: 'record', record } });
+	if (got.is === 'refused') return { words: got.problem.detail, path: got.problem.path };
+	if (got.is === 'gone') return { words: w.outbox.letGo, path: '' };
+	return got.is !== 'held';
 }
-export const isWrong = (got: RecordRow | Wrong): got is Wrong => 'words' in got;
+export const isWrong = (got: unknown): got is Wrong => typeof got === 'object' && got !== null && 'words' in got;

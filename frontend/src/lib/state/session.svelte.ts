@@ -23,6 +23,8 @@ class Session {
 	letters = $state(stored('letters', 'on') === 'on');
 	ways = $state.raw<Ways | null>(null);
 	waysVersion = $state(0);
+	/** why the newest ways are not those in use, '' where they are */
+	waysUnread = $state('');
 	schools = $state.raw<WaysState['schools']>({});
 
 	setWho(name: string) {
@@ -41,6 +43,7 @@ class Session {
 		const got = await api.ways();
 		this.ways = got.ways;
 		this.waysVersion = got.version;
+		this.waysUnread = got.unread;
 		this.schools = got.schools;
 	}
 }

@@ -1,6 +1,9 @@
 <script lang="ts">
 	/** A pencil field: shows what stands, takes what is typed on Enter or on leaving, shows a problem beside itself. */
+	import { onDestroy } from 'svelte';
 	import type { Problem } from '../api/schema';
+	import { note, restored } from '../state/remember.svelte';
+	import { placeOf } from './field_place';
 	import { w } from '../words/words';
 	interface Props {
 		label: string;
@@ -17,7 +20,11 @@
 	}
 	let { label, value, keep, problem = null, placeholder = w.notSet, calm = false, hide = false, type = 'text', width = '100%', id }: Props = $props();
 	const own = $props.id();
-	let typed = $state<string | null>(null);
+	const place = placeOf(id ?? label);
+	onDestroy(place.leave);
+	const before = restored<{ typed: string; value: string }>(place.key);
+	let typed = $state<string | null>(before && before.value === value ? before.typed : null);
+	$effect(() => note(place.key, typed === null || typed === value ? '' : { typed, value }));
 	async function leave() {
 		if (typed === null || typed === value) return void (typed = null);
 		if (await keep(typed)) typed = null;
@@ -34,6 +41,7 @@
 		id={id ?? own}
 		class="in"
 		class:calm
+		class:unkept={typed !== null && typed !== value}
 		{type}
 		{placeholder}
 		value={typed ?? value}
@@ -86,6 +94,9 @@
 	}
 	.in:focus {
 		background: var(--well);
+	}
+	.in.unkept:not(:focus) {
+		border-bottom: 3px solid var(--pencil);
 	}
 	.in[aria-invalid='true'] {
 		border-bottom: 3px solid var(--flag);

@@ -19,6 +19,7 @@ export class WaysStore {
 			const got = await api.keepWays({ version: session.waysVersion, ways, author: session.who });
 			session.ways = got.ways;
 			session.waysVersion = got.version;
+			session.waysUnread = got.unread;
 			this.said = w.ways.kept;
 			return true;
 		} catch (error) {
@@ -26,7 +27,7 @@ export class WaysStore {
 			if (error instanceof ApiProblem) {
 				this.problem = error.problem.detail;
 				if (error.problem.code === 'stale') await session.loadWays();
-			} else if (error instanceof Offline) this.problem = w.notices.offline(1);
+			} else if (error instanceof Offline) this.problem = w.notices.noAnswer;
 			else throw error;
 			return false;
 		}

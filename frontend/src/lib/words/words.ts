@@ -2,6 +2,7 @@
 import { edgeWords } from './edges';
 import { ground } from './ground';
 import { lines } from './lines';
+import { outboxWords } from './outbox';
 import { rules } from './rules';
 
 export const w = {
@@ -209,14 +210,19 @@ export const w = {
 	notices: {
 		broken: 'This slab cannot be worked out.',
 		takeFile: 'Take it out as a job file',
-		offline: (n: number) => `No answer from the program. ${n === 1 ? 'One edit is' : `${n} edits are`} kept on this screen and will be sent.`,
+		noAnswer: 'No answer from the program. Nothing was kept; what you typed is still here.',
+		noStep: 'No answer from the program. Nothing was taken back; press again when it is there.',
+		moreUnread: (n: number) => (n === 1 ? 'One more is like it.' : `${n} more are like it.`),
+		takeStored: 'Take out all that is stored',
+		backTo: 'An earlier state can be brought back.',
 		reapply: 'Put mine on top',
 		theirs: 'Take theirs',
 		gone: 'That job is not here. It may have been deleted.',
 		toYard: 'To the yard',
 		loading: 'Fetching the slab.'
 	},
-	history: { title: 'Every change', back: 'Go back to this', now: 'now' },
+	outbox: outboxWords,
+	history: { more: 'Show earlier ones', title: 'Every change', back: 'Go back to this', now: 'now' },
 	keysTitle: 'Keys',
 	keysOff: 'Single letters are on',
 	keysOn: 'Single letters are off',

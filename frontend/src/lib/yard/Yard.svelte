@@ -3,6 +3,8 @@
 	import { goto } from '$app/navigation';
 	import { boundsOf } from '../drawing/viewport';
 	import { inBox } from '../shell/keys';
+	import { outbox } from '../outbox/outbox.svelte';
+	import OutboxStrip from '../outbox/OutboxStrip.svelte';
 	import Who from '../shell/Who.svelte';
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
@@ -58,6 +60,8 @@
 			<button type="button" class="act on" onclick={() => (starting = true)}>{w.yard.start}</button>
 		</nav>
 	</header>
+	<OutboxStrip rows={outbox.rows} named />
+	{#if session.waysUnread}<p class="notice" role="alert">{session.waysUnread}</p>{/if}
 	{#if yard.words}<p class="notice" role="alert">{yard.words}</p>{/if}
 	{#if yard.deleted}
 		<p class="notice" role="status">{w.yard.deleted(yard.deleted.name)} <button type="button" class="act quiet" onclick={() => void yard.undelete()}>{w.yard.undo}</button></p>

@@ -1,9 +1,12 @@
 /** The yard: all slabs, and what may be done with each. */
 import { api } from '../api/api';
 import { ApiProblem, Offline } from '../api/client';
-import type { YardJob } from '../api/schema';
+import type { Problem, YardJob } from '../api/schema';
+import { outbox } from '../outbox/outbox.svelte';
 import { session } from '../state/session.svelte';
 import { w } from '../words/words';
+
+const withField = (problem: Problem) => (problem.path ? `${problem.path}: ${problem.detail}` : problem.detail);
 
 export class YardState {
 	jobs = $state.raw<YardJob[] | null>(null);
@@ -38,10 +41,11 @@ export class YardState {
 		this.deleted = null;
 	}
 	async rename(job: YardJob, name: string): Promise<boolean> {
-		const body = { revision: job.revision, edits: [{ op: 'set_fields' as const, values: { name } }], edit_id: crypto.randomUUID(), author: session.who };
-		const done = await this.#try(() => api.keep(job.id, body));
+		const said = { kind: 'edit' as const, edits: [{ op: 'set_fields' as const, values: { name } }] };
+		const got = await outbox.say({ job: job.id, name: job.name, base: job.revision, author: session.who, said });
 		await this.load();
-		return done !== null;
+		if (got.is === 'refused') this.words = withField(got.problem);
+		return got.is !== 'refused';
 	}
 	async #act(act: () => Promise<unknown>) {
 		await this.#try(act);
@@ -53,8 +57,8 @@ export class YardState {
 		try {
 			return await act();
 		} catch (error) {
-			if (error instanceof ApiProblem) this.words = error.problem.path ? `${error.problem.path}: ${error.problem.detail}` : error.problem.detail;
-			else if (error instanceof Offline) this.words = w.notices.offline(0).split('.')[0] + '.';
+			if (error instanceof ApiProblem) this.words = withField(error.problem);
+			else if (error instanceof Offline) this.words = w.notices.noAnswer;
 			else throw error;
 			return null;
 		}

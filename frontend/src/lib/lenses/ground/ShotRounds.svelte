@@ -26,7 +26,7 @@
 	<ul>
 		{#each rows.slice(0, 40) as row}
 			<li class:gone={row.superseded}>
-				<span>{clock(row.at)} {row.who} · {row.verdict} {row.values['source']}</span>
+				<span>{clock(row.at)} {row.who} · {row.unread || `${row.verdict} ${row.values['source']}`}</span>
 				{#if row.superseded}<b>{w.ground.struck}</b>{:else}<button type="button" class="act quiet" onclick={() => void strike(row)}>{w.ground.strike}</button>{/if}
 			</li>
 		{/each}

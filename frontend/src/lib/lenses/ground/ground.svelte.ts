@@ -3,10 +3,12 @@ import { api } from '../../api/api';
 import { ApiProblem, Offline } from '../../api/client';
 import type { GroundState, NewRecord, RodAnswer } from '../../api/schema';
 import type { XY } from '../../drawing/viewport';
+import { forgetId, idOf } from '../../outbox/pressed';
 import { rowPlace } from '../../state/ids';
 import type { JobStore } from '../../state/job.svelte';
 import { addRecord, isWrong, type Wrong } from '../../state/record';
 import { session } from '../../state/session.svelte';
+import { w } from '../../words/words';
 
 export class GroundData {
 	state = $state.raw<GroundState | null>(null);
@@ -52,6 +54,7 @@ export class GroundData {
 	async record(kind: NewRecord['kind'], values: Record<string, unknown>, supersedes: string | null = null): Promise<Wrong | null> {
 		const got = await addRecord(this.store, kind, values, session.who, supersedes);
 		if (isWrong(got)) return got;
+		if (!got) return null;
 		await Promise.all([this.load(), this.store.load()]);
 		return null;
 	}
@@ -73,10 +76,12 @@ export class GroundData {
 	}
 	async file(file: File): Promise<string> {
 		try {
-			await api.shotsFile(this.store.id, file, { record: crypto.randomUUID(), layer: this.layer, who: session.who, setup: this.stand?.id ?? null });
+			const record = idOf(this.store.id, { file: file.name, size: file.size, changed: file.lastModified, layer: this.layer });
+			await api.shotsFile(this.store.id, file, { record, layer: this.layer, who: session.who, setup: this.stand?.id ?? null });
+			forgetId(this.store.id, record);
 		} catch (error) {
 			if (error instanceof ApiProblem) return error.problem.detail;
-			if (error instanceof Offline) return 'No answer from the program.';
+			if (error instanceof Offline) return w.notices.noAnswer;
 			throw error;
 		}
 		await Promise.all([this.load(), this.store.load()]);

@@ -7,14 +7,20 @@
 	let { store }: { store: JobStore } = $props();
 	let open = $state(false);
 	let rows = $state.raw<RevisionRow[]>([]);
+	const PAGE = 200;
+	let more = $state(false);
 	$effect(() => {
 		const revision = store.kept?.revision;
 		if (!open || !revision) return;
 		api
 			.revisions(store.id)
-			.then((got) => (rows = got))
+			.then((got) => ([rows, more] = [got, got.length === PAGE]))
 			.catch(() => undefined);
 	});
+	async function earlier() {
+		const got = await api.revisions(store.id, rows.at(-1)?.n).catch(() => null);
+		if (got) [rows, more] = [[...rows, ...got], got.length === PAGE];
+	}
 	const when = (at: string) => new Date(at).toLocaleString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', hour: 'numeric', minute: '2-digit' });
 </script>
 
@@ -31,6 +37,7 @@
 			</li>
 		{/each}
 	</ol>
+	{#if more}<button type="button" class="act quiet my-2" onclick={() => void earlier()}>{w.history.more}</button>{/if}
 </details>
 
 <style>

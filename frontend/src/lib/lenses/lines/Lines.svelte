@@ -51,6 +51,10 @@
 		});
 	});
 	$effect(() => {
+		void store.kept?.records;
+		untrack(() => data.recorded && void data.loadRecords());
+	});
+	$effect(() => {
 		if (tab !== 'square' || !data.setOut || !data.recorded) return;
 		untrack(() => {
 			const last = data.records.find((row) => row.kind === 'taped');

@@ -32,7 +32,7 @@
 		} catch (error) {
 			found = null;
 			if (error instanceof ApiProblem) words = error.problem.detail;
-			else if (error instanceof Offline) words = w.notices.offline(1);
+			else if (error instanceof Offline) words = w.notices.noAnswer;
 			else throw error;
 		} finally {
 			busy = false;

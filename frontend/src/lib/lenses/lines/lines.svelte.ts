@@ -67,13 +67,14 @@ export class LinesData {
 		await api.dropCutPlan(this.store.id);
 	}
 	async loadRecords() {
-		this.records = await api.records(this.store.id);
+		this.records = (await api.records(this.store.id)).filter((row) => !row.unread);
 		this.recorded = true;
 	}
 	/** Append a record; null when it went through, the problem's words and path otherwise. */
 	async record(kind: RecordKind, values: Record<string, unknown>, who: string, supersedes: string | null = null): Promise<Wrong | null> {
 		const got = await addRecord(this.store, kind, values, who, supersedes);
 		if (isWrong(got)) return got;
+		if (!got) return null;
 		await this.loadRecords();
 		if (kind === 'taped') await this.store.load();
 		return null;

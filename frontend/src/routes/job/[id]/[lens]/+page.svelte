@@ -11,6 +11,7 @@
 	import Keys from '#lib/shell/Keys.svelte';
 	import { jobKeys } from '#lib/shell/keys.ts';
 	import type { LensId } from '#lib/shell/lens.ts';
+	import Recover from '#lib/shell/Recover.svelte';
 	import Notices from '#lib/shell/Notices.svelte';
 	import StageString from '#lib/shell/StageString.svelte';
 	import { JobStore } from '#lib/state/job.svelte.ts';
@@ -47,7 +48,7 @@
 {#if store?.missing}
 	<main class="gone"><h2>{w.notices.gone}</h2><a class="act" href="/">{w.notices.toYard}</a></main>
 {:else if store?.fault}
-	<main class="gone"><h2>{w.notices.broken}</h2><p role="alert">{store.fault}</p><a class="act" href="/api/jobs/{id}/file" download>{w.notices.takeFile}</a><a class="act" href="/">{w.notices.toYard}</a></main>
+	<main class="gone"><h2>{w.notices.broken}</h2><p role="alert">{store.fault}</p><p class="flex flex-wrap gap-3"><a class="act" href="/api/jobs/{id}/file" download>{w.notices.takeFile}</a><a class="act" href="/api/jobs/{id}/as-stored" download>{w.notices.takeStored}</a><a class="act" href="/">{w.notices.toYard}</a></p><Recover {id} back={() => void store?.load()} /></main>
 {:else if store?.kept}
 	<div class="app">
 		<StageString job={store.kept} doubts={store.doubts} {lens} />

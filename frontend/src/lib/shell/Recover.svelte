@@ -1,0 +1,39 @@
+<script lang="ts">
+	/** The earlier states of a slab whose newest cannot be worked out; any of them can be made the newest again. */
+	import { api } from '../api/api';
+	import { ApiProblem, Offline } from '../api/client';
+	import type { RevisionRow } from '../api/schema';
+	import { session } from '../state/session.svelte';
+	import { w } from '../words/words';
+	let { id, back }: { id: string; back: () => void } = $props();
+	let rows = $state.raw<RevisionRow[]>([]);
+	let wrong = $state('');
+	$effect(() => {
+		api.revisions(id).then(
+			(got) => (rows = got),
+			() => (rows = [])
+		);
+	});
+	async function bring(n: number) {
+		try {
+			await api.goBack(id, { revision: rows[0]?.n ?? 1, author: session.who, n });
+			back();
+		} catch (error) {
+			if (error instanceof ApiProblem) wrong = error.problem.detail;
+			else if (error instanceof Offline) wrong = w.notices.noStep;
+			else throw error;
+		}
+	}
+</script>
+
+{#if rows.length > 1}
+	<section class="w-full max-w-160">
+		<h3>{w.notices.backTo}</h3>
+		{#if wrong}<p class="font-[640] text-[var(--flag)]" role="alert">{wrong}</p>{/if}
+		<ul>
+			{#each rows.slice(1, 40) as row (row.n)}
+				<li class="flex items-center gap-3 border-t border-[var(--hair)] py-1.5"><span class="w-8 text-[var(--ink2)]">{row.n}</span><span class="flex-1">{row.summary}</span><button type="button" class="act quiet" onclick={() => void bring(row.n)}>{w.history.back}</button></li>
+			{/each}
+		</ul>
+	</section>
+{/if}

@@ -1,0 +1,34 @@
+/** Words of what waits on this device. */
+const many = (n: number, one: string, more: string) => (n === 1 ? `One ${one}` : n ? `${n} ${more}` : '');
+const both = (edits: number, records: number) => [many(edits, 'edit', 'edits'), many(records, 'record', 'records').toLowerCase().replace('one', edits ? 'one' : 'One')].filter(Boolean).join(' and ');
+
+export const outboxWords = {
+	title: 'What waits on this device',
+	waits: (edits: number, records: number, offline: boolean, lasting: boolean) =>
+		`${offline ? 'No answer from the program. ' : ''}${both(edits, records)} ${edits + records === 1 ? 'is' : 'are'} kept on this ${lasting ? 'device' : 'page alone, so leave it open,'} and will be sent.`,
+	after: (n: number) => `${n === 1 ? 'One edit waits' : `${n} edits wait`} behind this one.`,
+	yours: (says: string) => `Yours: ${says}.`,
+	show: 'Show them',
+	hide: 'Fold up',
+	now: 'Send now',
+	copy: 'Copy',
+	copied: 'Copied',
+	letGo: 'Let it go',
+	refused: 'Not kept',
+	takeBack: (says: string) => `Takes back what waits: ${says}`,
+	record: {
+		taped: 'Taped round',
+		'string-gaps': 'Gaps to the string',
+		'form-levels': 'Levels along a form',
+		'form-back': 'Form put back',
+		'set-up': 'Laser set up',
+		'bench-shot': 'Shot on a mark',
+		'turning-point': 'Turning point',
+		shots: 'Rod shots',
+		'as-dug': 'Trench as dug',
+		'ground-test': 'Test of the ground',
+		'soft-spot': 'Soft spot',
+		'lift-signed': 'Lift signed',
+		struck: 'Struck out'
+	} as Record<string, string>
+};
