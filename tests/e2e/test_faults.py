@@ -4,6 +4,7 @@ import json
 import sqlite3
 from contextlib import closing
 
+import pytest
 from playwright.sync_api import expect
 from tests.plans import job
 
@@ -38,9 +39,10 @@ def test_a_killed_server_loses_nothing_and_what_was_typed_is_sent_when_it_is_bac
     expect(page.locator("#call-out")).to_have_value("from B 2' n, 3' e")
 
 
-def test_two_tabs_the_second_is_told_and_can_put_its_change_on_top(page, server):
+def test_of_two_people_the_second_is_told_and_can_put_its_changes_on_top_in_their_order(page, server, browser):
     open_shelter(page)
-    other = page.context.new_page()
+    context = browser.new_context(viewport={"width": 1280, "height": 800})
+    other = context.new_page()
     other.goto(page.url)
     type_size(other, "16'")
     expect(other.locator("[data-reading='area'] .v")).to_contain_text("112 sq ft")
@@ -48,8 +50,24 @@ def test_two_tabs_the_second_is_told_and_can_put_its_change_on_top(page, server)
     page.get_by_label("B to C", exact=True).fill("8'")
     page.get_by_role("button", name="C moves").click()
     expect(page.get_by_text("changed this slab meanwhile")).to_be_visible()
+    page.get_by_label("B to C", exact=True).fill("9'")
+    page.get_by_role("button", name="C moves").click()
+    expect(page.get_by_text("One edit waits behind this one")).to_be_visible()
+    page.reload()
+    expect(page.get_by_text("changed this slab meanwhile")).to_be_visible()
     page.get_by_role("button", name="Put mine on top").click()
-    expect(page.locator("[data-reading='area'] .v")).to_contain_text("128 sq ft")
+    expect(page.locator("[data-reading='area'] .v")).to_contain_text("144 sq ft")
+    expect(page.get_by_text("changed this slab meanwhile")).to_have_count(0)
+    assert page.request.get(f"{server.url}/api/jobs/{page.url.split('/')[4]}").json()["revision"] == 4
+    context.close()
+
+
+def test_two_tabs_of_one_browser_go_along_with_each_other(page, server):
+    open_shelter(page)
+    other = page.context.new_page()
+    other.goto(page.url)
+    type_size(other, "16'")
+    expect(page.locator("[data-reading='area'] .v")).to_contain_text("112 sq ft")
 
 
 def test_bad_files_are_refused_beside_the_button_and_good_ones_open(page, tmp_path):
@@ -115,3 +133,90 @@ def test_a_stale_move_of_another_browser_moves_the_beam_it_meant(page, server, b
     moved, kept = (row["path"][0][0] for row in document["beams"])
     assert 3000 < moved < 4500 and kept == 4500
     context.close()
+
+
+def note_a_test(page, note):
+    """Roll test at a spot of the slab, with a note."""
+    expect(page.get_by_role("button", name="Rolled")).to_be_visible()
+    page.get_by_role("button", name="Rolled").click()
+    box = page.locator(".sheet svg").bounding_box()
+    page.mouse.click(box["x"] + box["width"] * 0.45, box["y"] + box["height"] * 0.55)
+    expect(page.get_by_text("as pressed on the plan")).to_be_visible()
+    page.get_by_label("Note").fill(note)
+    page.get_by_role("button", name="Keep this test").click()
+
+
+@pytest.mark.parametrize("size", [(1280, 800), (390, 844)])
+def test_records_said_without_an_answer_wait_over_a_closed_tab_and_each_comes_once(page, server, size):
+    page.set_viewport_size({"width": size[0], "height": size[1]})
+    page.get_by_role("link", name="Tansy").first.click()
+    expect(page.locator("p.name")).to_be_visible()
+    ground, job = page.url.replace("/lines", "/ground") + "?tab=tests", page.url.split("/")[4]
+    page.goto(ground)
+    # the program keeps it, and its answer is lost on the way back
+    page.route(
+        "**/records",
+        lambda route: (route.fetch(), route.abort())[1] if route.request.method == "POST" else route.continue_(),
+    )
+    note_a_test(page, "lost answer")
+    waits = page.get_by_text("record is kept on this device")
+    expect(waits).to_be_visible()
+    expect(page.get_by_label("Note")).to_have_value("")  # it is safe, so the next can be typed
+    page.unroute("**/records")
+    expect(waits).to_have_count(0)
+    server.kill()
+    note_a_test(page, "no signal")
+    expect(waits).to_be_visible()
+    page.get_by_label("Note").fill("not said yet")
+    context = page.context
+    page.close()
+    server.start()
+    page = context.new_page()
+    page.goto(server.url)
+    expect(page.locator("li.row")).to_have_count(3)
+    expect(page.get_by_text("record is kept on this device")).to_have_count(0)
+    page.wait_for_timeout(300)
+    told = page.request.get(f"{server.url}/api/jobs/{job}/records").json()
+    notes = sorted(row["values"]["note"] for row in told if row["values"].get("note") in ("lost answer", "no signal"))
+    assert notes == ["lost answer", "no signal"]
+
+
+def test_what_the_program_refuses_later_stays_in_sight_until_it_is_let_go(page, server):
+    open_shelter(page)
+    job = page.url.split("/")[4]
+    server.kill()
+    type_size(page, "16'")
+    expect(page.get_by_text("One edit is kept on this device")).to_be_visible()
+    expect(page.get_by_role("button", name="Undo")).to_have_attribute(
+        "title", "Takes back what waits: Set side: 16'"
+    )
+    page.route(
+        "**/edits",
+        lambda route: route.fulfill(
+            status=422,
+            content_type="application/problem+json",
+            body=json.dumps(
+                {
+                    "code": "cannot-use",
+                    "detail": "That side is gone.",
+                    "status": 422,
+                    "title": "",
+                    "type": "",
+                    "path": "",
+                    "choices": [],
+                    "head": None,
+                }
+            ),
+        ),
+    )
+    server.start()
+    refused = page.get_by_role("alert").filter(has_text="That side is gone.")
+    expect(refused).to_contain_text("Not kept. Set side: 16'")
+    page.goto(server.url)
+    expect(refused).to_contain_text("Cole Street bus shelter")
+    page.reload()
+    refused.get_by_role("button", name="Copy").click()
+    expect(refused.get_by_role("button", name="Copied")).to_be_visible()
+    refused.get_by_role("button", name="Let it go").click()
+    expect(refused).to_have_count(0)
+    assert page.request.get(f"{server.url}/api/jobs/{job}").json()["revision"] == 1

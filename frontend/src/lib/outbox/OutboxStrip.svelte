@@ -43,8 +43,10 @@
 			{#if named}<a class="underline" href="/job/{row.job}/lines">{row.name}</a> · {/if}<span class="pen whitespace-normal!">{saysOf(row)}</span>
 			{#if row.words}<span class="block font-[560]">{row.words}</span>{/if}
 		</span>
-		<button type="button" class="act quiet" onclick={() => void copy(row)}>{copied === row.id ? w.outbox.copied : w.outbox.copy}</button>
-		<button type="button" class="act quiet" onclick={() => void outbox.letGo(row.id)}>{w.outbox.letGo}</button>
+		<span class="flex gap-2">
+			<button type="button" class="act quiet" onclick={() => void copy(row)}>{copied === row.id ? w.outbox.copied : w.outbox.copy}</button>
+			<button type="button" class="act quiet" onclick={() => void outbox.letGo(row.id)}>{w.outbox.letGo}</button>
+		</span>
 	</li>
 {/snippet}
 
@@ -52,8 +54,10 @@
 	<Collapsible.Root bind:open class="border-b-[3px] border-[var(--flag)] bg-[var(--well)] px-5 py-1.5 font-[640] max-phone:px-3" data-outbox={waiting.length}>
 		<div class="flex flex-wrap items-center gap-x-3 gap-y-1">
 			<p class="min-w-0 flex-1 basis-64" role="status">{why ? `${why} ` : ''}{w.outbox.waits(edits, waiting.length - edits, outbox.offline, outbox.lasting)}</p>
-			<Collapsible.Trigger class="act quiet">{open ? w.outbox.hide : w.outbox.show}</Collapsible.Trigger>
-			<button type="button" class="act quiet" onclick={() => outbox.flush()}>{w.outbox.now}</button>
+			<span class="flex gap-2">
+				<Collapsible.Trigger class="act quiet">{open ? w.outbox.hide : w.outbox.show}</Collapsible.Trigger>
+				<button type="button" class="act quiet" onclick={() => outbox.flush()}>{w.outbox.now}</button>
+			</span>
 		</div>
 		<Collapsible.Content>
 			<ul class="mt-1.5 max-h-[30vh] overflow-auto" aria-label={w.outbox.title}>{#each waiting as row (row.id)}{@render line(row)}{/each}</ul>

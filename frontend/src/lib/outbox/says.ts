@@ -2,7 +2,7 @@
 import { w } from '../words/words';
 import type { Row } from './rows';
 
-const IDS = new Set(['op', 'side', 'corner', 'beam', 'pad', 'row', 'zone', 'edge', 'id', 'setup', 'layer', 'source']);
+const IDS = new Set(['op', 'side', 'corner', 'beam', 'pad', 'row', 'zone', 'edge', 'id', 'setup', 'layer', 'source', 'at', 'x_mm', 'y_mm', 'moves', 'square']);
 function typed(value: unknown): string[] {
 	if (typeof value === 'string') return value.trim() ? [value.trim()] : [];
 	if (typeof value === 'number') return [`${+value.toFixed(3)}`];

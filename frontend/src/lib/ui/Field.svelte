@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** A pencil field: shows what stands, takes what is typed on Enter or on leaving, shows a problem beside itself. */
-	import { onDestroy } from 'svelte';
+	import { onDestroy, untrack } from 'svelte';
 	import type { Problem } from '../api/schema';
 	import { note, restored } from '../state/remember.svelte';
 	import { placeOf } from './field_place';
@@ -20,10 +20,10 @@
 	}
 	let { label, value, keep, problem = null, placeholder = w.notSet, calm = false, hide = false, type = 'text', width = '100%', id }: Props = $props();
 	const own = $props.id();
-	const place = placeOf(id ?? label);
+	const place = untrack(() => placeOf(id ?? label));
 	onDestroy(place.leave);
 	const before = restored<{ typed: string; value: string }>(place.key);
-	let typed = $state<string | null>(before && before.value === value ? before.typed : null);
+	let typed = $state<string | null>(untrack(() => (before?.value === value ? before.typed : null)));
 	$effect(() => note(place.key, typed === null || typed === value ? '' : { typed, value }));
 	async function leave() {
 		if (typed === null || typed === value) return void (typed = null);
