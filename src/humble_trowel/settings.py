@@ -18,7 +18,7 @@ MAX_DRAWING_BYTES = 24_000_000  # for files of points, which hold whole drawings
 class Settings:
     """data: folder of the database. port: where it is served. origins: extra allowed ones, none today.
 
-    background: have a process of its own for what takes long. max_pages, busy_ms: for acting out a full disk and a locked database.
+    background: have a process of its own for what takes long. copies: save one a day while it runs. max_pages, busy_ms: for acting out a full disk and a locked database.
     """
 
     data: Path
@@ -27,6 +27,7 @@ class Settings:
     max_pages: int | None = None
     busy_ms: int = 4000
     background: bool = False
+    copies: bool = False
 
     @property
     def database(self) -> Path:

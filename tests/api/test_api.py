@@ -228,7 +228,7 @@ def test_a_full_disk_and_a_locked_database_say_so_and_lose_nothing(tmp_path):
             answer for answer in (keep(client, opened(client), {"op": "set_fields", "values": {"site.notes": "n" * 3990}},
                                        edit_id=f"fill-{i:08d}") for i in range(40)) if answer.status_code != 200
         )  # fmt: skip
-        assert full.status_code == 507 and "still on this screen" in full.json()["detail"]
+        assert full.status_code == 507 and "still on your screen" in full.json()["detail"]
     with (
         start(tmp_path) as client,
         closing(sqlite3.connect(tmp_path / "trowel.sqlite3", isolation_level=None)) as other,

@@ -5,7 +5,8 @@ import sqlite3
 import pytest
 
 from humble_trowel.store import jobs, migrate
-from humble_trowel.store.db import atomic, backup, connect
+from humble_trowel.store.copies import backup
+from humble_trowel.store.db import atomic, connect
 
 AT = "2027-01-01T00:00:00+00:00"
 

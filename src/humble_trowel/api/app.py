@@ -2,13 +2,16 @@
 
 from __future__ import annotations
 
+import asyncio
+import sqlite3
 from collections.abc import AsyncIterator
-from contextlib import asynccontextmanager
+from contextlib import asynccontextmanager, suppress
 from pathlib import Path
 from typing import Any
 
 from fastapi import FastAPI
 from fastapi.responses import FileResponse, Response
+from starlette.concurrency import run_in_threadpool
 from starlette.exceptions import HTTPException
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
@@ -18,7 +21,9 @@ from humble_trowel.api.routes import edges, ground, jobs, laser, lines, papers, 
 from humble_trowel.api.schemas import Problem
 from humble_trowel.api.service import Service
 from humble_trowel.settings import Settings
+from humble_trowel.store.copies import BadCopy, copy_of_day
 
+HOUR_S = 3600
 WEB = Path(__file__).resolve().parent.parent / "web"
 
 
@@ -53,10 +58,21 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
 
 @asynccontextmanager
 async def _running(app: FastAPI) -> AsyncIterator[None]:
+    service: Service = app.state.service
+    daily = asyncio.create_task(_copy_daily(service)) if service.settings.copies else None
     yield
-    background = app.state.service.background
-    if background is not None:
-        background.close()
+    if daily is not None:
+        daily.cancel()
+    if service.background is not None:
+        service.background.close()
+
+
+async def _copy_daily(service: Service) -> None:
+    """A program that runs for days saves a copy on each; where it cannot, it tries again an hour later."""
+    while True:
+        await asyncio.sleep(HOUR_S)
+        with suppress(BadCopy, OSError, sqlite3.Error):
+            await run_in_threadpool(copy_of_day, service.settings.database, service.now()[:10])
 
 
 def _page(web: Path):  # type: ignore[no-untyped-def]

@@ -85,28 +85,30 @@ async def _other_record(_: Request, error: Exception) -> JSONResponse:
     return problem(409, "other-record", "That record is kept already.", str(error))
 
 
+# What a screen is told by the code of the database's error: (status, code, title, words).
+HELD = "What you said is still on your screen and is sent again by itself."
+_FULL = (507, "disk-full", "The disk is full.", f"The disk is full, or takes no more. {HELD} Free some space.")
+_BUSY = (503, "locked", "The data are busy.", f"The data are being written at this moment. {HELD}")
+_GONE = (503, "data-gone", "The data are gone.",
+         f"The data are not where they were when the program started. {HELD} Put them back, or start the program anew.")  # fmt: skip
+_READ_ONLY = (507, "read-only", "The data cannot be written.",
+              f"The folder of the data cannot be written. {HELD} Allow writing there.")  # fmt: skip
+_DAMAGED = (500, "damaged", "The data are damaged.",
+            f"The data are damaged. {HELD} Stop the program and run ./trowel doctor: it says how to put a copy back.")  # fmt: skip
+_OTHER = (500, "database", "The data cannot be reached.", f"The data cannot be read or written. {HELD}")
+_BY_CODE = {
+    sqlite3.SQLITE_FULL: _FULL, sqlite3.SQLITE_IOERR: _FULL, sqlite3.SQLITE_BUSY: _BUSY, sqlite3.SQLITE_LOCKED: _BUSY,
+    sqlite3.SQLITE_CANTOPEN: _GONE, sqlite3.SQLITE_READONLY: _READ_ONLY, sqlite3.SQLITE_PERM: _READ_ONLY,
+    sqlite3.SQLITE_CORRUPT: _DAMAGED, sqlite3.SQLITE_NOTADB: _DAMAGED,
+}  # fmt: skip
+_READING = {
+    sqlite3.SQLITE_IOERR_READ, sqlite3.SQLITE_IOERR_SHORT_READ, sqlite3.SQLITE_IOERR_CORRUPTFS,
+}  # fmt: skip
+
+
 async def _database(_: Request, error: Exception) -> JSONResponse:
-    words = str(error)
-    if "full" in words:
-        return problem(
-            507,
-            "disk-full",
-            "The disk is full.",
-            "The disk is full. Nothing was lost: your edit is still on this screen. Free some space, then keep it again.",
-        )
-    if "locked" in words or "busy" in words:
-        return problem(
-            503,
-            "locked",
-            "The data are locked.",
-            "Another program holds the data. Your edit is still on this screen. Keep it again in a moment.",
-        )
-    return problem(
-        500,
-        "database",
-        "The data cannot be reached.",
-        "The data cannot be read or written. Your edit is still on this screen.",
-    )
+    code = int(getattr(error, "sqlite_errorcode", 0) or 0)
+    return problem(*(_OTHER if code in _READING else _BY_CODE.get(code & 0xFF, _OTHER)))
 
 
 async def _request(_: Request, error: Exception) -> JSONResponse:

@@ -46,6 +46,7 @@ class Service:
             KEPT_BYTES, getsizeof=lambda job: job.size_bytes
         )
         self._crew: tuple[int, Ways] | None = None
+        self._data_stamp: int | None = None
         self.ways_unread = ""  # why the newest ways are not those in use
         self._newest: dict[str, tuple[str, int, int, str]] = {}  # key of the job last worked on, to take over from
         self.background = Background() if settings.background else None
@@ -54,13 +55,24 @@ class Service:
     @contextmanager
     def open(self) -> Iterator[sqlite3.Connection]:
         """A connection for one request."""
-        db = connect(self.settings.database, busy_ms=self.settings.busy_ms)
+        db = connect(self.settings.database, busy_ms=self.settings.busy_ms, create=False)
+        self._notice_other_data(int(db.execute("pragma application_id").fetchone()[0]))
         if self.settings.max_pages is not None:
             db.execute(f"pragma max_page_count = {self.settings.max_pages}")
         try:
             yield db
         finally:
             db.close()
+
+    def _notice_other_data(self, stamp: int) -> None:
+        """Let go of everything that was worked out where a copy was put in place of the data."""
+        with self._lock:
+            if stamp != self._data_stamp:
+                self._data_stamp = stamp
+                self._jobs.clear()
+                self._yard.clear()
+                self._newest.clear()
+                self._crew = None
 
     def now(self) -> str:
         """Time of the server, ISO with offset."""

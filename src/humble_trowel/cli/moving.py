@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+import sqlite3
 import sys
 from contextlib import closing
 from datetime import UTC, datetime
@@ -11,36 +12,64 @@ from typing import Annotated
 
 import typer
 
+from humble_trowel.cli.keeping import plain
 from humble_trowel.cli.serving import prepare
 from humble_trowel.cli.shared import DataOption, app, settings_of, stop
 
 
 @app.command("export")
-def take_out(job: str, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False) -> None:
+def take_out(
+    job: str,
+    data: DataOption = None,
+    demo: Annotated[bool, typer.Option("--demo")] = False,
+    as_stored: Annotated[
+        bool, typer.Option("--as-stored", help="All its revisions and records, readable or not.")
+    ] = False,
+) -> None:
     """Write JOB (its id, or its name) as a job file on standard output."""
     from humble_trowel.core.errors import TrowelError
     from humble_trowel.core.reading.job_file import read_plan
     from humble_trowel.files.job_file import write_job
     from humble_trowel.store import jobs
+    from humble_trowel.store.as_stored import job_as_stored
     from humble_trowel.store.db import connect
 
     settings = settings_of(data, 0, demo)
     if not settings.database.exists():
         stop(f"There are no data in {settings.data}.")
-    with closing(connect(settings.database, readonly=True)) as db:
-        rows = [jobs.head(db, row.id) for row in jobs.every(db)]
-    found = [row for row in rows if row.job_id == job] or [
-        row for row in rows if row.document["name"].lower() == job.lower()
-    ]
-    if len(found) != 1:
-        names = "; ".join(f"{row.job_id} {row.document['name']}" for row in rows) or "none"
-        stop(f"{job}: {'two jobs have that name' if found else 'no such job'}. Jobs here: {names}")
     try:
-        told = write_job(read_plan(found[0].document))
-    except TrowelError as error:  # what today's rules refuse leaves as it stands
-        typer.echo(f"{job}: {error}", err=True)
-        told = json.dumps(found[0].document, ensure_ascii=False, indent=1).encode()
+        with closing(connect(settings.database, readonly=True)) as db:
+            found = _find(db, job)
+            if as_stored:
+                told = json.dumps(job_as_stored(db, found), indent=1).encode()
+            else:
+                row = jobs.head(db, found)
+    except sqlite3.Error as error:
+        stop(f"{settings.database}: the data cannot be read ({plain(error)}). Run ./trowel doctor.")
+    if not as_stored:
+        try:
+            told = write_job(read_plan(row.document))
+        except (TrowelError, jobs.Unreadable) as error:  # what today's rules refuse leaves as it stands
+            typer.echo(f"{job}: {error}", err=True)
+            told = row.text.encode()
     sys.stdout.buffer.write(told)
+
+
+def _find(db: sqlite3.Connection, job: str) -> str:
+    """The id of a job by its id or name; stops with the jobs that there are."""
+    from humble_trowel.store import jobs
+
+    names: dict[str, str] = {}
+    for line in jobs.every(db):
+        try:
+            names[line.id] = str(jobs.head(db, line.id).document.get("name") or "Unnamed slab")
+        except (jobs.NoSuchJob, jobs.Unreadable):
+            names[line.id] = "cannot be read"
+    found = [key for key in names if key == job] or [key for key, name in names.items() if name.lower() == job.lower()]
+    if len(found) != 1:
+        here = "; ".join(f"{key} {name}" for key, name in names.items()) or "none"
+        stop(f"{job}: {'two jobs have that name' if found else 'no such job'}. Jobs here: {here}")
+    return found[0]
 
 
 @app.command("import")

@@ -1,4 +1,4 @@
-"""Serve it, with demo data or your own; save a copy of the data."""
+"""Serve it, with demo data or your own."""
 
 from __future__ import annotations
 
@@ -6,11 +6,11 @@ import socket
 from contextlib import closing
 from dataclasses import replace
 from datetime import UTC, datetime
-from pathlib import Path
 from typing import Annotated
 
 import typer
 
+from humble_trowel.cli.keeping import copy_when_due, require_sound
 from humble_trowel.cli.shared import DataOption, app, settings_of, stop
 from humble_trowel.settings import Settings, calm_memory
 
@@ -19,17 +19,22 @@ PortOption = Annotated[int, typer.Option("--port", metavar="N", help="Where it i
 
 
 def prepare(settings: Settings, demo: bool) -> None:
+    """The data checked, a copy made where it is time, and brought up to date; stops in plain words where that cannot be."""
     import sqlite3
 
     from humble_trowel.demo.load import load_demo
     from humble_trowel.store.db import connect
     from humble_trowel.store.migrate import NewerDatabase, migrate
 
+    now = datetime.now(UTC).isoformat(timespec="seconds")
+    if settings.database.exists():
+        require_sound(settings)
+        copy_when_due(settings, now[:10])
     try:
         with closing(connect(settings.database)) as db:
             migrate(db)
             if demo and db.execute("select count(*) from jobs").fetchone()[0] == 0:
-                load_demo(db, datetime.now(UTC).isoformat(timespec="seconds"))
+                load_demo(db, now)
     except NewerDatabase as error:
         stop(f"{settings.database}: {error}")
     except sqlite3.Error as error:
@@ -61,7 +66,7 @@ def _serve(settings: Settings, command: str) -> None:
             stop(f"Port {settings.port} is taken. Give another: ./trowel {command} --port {_another(settings.port)}")
     typer.echo(f"Humble Trowel is at http://127.0.0.1:{settings.port}   (Ctrl-C stops it)")
     config = uvicorn.Config(
-        make_app(replace(settings, background=True)),
+        make_app(replace(settings, background=True, copies=True)),
         host="127.0.0.1",
         port=settings.port,
         log_level="warning",
@@ -92,22 +97,3 @@ def serve(port: PortOption = 8710, data: DataOption = None) -> None:
     settings = settings_of(data, _port(port), False)
     prepare(settings, False)
     _serve(settings, "serve")
-
-
-@app.command()
-def backup(file: Path, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False) -> None:
-    """Save a copy of the data in FILE, also while the program runs."""
-    import sqlite3
-
-    from humble_trowel.store.db import backup as copy
-
-    settings = settings_of(data, 0, demo)
-    if not settings.database.exists():
-        stop(f"There are no data in {settings.data}.")
-    try:
-        copy(settings.database, file)
-    except FileExistsError:
-        stop(f"{file} is there already. Name a new file.")
-    except (OSError, sqlite3.Error) as error:
-        stop(f"Cannot write {file}: {error}.")
-    typer.echo(f"Saved in {file}")

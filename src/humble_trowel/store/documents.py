@@ -16,9 +16,14 @@ def told(document: dict[str, Any]) -> str:
     return json.dumps(document, allow_nan=False, separators=(",", ":"))
 
 
+def digest_of(text: str) -> str:
+    """The name of a text."""
+    return hashlib.sha256(text.encode("utf-8", "surrogatepass")).hexdigest()
+
+
 def keep_document(db: sqlite3.Connection, text: str) -> str:
     """Keep a text where it is not there yet; returns the name under which a revision shows it."""
-    digest = hashlib.sha256(text.encode("utf-8", "surrogatepass")).hexdigest()
+    digest = digest_of(text)
     if db.execute(_HAVE, {"digest": digest}).fetchone() is None:
         db.execute(_KEEP, {"digest": digest, "text": text})
     return digest
