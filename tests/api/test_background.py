@@ -2,6 +2,7 @@
 
 import sys
 import time
+from contextlib import closing
 
 import pytest
 from tests.plans import l_shape, plan
@@ -14,6 +15,7 @@ from humble_trowel.core.stages import findings, report
 from humble_trowel.files.job_file import plan_data
 from humble_trowel.settings import Settings
 from humble_trowel.store import jobs
+from humble_trowel.store.db import connect
 from humble_trowel.store.migrate import migrate
 
 # A child that says what it was asked, is half done, and goes on only when it is let go: or never, when told to hang.
@@ -50,7 +52,7 @@ def given(what):
 def test_the_answers_of_a_job_are_the_same_from_the_background(tmp_path):
     service = Service(Settings(tmp_path, background=True))
     try:
-        with service.open() as db:
+        with closing(connect(service.settings.database)) as db:
             migrate(db)
             db.execute("begin")
             row = jobs.create(db, plan_data(l_shape()), "Wren", "2027", "Started")

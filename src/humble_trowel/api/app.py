@@ -75,6 +75,15 @@ async def _copy_daily(service: Service) -> None:
             await run_in_threadpool(copy_of_day, service.settings.database, service.now()[:10])
 
 
+def _file(root: Path, path: str) -> Path | None:
+    """A built file, None where there is none of that name (also of a name that no file may have)."""
+    try:
+        target = (root / path).resolve()
+        return target if path and target.is_relative_to(root) and target.is_file() else None
+    except (OSError, ValueError):
+        return None
+
+
 def _page(web: Path):  # type: ignore[no-untyped-def]
     root = web.resolve()
 
@@ -82,8 +91,8 @@ def _page(web: Path):  # type: ignore[no-untyped-def]
         """A built file, or the one page for every path of the application."""
         if path.startswith("api/"):
             raise HTTPException(404, "There is nothing at that address.")
-        target = (root / path).resolve()
-        if path and target.is_relative_to(root) and target.is_file():
+        target = _file(root, path)
+        if target is not None:
             cache = "public, max-age=31536000, immutable" if "/immutable/" in path else "no-cache"
             return FileResponse(target, headers={"cache-control": cache})
         if "." in path.rsplit("/", 1)[-1]:

@@ -8,11 +8,12 @@ from typing import Any
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
+from fastapi.routing import APIRoute
 from starlette.exceptions import HTTPException
 from starlette.middleware.body_limit import MAX_BODY_SIZE_SCOPE_KEY
 
 from humble_trowel.core.errors import BareNumber, CallError, ComputeError, TrowelError
-from humble_trowel.core.reading.plain_errors import key_path
+from humble_trowel.core.reading.plain_errors import key_path, plain_words
 from humble_trowel.settings import MAX_BODY_BYTES
 from humble_trowel.store.jobs import NoSuchJob, NothingToDo, Stale, Unreadable
 from humble_trowel.store.records import NoSuchRevision, OtherRecord
@@ -113,23 +114,48 @@ async def _database(_: Request, error: Exception) -> JSONResponse:
 
 async def _request(_: Request, error: Exception) -> JSONResponse:
     assert isinstance(error, RequestValidationError)
-    first = error.errors()[0]
-    loc = tuple(first.get("loc", ()))
-    if loc and loc[0] == "body":
-        loc = loc[1:]
-    words = str(first.get("msg", "")).removeprefix("Value error, ")
-    detail = "That is not JSON." if first.get("type") == "json_invalid" else f"{words[:1].upper()}{words[1:]}."
-    return problem(
-        422, "cannot-use", "That cannot be used as it stands.", detail.replace("..", "."), path=key_path(loc)
-    )
+    rows = sorted(error.errors(), key=lambda row: row["type"] != "extra_forbidden")
+    first = rows[0]
+    path = key_path(tuple(first["loc"])[1:])
+    words = plain_words(first["type"], str(first["msg"]), path, first.get("ctx") or {})
+    return problem(422, "cannot-use", "That cannot be used as it stands.", _sentence(words), path=path)
+
+
+def _sentence(words: str) -> str:
+    return words[:1].upper() + words[1:].rstrip(".?") + ("?" if words.endswith("?") else ".")
 
 
 async def _http(request: Request, error: Exception) -> JSONResponse:
     assert isinstance(error, HTTPException)
     if error.status_code == 413:
         return too_large(request.scope[MAX_BODY_SIZE_SCOPE_KEY])
-    detail = f"{str(error.detail).rstrip('.')}."
+    if error.status_code == 405:
+        return not_allowed(request)
+    detail = _sentence(str(error.detail))
+    if error.status_code == 422:
+        return problem(422, "cannot-use", "That cannot be used as it stands.", detail)
     return problem(error.status_code, "http", detail, detail)
+
+
+def not_allowed(request: Request) -> JSONResponse:
+    """405 with what the address takes; 404 where there is no such address but the page's."""
+    takes: set[str] = set()
+    for route in request.app.router.routes:
+        if isinstance(route, APIRoute) and route.include_in_schema and route.path_regex.match(request.url.path):
+            takes |= route.methods or set()
+    if not takes and request.url.path.startswith("/api"):
+        words = "There is nothing at that address."
+        return problem(404, "http", words, words)
+    words = f"This address does not take {request.method}."
+    answer = problem(405, "not-allowed", words, words)
+    answer.headers["allow"] = ", ".join(sorted(takes or {"GET"}))
+    return answer
+
+
+def stumbled() -> JSONResponse:
+    """500 in plain words, for what nobody foresaw."""
+    words = f"The program stumbled over this. {HELD}"
+    return problem(500, "stumbled", "The program stumbled.", words)
 
 
 def install(app: FastAPI) -> None:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import base64
 import hashlib
+import logging
 import re
 from pathlib import Path
 
@@ -11,9 +12,10 @@ from starlette.datastructures import Headers, MutableHeaders
 from starlette.middleware.body_limit import RequestBodyLimitMiddleware
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
-from humble_trowel.api.errors import problem, too_large
+from humble_trowel.api.errors import problem, stumbled, too_large
 from humble_trowel.settings import MAX_BODY_BYTES, MAX_DRAWING_BYTES, Settings
 
+log = logging.getLogger("humble_trowel")
 _INLINE = re.compile(rb"<script(?![^>]*\bsrc=)[^>]*>(.*?)</script>", re.DOTALL)
 
 
@@ -56,20 +58,58 @@ class Guard:
             else:
                 await self.app(scope, receive, send)
             return
+        dressed = Dressed(send, self.headers)
         most = MAX_DRAWING_BYTES if str(scope["path"]).endswith(("/read-points", "/shots-file")) else MAX_BODY_BYTES
         length = headers.get("content-length", "")
-        if foreign:
+        if foreign or _from_elsewhere(scope, headers):
             words = "Another site may not talk to this program."
-            await problem(403, "foreign-origin", words, words)(scope, receive, send)
+            await problem(403, "foreign-origin", words, words)(scope, receive, dressed)
         elif length.isdigit() and int(length) > most:
-            await too_large(most)(scope, receive, send)
+            await too_large(most)(scope, receive, dressed)
         else:
-            await self.limited[most](scope, receive, self._dressed(send))
+            await self._answer(self.limited[most], scope, receive, dressed)
 
-    def _dressed(self, send: Send) -> Send:
-        async def dressed(message: Message) -> None:
-            if message["type"] == "http.response.start":
-                MutableHeaders(scope=message).update(self.headers)
-            await send(message)
+    async def _answer(self, app: ASGIApp, scope: Scope, receive: Receive, send: Dressed) -> None:
+        """What the program answers; what it stumbles over is written down and said in plain words."""
+        try:
+            await app(scope, receive, send)
+        except Exception:
+            if send.begun:
+                raise
+            log.exception("Stumbled over %s %s", scope["method"], scope["path"])
+            await stumbled()(scope, receive, send)
 
-        return dressed
+
+def _from_elsewhere(scope: Scope, headers: Headers) -> bool:
+    """Whether another site's page sent it. A person who follows a link to a page of ours may."""
+    if headers.get("sec-fetch-site") != "cross-site":
+        return False
+    follows = headers.get("sec-fetch-mode") == "navigate" and headers.get("sec-fetch-dest") == "document"
+    return not (follows and scope["method"] == "GET" and not str(scope["path"]).startswith("/api"))
+
+
+class Dressed:
+    """Sends an answer with the headers that every one has; a refusal in a framework's own words becomes a problem."""
+
+    def __init__(self, send: Send, headers: dict[str, str]) -> None:
+        self.send, self.headers = send, headers
+        self.begun = self.instead = False
+
+    async def __call__(self, message: Message) -> None:
+        if message["type"] == "http.response.start":
+            self.begun = True
+            MutableHeaders(scope=message).update(self.headers)
+            kind = Headers(scope=message).get("content-type", "")
+            if message["status"] >= 400 and kind.startswith("text/plain"):
+                self.instead = True
+                await self._plain(message["status"])
+                return
+        if not self.instead:
+            await self.send(message)
+
+    async def _plain(self, status: int) -> None:
+        words = "This program is not served under that name." if status == 400 else "That cannot be answered."
+        answer = problem(status, "http", words, words)
+        MutableHeaders(raw=answer.raw_headers).update(self.headers)
+        await self.send({"type": "http.response.start", "status": status, "headers": answer.raw_headers})
+        await self.send({"type": "http.response.body", "body": answer.body})

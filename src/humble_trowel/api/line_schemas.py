@@ -6,7 +6,7 @@ from typing import TYPE_CHECKING, Annotated, Any, Literal
 
 from pydantic import BaseModel, Field
 
-from humble_trowel.api.schemas import Author, Body
+from humble_trowel.api.schemas import Author, Body, RevisionNumber
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.forms.form_plan import FormPlan
 from humble_trowel.core.lines.squaring import Squared
@@ -32,7 +32,7 @@ class NewRecord(Body):
 
     id: RecordId
     kind: Kind
-    revision: Annotated[int, Field(ge=1)]
+    revision: RevisionNumber
     values: Values
     who: Author = ""
     at_device: Annotated[str, Field(max_length=40)] = ""

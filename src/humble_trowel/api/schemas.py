@@ -16,7 +16,10 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import Units
 
+MOST_REVISION = 2**31
 Author = Annotated[str, Field(max_length=60)]
+RevisionNumber = Annotated[int, Field(ge=1, le=MOST_REVISION)]
+VersionNumber = Annotated[int, Field(ge=0, le=MOST_REVISION)]
 EditId = Annotated[str, Field(min_length=8, max_length=64)]
 Edits = Annotated[list[Edit], Field(min_length=1, max_length=50)]
 
@@ -34,7 +37,7 @@ class NewJob(Body):
 class Keep(Body):
     """Keep edits on top of `revision`. edit_id: made by the client; the same id sent twice counts once."""
 
-    revision: Annotated[int, Field(ge=1)]
+    revision: RevisionNumber
     edits: Edits
     edit_id: EditId
     author: Author = ""
@@ -45,7 +48,7 @@ class Draft(Body):
     quick: without the second way of counting, while something is dragged. numbers: outline and ledger alone, at once.
     """
 
-    revision: Annotated[int, Field(ge=1)]
+    revision: RevisionNumber
     edits: Annotated[list[Edit], Field(max_length=50)] = []
     every_diagonal: bool = False
     quick: bool = False
@@ -55,9 +58,9 @@ class Draft(Body):
 class Step(Body):
     """Undo, redo, or go back (with n)."""
 
-    revision: Annotated[int, Field(ge=1)]
+    revision: RevisionNumber
     author: Author = ""
-    n: Annotated[int, Field(ge=1)] | None = None
+    n: RevisionNumber | None = None
 
 
 class Who(Body):
@@ -69,7 +72,7 @@ class Call(Body):
 
 
 class KeepWays(Body):
-    version: Annotated[int, Field(ge=0)]
+    version: VersionNumber
     ways: Ways
     author: Author = ""
 

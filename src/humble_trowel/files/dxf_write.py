@@ -19,6 +19,7 @@ LAYERS = {
     "OUTLINE": (7, 50), "OPENINGS": (7, 35), "ZONES": (8, 18), "FORMS": (30, 25), "STRINGS": (5, 18),
     "EXISTING": (9, 25), "DIMENSIONS": (7, 13), "CORNERS": (7, 18),
 }  # fmt: skip
+DIMENSIONS = "SLAB"  # the style of them all
 TEXT_MM = 150.0
 AWAY_MM = 600.0
 
@@ -30,7 +31,7 @@ def write_dxf(plan: Plan, sheet: SetOutSheet, forms: FormPlan) -> bytes:
 
     inches = plan.units == "ft-in"
     per = 1 / 25.4 if inches else 1.0
-    document = ezdxf.new("R2010", setup=True)  # type: ignore[attr-defined]
+    document = ezdxf.new("R2010")  # type: ignore[attr-defined]
     document.header["$INSUNITS"] = 1 if inches else 4
     document.header["$MEASUREMENT"] = 0 if inches else 1
     for name, (colour, weight) in LAYERS.items():
@@ -91,6 +92,7 @@ def _dimensions(space: Any, ring: Sequence[XY], per: float, units: Units) -> Non
     """A dimension beside every side, its text upright and in the job's own words."""
     style = {"dimtxt": TEXT_MM * per, "dimasz": TEXT_MM * per * 0.8, "dimexo": 40 * per, "dimexe": 60 * per,
              "dimgap": 30 * per, "dimlfac": 1.0, "dimtad": 1}  # fmt: skip
+    space.doc.dimstyles.new(DIMENSIONS, dxfattribs=style)
     for i, a in enumerate(ring):
         b = ring[(i + 1) % len(ring)]
         if math.dist(a, b) < 400 and len(ring) > 12:
@@ -101,6 +103,6 @@ def _dimensions(space: Any, ring: Sequence[XY], per: float, units: Units) -> Non
             start, end, away = b, a, AWAY_MM
         dimension = space.add_aligned_dim(
             p1=(start[0] * per, start[1] * per), p2=(end[0] * per, end[1] * per), distance=away * per, text=words,
-            dimstyle="EZDXF", override=style, dxfattribs={"layer": "DIMENSIONS"},
+            dimstyle=DIMENSIONS, dxfattribs={"layer": "DIMENSIONS"},
         )  # fmt: skip
         dimension.render()

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+import math
 from collections.abc import Iterator
 from pathlib import Path
 from typing import Any
@@ -11,6 +12,7 @@ from humble_trowel.core.errors import PlanError
 from humble_trowel.core.plan.document import LATER_STAGES, Plan
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.reading.plain_errors import key_path
+from humble_trowel.files.strict_json import MOST_DIGITS, odd_sign
 
 MAX_BYTES = 2_000_000
 
@@ -31,18 +33,31 @@ def parse_json(raw: bytes) -> Any:
     if not text.strip():
         raise PlanError("The file is empty.")
     try:
-        data = json.loads(text, parse_constant=_Constant, object_pairs_hook=_no_twins)
+        data = json.loads(
+            text, parse_constant=_Constant, parse_int=_whole, parse_float=_number, object_pairs_hook=_no_twins
+        )
     except json.JSONDecodeError as error:
         raise PlanError(f"The file is not JSON: line {error.lineno}, column {error.colno}: {error.msg}.") from None
     except RecursionError:
         raise PlanError("The file is nested too deep to be a job.") from None
+    if odd_sign(raw, data):
+        raise PlanError("There is a sign in a text of the file that no text may hold.")
     if found := next(_constants(data, ()), None):
         raise PlanError(f"{found[0]} is not a number that can be used.", key_path(found[1]))
     return data
 
 
 class _Constant(str):
-    """NaN or Infinity as it stood in a file, until its place is known."""
+    """What is no number that can be used, as it stood in a file, until its place is known."""
+
+
+def _whole(text: str) -> Any:
+    return int(text) if len(text) <= MOST_DIGITS else _Constant(f"{text[:6]}…, of {len(text)} digits,")
+
+
+def _number(text: str) -> Any:
+    value = float(text)
+    return value if math.isfinite(value) else _Constant(text[:MOST_DIGITS])
 
 
 def _constants(data: Any, path: tuple[str | int, ...]) -> Iterator[tuple[str, tuple[str | int, ...]]]:

@@ -2,16 +2,19 @@
 
 from __future__ import annotations
 
-from fastapi import APIRouter, Request
+from typing import Annotated
+
+from fastapi import APIRouter, Path, Request
 
 from humble_trowel.api.edge_schemas import EdgesState, PartAlone, SectionAnswer, SectionLine
 from humble_trowel.api.routes.jobs import JobId, service_of
+from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.geometry.match import matches
 from humble_trowel.core.job import Job
 from humble_trowel.core.units import format_volume, volume_unit
 
-router = APIRouter(prefix="/api/jobs/{job_id}", tags=["edges"])
+router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["edges"])
 
 
 @router.post("/section")
@@ -33,7 +36,7 @@ def edges(request: Request, job_id: JobId) -> EdgesState:
 
 
 @router.get("/parts/{number}/alone")
-def part_alone(request: Request, job_id: JobId, number: int) -> PartAlone:
+def part_alone(request: Request, job_id: JobId, number: Annotated[int, Path(ge=0, le=100_000)]) -> PartAlone:
     """What would go if one part were taken out."""
     job = service_of(request).laid_out(job_id)
     m3 = job.part_alone_m3(number)

@@ -21,6 +21,7 @@ from humble_trowel.api.line_schemas import NewRecord, RecordId, RecordRow
 from humble_trowel.api.routes.jobs import JobId, service_of
 from humble_trowel.api.routes.records import keep_record
 from humble_trowel.api.schemas import file_body
+from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.tops import fall_lines
 from humble_trowel.core.ground.earthwork import found_mm, strip_mm
@@ -42,7 +43,7 @@ from humble_trowel.files.shots_csv import ShotsFileError, read_shots_csv
 from humble_trowel.store import jobs, records
 from humble_trowel.store.records import Record
 
-router = APIRouter(prefix="/api/jobs/{job_id}", tags=["ground"])
+router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["ground"])
 Layer = Annotated[str, Query(max_length=24)]
 GRID_MM = 1250.0
 

@@ -27,6 +27,7 @@ from humble_trowel.api.schemas import (
     plain,
 )  # fmt: skip
 from humble_trowel.api.service import Service, document_of
+from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.calls.walk import origin_point, walk
 from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.edits.zone_walks import landing
@@ -38,7 +39,7 @@ from humble_trowel.files.job_file import parse_job, write_job
 from humble_trowel.store import jobs
 from humble_trowel.store.as_stored import job_as_stored
 
-router = APIRouter(prefix="/api/jobs", tags=["jobs"])
+router = APIRouter(route_class=StrictRoute, prefix="/api/jobs", tags=["jobs"])
 JobId = Annotated[str, "id of a job"]
 
 

@@ -9,6 +9,7 @@ from fastapi import APIRouter, Request
 from humble_trowel.api.line_schemas import CheckedAnswer, FormsState, Round, SquareAnswer
 from humble_trowel.api.routes.jobs import JobId, service_of
 from humble_trowel.api.schemas import CutPlanState
+from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.forms.form_plan import doubts_left
 from humble_trowel.core.lines.record_kinds import checked_side
 from humble_trowel.core.lines.records import FormBack
@@ -17,7 +18,7 @@ from humble_trowel.core.lines.square_job import read_taped, square_plan, toleran
 from humble_trowel.core.record_kinds import KIND_OF
 from humble_trowel.core.units import say_depth
 
-router = APIRouter(prefix="/api/jobs/{job_id}", tags=["lines"])
+router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["lines"])
 
 
 @router.get("/set-out")

@@ -10,9 +10,10 @@ from starlette.concurrency import run_in_threadpool
 
 from humble_trowel.api.routes.jobs import JobId, service_of
 from humble_trowel.api.schemas import file_body
+from humble_trowel.api.strict import StrictRoute
 from humble_trowel.files.points_file import LengthUnit, PointsError, PointsFile
 
-router = APIRouter(prefix="/api/jobs/{job_id}", tags=["papers"])
+router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["papers"])
 
 
 def _file(data: bytes, name: str, suffix: str, kind: str) -> Response:

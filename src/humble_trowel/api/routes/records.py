@@ -9,6 +9,7 @@ from fastapi import APIRouter, Request
 from humble_trowel.api.line_schemas import NewRecord, RecordRow
 from humble_trowel.api.routes.jobs import JobId, service_of
 from humble_trowel.api.service import Service
+from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.errors import InputError, TrowelError
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.model import Model
@@ -16,7 +17,7 @@ from humble_trowel.core.record_kinds import KIND_OF
 from humble_trowel.core.units import Units
 from humble_trowel.store import jobs, records
 
-router = APIRouter(prefix="/api/jobs/{job_id}", tags=["records"])
+router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["records"])
 
 
 @router.post("/records", status_code=201)

@@ -10,7 +10,8 @@ from pydantic import BaseModel, Field
 
 from humble_trowel.api.routes.jobs import service_of
 from humble_trowel.api.routes.ways import state_of
-from humble_trowel.api.schemas import Author, Body, WaysState
+from humble_trowel.api.schemas import Author, Body, VersionNumber, WaysState
+from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.plan.local_rules import LocalRule
 from humble_trowel.core.rules.book import RULES, limits_of, read_limit, try_rule
@@ -19,7 +20,7 @@ from humble_trowel.core.units import Units
 from humble_trowel.core.working import Working
 from humble_trowel.store import ways as store
 
-router = APIRouter(prefix="/api/rules", tags=["rules"])
+router = APIRouter(route_class=StrictRoute, prefix="/api/rules", tags=["rules"])
 
 
 class AskRow(BaseModel):
@@ -63,7 +64,7 @@ class Try(Body):
 class KeepLimit(Body):
     """value: as typed, '' to go back to the source. who: said so. at: the day, YYYY-MM-DD."""
 
-    version: Annotated[int, Field(ge=0)]
+    version: VersionNumber
     units: Units
     value: Annotated[str, Field(max_length=40)]
     who: Annotated[str, Field(max_length=120)] = ""

@@ -8,13 +8,14 @@ from fastapi import APIRouter, Request
 
 from humble_trowel.api.routes.jobs import service_of
 from humble_trowel.api.schemas import KeepWays, School, WaysState
+from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.store import ways
 from humble_trowel.store.as_stored import ways_as_stored
 
-router = APIRouter(prefix="/api", tags=["ways"])
+router = APIRouter(route_class=StrictRoute, prefix="/api", tags=["ways"])
 SCHOOLS = {
     name: [School(key=key, pro=pro, con=con) for key, pro, con in rows]
     for name, rows in (

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 import numpy as np
 import shapely
 from shapely.geometry import LineString, Polygon
+from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.polygon import XY
 
@@ -60,11 +61,11 @@ def _along(ring: Sequence[XY], angle: float) -> list[Rectangle]:
     if len(xs) < 2 or len(ys) < 2 or len(xs) > MOST_LINES or len(ys) > MOST_LINES:
         return []
     inside = _inside(turned, xs, ys)
-    shape = Polygon(turned)
+    rim = Polygon(turned).exterior.buffer(SAME_MM)
     found = []
     for x1, x2, y1, y2 in _biggest(inside):
         box = (xs[x1], ys[y1], xs[x2], ys[y2])
-        if _on_outline(shape, box):
+        if _on_outline(rim, box):
             corners = [(box[0], box[1]), (box[2], box[1]), (box[2], box[3]), (box[0], box[3])]
             back = [(x * c - y * s, x * s + y * c) for x, y in corners]
             found.append(Rectangle((back[0], back[1], back[2], back[3]), math.dist(back[0], back[2])))
@@ -111,8 +112,7 @@ def _biggest(inside: np.ndarray[tuple[int, int], np.dtype[np.bool_]]) -> list[tu
     return found
 
 
-def _on_outline(shape: Polygon, box: tuple[float, float, float, float]) -> bool:
+def _on_outline(rim: BaseGeometry, box: tuple[float, float, float, float]) -> bool:
     x1, y1, x2, y2 = box
-    rim = shape.exterior.buffer(SAME_MM)
     lines = [((x1, y1), (x2, y1)), ((x2, y1), (x2, y2)), ((x2, y2), (x1, y2)), ((x1, y2), (x1, y1))]
     return all(LineString(line).intersection(rim).length > 4 * SAME_MM for line in lines)

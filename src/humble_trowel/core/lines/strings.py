@@ -7,8 +7,10 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import NamedTuple
 
+import numpy as np
 import shapely
 from shapely.geometry import LineString, Point, Polygon
+from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.ring import side_of
@@ -54,7 +56,10 @@ def string_lines(plan: Plan, baseline: Baseline, profile_mm: float) -> list[Stri
     """One string for each line of sides; chords of a rounded corner get none."""
     ring = list(plan.outline or [])
     outline = Polygon(ring)
-    site = Site(ring, outline, [(row, Polygon(row.polygon)) for row in plan.existing], baseline)
+    standing = [(row, Polygon(row.polygon).buffer(1.0)) for row in plan.existing]
+    core = outline.buffer(-ONE_LINE_MM)
+    shapely.prepare(core)
+    site = Site(ring, core, _rims(core), standing, baseline)
     lines = []
     for sides in _in_line(ring):
         a, b = _ends(ring, sides)
@@ -98,24 +103,31 @@ def _ends(ring: Sequence[XY], sides: Sequence[int]) -> tuple[XY, XY]:
 
 
 class Site(NamedTuple):
-    """Where strings go: the outline, what stands beside it, and what everything is measured from."""
+    """Where strings go: the outline, its inside with the sides of that, what stands beside it with a hair
+    around, and what everything is measured from."""
 
     ring: Sequence[XY]
-    outline: Polygon
-    standing: Sequence[tuple[Existing, Polygon]]
+    core: BaseGeometry
+    rims: np.ndarray[tuple[int, int], np.dtype[np.float64]]
+    standing: Sequence[tuple[Existing, BaseGeometry]]
     baseline: Baseline
 
 
+def _rims(core: BaseGeometry) -> np.ndarray[tuple[int, int], np.dtype[np.float64]]:
+    """All sides of a region as rows x1, y1, x2, y2."""
+    rings = shapely.get_rings(shapely.get_parts(core))
+    rows = [np.hstack([spots[:-1], spots[1:]]) for spots in map(shapely.get_coordinates, rings)]
+    return np.vstack(rows) if rows else np.zeros((0, 4))
+
+
 def _nail(site: Site, inner: XY, corner: XY, profile_mm: float, units: Units) -> Nail:
-    ring, outline, standing, baseline = site
+    ring, standing, baseline = site.ring, site.standing, site.baseline
     size = math.dist(inner, corner)
     ux, uy = (corner[0] - inner[0]) / size, (corner[1] - inner[1]) / size
-    out = _clear_of(outline, corner, (ux, uy), profile_mm)
+    out = _clear_of(site, corner, (ux, uy), profile_mm)
     on, board_needed = "profile board", True
-    for row, shape in standing:
-        hit = LineString([corner, (corner[0] + ux * (out + 1), corner[1] + uy * (out + 1))]).intersection(
-            shape.buffer(1.0)
-        )
+    for row, around in standing:
+        hit = LineString([corner, (corner[0] + ux * (out + 1), corner[1] + uy * (out + 1))]).intersection(around)
         if not hit.is_empty and row.what in ("wall", "slab", "kerb"):
             out = max(0.0, Point(corner).distance(hit))
             on, board_needed = row.name, False
@@ -129,17 +141,27 @@ def _nail(site: Site, inner: XY, corner: XY, profile_mm: float, units: Units) ->
     )
 
 
-def _clear_of(outline: Polygon, corner: XY, way: XY, profile_mm: float) -> float:
+def _clear_of(site: Site, corner: XY, way: XY, profile_mm: float) -> float:
     """How far past a corner the string must run until its board stands `profile_mm` clear of the slab."""
-    x1, y1, x2, y2 = outline.bounds
-    far = math.hypot(x2 - x1, y2 - y1) + profile_mm
-    ray = LineString([corner, (corner[0] + way[0] * far, corner[1] + way[1] * far)])
-    inside = ray.intersection(outline.buffer(-ONE_LINE_MM))
     out = 0.0
-    for part in sorted(shapely.get_parts(inside), key=lambda p: p.distance(Point(corner))):
-        begins = part.distance(Point(corner))
+    for begins, ends in _inside(site, corner, way):
         if begins > out + profile_mm + BOARD_MM:
             break
-        ends = [math.dist(corner, spot) for spot in shapely.get_coordinates(part).tolist()]
-        out = max(out, *ends) if ends else out
+        out = max(out, ends)
     return out + profile_mm if out < 2 * ONE_LINE_MM else out + ONE_LINE_MM + profile_mm
+
+
+def _inside(site: Site, corner: XY, way: XY) -> list[tuple[float, float]]:
+    """Where a ray from a corner runs in the inside of the outline: (from, to) in mm along it, ascending."""
+    (x, y), (ux, uy) = corner, way
+    ax, ay, bx, by = site.rims.T
+    left_a, left_b = ux * (ay - y) - uy * (ax - x), ux * (by - y) - uy * (bx - x)
+    meets = (left_a > 0) != (left_b > 0)
+    share = left_a[meets] / (left_a[meets] - left_b[meets])
+    along = ux * (ax - x) + uy * (ay - y)
+    further = ux * (bx - x) + uy * (by - y)
+    crossed = along[meets] + share * (further[meets] - along[meets])
+    stops = np.concatenate(([0.0], np.sort(crossed[crossed > 0])))
+    middle = (stops[:-1] + stops[1:]) / 2
+    held = shapely.contains_xy(site.core, x + ux * middle, y + uy * middle)
+    return [(float(stops[at]), float(stops[at + 1])) for at in np.flatnonzero(held)]

@@ -15,6 +15,7 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import check_ids
 from humble_trowel.core.plan.shape_parts import Marked
 from humble_trowel.core.reading.check_parts import check_parts
+from humble_trowel.core.reading.check_size import check_pourable, check_work
 
 
 def check_plan(plan: Plan) -> None:
@@ -23,6 +24,7 @@ def check_plan(plan: Plan) -> None:
     _check_marks(plan)
     if plan.outline is not None:
         check_ring(plan.outline, "outline", "The outline")
+        check_pourable(plan)
         for index, ring in enumerate(plan.openings):
             check_ring(ring, f"openings[{index}]", f"Opening {index + 1}")
         if not plan.zones:
@@ -33,6 +35,7 @@ def check_plan(plan: Plan) -> None:
     _check_edges(plan)
     _check_wholly_outside(plan)
     check_parts(plan)
+    check_work(plan)
     _check_forms(plan)
 
 
