@@ -11,18 +11,23 @@ from typing import Any
 
 from fastapi import FastAPI
 from fastapi.responses import FileResponse, Response
+from fastapi.routing import APIRoute
 from starlette.concurrency import run_in_threadpool
 from starlette.exceptions import HTTPException
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
 from humble_trowel.api import errors
 from humble_trowel.api.guard import Guard
-from humble_trowel.api.routes import edges, ground, jobs, laser, lines, papers, records, rules, ways
+from humble_trowel.api.routes import edges, ground, jobs, laser, lines, papers, readings, records, rules, ways
 from humble_trowel.api.schemas import Problem
 from humble_trowel.api.service import Service
 from humble_trowel.settings import Settings
 from humble_trowel.store.copies import BadCopy, copy_of_day
 
+ROUTERS = (
+    jobs.router, lines.router, records.router, edges.router, ground.router, laser.router, papers.router, ways.router,
+    rules.router, readings.router,
+)  # fmt: skip
 HOUR_S = 3600
 WEB = Path(__file__).resolve().parent.parent / "web"
 
@@ -41,15 +46,14 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     )
     app.state.service = Service(settings)
     errors.install(app)
-    app.include_router(jobs.router)
-    app.include_router(lines.router)
-    app.include_router(records.router)
-    app.include_router(edges.router)
-    app.include_router(ground.router)
-    app.include_router(laser.router)
-    app.include_router(papers.router)
-    app.include_router(ways.router)
-    app.include_router(rules.router)
+    for one in ROUTERS:
+        app.include_router(one)
+    app.state.addresses = [
+        (route.path_regex, route.methods or set())
+        for one in ROUTERS
+        for route in one.routes
+        if isinstance(route, APIRoute)
+    ]
     app.add_api_route("/{path:path}", _page(web), methods=["GET"], include_in_schema=False)
     app.add_middleware(TrustedHostMiddleware, allowed_hosts=settings.host_names, www_redirect=False)
     app.add_middleware(Guard, settings=settings, index=web / "index.html")
@@ -63,6 +67,7 @@ async def _running(app: FastAPI) -> AsyncIterator[None]:
     yield
     if daily is not None:
         daily.cancel()
+    service.reader.close()
     if service.background is not None:
         service.background.close()
 

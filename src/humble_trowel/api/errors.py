@@ -8,7 +8,6 @@ from typing import Any
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
-from fastapi.routing import APIRoute
 from starlette.exceptions import HTTPException
 from starlette.middleware.body_limit import MAX_BODY_SIZE_SCOPE_KEY
 
@@ -139,11 +138,9 @@ async def _http(request: Request, error: Exception) -> JSONResponse:
 
 def not_allowed(request: Request) -> JSONResponse:
     """405 with what the address takes; 404 where there is no such address but the page's."""
-    takes: set[str] = set()
-    for route in request.app.router.routes:
-        if isinstance(route, APIRoute) and route.include_in_schema and route.path_regex.match(request.url.path):
-            takes |= route.methods or set()
-    if not takes and request.url.path.startswith("/api"):
+    path = request.url.path
+    takes = {method for taken, methods in request.app.state.addresses if taken.match(path) for method in methods}
+    if not takes and path.startswith("/api"):
         words = "There is nothing at that address."
         return problem(404, "http", words, words)
     words = f"This address does not take {request.method}."

@@ -13,6 +13,7 @@ from cachetools import LRUCache
 from pydantic import ValidationError
 
 from humble_trowel.api.background import Background
+from humble_trowel.api.reading import Reader
 from humble_trowel.api.schemas import Before, JobDoubts, JobState, StageKnot, YardJob
 from humble_trowel.core.errors import InputError, TrowelError
 from humble_trowel.core.job import Job
@@ -50,6 +51,7 @@ class Service:
         self.ways_unread = ""  # why the newest ways are not those in use
         self._newest: dict[str, tuple[str, int, int, str]] = {}  # key of the job last worked on, to take over from
         self.background = Background() if settings.background else None
+        self.reader = Reader()
         self._yard: LRUCache[tuple[Any, ...], YardJob] = LRUCache(KEPT_ROWS)
 
     @contextmanager

@@ -76,6 +76,16 @@ def _plain(value: Fraction) -> str:
     return f"{float(value):g}"
 
 
+MOST_SIGNS = 80
+
+
+def short_enough(said: str, what: str) -> str:
+    """The text itself. Raises LengthError for one that is too long to be what it should be."""
+    if len(said) > MOST_SIGNS:
+        raise LengthError(f"{said[:20]}… has {len(said)} signs, too many for a {what}.")
+    return said
+
+
 def parse_length(text: str | float, units: Units, bare: Literal["ask", "in", "ft", "mm"] = "ask") -> float:
     """Read a length.
 
@@ -90,7 +100,7 @@ def parse_length(text: str | float, units: Units, bare: Literal["ask", "in", "ft
         if text < 0:
             raise LengthError(f"{text} is less than nothing; a length cannot be negative.")
         return float(text)
-    said = text.strip()
+    said = short_enough(text.strip(), "length")
     clean = _decimal_commas(said.translate(_GLYPHS).replace("''", '"').lower().strip(), said)
     if not clean:
         raise LengthError("Nothing typed. Give a length, like 24' 6 1/2\" or 7480 mm.")
@@ -247,7 +257,8 @@ def parse_volume(text: str | float, units: Units) -> float:
         if isinstance(text, bool) or not math.isfinite(text) or text < 0:
             raise LengthError(f"{text} is not a volume.")
         return float(text)
-    clean = _decimal_commas(text.translate(_GLYPHS).lower().strip().replace("³", "3"), text)
+    said = short_enough(text.strip(), "volume")
+    clean = _decimal_commas(said.translate(_GLYPHS).lower().replace("³", "3"), text)
     match = re.fullmatch(
         rf"(?P<n>{_NUMBER})\s*(?P<u>yd3|yds?|yards?|cu ?yd|m3|cubic metres?|cubic yards?|ft3|cu ?ft)?", clean
     )
@@ -323,7 +334,7 @@ def parse_strength(text: str | float, units: Units) -> float:
     """Read a strength ('4000 psi', '28 MPa'); bare numbers follow the job: psi or MPa. Returns MPa."""
     if isinstance(text, int | float):
         return float(text)
-    clean = text.strip().lower().replace(",", "")
+    clean = short_enough(text.strip(), "strength").lower().replace(",", "")
     match = re.fullmatch(r"(?P<n>\d+(?:\.\d+)?)\s*(?P<u>psi|mpa|n/mm2|n/mm²)?", clean)
     if not match:
         raise LengthError(f"Cannot read {text.strip() or 'nothing'} as a strength. Say it like 4000 psi or 28 MPa.")

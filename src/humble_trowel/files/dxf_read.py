@@ -3,20 +3,25 @@
 from __future__ import annotations
 
 import io
-import math
 from collections import Counter
 from collections.abc import Iterator
 from typing import Any
 
 from humble_trowel.core.geometry.rounds import CHORD_MM
+from humble_trowel.core.progress import tick
 from humble_trowel.core.units import Units
 from humble_trowel.files.loops import XY, Loop, close_lines, tidy
 from humble_trowel.files.points_file import MM_OF, LengthUnit, PointsError, PointsFile, told
 
 READ = {"LINE", "LWPOLYLINE", "POLYLINE", "ARC", "CIRCLE", "ELLIPSE", "SPLINE"}
 INSUNITS: dict[int, LengthUnit] = {1: "in", 2: "ft", 4: "mm", 5: "cm", 6: "m"}
-MOST_ENTITIES = 200_000
+MOST_ENTITIES = 20_000
+MOST_DATA_LINES = 600_000
+MOST_POINTS = 200_000
+FARTHEST = 1e12  # in drawing units; beyond it sums lose the inches
+WIDEST_CURVE = 1e7  # in drawing units: no slab's, and it would take millions of chords
 HAIR_MM = 0.5
+ALONE = "Save the outline's layer alone."
 
 
 def read_dxf(data: bytes, job: Units, units: LengthUnit | None = None) -> PointsFile:
@@ -25,6 +30,9 @@ def read_dxf(data: bytes, job: Units, units: LengthUnit | None = None) -> Points
     from ezdxf import recover
     from ezdxf.lldxf.const import DXFError
 
+    lines = data.count(b"\n")
+    if lines > MOST_DATA_LINES:
+        raise PointsError(f"That drawing has {lines:,} lines of data; {MOST_DATA_LINES:,} are read at most. {ALONE}")
     if b"SECTION" not in data[:65536] and b"SECTION\x00" not in data:
         raise PointsError("That is no DXF file: it has none of a drawing's sections in it.")
     try:
@@ -35,8 +43,37 @@ def read_dxf(data: bytes, job: Units, units: LengthUnit | None = None) -> Points
             document, _ = recover.read(io.BytesIO(data))
     except (DXFError, OSError, ValueError, KeyError, TypeError, AttributeError, IndexError, RecursionError):
         raise PointsError("That DXF file is broken and cannot be read. Save it again where it came from.") from None
+    tick(0.6)
+    count = entity_count(document)
+    if count > MOST_ENTITIES:
+        raise PointsError(f"That drawing comes to {count:,} entities; {MOST_ENTITIES:,} are read at most. {ALONE}")
     said = INSUNITS.get(int(document.header.get("$INSUNITS", 0) or 0))
     return _found(document, said, units, job)
+
+
+def entity_count(document: Any) -> int:
+    """Entities of the model once every inserted block is taken apart. Raises PointsError where a block holds itself."""
+    counts: dict[str, int | None] = {}
+
+    def count(name: str, entities: Any) -> int:
+        if name in counts:
+            known = counts[name]
+            if known is None:
+                raise PointsError("A block of that drawing is inserted in itself, so it has no end. Mend it there.")
+            return known
+        counts[name] = None
+        total = 0
+        for entity in entities:
+            if entity.dxftype() == "INSERT":
+                block = document.blocks.get(entity.dxf.name)
+                inside = count(entity.dxf.name.lower(), block) if block is not None else 0
+                total += max(1, entity.mcount) * max(1, inside)
+            else:
+                total += 1
+        counts[name] = total
+        return total
+
+    return count("", document.modelspace())
 
 
 def _found(document: Any, said: LengthUnit | None, units: LengthUnit | None, job: Units) -> PointsFile:
@@ -52,9 +89,8 @@ def _read(document: Any, used: LengthUnit, said: LengthUnit | None, units: Lengt
     chains: list[tuple[str, list[XY]]] = []
     skipped: Counter[str] = Counter()
     bad = 0
-    for count, entity in enumerate(_entities(document)):
-        if count > MOST_ENTITIES:
-            raise PointsError(f"Over {MOST_ENTITIES:,} entities. Save the outline's layer alone.")
+    points_so_far = 0
+    for entity in _entities(document):
         kind = entity.dxftype()
         if kind not in READ:
             skipped[kind.lower()] += 1
@@ -64,13 +100,17 @@ def _read(document: Any, used: LengthUnit, said: LengthUnit | None, units: Lengt
         except Exception:  # one odd entity does not spoil the file
             bad += 1
             continue
-        if not all(math.isfinite(x) and math.isfinite(y) for x, y in points):
+        points_so_far += len(points)
+        if points_so_far > MOST_POINTS:
+            raise PointsError(f"The lines of that drawing have over {MOST_POINTS:,} points. {ALONE}")
+        if not all(abs(x) < FARTHEST and abs(y) < FARTHEST for x, y in points):
             bad += 1
         elif closed:
             ring = tidy(points, HAIR_MM * per_mm)
             loops += [Loop(entity.dxf.layer, ring)] if ring else []
         elif len(points) > 1:
             chains.append((entity.dxf.layer, points))
+    tick(0.8)
     closed_lines, loose = close_lines(chains, 2 * HAIR_MM * per_mm)
     remarks = _remarks(skipped, bad, loose)
     return told("dxf", loops + closed_lines, units, said, job, remarks)
@@ -97,6 +137,12 @@ def _points(entity: Any, within: float) -> tuple[list[XY], bool]:
     from ezdxf.path import make_path
 
     path = make_path(entity)
+    spots = path.control_vertices()
+    if not all(abs(spot.x) < FARTHEST and abs(spot.y) < FARTHEST for spot in spots):
+        raise PointsError("It lies too far away.")
+    wide = max((abs(spot.x - spots[0].x) + abs(spot.y - spots[0].y) for spot in spots), default=0.0)
+    if path.has_curves and wide > WIDEST_CURVE:
+        raise PointsError("It is too wide.")
     points = [(spot.x, spot.y) for spot in path.flattening(within, segments=4)]
     return points, bool(path.is_closed) and len(points) > 3
 

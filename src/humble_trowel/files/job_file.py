@@ -12,7 +12,7 @@ from humble_trowel.core.errors import PlanError
 from humble_trowel.core.plan.document import LATER_STAGES, Plan
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.reading.plain_errors import key_path
-from humble_trowel.files.strict_json import MOST_DIGITS, odd_sign
+from humble_trowel.files.strict_json import MOST_DIGITS, odd_sign, too_deep
 
 MAX_BYTES = 2_000_000
 
@@ -40,6 +40,8 @@ def parse_json(raw: bytes) -> Any:
         raise PlanError(f"The file is not JSON: line {error.lineno}, column {error.colno}: {error.msg}.") from None
     except RecursionError:
         raise PlanError("The file is nested too deep to be a job.") from None
+    if too_deep(data):
+        raise PlanError("The file is nested too deep to be a job.")
     if odd_sign(raw, data):
         raise PlanError("There is a sign in a text of the file that no text may hold.")
     if found := next(_constants(data, ()), None):

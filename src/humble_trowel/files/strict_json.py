@@ -8,6 +8,7 @@ from typing import Any
 
 _ODD_SIGNS = re.compile(rb"\\u(?:0000|[dD][89a-fA-F])")
 MOST_DIGITS = 40
+MOST_DEPTH = 40
 
 
 class NotJson(Exception):
@@ -26,6 +27,8 @@ def read_json(raw: bytes) -> Any:
         raise NotJson(f"That is not JSON: line {error.lineno}, column {error.colno}.") from None
     except RecursionError:
         raise NotJson("That is nested too deep.") from None
+    if too_deep(data):
+        raise NotJson("That is nested too deep.")
     if odd_sign(raw, data):
         raise NotJson("There is a sign in a text that no text may hold. Type it again.")
     return data
@@ -46,6 +49,21 @@ def _number(text: str) -> float:
     if value in (float("inf"), float("-inf")):
         raise NotJson(f"{text[:MOST_DIGITS]} is too large to be a number here.")
     return value
+
+
+def too_deep(data: Any) -> bool:
+    """Whether lists and objects are nested deeper than anything of ours is."""
+    level = [data]
+    for _ in range(MOST_DEPTH):
+        level = [
+            one
+            for row in level
+            for one in (row.values() if isinstance(row, dict) else row if isinstance(row, list) else ())
+            if isinstance(one, list | dict)
+        ]
+        if not level:
+            return False
+    return True
 
 
 def odd_sign(raw: bytes, data: Any) -> bool:

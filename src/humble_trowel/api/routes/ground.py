@@ -5,7 +5,6 @@ from __future__ import annotations
 from typing import Annotated
 
 from fastapi import APIRouter, Query, Request
-from starlette.concurrency import run_in_threadpool
 
 from humble_trowel.api.ground_schemas import (
     FallRow,
@@ -18,7 +17,8 @@ from humble_trowel.api.ground_schemas import (
     TestRow,
 )
 from humble_trowel.api.line_schemas import NewRecord, RecordId, RecordRow
-from humble_trowel.api.routes.jobs import JobId, service_of
+from humble_trowel.api.reading import patiently
+from humble_trowel.api.routes.jobs import SMALL_BYTES, JobId, ReadingKey, service_of
 from humble_trowel.api.routes.records import keep_record
 from humble_trowel.api.schemas import file_body
 from humble_trowel.api.strict import StrictRoute
@@ -32,7 +32,7 @@ from humble_trowel.core.ground.layer_view import layer_view
 from humble_trowel.core.ground.levels import known_marks
 from humble_trowel.core.ground.pegs import grade_pegs
 from humble_trowel.core.ground.record_kinds import soft_words, test_words
-from humble_trowel.core.ground.records import GroundTest, LiftSigned, SoftSpot
+from humble_trowel.core.ground.records import GroundTest, LiftSigned, Shots, SoftSpot
 from humble_trowel.core.ground.rod import level_words, rod_reads, say_level, say_reading
 from humble_trowel.core.ground.rod_check import Wanted, read_rod, wanted_at_surface, wanted_on_layer
 from humble_trowel.core.ground.rod_working import reading_working
@@ -120,17 +120,24 @@ async def shots_file(
     layer: Layer = "base",
     setup: Annotated[str | None, Query(max_length=64)] = None,
     who: Annotated[str, Query(max_length=60)] = "",
+    reading: ReadingKey = "",
 ) -> RecordRow:
-    """Keep the shots of a CSV file (the body) as one record."""
-    data = await request.body()
+    """Keep the shots of a CSV file (the body) as one record. reading: a name to ask after it by."""
+    data, service = await request.body(), service_of(request)
+    known = service.reader.begin(reading)
     if not data:
         raise ShotsFileError("The file is empty.")
 
     def keep() -> RecordRow:
-        values = read_shots_csv(data, layer, setup)
-        with service_of(request).open() as db:
+        small = len(data) <= SMALL_BYTES
+        if small:
+            values = read_shots_csv(data, layer, setup)
+        else:
+            values = Shots.model_validate(service.reader.read(known, "shots", data, layer=layer, setup=setup))
+        with service.open() as db:
             here = jobs.head(db, job_id).n
         said = NewRecord(id=record, kind="shots", revision=here, values={}, who=who)
         return keep_record(request, job_id, said, values)
 
-    return await run_in_threadpool(keep)
+    answer: RecordRow = await patiently(request, known, keep)
+    return answer

@@ -10,7 +10,9 @@ from fastapi import APIRouter, Query, Request, Response
 from pydantic import BaseModel
 
 from humble_trowel.api.errors import StaleJob
+from humble_trowel.api.reading import patiently
 from humble_trowel.api.schemas import (
+    Author,
     Call,
     Draft,
     Drafted,
@@ -35,12 +37,14 @@ from humble_trowel.core.errors import CallError, TrowelError
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.units import say_length
-from humble_trowel.files.job_file import parse_job, write_job
+from humble_trowel.files.job_file import parse_job, plan_data, write_job
 from humble_trowel.store import jobs
 from humble_trowel.store.as_stored import job_as_stored
 
 router = APIRouter(route_class=StrictRoute, prefix="/api/jobs", tags=["jobs"])
 JobId = Annotated[str, "id of a job"]
+ReadingKey = Annotated[str, Query(max_length=64)]
+SMALL_BYTES = 50_000  # read in some milliseconds
 
 
 def service_of(request: Request) -> Service:
@@ -73,13 +77,20 @@ def start(request: Request, body: NewJob) -> Response:
 
 
 @router.post("/import", status_code=201, response_model=JobState, openapi_extra=file_body("application/octet-stream"))
-async def bring_in(request: Request, author: str = "") -> Response:
-    """A job from a job file (the body is the file)."""
-    plan = parse_job(await request.body())
-    service = service_of(request)
-    with service.open() as db:
-        row = jobs.create(db, document_of(plan), author[:60], service.now(), "Brought in from a file")
-        return fast(service.state(db, row), 201)
+async def bring_in(request: Request, author: Author = "", reading: ReadingKey = "") -> Response:
+    """A job from a job file (the body is the file). reading: a name under which it can be asked after."""
+    data, service = await request.body(), service_of(request)
+    known = service.reader.begin(reading)
+
+    def keep() -> Response:
+        small = len(data) <= SMALL_BYTES
+        document = plan_data(parse_job(data)) if small else service.reader.read(known, "job", data)
+        with service.open() as db:
+            row = jobs.create(db, document, author, service.now(), "Brought in from a file")
+            return fast(service.state(db, row), 201)
+
+    answer: Response = await patiently(request, known, keep)
+    return answer
 
 
 @router.get("/{job_id}", response_model=JobState)

@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+import json
 import re
 from typing import Annotated, Literal
 
 from fastapi import APIRouter, Query, Request, Response
-from starlette.concurrency import run_in_threadpool
 
-from humble_trowel.api.routes.jobs import JobId, service_of
+from humble_trowel.api.reading import patiently
+from humble_trowel.api.routes.jobs import JobId, ReadingKey, service_of
 from humble_trowel.api.schemas import file_body
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.files.points_file import LengthUnit, PointsError, PointsFile
@@ -63,27 +64,25 @@ def plan_dxf(request: Request, job_id: JobId) -> Response:
     return _file(write_dxf(plan, sheet, forms), plan.name, ".dxf", "image/vnd.dxf")
 
 
-@router.post("/read-points", openapi_extra=file_body("application/octet-stream"))
+@router.post("/read-points", response_model=PointsFile, openapi_extra=file_body("application/octet-stream"))
 async def read_points(
     request: Request,
     job_id: JobId,
     name: Annotated[str, Query(max_length=200)] = "",
     units: LengthUnit | None = None,
-) -> PointsFile:
-    """Loops that a DXF or CSV file shows (the body is the file). Nothing is kept."""
-    data = await request.body()
-    service = service_of(request)
-    with service.open() as db:
-        job_units = service.head(db, job_id).plan.units
+    reading: ReadingKey = "",
+) -> Response:
+    """Loops that a DXF or CSV file shows (the body is the file). Nothing is kept. reading: a name to ask after it by."""
+    data, service = await request.body(), service_of(request)
+    known = service.reader.begin(reading)
     if not data:
         raise PointsError("The file is empty.")
 
-    def read() -> PointsFile:
-        from humble_trowel.files.dxf_read import read_dxf
-        from humble_trowel.files.points_csv import read_points_csv
+    def read() -> Response:
+        with service.open() as db:
+            own = service.head(db, job_id).plan.units
+        found = service.reader.read(known, "points", data, name=name, job_units=own, units=units)
+        return Response(json.dumps(found), media_type="application/json")
 
-        if name.lower().endswith((".csv", ".txt")):
-            return read_points_csv(data, job_units, units)
-        return read_dxf(data, job_units, units)
-
-    return await run_in_threadpool(read)
+    answer: Response = await patiently(request, known, read)
+    return answer

@@ -71,6 +71,8 @@ def _above_zero(value: float) -> float:
 def _finite(value: Any) -> Any:
     if isinstance(value, float) and not math.isfinite(value):
         raise ValueError("must be an ordinary number.")
+    if isinstance(value, str) and len(value) > 40:
+        raise ValueError("must be a number of few digits.")
     if isinstance(value, bool):
         raise ValueError("must be a number.")
     return value
