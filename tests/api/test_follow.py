@@ -162,9 +162,10 @@ def test_a_yard_of_many_jobs_works_each_out_once(tmp_path, monkeypatch):
         made = []
         real = Job.__init__
         monkeypatch.setattr(Job, "__init__", lambda self, *a, **k: (made.append(1), real(self, *a, **k))[1])
-        first = service.yard(db)
+        service.yard.work_s = 600
+        first = service.yard.lines(db)
         assert len(first) == 63 and len(made) == 63 and not any(row.fault for row in first)
-        assert service.yard(db) == first and len(made) == 63
+        assert service.yard.lines(db) == first and len(made) == 63
         head = jobs.head(db, first[5].id)
         jobs.save(
             db,
@@ -173,8 +174,20 @@ def test_a_yard_of_many_jobs_works_each_out_once(tmp_path, monkeypatch):
             {**head.document, "name": "another name"},
             jobs.Change("Wren", "2027-02", "Renamed"),
         )
-        again = service.yard(db)
+        again = service.yard.lines(db)
         assert len(made) == 64 and [row.name for row in again].count("another name") == 1
+        after_start = Service(Settings(tmp_path))
+        assert after_start.yard.lines(db) == again and len(made) == 64  # each line is kept
+        db.execute("update yard_lines set line = 'spoilt' where job_id = ?", [again[3].id])
+        assert Service(Settings(tmp_path)).yard.lines(db) == again and len(made) == 65
+        db.execute("delete from yard_lines")
+        hurried = Service(Settings(tmp_path))
+        hurried.yard.work_s = 0
+        part = hurried.yard.lines(db)
+        assert sum(row.counting for row in part) == 62 and [row.name for row in part] == [row.name for row in again]
+        while any(row.counting for row in hurried.yard.lines(db)):
+            pass
+        assert hurried.yard.lines(db) == again
 
 
 def parse_job_of(document):

@@ -149,7 +149,7 @@ class HeardWalk(BaseModel):
 
 
 class YardJob(BaseModel):
-    """fault: the job cannot be worked out; `stops` says why."""
+    """fault: the job cannot be worked out; `stops` says why. counting: its numbers are still to be worked out: ask again."""
 
     id: str
     name: str
@@ -168,6 +168,7 @@ class YardJob(BaseModel):
     order_m3: float
     stops: str
     fault: bool = False
+    counting: bool = False
 
 
 class RevisionRow(BaseModel):

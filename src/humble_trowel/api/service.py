@@ -14,7 +14,8 @@ from pydantic import ValidationError
 
 from humble_trowel.api.background import Background
 from humble_trowel.api.reading import Reader
-from humble_trowel.api.schemas import Before, JobDoubts, JobState, StageKnot, YardJob
+from humble_trowel.api.schemas import Before, JobDoubts, JobState, StageKnot
+from humble_trowel.api.yard import Yard
 from humble_trowel.core.errors import InputError, TrowelError
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.document import Plan
@@ -23,17 +24,13 @@ from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.record_kinds import read_records
 from humble_trowel.core.stages import STAGES, findings, standing, stops
-from humble_trowel.core.units import Units
-from humble_trowel.core.yard import yard_line
 from humble_trowel.files.job_file import plan_data
 from humble_trowel.settings import Settings
 from humble_trowel.store import jobs, records, ways
 from humble_trowel.store.db import connect
-from humble_trowel.store.jobs import Job as JobRow
 from humble_trowel.store.jobs import NoSuchJob, Revision, Unreadable
 
 KEPT_BYTES = 128_000_000
-KEPT_ROWS = 20_000
 WAIT_S = 1.0
 
 
@@ -52,7 +49,7 @@ class Service:
         self._newest: dict[str, tuple[str, int, int, str]] = {}  # key of the job last worked on, to take over from
         self.background = Background() if settings.background else None
         self.reader = Reader()
-        self._yard: LRUCache[tuple[Any, ...], YardJob] = LRUCache(KEPT_ROWS)
+        self.yard = Yard(self)
 
     @contextmanager
     def open(self) -> Iterator[sqlite3.Connection]:
@@ -72,7 +69,7 @@ class Service:
             if stamp != self._data_stamp:
                 self._data_stamp = stamp
                 self._jobs.clear()
-                self._yard.clear()
+                self.yard.clear()
                 self._newest.clear()
                 self._crew = None
 
@@ -210,60 +207,6 @@ class Service:
             stops=stops(job),
             stages=knots,
         )
-
-    def yard(self, db: sqlite3.Connection) -> list[YardJob]:
-        """All jobs, the last changed first; a row is worked out once for its revision, ways and records."""
-        version, _ = self.ways(db)
-        stamps = records.stamps(db)
-        return [
-            self._yard_row(db, job, (job.id, job.head, job.archived_at, version, stamps.get(job.id)))
-            for job in jobs.every(db)
-        ]
-
-    def _yard_row(self, db: sqlite3.Connection, job: JobRow, key: tuple[Any, ...]) -> YardJob:
-        with self._lock:
-            kept = self._yard.get(key)
-        if kept is None:
-            kept = self._made_row(db, job)
-            with self._lock:
-                self._yard[key] = kept
-        return kept
-
-    def _made_row(self, db: sqlite3.Connection, job: JobRow) -> YardJob:
-        """A row of the yard; a job that cannot be worked out says why and can still be exported and deleted."""
-        row: Revision | None = None
-        try:
-            row = jobs.head(db, job.id)
-            return YardJob(**_heading(job, row), **yard_line(self.job(db, row)).__dict__)
-        except sqlite3.Error:
-            raise
-        except Exception as error:
-            plain = isinstance(error, TrowelError | Unreadable)
-            words = str(error) if plain else f"the program stumbled ({type(error).__name__})"
-            if isinstance(error, NoSuchJob):
-                words = "its newest revision is not in the data."
-            name, units = _called(row)
-            return YardJob(
-                **_heading(job, row), name=name, units=units, outline=None, openings=[], area=None, order=None,
-                order_unit="", trucks=0, order_m3=0.0, stops=f"Cannot be worked out: {words}", fault=True,
-            )  # fmt: skip
-
-
-def _heading(job: JobRow, row: Revision | None) -> dict[str, Any]:
-    """What the yard says of any job, also of one whose newest revision is gone."""
-    return {
-        "id": job.id, "revision": row.n if row else job.head, "archived": job.archived_at is not None,
-        "at": row.at if row else job.made_at, "author": row.author if row else "", "summary": row.summary if row else "",
-    }  # fmt: skip
-
-
-def _called(row: Revision | None) -> tuple[str, Units]:
-    """Name and units of a job that cannot be worked out, as far as they can be read."""
-    try:
-        document = row.document if row else {}
-    except Unreadable:
-        document = {}
-    return str(document.get("name") or "Unnamed slab"), "mm" if document.get("units") == "mm" else "ft-in"
 
 
 def _readable_ways(db: sqlite3.Connection) -> tuple[Ways, str]:

@@ -146,22 +146,52 @@ def keeping(service: Service, job: str) -> Callable[[], str]:
 
 
 def yard_rows(plans: dict[str, Plan]) -> list[Row]:
-    """The yard with every row at hand, as it is but for the first time after a start."""
+    """The yard with every row at hand; and after a start, with every row as it was kept."""
     rows = []
-    for many, goal in ((200, 20), (5_000, 300)):
+    for many, goal in ((200, 20), (2_000, 300), (5_000, 300)):
         with opened([plans["bay"]] * many) as (service, _), service.open() as db:
-            line = service._made_row(db, jobs.every(db)[0])
-            service._made_row = lambda *_, line=line: line  # type: ignore[method-assign]  # the first time is not measured
+            line = service.yard.made(db, jobs.every(db)[0])
+
+            def made(_: object, job: jobs.Job, line: YardJob = line) -> YardJob:
+                return line.model_copy(update={"id": job.id})
+
+            service.yard.made = made  # type: ignore[method-assign]
 
             def look(service: Service = service, db: sqlite3.Connection = db) -> bytes:
-                return ROWS.dump_json(service.yard(db))
+                return ROWS.dump_json(service.yard.lines(db))
+
+            def start(service: Service = service) -> bytes:
+                fresh = Service(service.settings)
+                with fresh.open() as db:
+                    return ROWS.dump_json(fresh.yard.lines(db))
 
             rows.append(timed(f"yard, {many:,} jobs, warm", look, 7, goal))
+            if many == 2_000:
+                rows.append(timed(f"yard, {many:,} jobs, after a start", start, 5, 3000))
     return rows
+
+
+def history_rows(plans: dict[str, Plan]) -> list[Row]:
+    """A job of 2,000 revisions: opened by a program that has nothing at hand, and a page of its history."""
+    with opened([plans["bay"]]) as (service, (job,)):
+        with service.open() as db:
+            data = plan_data(plans["bay"])
+            db.execute("begin")
+            for at in range(2_000):
+                named = {**data, "name": f"bay {at}"}
+                jobs.save(db, job, at + 1, named, jobs.Change("Wren", "2027", f"Name {at}"))
+            db.execute("commit")
+
+        def page() -> object:
+            with service.open() as db:
+                return jobs.history(db, job, 900)
+
+        opens = timed("open a job of 2,000 revisions", lambda: opening(service, job), 8, 150)
+        return [opens, timed("a page of its history", page, 20, 20)]
 
 
 def answer_rows() -> list[Row]:
     """Everything above."""
     plans = bench_plans()
     calm_memory()  # as the server does at its start
-    return [*draft_rows(plans), *figure_rows(plans), *keep_rows(plans), *yard_rows(plans)]
+    return [*draft_rows(plans), *figure_rows(plans), *keep_rows(plans), *yard_rows(plans), *history_rows(plans)]

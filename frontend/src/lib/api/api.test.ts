@@ -26,7 +26,7 @@ test('a file goes as it is', async () => {
 	answers(201, { id: 'new' });
 	const got = await api.bringIn(new Blob(['{"name": "Fern"}']), 'Juno');
 	expect(got.id).toBe('new');
-	expect(asked[0]?.url).toMatch(/\/import\?author=Juno$/);
+	expect(asked[0]?.url).toMatch(/\/import\?author=Juno&reading=$/);
 	expect(await asked[0]?.text()).toBe('{"name": "Fern"}');
 	expect(asked[0]?.headers.get('content-type')).toBe('application/octet-stream');
 });

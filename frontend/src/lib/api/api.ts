@@ -13,7 +13,9 @@ export const api = {
 	yard: () => request('get', '/api/jobs'),
 	start: (body: Posted<'/api/jobs'>) => request('post', '/api/jobs', { body }),
 	/** A job file as text, sent as it is. */
-	bringIn: (body: Blob, author: string) => request('post', '/api/jobs/import', { body, query: { author } }),
+	bringIn: (body: Blob, author: string, reading = '') => request('post', '/api/jobs/import', { body, query: { author, reading } }),
+	reading: (key: string) => request('get', '/api/readings/{key}', { path: { key } }),
+	dropReading: (key: string) => request('delete', '/api/readings/{key}', { path: { key } }),
 	copy: (id: string, author: string) => request('post', `${JOB}/copy`, { ...of(id), body: { author } }),
 	archive: (id: string) => request('post', `${JOB}/archive`, of(id)),
 	restore: (id: string) => request('post', `${JOB}/restore`, of(id)),

@@ -25,6 +25,7 @@ export const w = {
 		mm: 'millimetres',
 		go: 'Start it',
 		nothing: 'no outline yet',
+		counting: 'working it out',
 		scale: 'all slabs to one scale',
 		stops: 'What stops it',
 		copy: 'Copy',
@@ -221,6 +222,7 @@ export const w = {
 		toYard: 'To the yard',
 		loading: 'Fetching the slab.'
 	},
+	reading: { name: 'Reading the file', busy: (percent: number) => `Reading the file, ${percent} %.`, stop: 'Stop reading' },
 	outbox: outboxWords,
 	history: { more: 'Show earlier ones', title: 'Every change', back: 'Go back to this', now: 'now' },
 	keysTitle: 'Keys',

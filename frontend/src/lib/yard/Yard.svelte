@@ -7,6 +7,7 @@
 	import OutboxStrip from '../outbox/OutboxStrip.svelte';
 	import Who from '../shell/Who.svelte';
 	import { session } from '../state/session.svelte';
+	import ReadingBar from '../ui/ReadingBar.svelte';
 	import { w } from '../words/words';
 	import StartSlab from './StartSlab.svelte';
 	import { YardState } from './yard.svelte';
@@ -61,6 +62,7 @@
 		</nav>
 	</header>
 	<OutboxStrip rows={outbox.rows} named />
+	<div class="px-5"><ReadingBar reading={yard.reading} /></div>
 	{#if session.waysUnread}<p class="notice" role="alert">{session.waysUnread}</p>{/if}
 	{#if yard.words}<p class="notice" role="alert">{yard.words}</p>{/if}
 	{#if yard.deleted}

@@ -27,10 +27,10 @@
 		{:else}
 			<a class="name" href="/job/{job.id}/lines">{job.name}</a>
 		{/if}
-		<p class="label">{job.area ?? (job.fault ? '' : w.yard.nothing)}{job.area || !job.fault ? ' · ' : ''}{job.units === 'mm' ? w.yard.mm : w.yard.ftin}</p>
+		<p class="label">{job.area ?? (job.fault || job.counting ? '' : w.yard.nothing)}{job.area || !(job.fault || job.counting) ? ' · ' : ''}{job.units === 'mm' ? w.yard.mm : w.yard.ftin}</p>
 	</div>
 	<p class="yards">
-		{#if job.order}<b><Frac text={job.order} /></b> {job.order_unit}<span class="label">{job.trucks} {job.trucks === 1 ? 'truck' : 'trucks'}</span>{:else}<span class="label">{w.notSet}</span>{/if}
+		{#if job.order}<b><Frac text={job.order} /></b> {job.order_unit}<span class="label">{job.trucks} {job.trucks === 1 ? 'truck' : 'trucks'}</span>{:else}<span class="label">{job.counting ? w.yard.counting : w.notSet}</span>{/if}
 	</p>
 	<p class="last"><b>{job.summary}</b><span class="label">{job.author ? `${job.author}, ` : ''}{when}</span></p>
 	<p class="stops">{job.stops}</p>

@@ -3,6 +3,7 @@ import { api } from '../api/api';
 import { ApiProblem, Offline } from '../api/client';
 import type { Problem, YardJob } from '../api/schema';
 import { outbox } from '../outbox/outbox.svelte';
+import { FileReading } from '../state/reading.svelte';
 import { session } from '../state/session.svelte';
 import { w } from '../words/words';
 
@@ -11,18 +12,23 @@ const withField = (problem: Problem) => (problem.path ? `${problem.path}: ${prob
 export class YardState {
 	jobs = $state.raw<YardJob[] | null>(null);
 	words = $state('');
+	readonly reading = new FileReading();
 	deleted = $state.raw<YardJob | null>(null);
 
+	/** lines that are still to be worked out are asked for again */
+	#again: ReturnType<typeof setTimeout> | undefined;
 	async load() {
 		const said = this.words;
 		const got = await this.#try(() => api.yard(), said);
 		if (got) this.jobs = got;
+		clearTimeout(this.#again);
+		if (got?.some((job) => job.counting)) this.#again = setTimeout(() => void this.load(), 200);
 	}
 	async start(name: string, units: 'ft-in' | 'mm'): Promise<string | null> {
 		return this.#try(async () => (await api.start({ name, units, author: session.who })).id);
 	}
 	async bringIn(file: File): Promise<string | null> {
-		return this.#try(async () => (await api.bringIn(file, session.who)).id);
+		return this.#try(async () => (await this.reading.read((key) => api.bringIn(file, session.who, key))).id);
 	}
 	async copy(job: YardJob) {
 		await this.#act(() => api.copy(job.id, session.who));

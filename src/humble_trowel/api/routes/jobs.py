@@ -63,7 +63,7 @@ def yard(request: Request) -> list[YardJob]:
     """All jobs, the last changed first, archived ones among them."""
     service = service_of(request)
     with service.open() as db:
-        return service.yard(db)
+        return service.yard.lines(db)
 
 
 @router.post("", status_code=201, response_model=JobState)

@@ -3,6 +3,7 @@
 	import { onTab } from '../../state/findings';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
+	import ReadingBar from '../../ui/ReadingBar.svelte';
 	import { w } from '../../words/words';
 	import type { XY } from '../../drawing/viewport';
 	import type { GroundData } from './ground.svelte';
@@ -121,6 +122,7 @@
 	<details>
 		<summary><b>{w.ground.fromFile}</b></summary>
 		<p class="label">{w.ground.fileHow}</p>
+		<ReadingBar reading={data.reading} />
 		<label class="act quiet pick">{w.ground.pickFile}<input type="file" accept=".csv,.txt" onchange={(e) => { void take(e.currentTarget.files?.[0]); e.currentTarget.value = ''; }} /></label>
 	</details>
 	<ShotRounds {data} />

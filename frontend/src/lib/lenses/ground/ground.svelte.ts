@@ -7,6 +7,7 @@ import { forgetId, idOf } from '../../outbox/pressed';
 import { rowPlace } from '../../state/ids';
 import type { JobStore } from '../../state/job.svelte';
 import { addRecord, isWrong, type Wrong } from '../../state/record';
+import { FileReading } from '../../state/reading.svelte';
 import { session } from '../../state/session.svelte';
 import { w } from '../../words/words';
 
@@ -17,6 +18,7 @@ export class GroundData {
 	stick = $state.raw<XY | null>(null);
 	#zone = $state('');
 	problem = $state('');
+	readonly reading = new FileReading();
 	#asked = 0;
 
 	constructor(readonly store: JobStore) {}
@@ -77,7 +79,7 @@ export class GroundData {
 	async file(file: File): Promise<string> {
 		try {
 			const record = idOf(this.store.id, { file: file.name, size: file.size, changed: file.lastModified, layer: this.layer });
-			await api.shotsFile(this.store.id, file, { record, layer: this.layer, who: session.who, setup: this.stand?.id ?? null });
+			await this.reading.read((reading) => api.shotsFile(this.store.id, file, { record, layer: this.layer, who: session.who, setup: this.stand?.id ?? null, reading }));
 			forgetId(this.store.id, record);
 		} catch (error) {
 			if (error instanceof ApiProblem) return error.problem.detail;

@@ -4,7 +4,9 @@
 	import { ApiProblem, Offline } from '../../api/client';
 	import type { PointsFile } from '../../api/schema';
 	import type { JobStore } from '../../state/job.svelte';
+	import { FileReading } from '../../state/reading.svelte';
 	import Frac from '../../ui/Frac.svelte';
+	import ReadingBar from '../../ui/ReadingBar.svelte';
 	import { w } from '../../words/words';
 	let { store }: { store: JobStore } = $props();
 	type Role = 'outline' | 'opening' | 'beside' | 'leave';
@@ -17,6 +19,7 @@
 	let layer = $state('');
 	let words = $state('');
 	let busy = $state(false);
+	const reading = new FileReading();
 	const rows = $derived(found?.loops.map((loop, i) => ({ loop, i })).filter(({ loop }) => !layer || loop.layer === layer) ?? []);
 	const ready = $derived(role.filter((one) => one === 'outline').length === 1);
 	const problem = $derived(store.problemFor('points'));
@@ -26,7 +29,8 @@
 		busy = true;
 		words = '';
 		try {
-			found = await api.readPoints(store.id, file, { name: file.name, units });
+			const sent = file;
+			found = await reading.read((key) => api.readPoints(store.id, sent, { name: sent.name, units, reading: key }));
 			role = found.loops.map((loop, i) => (i === 0 ? 'outline' : 'leave'));
 			layer = '';
 		} catch (error) {
@@ -50,7 +54,8 @@
 
 <h3>{w.lines.fromFile}</h3>
 <label class="act quiet pick">{w.lines.pickFile}<input type="file" accept=".dxf,.csv,.txt" onchange={(e) => { file = e.currentTarget.files?.[0] ?? null; e.currentTarget.value = ''; void look(null); }} /></label>
-{#if busy}<p role="status">{w.lines.reading}</p>{/if}
+{#if busy && !reading.long}<p role="status">{w.lines.reading}</p>{/if}
+<ReadingBar {reading} />
 {#if words}<p class="wrong" role="alert">{words}</p>{/if}
 {#if found}
 	<p class={found.asked ? 'wrong' : ''}>{found.asked ? w.lines.askUnits : w.lines.readIn} <b>{w.lines.unitNames[found.units]}</b></p>
