@@ -6,10 +6,12 @@ import asyncio
 import sqlite3
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager, suppress
+from functools import partial
 from pathlib import Path
 from typing import Any
 
 from fastapi import FastAPI
+from fastapi.openapi.utils import get_openapi
 from fastapi.responses import FileResponse, Response
 from fastapi.routing import APIRoute
 from starlette.concurrency import run_in_threadpool
@@ -24,6 +26,18 @@ from humble_trowel.api.service import Service
 from humble_trowel.settings import Settings
 from humble_trowel.store.copies import BadCopy, copy_of_day
 
+REFUSALS = {
+    400: "The host has another name.",
+    403: "Another site may not talk to this program.",
+    404: "There is no such job, revision or address.",
+    409: "Somebody was faster, there is nothing to do, or the record is there and says something else.",
+    413: "The body is too large.",
+    415: "The body is not JSON.",
+    422: "It cannot be used as it stands.",
+    500: "A part cannot be worked out, or the data cannot be read.",
+    503: "The data are busy, or gone.",
+    507: "The disk takes no more.",
+}
 ROUTERS = (
     jobs.router, lines.router, records.router, edges.router, ground.router, laser.router, papers.router, ways.router,
     rules.router, readings.router,
@@ -34,10 +48,13 @@ WEB = Path(__file__).resolve().parent.parent / "web"
 
 def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     """The whole application over a database that is already migrated."""
-    said: dict[int | str, dict[str, Any]] = {code: {"model": Problem} for code in (404, 409, 413, 422, 503, 507)}
+    said: dict[int | str, dict[str, Any]] = {
+        code: {"model": Problem, "description": words} for code, words in REFUSALS.items()
+    }
     app = FastAPI(
         title="Humble Trowel",
         version="1",
+        openapi_url="/api/openapi.json",
         docs_url=None,
         separate_input_output_schemas=False,
         redoc_url=None,
@@ -45,11 +62,12 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
         lifespan=_running,
     )
     app.state.service = Service(settings)
+    app.openapi = partial(described, app)  # type: ignore[method-assign]
     errors.install(app)
     for one in ROUTERS:
         app.include_router(one)
     app.state.addresses = [
-        (route.path_regex, route.methods or set())
+        (route.path, route.path_regex, route.methods or set())
         for one in ROUTERS
         for route in one.routes
         if isinstance(route, APIRoute)
@@ -58,6 +76,19 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     app.add_middleware(TrustedHostMiddleware, allowed_hosts=settings.host_names, www_redirect=False)
     app.add_middleware(Guard, settings=settings, index=web / "index.html")
     return app
+
+
+def described(app: FastAPI) -> dict[str, Any]:
+    """The interface's description; every refusal is a problem document."""
+    if app.openapi_schema is None:
+        told = get_openapi(title=app.title, version=app.version, routes=app.routes)
+        for operations in told["paths"].values():
+            for operation in operations.values():
+                for status, answer in operation["responses"].items():
+                    if int(status) >= 400 and "application/json" in answer.get("content", {}):
+                        answer["content"] = {"application/problem+json": answer["content"]["application/json"]}
+        app.openapi_schema = told
+    return app.openapi_schema
 
 
 @asynccontextmanager

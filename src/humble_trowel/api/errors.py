@@ -139,7 +139,9 @@ async def _http(request: Request, error: Exception) -> JSONResponse:
 def not_allowed(request: Request) -> JSONResponse:
     """405 with what the address takes; 404 where there is no such address but the page's."""
     path = request.url.path
-    takes = {method for taken, methods in request.app.state.addresses if taken.match(path) for method in methods}
+    here = [(name, methods) for name, taken, methods in request.app.state.addresses if taken.match(path)]
+    named = [row for row in here if row[0] == path] or here  # an address that is meant by name comes before a pattern
+    takes = {method for _, methods in named for method in methods}
     if not takes and path.startswith("/api"):
         words = "There is nothing at that address."
         return problem(404, "http", words, words)

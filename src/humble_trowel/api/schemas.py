@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Annotated, Any, Literal
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, ConfigDict, Field, StrictBool
 
 from humble_trowel.core.calls.walk import Walked
 from humble_trowel.core.edits.registry import Edit
@@ -50,9 +50,9 @@ class Draft(Body):
 
     revision: RevisionNumber
     edits: Annotated[list[Edit], Field(max_length=50)] = []
-    every_diagonal: bool = False
-    quick: bool = False
-    numbers: bool = False
+    every_diagonal: StrictBool = False
+    quick: StrictBool = False
+    numbers: StrictBool = False
 
 
 class Step(Body):
@@ -221,6 +221,12 @@ def file_body(kind: str) -> dict[str, Any]:
     """What a route says of a body that is a file. kind: its media type."""
     content = {kind: {"schema": {"type": "string", "format": "binary"}}}
     return {"requestBody": {"required": True, "content": content}}
+
+
+def file_answer(*kinds: str) -> dict[int | str, dict[str, Any]]:
+    """What a route says of an answer that is a file. kinds: its media types."""
+    content = {kind: {"schema": {"type": "string", "format": "binary"}} for kind in kinds}
+    return {200: {"description": "The file.", "content": content}}
 
 
 def plain(model: BaseModel) -> Any:

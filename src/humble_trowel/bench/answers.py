@@ -152,7 +152,7 @@ def yard_rows(plans: dict[str, Plan]) -> list[Row]:
         with opened([plans["bay"]] * many) as (service, _), service.open() as db:
             line = service.yard.made(db, jobs.every(db)[0])
 
-            def made(_: object, job: jobs.Job, line: YardJob = line) -> YardJob:
+            def made(db: sqlite3.Connection, job: jobs.Job, line: YardJob = line) -> YardJob:
                 return line.model_copy(update={"id": job.id})
 
             service.yard.made = made  # type: ignore[method-assign]

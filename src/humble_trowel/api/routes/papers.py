@@ -10,7 +10,7 @@ from fastapi import APIRouter, Query, Request, Response
 
 from humble_trowel.api.reading import patiently
 from humble_trowel.api.routes.jobs import JobId, ReadingKey, service_of
-from humble_trowel.api.schemas import file_body
+from humble_trowel.api.schemas import file_answer, file_body
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.files.points_file import LengthUnit, PointsError, PointsFile
 
@@ -23,7 +23,7 @@ def _file(data: bytes, name: str, suffix: str, kind: str) -> Response:
     return Response(data, media_type=kind, headers=headers)
 
 
-@router.get("/set-out.pdf", response_class=Response)
+@router.get("/set-out.pdf", response_class=Response, responses=file_answer("application/pdf"))
 def set_out_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = "letter") -> Response:
     """The set-out sheet on paper, its drawing at a stated scale."""
     from humble_trowel.papers.set_out_sheet import set_out_pdf as make
@@ -34,7 +34,7 @@ def set_out_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] 
     return _file(data, plan.name, "-set-out.pdf", "application/pdf")
 
 
-@router.get("/set-out.csv", response_class=Response)
+@router.get("/set-out.csv", response_class=Response, responses=file_answer("text/csv"))
 def set_out_csv(request: Request, job_id: JobId) -> Response:
     """The set-out sheet as rows."""
     from humble_trowel.files.points_csv import write_set_out_csv
@@ -44,7 +44,7 @@ def set_out_csv(request: Request, job_id: JobId) -> Response:
     return _file(write_set_out_csv(sheet), plan.name, "-set-out.csv", "text/csv; charset=utf-8")
 
 
-@router.get("/points.csv", response_class=Response)
+@router.get("/points.csv", response_class=Response, responses=file_answer("text/csv"))
 def points_csv(request: Request, job_id: JobId) -> Response:
     """The corners as name, x, y."""
     from humble_trowel.files.points_csv import write_points_csv
@@ -54,7 +54,7 @@ def points_csv(request: Request, job_id: JobId) -> Response:
     return _file(write_points_csv(sheet), plan.name, "-points.csv", "text/csv; charset=utf-8")
 
 
-@router.get("/plan.dxf", response_class=Response)
+@router.get("/plan.dxf", response_class=Response, responses=file_answer("image/vnd.dxf"))
 def plan_dxf(request: Request, job_id: JobId) -> Response:
     """Outline, forms, strings, existing work and dimensions on layers of their own."""
     from humble_trowel.files.dxf_write import write_dxf

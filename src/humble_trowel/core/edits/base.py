@@ -12,7 +12,7 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import Ref, place_of
 from humble_trowel.core.plan.model import Model
 
-Typed = Annotated[str, Field(max_length=200)] | float
+Typed = Annotated[str, Field(max_length=200)] | Annotated[float, Field(strict=True)]
 Calls = Annotated[str, Field(max_length=4000)]
 Title = Annotated[str, Field(max_length=120)]
 Short = Annotated[str, Field(max_length=200)]

@@ -6,7 +6,7 @@ import math
 import re
 from typing import Annotated, Any, Literal
 
-from pydantic import Field
+from pydantic import Field, StrictBool
 
 from humble_trowel.core.calls.walk import walk
 from humble_trowel.core.edits.base import (
@@ -75,7 +75,7 @@ class SetEdgeType(EditBase):
     isolation: Typed | None = None
     plate: Typed | None = None
     plate_over: Typed | None = None
-    veneer: bool | None = None
+    veneer: StrictBool | None = None
 
     def apply(self, plan: Plan) -> Edited:
         mark, text = mark_and_call(self.text, self.mark, plan.edge_types)

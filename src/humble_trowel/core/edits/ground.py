@@ -6,7 +6,7 @@ import math
 import re
 from typing import Annotated, Any, Literal
 
-from pydantic import Field, ValidationError
+from pydantic import Field, StrictBool, ValidationError
 
 from humble_trowel.core.edits.base import (
     BenchmarkId,
@@ -38,7 +38,7 @@ class SetBuildUp(EditBase):
 
     op: Literal["set_build_up"]
     slab: TypeMark
-    heated: bool = False
+    heated: StrictBool = False
     space: Space | None = None
     layers: Annotated[list[dict[str, Any]], Field(min_length=1, max_length=20)]
 

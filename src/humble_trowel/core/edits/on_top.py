@@ -6,7 +6,7 @@ import math
 import re
 from typing import Annotated, Any, Literal
 
-from pydantic import Field
+from pydantic import Field, StrictBool
 from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.edits.base import (
@@ -171,7 +171,7 @@ class SetPiles(EditBase):
     least_below: Typed | None = None
     at: Annotated[list[Spot], Field(max_length=400)] = []
     text: Calls = ""
-    pads: bool = False
+    pads: StrictBool = False
 
     def apply(self, plan: Plan) -> Edited:
         ring_needed(plan)

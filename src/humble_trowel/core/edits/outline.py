@@ -6,7 +6,7 @@ import math
 from collections.abc import Sequence
 from typing import Annotated, Literal
 
-from pydantic import Field
+from pydantic import Field, StrictBool
 
 from humble_trowel.core.calls.walk import origin_point, walk
 from humble_trowel.core.edits.base import (
@@ -101,7 +101,7 @@ class MoveCorner(EditBase):
     corner: CornerId
     x_mm: Coordinate
     y_mm: Coordinate
-    square: bool = True
+    square: StrictBool = True
 
     def apply(self, plan: Plan) -> Edited:
         corner, ring = corner_at(plan, self.corner), ring_needed(plan)

@@ -8,7 +8,7 @@ from collections.abc import Sequence
 from typing import Annotated, Any, Literal
 
 import shapely
-from pydantic import Field
+from pydantic import Field, StrictBool
 from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.edits.base import (
@@ -116,7 +116,7 @@ class AddPads(EditBase):
     type: TypeMark
     at: Annotated[list[Spot], Field(max_length=400)] = []
     text: Calls = ""
-    crossings: bool = False
+    crossings: StrictBool = False
     corner: CornerId | None = None
     bays_x: Short = ""
     bays_y: Short = ""

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from typing import Annotated, Any, Literal
 
-from pydantic import Field
+from pydantic import Field, StrictBool
 
 from humble_trowel.core.edits.base import (
     Calls,
@@ -36,7 +36,7 @@ class AddRecess(EditBase):
     op: Literal["add_recess"]
     name: Title = ""
     depth: Typed
-    keeps_thickness: bool = False
+    keeps_thickness: StrictBool = False
     text: Calls = ""
     polygon: Annotated[list[Spot], Field(min_length=3, max_length=200)] | None = None
     side: SideId | None = None

@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from typing import Annotated, Literal, Self
 
-from pydantic import Field, model_validator
+from pydantic import Field, StrictBool, model_validator
 
 from humble_trowel.core.plan.model import Model
 from humble_trowel.core.plan.refs import BeamRef, LineRef, SideName
@@ -25,7 +25,7 @@ class SetUp(Model):
     on: Key
     backsight_mm: Size
     at: Point | None = None
-    simulated: bool = False
+    simulated: StrictBool = False
 
 
 class BenchShot(Model):
@@ -106,7 +106,7 @@ class GroundTest(Model):
     lift: Annotated[int, Field(ge=1, le=50)] | None = None
     sank_mm: Length | None = None
     density_percent: Annotated[Number, Field(gt=0, le=130)] | None = None
-    passed: bool
+    passed: StrictBool
     note: Note = ""
 
     @model_validator(mode="after")

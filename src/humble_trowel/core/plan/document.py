@@ -11,6 +11,7 @@ from typing import Annotated, Any, Literal
 
 from pydantic import (
     Field,
+    StrictBool,
     field_validator,
 )
 
@@ -153,8 +154,8 @@ class FormRow(Row):
     ground: Annotated[list[GroundLevel], Field(max_length=20)] = []
     build: Literal["boards", "panel", "foam-faced", "none"] = "boards"
     boards: Annotated[list[Mark], Field(min_length=1, max_length=3)] | None = None
-    backfilled: bool = False
-    left_out: bool = False
+    backfilled: StrictBool = False
+    left_out: StrictBool = False
 
 
 LATER_STAGES = ("underslab", "steel", "embeds", "screed", "joints", "schedule")

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from typing import Annotated, Literal
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, ConfigDict, Field, StrictBool
 
 from humble_trowel.core.plan.way_values import Reason, SmallLength, WayLength, WayName
 
@@ -39,7 +39,7 @@ class FormBoard(FormPart):
     deep_mm: WayLength
     cap_mm: WayLength = 48 * IN
     price_per_m_cents: Annotated[float, Field(ge=0, le=1e6)] = 0
-    bends: bool = False
+    bends: StrictBool = False
 
 
 class OnHand(FormPart):

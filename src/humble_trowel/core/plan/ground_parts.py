@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from typing import Annotated, Literal, Self
 
-from pydantic import Field, model_validator
+from pydantic import Field, StrictBool, model_validator
 
 from humble_trowel.core.plan.model import Model, Row
 from humble_trowel.core.plan.values import Length, Mark, Name, Note, Number, Point, Position
@@ -55,7 +55,7 @@ class BuildUp(Model):
     and heated slabs get a barrier."""
 
     slab: Mark
-    heated: bool = False
+    heated: StrictBool = False
     space: Space | None = None
     layers: Annotated[list[Layer], Field(min_length=1, max_length=20)]
 

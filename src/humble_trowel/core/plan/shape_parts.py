@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from typing import Annotated, Literal, Self
 
-from pydantic import Field, model_validator
+from pydantic import Field, StrictBool, model_validator
 
 from humble_trowel.core.plan.model import Model, Row
 from humble_trowel.core.plan.values import (
@@ -77,7 +77,7 @@ class EdgeType(Marked):
     isolation_mm: Length | None = None
     plate_mm: Length | None = None
     plate_over_mm: Length | None = None
-    veneer: bool = False
+    veneer: StrictBool = False
 
     @model_validator(mode="after")
     def _sizes_that_the_kind_uses(self) -> Self:
@@ -141,7 +141,7 @@ class Recess(Row):
     name: Name
     polygon: Ring
     depth_mm: Size
-    keeps_thickness: bool = False
+    keeps_thickness: StrictBool = False
 
 
 class SidePad(Row):

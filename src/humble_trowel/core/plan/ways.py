@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from typing import Annotated, Literal
 
-from pydantic import AfterValidator, BaseModel, ConfigDict, Field, field_validator
+from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StrictBool, field_validator
 
 from humble_trowel.core.plan.form_ways import CornerWay, FormWays, SetOutWays, StackWay, Tape
 from humble_trowel.core.plan.ground_ways import GroundWays, RodReads
@@ -57,7 +57,7 @@ class Plant(WaysPart):
     truck_reason: Reason = "What most trucks carry on a level road."
     short_load_yd3: Annotated[float, Field(ge=0, le=40)] = 4.0
     short_load_m3: Annotated[float, Field(ge=0, le=30)] = 3.0
-    confirmed: bool = False
+    confirmed: StrictBool = False
 
 
 class Reading(WaysPart):
