@@ -57,11 +57,11 @@ class Rake:
 
 @dataclass(frozen=True)
 class Enough:
-    """Whether the shots settle the volume. doubt_m3: spread of the mean error times the area. allowed_m3: a quarter
+    """Whether the shots settle the volume. doubt_m3: spread of the mean error times the area, None where too few shots say. allowed_m3: a quarter
     of the plant's step. more: how many more shots at this spread. next_at: middle of the largest gap."""
 
     enough: bool
-    doubt_m3: float
+    doubt_m3: float | None
     allowed_m3: float
     more: int
     next_at: XY | None
@@ -242,7 +242,7 @@ def enough(taken: LayerShots, plan: Plan, ways: JobWays) -> Enough:
     gap = next_spot(taken)
     if n < 3 or taken.surface is None:
         return Enough(
-            False, math.inf, allowed, max(1, 3 - n), gap, taken.problem or "Three shots at least, not in one line."
+            False, None, allowed, max(1, 3 - n), gap, taken.problem or "Three shots at least, not in one line."
         )
     doubt = taken.spread_mm / math.sqrt(n) * area / 1000
     unit, per = ("m³", 1.0) if metric else ("yd³", M3_PER_YD3)

@@ -22,6 +22,7 @@ def check_plan(plan: Plan) -> None:
     """Raise PlanError for anything impossible in the geometry or in the names."""
     check_ids(plan)
     _check_marks(plan)
+    check_work(plan)
     if plan.outline is not None:
         check_ring(plan.outline, "outline", "The outline")
         check_pourable(plan)
@@ -35,7 +36,6 @@ def check_plan(plan: Plan) -> None:
     _check_edges(plan)
     _check_wholly_outside(plan)
     check_parts(plan)
-    check_work(plan)
     _check_forms(plan)
 
 

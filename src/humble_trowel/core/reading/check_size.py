@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Iterator, Sequence
 
 import numpy as np
 import shapely
 
 from humble_trowel.core.errors import PlanError
-from humble_trowel.core.geometry.polygon import signed_area_m2
+from humble_trowel.core.geometry.polygon import XY, signed_area_m2
 from humble_trowel.core.geometry.ring import sides_of
 from humble_trowel.core.plan.document import Plan, side_name
 from humble_trowel.core.units import format_area, say_depth, say_length
@@ -17,6 +18,8 @@ MOST_SIDE_MM = 300_000.0
 MOST_AREA_M2 = 20_000.0
 MOST_THICK_MM = 3_000.0
 MOST_CROSSINGS = 2_000
+MOST_RUNS = 2_000
+MOST_SPOTS = 6_000
 
 
 def check_pourable(plan: Plan) -> None:
@@ -43,16 +46,35 @@ def check_pourable(plan: Plan) -> None:
 
 
 def check_work(plan: Plan) -> None:
-    """Raise PlanError for more crossings of beams and pads than can be worked out while somebody waits."""
+    """Raise PlanError for more corners, or more crossings of beams and pads, than can be worked out while somebody waits."""
+    spots = sum(map(len, _rings(plan)))
+    if spots > MOST_SPOTS:
+        words = f"All outlines, zones, openings and lines have {spots:,} points. {MOST_SPOTS:,} are allowed."
+        raise PlanError(f"{words} Take the job apart.", "outline")
     parts = sum(len(beam.path) - 1 for beam in plan.beams) + len(plan.pads)
     if parts * (parts - 1) // 2 <= MOST_CROSSINGS:
         return
+    if parts > MOST_RUNS:
+        words = f"Beams and pads have {parts:,} straight runs. {MOST_RUNS:,} are allowed: take the job apart."
+        raise PlanError(words, "beams")
     found = _crossings(plan)
     if found > MOST_CROSSINGS:
         words = (
             f"Beams and pads cross or touch at {found:,} places. {MOST_CROSSINGS:,} are allowed: take the job apart."
         )
         raise PlanError(words, "beams")
+
+
+def _rings(plan: Plan) -> Iterator[Sequence[XY]]:
+    """Every ring and line of points in a plan."""
+    yield plan.outline or []
+    yield from plan.openings
+    yield from (zone.polygon or [] for zone in plan.zones)
+    yield from (edge.along or [] for edge in plan.edges)
+    yield from (beam.path for beam in plan.beams)
+    yield from (recess.polygon for recess in plan.recesses)
+    yield from (thing.polygon for thing in plan.existing)
+    yield from (row.at for row in plan.piles)
 
 
 def _crossings(plan: Plan) -> int:
