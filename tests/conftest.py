@@ -7,7 +7,7 @@ import pytest
 from hypothesis import settings
 
 TESTS = Path(__file__).resolve().parent
-BROWSER, SLOW = {"e2e"}, {"properties", "cli", "validation"}
+BROWSER, SLOW = {"e2e"}, {"properties", "cli", "validation", "attacks"}
 
 settings.register_profile("repeatable", derandomize=True)
 settings.register_profile("search", derandomize=False, print_blob=True)

@@ -63,6 +63,12 @@ def search(arguments: Sequence[str]) -> int:
     return subprocess.run([sys.executable, "-m", "tests.search", *arguments], cwd=ROOT).returncode
 
 
+def prove(arguments: Sequence[str]) -> int:
+    """Every attack at full length, or those that are named (tests/attacks/prove.py)."""
+    need_chromium()
+    return subprocess.run([sys.executable, "-m", "tests.attacks.prove", *arguments], cwd=ROOT).returncode
+
+
 def pictures(arguments: Sequence[str]) -> int:
     """Retake docs/screenshots (tests/pictures.py)."""
     need_chromium()

@@ -63,6 +63,8 @@ def _read_only(folder):
     served = Forked(folder).start()
     job = served.jobs()[0]
     served.kill()
+    for parent in (folder.parent, folder.parent.parent):
+        parent.chmod(0o755)
     for path in (folder, *folder.iterdir()):
         path.chmod(0o555 if path.is_dir() else 0o444)
     served.start(lambda: os.setuid(NOBODY) if os.getuid() == 0 else None)

@@ -43,7 +43,7 @@ def chains(_):
 
 
 ATTACKS = (
-    ("kills", lambda folder: killed_while_saving(folder, int(__import__("os").environ.get("K", "1000")))),
+    ("kills", lambda folder: killed_while_saving(folder, 1000)),
     ("one-job", lambda folder: many_writers(folder, 15, one_job=True)),
     ("many-jobs", lambda folder: many_writers(folder, 40, one_job=False)),
     ("two-programs", lambda folder: many_writers(folder, 10, one_job=True, programs=2)),

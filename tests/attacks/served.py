@@ -1,5 +1,6 @@
 """The program served by a forked process that can be killed and begun again in a moment, on data of its own."""
 
+import ctypes
 import gc
 import http.client
 import json
@@ -11,10 +12,18 @@ import time
 from pathlib import Path
 
 import uvicorn
+from starlette.testclient import TestClient
 
 from humble_trowel.api.app import make_app
 from humble_trowel.settings import Settings
 from tests.api.test_api import demo_database
+
+
+def _die_with(parent):
+    """Have the system end this process with the one that forked it."""
+    ctypes.CDLL(None).prctl(1, signal.SIGKILL)
+    if os.getppid() != parent:
+        os._exit(0)
 
 
 class Forked:
@@ -29,26 +38,34 @@ class Forked:
         (self.folder / "web" / "index.html").write_text("<p>here</p>")
         self.socket = socket.create_server(("127.0.0.1", 0), backlog=512)
         self.port = self.socket.getsockname()[1]
-        self.child = 0
+        self.child, self.app = 0, None
 
     def start(self, before=lambda: None):
         """Fork; `before` runs in the new process first."""
+        settings = Settings(self.folder, port=self.port, **self.more)
+        if self.app is None or self.app.state.service.settings != settings:
+            self.app = make_app(settings, self.folder / "web")
+            uvicorn.Config(self.app, loop="asyncio").load()  # so that what is forked has all of it at hand
+            TestClient(self.app, base_url=f"http://127.0.0.1:{self.port}").get("/api/health")
         gc.collect()
+        parent = os.getpid()
         self.child = os.fork()
         if self.child == 0:
             try:
+                _die_with(parent)
+                config = uvicorn.Config(self.app, log_level="critical", access_log=False, loop="asyncio")
+                config.load()
                 before()
-                app = make_app(Settings(self.folder, port=self.port, **self.more), self.folder / "web")
-                config = uvicorn.Config(app, log_level="critical", access_log=False, loop="asyncio")
                 uvicorn.Server(config).run(sockets=[self.socket])
             finally:
                 os._exit(0)
-        for _ in range(400):
+        for _ in range(300):
             try:
-                if self.ask("GET", "/api/health")[0] == 200:
+                if self.ask("GET", "/api/health", within=3)[0] == 200:
                     return self
             except OSError:
                 time.sleep(0.01)
+        self.kill()
         raise RuntimeError("it did not start")
 
     def kill(self, how=signal.SIGKILL):

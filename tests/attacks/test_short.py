@@ -3,7 +3,12 @@
 import pytest
 
 from tests.api.test_api import opened, start
+from tests.attacks.disk import bad_disks, moved_and_damaged
+from tests.attacks.held_up import nobody_waits
+from tests.attacks.kills import killed_while_saving
+from tests.attacks.memory import flat_memory
 from tests.attacks.nasty import nasty_requests
+from tests.attacks.writers import many_writers
 
 
 @pytest.fixture
@@ -13,7 +18,35 @@ def client(tmp_path):
         yield client
 
 
+def held(told, count=1):
+    assert not told.found, "\n".join([told.line, *told.found[:20]])
+    assert told.count >= count
+
+
 def test_nasty_requests_are_answered_in_plain_words(client):
-    told = nasty_requests(client, opened(client), 1200)
-    assert not told.found, "\n".join(told.found[:20])
+    held(nasty_requests(client, opened(client), 1300), 1300)
     assert opened(client)["revision"] < 40
+
+
+def test_killed_while_saving_nothing_is_lost_and_nothing_is_there_twice(tmp_path):
+    held(killed_while_saving(tmp_path / "data", 12), 12)
+
+
+@pytest.mark.parametrize("programs", [1, 2])
+def test_many_who_write_on_one_job_all_get_through(tmp_path, programs):
+    held(many_writers(tmp_path / "data", 3, one_job=True, programs=programs))
+
+
+def test_disks_that_are_full_or_read_only_and_data_that_go_away(tmp_path):
+    held(bad_disks(tmp_path / "disks"))
+    held(moved_and_damaged(tmp_path / "away"))
+
+
+def test_nobody_waits_for_somebody_elses_file(tmp_path):
+    bombs, absurd, _ = nobody_waits(tmp_path / "data")  # signs of life are timed in `./trowel prove` alone
+    held(bombs, 10)
+    held(absurd, 7)
+
+
+def test_memory_stays_flat(tmp_path):
+    held(flat_memory(tmp_path / "data", 600), 600)

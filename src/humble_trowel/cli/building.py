@@ -11,7 +11,7 @@ import typer
 
 from humble_trowel.cli.shared import PASS_ON, JsonOption, app, stop
 from humble_trowel.settings import Settings
-from humble_trowel.workshop import FRONT, ROOT, StepFailed, check, pictures, search, test
+from humble_trowel.workshop import FRONT, ROOT, StepFailed, check, pictures, prove, search, test
 
 
 def _step(run: Callable[[Sequence[str]], int], arguments: Sequence[str]) -> None:
@@ -43,6 +43,12 @@ def run_check() -> None:
 def run_search(context: typer.Context) -> None:
     """Random legal jobs with fresh seeds, for so many MINUTES; what fails is kept as a case."""
     _step(search, context.args)
+
+
+@app.command("prove", context_settings=PASS_ON)
+def run_attacks(context: typer.Context) -> None:
+    """Attack it for some twenty minutes: kills, disks, bombs, crowds; a table of what held; NAMEs for some alone."""
+    _step(prove, context.args)
 
 
 @app.command()
