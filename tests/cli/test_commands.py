@@ -15,7 +15,7 @@ from tests.plans import job
 
 ROOT = Path(__file__).resolve().parents[2]
 LAUNCHER = [sys.executable, str(ROOT / "trowel")]
-HELP_ONLY = {"check", "bench", "pictures"}  # minutes long; `test` runs the first, and each must at least be known
+HELP_ONLY = {"check", "bench", "pictures", "prove"}  # minutes long; `test` runs the first, and each must at least be known
 SHOTS = "name,x_mm,y_mm,level_mm\n1,500,500,-157\n2,5500,500,-120\n3,5500,3500,-157\n4,500,3500,-140\n"
 TAPED = [("0", 1, 6000), ("1", 2, 4000), ("2", 3, 6000), ("3", 0, 4000), ("0", 2, 7211.1)]
 
@@ -81,10 +81,13 @@ def test_every_command_of_the_readme_runs(place, row):
         words = ["test", *[word for word in words if word == "--quick"], "tests/core/test_reading.py"]
     elif words[0] in ("demo", "serve"):
         words += [] if "--port" in words else ["--port", str(port)]
-    elif words[0] in ("backup", "export"):
+    elif words[0] in ("backup", "export", "restore", "doctor"):
         data = str(place / words[0])
         bring = started(place, "import", "job.json", "--data", data)
         assert bring.communicate() and bring.returncode == 0
+        if words[0] == "restore":
+            assert started(place, "backup", "restore.sqlite3", "--data", data).wait() == 0
+            words[1] = "restore.sqlite3"
         words += ["--data", data]
     elif words[0] == "search":
         words += ["--jobs", "1", "--seed", "1"]  # the same jobs at every run: fresh seeds are for a person who looks on

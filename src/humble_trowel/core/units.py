@@ -14,6 +14,7 @@ from functools import lru_cache
 from typing import Literal
 
 from humble_trowel.core.errors import BareNumber, LengthError
+from humble_trowel.core.typed_text import short_enough
 
 Units = Literal["ft-in", "mm"]
 
@@ -74,16 +75,6 @@ def _feet_inches(feet: Fraction, inches: Fraction, said: str) -> Fraction:
 
 def _plain(value: Fraction) -> str:
     return f"{float(value):g}"
-
-
-MOST_SIGNS = 80
-
-
-def short_enough(said: str, what: str) -> str:
-    """The text itself. Raises LengthError for one that is too long to be what it should be."""
-    if len(said) > MOST_SIGNS:
-        raise LengthError(f"{said[:20]}… has {len(said)} signs, too many for a {what}.")
-    return said
 
 
 def parse_length(text: str | float, units: Units, bare: Literal["ask", "in", "ft", "mm"] = "ask") -> float:
