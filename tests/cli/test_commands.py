@@ -15,7 +15,12 @@ from tests.plans import job
 
 ROOT = Path(__file__).resolve().parents[2]
 LAUNCHER = [sys.executable, str(ROOT / "trowel")]
-HELP_ONLY = {"check", "bench", "pictures", "prove"}  # minutes long; `test` runs the first, and each must at least be known
+HELP_ONLY = {
+    "check",
+    "bench",
+    "pictures",
+    "prove",
+}  # minutes long; `test` runs the first, and each must at least be known
 SHOTS = "name,x_mm,y_mm,level_mm\n1,500,500,-157\n2,5500,500,-120\n3,5500,3500,-157\n4,500,3500,-140\n"
 TAPED = [("0", 1, 6000), ("1", 2, 4000), ("2", 3, 6000), ("3", 0, 4000), ("0", 2, 7211.1)]
 

@@ -81,7 +81,7 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
 def described(app: FastAPI) -> dict[str, Any]:
     """The interface's description; every refusal is a problem document."""
     if app.openapi_schema is None:
-        told = get_openapi(title=app.title, version=app.version, routes=app.routes)
+        told = get_openapi(title=app.title, version=app.version, routes=app.routes, separate_input_output_schemas=False)
         for operations in told["paths"].values():
             for operation in operations.values():
                 for status, answer in operation["responses"].items():

@@ -29,5 +29,5 @@ KIND_OF: dict[str, RecordKind[Any]] = {kind.name: kind for kind in RECORD_KINDS}
 def read_records(rows: Iterable[tuple[str, str, str]]) -> SiteRecords:
     """Site records from stored ones as (id, kind, values as JSON text), oldest first; superseded ones are left out by the
     caller."""
-    known = ((name, KIND_OF.get(kind), text) for name, kind, text in rows)
-    return SiteRecords.unread((name, own.values if own else None, text) for name, own, text in known)
+    known = ((name, kind, KIND_OF.get(kind), text) for name, kind, text in rows)
+    return SiteRecords.unread((name, kind, own.values if own else None, text) for name, kind, own, text in known)

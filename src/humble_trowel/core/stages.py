@@ -220,7 +220,9 @@ def _unread(job: Job) -> list[Finding]:
     """Records that cannot be read: said, and read past."""
     remedy = "Take the job out as it is stored, then write the record down again."
     return [
-        finding("record-unread", row.id, f"Record {row.id} counts for nothing: {row.why}.", remedy, "house")
+        finding(
+            "record-unread", row.id, f"A record ({row.kind}, {row.id}) counts for nothing: {row.why}.", remedy, "house"
+        )
         for row in job.records.unread_rows
     ]
 

@@ -26,6 +26,7 @@ export const w = {
 		go: 'Start it',
 		nothing: 'no outline yet',
 		counting: 'working it out',
+		loading: 'Fetching the slabs.',
 		scale: 'all slabs to one scale',
 		stops: 'What stops it',
 		copy: 'Copy',

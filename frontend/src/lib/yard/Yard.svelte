@@ -50,7 +50,7 @@
 		<svg width="66" height="40" aria-hidden="true"><path d="M3 30h60v7H3z" fill="var(--ink2)" /><path d="M24 20v10M42 20v10" stroke="var(--ink)" stroke-width="5" /><rect x="12" y="5" width="42" height="16" rx="8" fill="var(--board)" stroke="var(--ink)" stroke-width="2.4" /></svg>
 		<div class="brand">
 			<h1>{w.product}</h1>
-			<p class="label">{w.yard.title}, {w.yard.yardWord(live.length)}, {w.yard.scale}</p>
+			<p class="label">{w.yard.title}{yard.jobs ? `, ${w.yard.yardWord(live.length)}, ${w.yard.scale}` : ''}</p>
 		</div>
 		<nav>
 			<Who />
@@ -65,6 +65,7 @@
 	<div class="px-5"><ReadingBar reading={yard.reading} /></div>
 	{#if session.waysUnread}<p class="notice" role="alert">{session.waysUnread}</p>{/if}
 	{#if yard.words}<p class="notice" role="alert">{yard.words}</p>{/if}
+	{#if yard.jobs === null && !yard.words}<p class="px-5 py-4 font-[640] text-[var(--ink2)]" role="status">{w.yard.loading}</p>{/if}
 	{#if yard.deleted}
 		<p class="notice" role="status">{w.yard.deleted(yard.deleted.name)} <button type="button" class="act quiet" onclick={() => void yard.undelete()}>{w.yard.undo}</button></p>
 	{/if}

@@ -17,9 +17,10 @@ V = TypeVar("V", bound=Model)
 
 @dataclass(frozen=True)
 class UnreadRecord:
-    """A record that cannot be read and counts for nothing. why: in plain words."""
+    """A record that cannot be read and counts for nothing. kind: as it is stored. why: in plain words."""
 
     id: str
+    kind: str
     why: str
 
 
@@ -43,19 +44,19 @@ class SiteRecords:
         for name, values in rows:
             by_kind.setdefault(type(values), []).append((name, values))
         self._rows = {kind: tuple(own) for kind, own in by_kind.items()}
-        self._unread: dict[type[Model], list[tuple[str, str]]] = {}
+        self._unread: dict[type[Model], list[tuple[str, str, str]]] = {}
         self._spoilt: list[UnreadRecord] = []
 
     @classmethod
-    def unread(cls, rows: Iterable[tuple[str, type[Model] | None, str]]) -> SiteRecords:
-        """The same from rows of (id, class of the values or None where the kind is not known, values as JSON text), each kind
-        read when it is asked for."""
+    def unread(cls, rows: Iterable[tuple[str, str, type[Model] | None, str]]) -> SiteRecords:
+        """The same from rows of (id, kind, class of the values or None where the kind is not known, values as JSON text),
+        each kind read when it is asked for."""
         made = cls()
-        for name, kind, text in rows:
+        for name, said, kind, text in rows:
             if kind is None:
-                made._spoilt.append(UnreadRecord(name, "this program does not know its kind"))
+                made._spoilt.append(UnreadRecord(name, said, "this program does not know its kind"))
             else:
-                made._unread.setdefault(kind, []).append((name, text))
+                made._unread.setdefault(kind, []).append((name, said, text))
         return made
 
     @property
@@ -70,18 +71,18 @@ class SiteRecords:
         waiting = self._unread.get(kind)
         if waiting and kind not in self._rows:
             self._rows[kind] = tuple(
-                [(name, values) for name, text in waiting if (values := self._read(kind, name, text))]
+                [(name, values) for name, said, text in waiting if (values := self._read(kind, name, said, text))]
             )
         return self._rows.get(kind, ())  # type: ignore[return-value]
 
-    def _read(self, kind: type[V], name: str, text: str) -> V | None:
+    def _read(self, kind: type[V], name: str, said: str, text: str) -> V | None:
         why = why_unread(text)
         if not why:
             try:
                 return kind.model_validate(json.loads(text))
             except ValidationError as error:
                 why = plan_error(error).words.rstrip(".")
-        self._spoilt.append(UnreadRecord(name, why))
+        self._spoilt.append(UnreadRecord(name, said, why))
         return None
 
     def of(self, kind: type[V]) -> tuple[V, ...]:
