@@ -218,3 +218,22 @@ def test_what_the_program_refuses_later_stays_in_sight_until_it_is_let_go(page, 
     refused.get_by_role("button", name="Let it go").click()
     expect(refused).to_have_count(0)
     assert page.request.get(f"{server.url}/api/jobs/{job}").json()["revision"] == 1
+
+
+def test_text_that_was_refused_or_not_said_yet_is_there_after_a_reload(page, server):
+    page.get_by_role("link", name="Ferrier's Reach boat bay", exact=True).click()
+    page.get_by_role("link", name="Order").click()
+    mix, air = page.locator("[data-line='mix']"), page.get_by_label("Air, %")
+    mix.get_by_role("button", name="Fill in").click()
+    air.fill("40")
+    air.press("Enter")
+    expect(mix.get_by_role("alert")).to_be_visible()
+    page.reload()
+    mix.get_by_role("button", name="Fill in").click()
+    expect(air).to_have_value("40")
+    air.fill("6")
+    air.press("Enter")
+    expect(mix).to_contain_text("6")
+    page.reload()
+    mix.get_by_role("button").first.click()
+    expect(air).to_have_value("6")

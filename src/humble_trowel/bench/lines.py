@@ -8,7 +8,8 @@ import time
 from dataclasses import dataclass
 from pathlib import Path
 
-from humble_trowel.bench.rows import Row, demo_plan, timed
+from humble_trowel.bench.rows import Row, demo_plan, star, timed
+from humble_trowel.core.reading.job_file import read_plan
 
 CUTTING_CASES = Path(__file__).resolve().parents[3] / "tests" / "validation" / "cases" / "cutting.json"
 
@@ -51,7 +52,34 @@ def lines_rows() -> list[Row]:
         timed("squaring 12 corners from 66 readings", lambda: square(ring, taped, "mm"), 100, 20, "p95"),
         timed("set-out sheet of the demo job", lambda: set_out(demo, ways), 50, 50, "p95"),
         timed("forms of the demo job", lambda: form_plan(demo, cells, ways, string_mm), 50, 100, "p95"),
+        *star_rows(),
         timed("cut plan of the demo job", lambda: cut_boards(demo, forms, ways), 50, 1000, "p95"),
+    ]
+
+
+def star_rows() -> list[Row]:
+    """Forms and the drawing file of a slab with as many corners as one may have, asked for by one who has it open."""
+    from humble_trowel.core.job import Job
+    from humble_trowel.files.dxf_write import write_dxf
+
+    plan = read_plan(star())
+
+    def opened() -> Job:
+        job = Job(plan)
+        _ = job.solid
+        return job
+
+    def forms(job: Job) -> object:
+        return job.forms
+
+    def drawing(job: Job) -> bytes:
+        return write_dxf(plan, job.answered("set_out", job.set_out), job.answered("forms", job.forms))
+
+    shown = opened()
+    _ = shown.set_out, shown.forms
+    return [
+        timed("forms of a star of 200 corners", lambda: forms(opened()), 5, 1000),
+        timed("its drawing file, from its sheet", lambda: drawing(shown), 5, 1000),
     ]
 
 

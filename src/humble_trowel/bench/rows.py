@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import time
 from collections.abc import Callable
 from dataclasses import dataclass
@@ -120,6 +121,19 @@ def large_job() -> dict[str, Any]:
             for k, (x, y) in enumerate(boxes)
         ],
     }  # fmt: skip
+
+
+def star(corners: int = 200) -> dict[str, Any]:
+    """A star of so many corners, 40 m across, thickened all round: as many sides as a slab may have."""
+    ring = [
+        [
+            round(20_000 * (1 + (1 - 0.3 * (at % 2)) * turn(2 * math.pi * at / corners)), 1)
+            for turn in (math.cos, math.sin)
+        ]
+        for at in range(corners)
+    ]
+    job = sixty_corners()
+    return {**job, "name": "star", "outline": ring, "edges": [{"sides": list(range(corners)), "type": "E1"}]}
 
 
 def crossing_beams() -> dict[str, Any]:

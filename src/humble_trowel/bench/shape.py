@@ -10,7 +10,8 @@ from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.redo import net_after
 from humble_trowel.core.geometry.solid import Solid, all_facets, build_solid
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.reading.job_file import read_plan
+from humble_trowel.core.plan.ids import with_ids
+from humble_trowel.core.reading.job_file import read_plan, validate
 
 
 def shape_rows() -> list[Row]:
@@ -38,7 +39,7 @@ def shape_rows() -> list[Row]:
         path = [(x, y + 40) for x, y in beam.path]
         return net_after(large, solid, beam_at, list(one_beam(beam_kind, path, slab, beam_at)))
 
-    crossing = read_plan(crossing_beams())
+    crossing = with_ids(validate(crossing_beams()))  # more crossings than a job may have
     spots = iter(range(10_000))
 
     def edited_large() -> Solid:

@@ -61,9 +61,12 @@ def _along(ring: Sequence[XY], angle: float) -> list[Rectangle]:
     if len(xs) < 2 or len(ys) < 2 or len(xs) > MOST_LINES or len(ys) > MOST_LINES:
         return []
     inside = _inside(turned, xs, ys)
+    blocks = _biggest(inside)
+    if not blocks:
+        return []
     rim = Polygon(turned).exterior.buffer(SAME_MM)
     found = []
-    for x1, x2, y1, y2 in _biggest(inside):
+    for x1, x2, y1, y2 in blocks:
         box = (xs[x1], ys[y1], xs[x2], ys[y2])
         if _on_outline(rim, box):
             corners = [(box[0], box[1]), (box[2], box[1]), (box[2], box[3]), (box[0], box[3])]
@@ -84,12 +87,11 @@ def _lines(ring: Sequence[XY], axis: int) -> list[float]:
 
 def _inside(ring: Sequence[XY], xs: list[float], ys: list[float]) -> np.ndarray[tuple[int, int], np.dtype[np.bool_]]:
     """Which cells of the grid of lines lie wholly in the outline."""
-    shape = Polygon(ring).buffer(SAME_MM / 2, join_style="mitre")
+    shape = Polygon(ring)
     shapely.prepare(shape)
-    cells = np.zeros((len(xs) - 1, len(ys) - 1), dtype=bool)
-    for i in range(len(xs) - 1):
-        for j in range(len(ys) - 1):
-            cells[i, j] = shape.covers(shapely.box(xs[i], ys[j], xs[i + 1], ys[j + 1]))
+    x1, y1 = np.meshgrid(np.array(xs[:-1]) + SAME_MM / 2, np.array(ys[:-1]) + SAME_MM / 2, indexing="ij")
+    x2, y2 = np.meshgrid(np.array(xs[1:]) - SAME_MM / 2, np.array(ys[1:]) - SAME_MM / 2, indexing="ij")
+    cells: np.ndarray[tuple[int, int], np.dtype[np.bool_]] = shapely.covers(shape, shapely.box(x1, y1, x2, y2))
     return cells
 
 
