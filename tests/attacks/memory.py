@@ -2,15 +2,21 @@
 
 from pathlib import Path
 
+from humble_trowel.api import service
 from tests.attacks.served import Forked, rename
 from tests.attacks.told import Told
 
-GROWS_MB = 40
+GROWS_MB = 20
+ROOM_BYTES = 20_000_000  # for answers that are kept at hand, so that it is full long before the end
 
 
 def flat_memory(folder, count):
-    """So many requests of all kinds; told is what the program holds after a tenth of them and at the end."""
-    served = Forked(folder).start()
+    """So many requests of all kinds; told is what the program holds after a quarter of them and at the end."""
+    room, service.KEPT_BYTES = service.KEPT_BYTES, ROOM_BYTES
+    try:
+        served = Forked(folder).start()
+    finally:
+        service.KEPT_BYTES = room
     jobs, held = served.jobs(), []
     paths = ("", "/doubts", "/ground", "/set-out", "/records", "/revisions", "/file", "/edges", "/nothing")
     for at in range(count):
