@@ -7,18 +7,22 @@ from __future__ import annotations
 
 import json
 import sys
-from collections.abc import Callable
-from contextlib import suppress
+import threading
+import time
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager, suppress
 from typing import Any
 
 from pydantic import TypeAdapter
 
 from humble_trowel.core.errors import InputError, TrowelError
-from humble_trowel.core.progress import watched
 from humble_trowel.files.job_file import parse_job, plan_data
 from humble_trowel.files.points_file import PointsFile
 
 MOST_MEMORY_BYTES = 2_000_000_000
+BYTES_PER_S = 200_000  # of a drawing, on a laptop
+MOST_SHARE = 0.95
+SAY_EVERY_S = 0.3
 _POINTS: TypeAdapter[PointsFile] = TypeAdapter(PointsFile)
 
 
@@ -43,9 +47,31 @@ def _shots(data: bytes, said: dict[str, Any]) -> Any:
 READS: dict[str, Callable[[bytes, dict[str, Any]], Any]] = {"job": _job, "points": _points, "shots": _shots}
 
 
+_TURN = threading.Lock()
+
+
 def _say(**words: Any) -> None:
-    sys.stdout.write(json.dumps(words) + "\n")
-    sys.stdout.flush()
+    with _TURN:
+        sys.stdout.write(json.dumps(words) + "\n")
+        sys.stdout.flush()
+
+
+@contextmanager
+def _about(bytes_in: int) -> Iterator[None]:
+    """Tell about how far it is while a file is read: the library that reads drawings does not say, so by its size."""
+    done, began = threading.Event(), time.monotonic()
+
+    def tell() -> None:
+        while not done.wait(SAY_EVERY_S):
+            _say(share=min(MOST_SHARE, (time.monotonic() - began) * BYTES_PER_S / max(bytes_in, 1)))
+
+    teller = threading.Thread(target=tell, daemon=True)
+    teller.start()
+    try:
+        yield
+    finally:
+        done.set()
+        teller.join()
 
 
 def run() -> None:
@@ -58,8 +84,9 @@ def run() -> None:
         said = json.loads(header)
         data = sys.stdin.buffer.read(said["bytes"])
         try:
-            with watched(lambda share: _say(share=share)):
-                _say(answer=READS[said["what"]](data, said))
+            with _about(said["bytes"]):
+                answer = READS[said["what"]](data, said)
+            _say(answer=answer)
         except InputError as error:
             _say(refused=error.words, path=error.path)
         except TrowelError as error:

@@ -8,7 +8,6 @@ from collections.abc import Iterator
 from typing import Any
 
 from humble_trowel.core.geometry.rounds import CHORD_MM
-from humble_trowel.core.progress import tick
 from humble_trowel.core.units import Units
 from humble_trowel.files.loops import XY, Loop, close_lines, tidy
 from humble_trowel.files.points_file import MM_OF, LengthUnit, PointsError, PointsFile, told
@@ -43,7 +42,6 @@ def read_dxf(data: bytes, job: Units, units: LengthUnit | None = None) -> Points
             document, _ = recover.read(io.BytesIO(data))
     except (DXFError, OSError, ValueError, KeyError, TypeError, AttributeError, IndexError, RecursionError):
         raise PointsError("That DXF file is broken and cannot be read. Save it again where it came from.") from None
-    tick(0.6)
     count = entity_count(document)
     if count > MOST_ENTITIES:
         raise PointsError(f"That drawing comes to {count:,} entities; {MOST_ENTITIES:,} are read at most. {ALONE}")
@@ -110,7 +108,6 @@ def _read(document: Any, used: LengthUnit, said: LengthUnit | None, units: Lengt
             loops += [Loop(entity.dxf.layer, ring)] if ring else []
         elif len(points) > 1:
             chains.append((entity.dxf.layer, points))
-    tick(0.8)
     closed_lines, loose = close_lines(chains, 2 * HAIR_MM * per_mm)
     remarks = _remarks(skipped, bad, loose)
     return told("dxf", loops + closed_lines, units, said, job, remarks)

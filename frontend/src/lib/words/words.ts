@@ -223,7 +223,7 @@ export const w = {
 		toYard: 'To the yard',
 		loading: 'Fetching the slab.'
 	},
-	reading: { name: 'Reading the file', busy: (percent: number) => `Reading the file, ${percent} %.`, stop: 'Stop reading' },
+	reading: { name: 'Reading the file', busy: (percent: number) => `Reading the file, about ${percent} %.`, stop: 'Stop reading' },
 	outbox: outboxWords,
 	history: { more: 'Show earlier ones', title: 'Every change', back: 'Go back to this', now: 'now' },
 	keysTitle: 'Keys',
