@@ -30,7 +30,7 @@ from humble_trowel.store import jobs, records, ways
 from humble_trowel.store.db import connect
 from humble_trowel.store.jobs import NoSuchJob, Revision, Unreadable
 
-KEPT_BYTES = 128_000_000
+KEPT_BYTES = 64_000_000
 WAIT_S = 1.0
 
 
