@@ -91,7 +91,8 @@ def test_every_command_of_the_readme_runs(place, row):
         bring = started(place, "import", "job.json", "--data", data)
         assert bring.communicate() and bring.returncode == 0
         if words[0] == "restore":
-            assert started(place, "backup", "restore.sqlite3", "--data", data).wait() == 0
+            saved = started(place, "backup", "restore.sqlite3", "--data", data)
+            assert saved.communicate() and saved.returncode == 0
             words[1] = "restore.sqlite3"
         words += ["--data", data]
     elif words[0] == "search":
