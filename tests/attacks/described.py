@@ -14,7 +14,7 @@ SETTINGS = '[checks]\npositive_data_acceptance.expected-statuses = ["2xx", "404"
 
 def described_requests(folder, examples, seed=1):
     """examples: for each operation. Told counts every request that was made."""
-    served = Forked(folder).start()
+    served = Forked(folder, background=True).start()  # as it is served
     settings = Path(folder) / "schemathesis.toml"
     settings.write_text(SETTINGS)
     command = [str(Path(sys.executable).parent / "schemathesis"), "--config-file", str(settings), "run",
