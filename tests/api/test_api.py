@@ -42,7 +42,9 @@ def start(folder, **more):
     web = folder / "web"
     web.mkdir(exist_ok=True)
     (web / "index.html").write_text("<script>start()</script>")
-    return TestClient(make_app(settings, web), base_url=HOST)
+    app = make_app(settings, web)
+    app.state.service.yard.work_s = 600  # the yard is whole at its first answer, however slow the machine
+    return TestClient(app, base_url=HOST)
 
 
 @pytest.fixture
