@@ -61,7 +61,7 @@ def test_a_facet_that_nothing_touched_is_the_very_one_and_knows_itself():
     assert one.whole == [one.lying.ring] and one.lying.depth == one.depth
     assert one.deepest == max(one.depth.at(x, y) for x, y in one.lying.ring)
     assert one.area_mm2 == pytest.approx(one.shape.area) and one.content == (tuple(one.lying.ring), one.depth)
-    twin = Facet(99, "full", one.shape, one.depth, ())
+    twin = Facet(99, "full", one.spots[::-1], one.depth, ())
     assert twin.content == one.content  # what it is does not hang on whose it is
 
 

@@ -30,10 +30,7 @@ def shape_rows() -> list[Row]:
     old = next(facet for facet in solid.facets if facet.part == pad_at)
 
     def redo_pad() -> float:
-        from shapely.geometry import Polygon
-
-        shape = Polygon(pad_ring(pad_kind, moved))
-        return net_after(large, solid, pad_at, [Facet(pad_at, old.face, shape, old.depth, ())])
+        return net_after(large, solid, pad_at, [Facet(pad_at, old.face, pad_ring(pad_kind, moved), old.depth, ())])
 
     def redo_beam() -> float:
         path = [(x, y + 40) for x, y in beam.path]

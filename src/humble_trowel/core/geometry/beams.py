@@ -10,8 +10,7 @@ import math
 from collections.abc import Iterator, Sequence
 from itertools import pairwise
 
-from shapely.geometry import Polygon
-
+from humble_trowel.core.geometry.convex import area_mm2
 from humble_trowel.core.geometry.facets import Facet
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.tops import Plane
@@ -69,14 +68,14 @@ def _leg(kind: BeamType, a: XY, b: XY, half: float, reach: float, part: int) -> 
     across = -uy * a[0] + ux * a[1]
     knees = (Plane(-across - half, -uy, ux), Plane(-across + half, -uy, ux))
     ring = [spot(a, -half), spot(b, -half), spot(b, half), spot(a, half)]
-    yield Facet(part, "full", Polygon(ring), Plane(kind.depth_mm), knees)
+    yield Facet(part, "full", ring, Plane(kind.depth_mm), knees)
     if reach <= half:
         return
     slope = (kind.haunch_run_per_rise or 0.0) ** -1
     for side in (1.0, -1.0):
         ring = [spot(a, side * half), spot(b, side * half), spot(b, side * reach), spot(a, side * reach)]
         depth = Plane(kind.depth_mm + (side * across + half) * slope, side * uy * slope, -side * ux * slope)
-        yield Facet(part, "haunch", Polygon(ring), depth, (Plane(-across - side * reach, -uy, ux),))
+        yield Facet(part, "haunch", ring, depth, (Plane(-across - side * reach, -uy, ux),))
 
 
 def _bend(
@@ -126,12 +125,12 @@ def _cone(kind: BeamType, corner: XY, cone: tuple[XY, XY, XY], half: float, reac
         return (cx + s * e[0], cy + s * e[1])
 
     foot = q[0] * cx + q[1] * cy
-    shape = Polygon([corner, spot(e1, half), spot(e2, half)])
-    if shape.area > 0:
-        yield Facet(part, "full", shape, Plane(kind.depth_mm), (Plane(-foot - half, *q),))
+    ring = [corner, spot(e1, half), spot(e2, half)]
+    if area_mm2(ring):
+        yield Facet(part, "full", ring, Plane(kind.depth_mm), (Plane(-foot - half, *q),))
     if reach > half:
         slope = (kind.haunch_run_per_rise or 0.0) ** -1
-        shape = Polygon([spot(e1, half), spot(e1, reach), spot(e2, reach), spot(e2, half)])
+        ring = [spot(e1, half), spot(e1, reach), spot(e2, reach), spot(e2, half)]
         depth = Plane(kind.depth_mm + (foot + half) * slope, -q[0] * slope, -q[1] * slope)
-        if shape.area > 0:
-            yield Facet(part, "haunch", shape, depth, (Plane(-foot - reach, *q),))
+        if area_mm2(ring):
+            yield Facet(part, "haunch", ring, depth, (Plane(-foot - reach, *q),))

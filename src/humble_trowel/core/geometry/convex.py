@@ -72,35 +72,56 @@ def moments(ring: Sequence[XY]) -> tuple[float, float, float]:
 
 
 def cut(ring: Sequence[XY], values: Sequence[float]) -> tuple[Ring, Ring]:
-    """Cut along the line where a linear function is 0, given its values at the corners: (at or above 0, below)."""
+    """Cut along the line where a linear function is 0, given its values at the corners: (at or above 0, below).
+
+    Neither has twin corners (a side of no length has no direction to cut along); a sliver comes as [].
+    """
     above: Ring = []
     below: Ring = []
+    twins = False
+    crossed: XY | None = None
     last, last_value = ring[-1], values[-1]
     for spot, value in zip(ring, values, strict=True):
-        if (value > 0) != (last_value > 0) and value != 0 and last_value != 0:
+        if (value > 0 > last_value) or (value < 0 < last_value):
             t = last_value / (last_value - value)
-            cross = (last[0] + t * (spot[0] - last[0]), last[1] + t * (spot[1] - last[1]))
+            dx, dy = spot[0] - last[0], spot[1] - last[1]
+            cross = (last[0] + t * dx, last[1] + t * dy)
             above.append(cross)
             below.append(cross)
+            near = 2 * TWIN_MM / (abs(dx) + abs(dy))
+            twins = twins or t <= near or 1 - t <= near or (crossed is not None and _twins(cross, crossed))
+            crossed = cross
         if value >= 0:
             above.append(spot)
         if value <= 0:
             below.append(spot)
         last, last_value = spot, value
-    return _solid(above), _solid(below)
+    if twins:
+        above, below = _without_twins(above), _without_twins(below)
+    return above if _has_area(above) else [], below if _has_area(below) else []
 
 
-def _solid(ring: Ring) -> Ring:
-    """The ring without twin corners (a side of no length has no direction to cut along), [] for a sliver."""
-    if len(ring) < 3:
-        return []
+def _twins(one: XY, other: XY) -> bool:
+    return abs(one[0] - other[0]) <= TWIN_MM and abs(one[1] - other[1]) <= TWIN_MM
+
+
+def _without_twins(ring: Ring) -> Ring:
+    """The ring without corners that stand on the one before."""
     last = ring[-1]
     clean: Ring = []
     for spot in ring:
-        if abs(spot[0] - last[0]) > TWIN_MM or abs(spot[1] - last[1]) > TWIN_MM:
+        if not _twins(spot, last):
             clean.append(spot)
             last = spot
-    return clean if len(clean) > 2 and area_mm2(clean) > SLIVER_MM2 else []
+    return clean
+
+
+def _has_area(ring: Ring) -> bool:
+    """Whether a convex ring is more than a sliver; mostly its first triangle says so."""
+    if len(ring) < 3:
+        return False
+    (ax, ay), (bx, by), (cx, cy) = ring[0], ring[1], ring[2]
+    return (bx - ax) * (cy - ay) - (cx - ax) * (by - ay) > 4 * SLIVER_MM2 or area_mm2(ring) > SLIVER_MM2
 
 
 def parted(ring: Ring, other: Ring) -> tuple[Ring, list[Ring]]:
@@ -109,21 +130,18 @@ def parted(ring: Ring, other: Ring) -> tuple[Ring, list[Ring]]:
     inside = ring
     (ax, ay) = other[-1]
     for bx, by in other:
-        dx, dy = bx - ax, by - ay
+        dx, dy, x0, y0 = bx - ax, by - ay, ax, ay
+        ax, ay = bx, by
         size = abs(dx) + abs(dy)
         if size <= TWIN_MM:
             continue
         slack = 1e-7 * size
-        values = []
-        for x, y in inside:
-            value = dx * (y - ay) - dy * (x - ax)
-            values.append(0.0 if -slack <= value <= slack else value)
-        ax, ay = bx, by
-        if min(values) >= 0:
+        values = [dx * (y - y0) - dy * (x - x0) for x, y in inside]
+        if min(values) >= -slack:
             continue
-        if max(values) <= 0:
+        if max(values) <= slack:
             return [], [ring]
-        inside, out = cut(inside, values)
+        inside, out = cut(inside, [0.0 if -slack <= value <= slack else value for value in values])
         if out:
             outside.append(out)
         if not inside:

@@ -2,33 +2,40 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from functools import cached_property
 
 from shapely.geometry import Polygon
 
-from humble_trowel.core.geometry.convex import Ring, box_of
-from humble_trowel.core.geometry.shares import Lying, convex_rings, ring_of
+from humble_trowel.core.geometry.convex import Ring, area_mm2, box_of, is_convex
+from humble_trowel.core.geometry.shares import Lying, convex_rings, polygons_of
 from humble_trowel.core.geometry.tops import Plane
 
 
 @dataclass(frozen=True)
 class Facet:
-    """part: index into the list of parts. face: 'full' or 'haunch'. depth: mm below the slab top.
+    """part: index into the list of parts. face: 'full' or 'haunch'. spots: its corners on the plan, either way round, mm.
+    depth: mm below the slab top.
 
     inner: how far a point lies from each of the facet's inner borders (its knees or its foot), for drawing.
     """
 
     part: int
     face: str
-    shape: Polygon
+    spots: Ring
     depth: Plane
     inner: tuple[Plane, ...]
 
     @cached_property
+    def shape(self) -> Polygon:
+        """Its polygon."""
+        return Polygon(self.spots)
+
+    @cached_property
     def lying(self) -> Lying:
         """As it lies for those laid after it."""
-        ring = ring_of(self.shape)
+        ring = self.spots if area_mm2(self.spots) >= 0 else self.spots[::-1]
         return Lying(ring, self.depth, box_of(ring))
 
     @cached_property
@@ -44,9 +51,17 @@ class Facet:
     @cached_property
     def whole(self) -> list[Ring]:
         """Its convex rings where nothing of it is cut off."""
-        return convex_rings(self.shape)
+        ring = self.lying.ring
+        return [ring] if is_convex(ring) and self.area_mm2 > 0 else convex_rings(self.shape)
 
     @cached_property
     def area_mm2(self) -> float:
         """Area of its polygon."""
-        return float(self.shape.area)
+        return area_mm2(self.lying.ring)
+
+
+def draw_shapes(facets: Iterable[Facet]) -> None:
+    """Make the polygons of many facets at once, which is several times faster than one by one."""
+    new = [facet for facet in facets if "shape" not in facet.__dict__]
+    for facet, shape in zip(new, polygons_of([facet.spots for facet in new]), strict=True):
+        facet.__dict__["shape"] = shape

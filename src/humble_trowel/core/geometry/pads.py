@@ -4,8 +4,6 @@ from __future__ import annotations
 
 import math
 
-from shapely.geometry import Polygon
-
 from humble_trowel.core.geometry.facets import Facet
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.tops import Plane
@@ -31,7 +29,7 @@ def pad_ring(kind: PadType, pad: Pad, sides: int = SIDES) -> list[XY]:
 
 
 def _facet(part: int, ring: list[XY], depth_mm: float) -> Facet:
-    return Facet(part, "full", Polygon(ring), Plane(depth_mm), ())
+    return Facet(part, "full", ring, Plane(depth_mm), ())
 
 
 def pad_facets(plan: Plan, slab_mm: float, first: int) -> list[Facet]:

@@ -85,6 +85,9 @@ def gains(share: Piece, depth: Plane, under: Sequence[Lying]) -> list[Piece]:
         rows = _won_of_many(rows[0], depth, under)
     else:
         for old in under:
+            x0, y0, x1, y1 = old.box
+            if all(box[2] <= x0 or x1 <= box[0] or box[3] <= y0 or y1 <= box[1] for _, _, box in rows):
+                continue
             gain = depth.minus(old.depth)
             rows = [left for row in rows for left in (_past(row, gain, old) or (row,)) if left[0]]
     part, face, zone, excess, inner = share.part, share.face, share.zone, share.excess, share.inner

@@ -20,7 +20,7 @@ from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.beams import beam_facets
 from humble_trowel.core.geometry.convex import SLIVER_MM2, Ring, box_of, parted, within
-from humble_trowel.core.geometry.facets import Facet
+from humble_trowel.core.geometry.facets import Facet, draw_shapes
 from humble_trowel.core.geometry.pads import pad_facets
 from humble_trowel.core.geometry.parts import PartOf, first_number, parts_of
 from humble_trowel.core.geometry.recesses import recess_change_m3
@@ -147,7 +147,9 @@ def all_facets(plan: Plan, cells: Sequence[Cell]) -> list[Facet]:
         *beam_facets(plan, slab_mm, first_number(plan, "beam")),
         *pad_facets(plan, slab_mm, first_number(plan, "pad")),
     ]
-    return [facet for facet in facets if facet.area_mm2 > SLIVER_MM2]
+    facets = [facet for facet in facets if facet.area_mm2 > SLIVER_MM2]
+    draw_shapes(facets)
+    return facets
 
 
 # What a share wins depends on it and on what lies under it, nothing else. A facet's name stands for its ring and depth.

@@ -11,8 +11,7 @@ import math
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
-from shapely.geometry import Polygon
-
+from humble_trowel.core.geometry.convex import Ring
 from humble_trowel.core.geometry.facets import Facet
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
 from humble_trowel.core.geometry.ring import side_of
@@ -181,17 +180,10 @@ def _faces(
     def spot(t: float, s: float) -> XY:
         return (x0 + t * ux + s * nx, y0 + t * uy + s * ny)
 
-    def band(s0: float, s1: float) -> Polygon:
+    def band(s0: float, s1: float) -> Ring:
         if kite_at is None:
             lo, hi = ends
-            return Polygon(
-                [
-                    spot(-lo * s0, s0),
-                    spot(length + hi * s0, s0),
-                    spot(length + hi * s1, s1),
-                    spot(-lo * s1, s1),
-                ]
-            )
+            return [spot(-lo * s0, s0), spot(length + hi * s0, s0), spot(length + hi * s1, s1), spot(-lo * s1, s1)]
         at_end, other = kite_at
         k = reach_per_mm(other.angle_rad)
         base, sign = (length, 1.0) if at_end else (0.0, -1.0)
@@ -201,7 +193,7 @@ def _faces(
             spot(base + sign * k * s1, s1),
             spot(base, s1),
         ]
-        return Polygon(ring if s0 else ring[1:])
+        return ring if s0 else ring[1:]
 
     if depth <= slab_mm:
         return
