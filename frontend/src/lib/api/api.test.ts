@@ -7,7 +7,12 @@ function answers(status: number, body: unknown) {
 	asked.length = 0;
 	vi.stubGlobal('fetch', (ask: Request) => {
 		asked.push(ask);
-		return Promise.resolve(new Response(typeof body === 'string' ? body : JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } }));
+		return Promise.resolve(
+			new Response(typeof body === 'string' ? body : JSON.stringify(body), {
+				status,
+				headers: { 'content-type': 'application/json' }
+			})
+		);
 	});
 }
 afterEach(() => vi.unstubAllGlobals());

@@ -13,7 +13,8 @@ export const api = {
 	yard: () => request('get', '/api/jobs'),
 	start: (body: Posted<'/api/jobs'>) => request('post', '/api/jobs', { body }),
 	/** A job file as text, sent as it is. */
-	bringIn: (body: Blob, author: string, reading = '') => request('post', '/api/jobs/import', { body, query: { author, reading } }),
+	bringIn: (body: Blob, author: string, reading = '') =>
+		request('post', '/api/jobs/import', { body, query: { author, reading } }),
 	reading: (key: string) => request('get', '/api/readings/{key}', { path: { key } }),
 	dropReading: (key: string) => request('delete', '/api/readings/{key}', { path: { key } }),
 	copy: (id: string, author: string) => request('post', `${JOB}/copy`, { ...of(id), body: { author } }),
@@ -24,7 +25,8 @@ export const api = {
 
 	job: (id: string) => request('get', JOB, of(id)),
 	doubts: (id: string) => request('get', `${JOB}/doubts`, of(id)),
-	keep: (id: string, body: Posted<'/api/jobs/{job_id}/edits'>) => request('post', `${JOB}/edits`, { ...of(id), body, most_ms: KEEP_MS }),
+	keep: (id: string, body: Posted<'/api/jobs/{job_id}/edits'>) =>
+		request('post', `${JOB}/edits`, { ...of(id), body, most_ms: KEEP_MS }),
 	draft: (id: string, body: Posted<'/api/jobs/{job_id}/figure'>) => request('post', `${JOB}/figure`, { ...of(id), body }),
 	undo: (id: string, body: Posted<'/api/jobs/{job_id}/undo'>) => request('post', `${JOB}/undo`, { ...of(id), body }),
 	redo: (id: string, body: Posted<'/api/jobs/{job_id}/redo'>) => request('post', `${JOB}/redo`, { ...of(id), body }),
@@ -33,21 +35,26 @@ export const api = {
 	revisions: (id: string, before?: number) => request('get', `${JOB}/revisions`, { ...of(id), query: before ? { before } : {} }),
 
 	records: (id: string, kind?: string) => request('get', `${JOB}/records`, { ...of(id), query: { kind } }),
-	record: (id: string, body: Posted<'/api/jobs/{job_id}/records'>) => request('post', `${JOB}/records`, { ...of(id), body, most_ms: KEEP_MS }),
+	record: (id: string, body: Posted<'/api/jobs/{job_id}/records'>) =>
+		request('post', `${JOB}/records`, { ...of(id), body, most_ms: KEEP_MS }),
 
 	walk: (id: string, text: string) => request('post', `${JOB}/walk`, { ...of(id), body: { text } }),
 	/** Loops of a DXF or CSV file; `units` over what the file says. */
-	readPoints: (id: string, body: Blob, query: Query<'/api/jobs/{job_id}/read-points', 'post'>) => request('post', `${JOB}/read-points`, { ...of(id), query, body }),
+	readPoints: (id: string, body: Blob, query: Query<'/api/jobs/{job_id}/read-points', 'post'>) =>
+		request('post', `${JOB}/read-points`, { ...of(id), query, body }),
 	setOut: (id: string) => request('get', `${JOB}/set-out`, of(id)),
 	forms: (id: string) => request('get', `${JOB}/forms`, of(id)),
 	cutPlan: (id: string) => request('get', `${JOB}/cut-plan`, of(id)),
 	dropCutPlan: (id: string) => request('delete', `${JOB}/cut-plan`, of(id)),
 	square: (id: string, body: Posted<'/api/jobs/{job_id}/square'>) => request('post', `${JOB}/square`, { ...of(id), body }),
-	straight: (job_id: string, kind: 'string-gaps' | 'form-levels', body: Posted<'/api/jobs/{job_id}/straight/{kind}'>) => request('post', `${JOB}/straight/{kind}`, { path: { job_id, kind }, body }),
+	straight: (job_id: string, kind: 'string-gaps' | 'form-levels', body: Posted<'/api/jobs/{job_id}/straight/{kind}'>) =>
+		request('post', `${JOB}/straight/{kind}`, { path: { job_id, kind }, body }),
 
 	ground: (id: string, layer: string) => request('get', `${JOB}/ground`, { ...of(id), query: { layer } }),
-	rodCheck: (id: string, body: Posted<'/api/jobs/{job_id}/rod-check'>) => request('post', `${JOB}/rod-check`, { ...of(id), body }),
-	shotsFile: (id: string, body: Blob, query: Query<'/api/jobs/{job_id}/shots-file', 'post'>) => request('post', `${JOB}/shots-file`, { ...of(id), query, body }),
+	rodCheck: (id: string, body: Posted<'/api/jobs/{job_id}/rod-check'>) =>
+		request('post', `${JOB}/rod-check`, { ...of(id), body }),
+	shotsFile: (id: string, body: Blob, query: Query<'/api/jobs/{job_id}/shots-file', 'post'>) =>
+		request('post', `${JOB}/shots-file`, { ...of(id), query, body }),
 
 	edges: (id: string) => request('get', `${JOB}/edges`, of(id)),
 	section: (id: string, body: Posted<'/api/jobs/{job_id}/section'>) => request('post', `${JOB}/section`, { ...of(id), body }),
@@ -56,6 +63,8 @@ export const api = {
 	ways: () => request('get', '/api/ways'),
 	keepWays: (body: NonNullable<Ask<paths['/api/ways']['put']>['body']>) => request('put', '/api/ways', { body }),
 	rules: (units: 'ft-in' | 'mm') => request('get', '/api/rules', { query: { units } }),
-	tryRule: (family: string, rule: string, body: Posted<'/api/rules/{family}/{rule}/try'>) => request('post', '/api/rules/{family}/{rule}/try', { path: { family, rule }, body }),
-	keepLimit: (key: string, body: NonNullable<Ask<paths['/api/rules/limits/{key}']['put']>['body']>) => request('put', '/api/rules/limits/{key}', { path: { key }, body })
+	tryRule: (family: string, rule: string, body: Posted<'/api/rules/{family}/{rule}/try'>) =>
+		request('post', '/api/rules/{family}/{rule}/try', { path: { family, rule }, body }),
+	keepLimit: (key: string, body: NonNullable<Ask<paths['/api/rules/limits/{key}']['put']>['body']>) =>
+		request('put', '/api/rules/limits/{key}', { path: { key }, body })
 };

@@ -21,8 +21,16 @@ type JsonOf<R> = R extends { content: { 'application/json': infer T } } ? T : ne
 type At<R, Status extends number> = Status extends keyof R ? JsonOf<R[Status]> : never;
 /** What an operation answers, as the interface's description says. */
 export type Answer<O> = O extends { responses: infer R } ? At<R, 200> | At<R, 201> : never;
-type Content<O> = O extends { requestBody: { content: infer C } } ? (C extends { 'application/json': infer T } ? T : Blob) : undefined;
-type Part<O, K extends string> = O extends { parameters: Record<K, infer T> } ? T : O extends { parameters: Partial<Record<K, infer T>> } ? T | undefined : undefined;
+type Content<O> = O extends { requestBody: { content: infer C } }
+	? C extends { 'application/json': infer T }
+		? T
+		: Blob
+	: undefined;
+type Part<O, K extends string> = O extends { parameters: Record<K, infer T> }
+	? T
+	: O extends { parameters: Partial<Record<K, infer T>> }
+		? T | undefined
+		: undefined;
 export interface Ask<O> {
 	path?: Part<O, 'path'>;
 	query?: Part<O, 'query'>;
@@ -38,9 +46,14 @@ interface Got {
 
 type Send = (verb: string, path: string, init: object) => Promise<Got>;
 /** One request, its parameters, body and answer typed by the interface's description. Throws ApiProblem or Offline. */
-export async function request<P extends keyof paths, V extends Verb & keyof paths[P]>(verb: V, path: P, ask: Ask<paths[P][V]> = {}): Promise<Answer<paths[P][V]>> {
+export async function request<P extends keyof paths, V extends Verb & keyof paths[P]>(
+	verb: V,
+	path: P,
+	ask: Ask<paths[P][V]> = {}
+): Promise<Answer<paths[P][V]>> {
 	const { body } = ask;
-	const file = body instanceof Blob ? { headers: { 'content-type': 'application/octet-stream' }, bodySerializer: (raw: Blob) => raw } : {};
+	const file =
+		body instanceof Blob ? { headers: { 'content-type': 'application/octet-stream' }, bodySerializer: (raw: Blob) => raw } : {};
 	let got: Got;
 	try {
 		const given = ask.most_ms ? { signal: AbortSignal.timeout(ask.most_ms) } : {};

@@ -33,16 +33,40 @@
 		foot?: Snippet;
 		footHeight?: number;
 	}
-	let { store, pick, title, editable = false, strips = false, labels = true, sizes = true, letters = true, roving = true, ghost = [], also = [], over, key, foot, footHeight = 0 }: Props = $props();
+	let {
+		store,
+		pick,
+		title,
+		editable = false,
+		strips = false,
+		labels = true,
+		sizes = true,
+		letters = true,
+		roving = true,
+		ghost = [],
+		also = [],
+		over,
+		key,
+		foot,
+		footHeight = 0
+	}: Props = $props();
 	let width = $state(704);
 	let height = $state(620);
 	let drag = $state.raw<{ corner: number; ring: XY[]; view: Viewport } | null>(null);
 	const plan = $derived(store.document);
 	const kept = $derived(store.kept?.document.outline ?? []);
 	const ring = $derived(drag ? drag.ring : (plan?.outline ?? []));
-	const margin = $derived(height < 260 && !sizes ? { x: 30, top: 34, bottom: 14 } : sizes ? { x: Math.min(78, width * 0.17), top: width < 480 ? 88 : 66, bottom: 74 + footHeight } : { x: Math.min(58, width * 0.14), top: 74, bottom: 50 + footHeight });
+	const margin = $derived(
+		height < 260 && !sizes
+			? { x: 30, top: 34, bottom: 14 }
+			: sizes
+				? { x: Math.min(78, width * 0.17), top: width < 480 ? 88 : 66, bottom: 74 + footHeight }
+				: { x: Math.min(58, width * 0.14), top: 74, bottom: 50 + footHeight }
+	);
 	const points = $derived([...ring, ...ghost, ...also]);
-	const fitted = $derived(points.length > 1 ? Viewport.fit(boundsOf(points), width, height, margin) : new Viewport(0.05, 80, height - 120));
+	const fitted = $derived(
+		points.length > 1 ? Viewport.fit(boundsOf(points), width, height, margin) : new Viewport(0.05, 80, height - 120)
+	);
 	const view = $derived(drag?.view ?? fitted);
 	const spoken = $derived(
 		pick.corner !== null
@@ -98,7 +122,18 @@
 		const corner = pick.corner;
 		const at = corner === null ? undefined : kept[corner];
 		if (corner === null || !at) return;
-		void store.keep([{ op: 'move_corner', corner: store.cornerId(corner), x_mm: at[0] + dx * step, y_mm: at[1] + dy * step, square: pick.square }], 'sheet');
+		void store.keep(
+			[
+				{
+					op: 'move_corner',
+					corner: store.cornerId(corner),
+					x_mm: at[0] + dx * step,
+					y_mm: at[1] + dy * step,
+					square: pick.square
+				}
+			],
+			'sheet'
+		);
 	}
 	const ARROWS: Record<string, XY> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
 	function keys(event: KeyboardEvent) {
@@ -109,7 +144,8 @@
 		else if (arrow && n) pick.step(arrow[0] + arrow[1] > 0 ? 1 : -1, n);
 		else if (event.key === 'Enter' && pick.side !== null && editable) pick.typing = true;
 		else if (event.key === ' ' && n) pick.chooseCorner(pick.side ?? ((pick.corner ?? -1) + 1) % n);
-		else if (event.key === 'Delete' && pick.corner !== null && editable) void store.keep([{ op: 'remove_corner', corner: store.cornerId(pick.corner) }], 'sheet');
+		else if (event.key === 'Delete' && pick.corner !== null && editable)
+			void store.keep([{ op: 'remove_corner', corner: store.cornerId(pick.corner) }], 'sheet');
 		else if (event.key === 'Escape') pick.none();
 		else return;
 		event.preventDefault();
@@ -117,7 +153,8 @@
 </script>
 
 <section class="sheet" aria-label="Sheet" bind:clientWidth={width} bind:clientHeight={height}>
-	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions (the drawing is one tab stop with its own keys) -->
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex,
+		a11y_no_noninteractive_element_interactions (the drawing is one tab stop with its own keys) -->
 	<svg {width} {height} role="application" tabindex="0" aria-label={spoken} onkeydown={keys} data-moving={drag !== null}>
 		<Patterns />
 		{#if plan && store.figure && ring.length}
@@ -126,32 +163,48 @@
 			{#each ring as p, i}
 				{@const q = ring[(i + 1) % ring.length] ?? p}
 				<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-				<path d={view.path([[p, q]], false)} class="side" class:on={pick.side === i} data-side={i} onclick={() => pick.chooseSide(i)} />
+				<path
+					d={view.path([[p, q]], false)}
+					class="side"
+					class:on={pick.side === i}
+					data-side={i}
+					onclick={() => pick.chooseSide(i)}
+				/>
 			{/each}
 			{@render over?.(view)}
 			{#if sizes}<SheetSizes {view} {ring} figure={store.figure} {pick} {editable} roomy={width > 480} />{/if}
 			{#if letters}<SheetCorners {view} {ring} {pick} {editable} {grab} />{/if}
 		{/if}
 		{#if ghost.length > 1}
-			<path d={view.path([ghost], false)} fill="none" stroke="var(--chalk)" stroke-width="3.4" stroke-dasharray="9 5" />
+			<path d={view.path([ghost], false)} fill="none" stroke="var(--color-chalk)" stroke-width="3.4" stroke-dasharray="9 5" />
 			{#each ghost as p, i}
 				{@const [x, y] = view.px(p)}
-				<circle cx={x} cy={y} r="5" fill="var(--well)" stroke="var(--chalk)" stroke-width="2.6" />
+				<circle cx={x} cy={y} r="5" fill="var(--color-well)" stroke="var(--color-chalk)" stroke-width="2.6" />
 				{#if !ring.length}<text x={x + 10} y={y - 9} class="called">{i && i === ghost.length - 1 ? '' : cornerName(i)}</text>{/if}
 			{/each}
 		{/if}
 		{#if points.length > 1}
-			<SheetFurniture {view} units={store.units} north={plan?.site.north_deg ?? 0} {width} height={height - footHeight} hint={editable && ring.length ? w.lines.drag : ''} />
+			<SheetFurniture
+				{view}
+				units={store.units}
+				north={plan?.site.north_deg ?? 0}
+				{width}
+				height={height - footHeight}
+				hint={editable && ring.length ? w.lines.drag : ''}
+			/>
 		{/if}
 	</svg>
-	<div class="title"><h3>{title}</h3>{@render key?.()}</div>
+	<div class="title">
+		<h3>{title}</h3>
+		{@render key?.()}
+	</div>
 	{#if pick.typing && pick.side !== null && editable}<SizeBox {store} {pick} x={typedAt[0]} y={typedAt[1]} />{/if}
 	{@render foot?.()}
 </section>
 
 <style>
 	.sheet {
-		background: var(--sheet);
+		background: var(--color-sheet);
 		position: relative;
 		overflow: hidden;
 		min-width: 0;
@@ -176,7 +229,7 @@
 	.called {
 		font-size: 16px;
 		font-weight: 780;
-		fill: var(--chalk);
+		fill: var(--color-chalk);
 	}
 	.side {
 		stroke: transparent;
@@ -185,7 +238,7 @@
 		cursor: pointer;
 	}
 	.side.on {
-		stroke: var(--chalk);
+		stroke: var(--color-chalk);
 		stroke-width: 5;
 	}
 </style>

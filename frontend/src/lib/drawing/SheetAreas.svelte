@@ -22,41 +22,53 @@
 	};
 </script>
 
-<path d={view.path([ring])} fill="none" stroke="var(--ink)" stroke-width="12.5" stroke-linejoin="miter" />
-<path d={view.path([ring])} fill="none" stroke="var(--board)" stroke-width="10" stroke-linejoin="miter" />
-<path d={view.path([ring, ...plan.openings])} fill="var(--slab)" fill-rule="evenodd" />
+<path d={view.path([ring])} fill="none" stroke="var(--color-ink)" stroke-width="12.5" stroke-linejoin="miter" />
+<path d={view.path([ring])} fill="none" stroke="var(--color-board)" stroke-width="10" stroke-linejoin="miter" />
+<path d={view.path([ring, ...plan.openings])} fill="var(--color-slab)" fill-rule="evenodd" />
 <path d={view.path([ring, ...plan.openings])} fill="url(#conc)" fill-rule="evenodd" />
 {#if moving}<clipPath id="moving-ring"><path d={view.path([ring, ...plan.openings])} clip-rule="evenodd" /></clipPath>{/if}
 {#if drawing}
 	<g clip-path={moving ? 'url(#moving-ring)' : undefined}>
-	{#if strips}
-		{#each drawing.strips as strip}
-			{#if strip.face === 'full'}
-				<path d={view.path(strip.rings)} fill="url(#deep)" stroke="url(#deep)" stroke-width=".8" />
-				<path d={view.path(strip.borders, false)} fill="none" stroke="var(--ink2)" stroke-width="1.3" stroke-dasharray="6 4" />
-			{:else}
-				<path d={view.path(strip.rings)} class="haunch" />
-				<path d={view.path(strip.borders, false)} fill="none" stroke="var(--line)" stroke-width="1.2" stroke-dasharray="2 4" />
-			{/if}
+		{#if strips}
+			{#each drawing.strips as strip}
+				{#if strip.face === 'full'}
+					<path d={view.path(strip.rings)} fill="url(#deep)" stroke="url(#deep)" stroke-width=".8" />
+					<path
+						d={view.path(strip.borders, false)}
+						fill="none"
+						stroke="var(--color-ink2)"
+						stroke-width="1.3"
+						stroke-dasharray="6 4"
+					/>
+				{:else}
+					<path d={view.path(strip.rings)} class="haunch" />
+					<path
+						d={view.path(strip.borders, false)}
+						fill="none"
+						stroke="var(--color-line)"
+						stroke-width="1.2"
+						stroke-dasharray="2 4"
+					/>
+				{/if}
+			{/each}
+			<SheetParts {view} things={drawing.outlined} />
+		{/if}
+		{#if drawing.zones.length > 1}
+			{#each drawing.zones as zone}
+				<path d={view.path(zone.rings)} fill="none" stroke="var(--color-ink2)" stroke-width="1.2" />
+			{/each}
+		{/if}
+		{#each drawing.steps as step}
+			<path d={view.path([step], false)} fill="none" stroke="var(--color-ink)" stroke-width="5" />
 		{/each}
-		<SheetParts {view} things={drawing.outlined} />
-	{/if}
-	{#if drawing.zones.length > 1}
-		{#each drawing.zones as zone}
-			<path d={view.path(zone.rings)} fill="none" stroke="var(--ink2)" stroke-width="1.2" />
-		{/each}
-	{/if}
-	{#each drawing.steps as step}
-		<path d={view.path([step], false)} fill="none" stroke="var(--ink)" stroke-width="5" />
-	{/each}
 	</g>
 {/if}
 {#each plan.openings as hole}
 	{@const p = hole.map((spot) => view.px(spot))}
-	<path d={view.path([hole])} fill="var(--sheet)" stroke="var(--ink)" stroke-width="2" />
-	{#if p.length === 4}<path d="M{p[0]}L{p[2]}M{p[1]}L{p[3]}" stroke="var(--line)" stroke-width="1" />{/if}
+	<path d={view.path([hole])} fill="var(--color-sheet)" stroke="var(--color-ink)" stroke-width="2" />
+	{#if p.length === 4}<path d="M{p[0]}L{p[2]}M{p[1]}L{p[3]}" stroke="var(--color-line)" stroke-width="1" />{/if}
 {/each}
-<path d={view.path([ring])} fill="none" stroke="var(--ink)" stroke-width="2.6" />
+<path d={view.path([ring])} fill="none" stroke="var(--color-ink)" stroke-width="2.6" />
 {#if labels && drawing}
 	{#each drawing.zones as zone}
 		{@const [x, y] = view.px(zone.at)}
@@ -72,23 +84,23 @@
 
 <style>
 	.haunch {
-		fill: color-mix(in srgb, var(--water) 42%, var(--slab));
-		stroke: color-mix(in srgb, var(--water) 42%, var(--slab));
+		fill: color-mix(in srgb, var(--color-water) 42%, var(--color-slab));
+		stroke: color-mix(in srgb, var(--color-water) 42%, var(--color-slab));
 		stroke-width: 0.8;
 	}
 	.zone {
 		font-size: 15px;
 		font-weight: 640;
-		fill: var(--ink2);
+		fill: var(--color-ink2);
 	}
 	.under {
 		font-size: 13.5px;
 		font-weight: 560;
-		fill: var(--ink2);
+		fill: var(--color-ink2);
 	}
 	.halo {
 		paint-order: stroke;
-		stroke: var(--slab);
+		stroke: var(--color-slab);
 		stroke-width: 5px;
 		stroke-linejoin: round;
 	}

@@ -29,34 +29,27 @@
 	</g>
 	{#if editable}
 		<!-- svelte-ignore a11y_no_static_element_interactions (the sheet is one tab stop and takes the keys) -->
-		<circle
-			cx={p[0]}
-			cy={p[1]}
-			r="16"
-			class="handle"
-			data-corner={i}
-			onpointerdown={(event) => grab(i, event)}
-		/>
+		<circle cx={p[0]} cy={p[1]} r="16" class="handle" data-corner={i} onpointerdown={(event) => grab(i, event)} />
 		<circle cx={p[0]} cy={p[1]} r={pick.corner === i ? 7 : 5} class="dot" class:on={pick.corner === i} />
 	{/if}
 {/each}
 
 <style>
 	rect {
-		fill: var(--well);
-		stroke: var(--ink);
+		fill: var(--color-well);
+		stroke: var(--color-ink);
 		stroke-width: 1.6;
 	}
 	text {
 		font-weight: 780;
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	g.on rect {
-		fill: var(--chalk);
-		stroke: var(--chalk);
+		fill: var(--color-chalk);
+		stroke: var(--color-chalk);
 	}
 	g.on text {
-		fill: var(--on-chalk);
+		fill: var(--color-on-chalk);
 	}
 	.handle {
 		fill: transparent;
@@ -64,12 +57,12 @@
 		touch-action: none;
 	}
 	.dot {
-		fill: var(--well);
-		stroke: var(--chalk);
+		fill: var(--color-well);
+		stroke: var(--color-chalk);
 		stroke-width: 2.4;
 		pointer-events: none;
 	}
 	.dot.on {
-		fill: var(--chalk);
+		fill: var(--color-chalk);
 	}
 </style>

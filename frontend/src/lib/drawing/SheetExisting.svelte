@@ -6,7 +6,9 @@
 	const inside = (value: number, least: number, most: number) => Math.min(Math.max(value, least), most);
 	const rows = $derived(
 		plan.existing.map((thing) => {
-			const seen = thing.polygon.map((p) => view.px(p)).map(([x, y]): XY => [inside(x, 30, width - 30), inside(y, 60, height - 50)]);
+			const seen = thing.polygon
+				.map((p) => view.px(p))
+				.map(([x, y]): XY => [inside(x, 30, width - 30), inside(y, 60, height - 50)]);
 			const [xs, ys] = [seen.map((p) => p[0]), seen.map((p) => p[1])];
 			const [left, right, up, down] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
 			const turn = right - left < thing.name.length * 7.6 ? -90 : 0;
@@ -24,17 +26,17 @@
 
 <style>
 	.old {
-		fill: var(--ground);
-		stroke: var(--ink);
+		fill: var(--color-ground);
+		stroke: var(--color-ink);
 		stroke-width: 1.6;
 		stroke-dasharray: 9 4;
 	}
 	text {
 		font-size: 15px;
 		font-weight: 640;
-		fill: var(--ink);
+		fill: var(--color-ink);
 		paint-order: stroke;
-		stroke: var(--ground);
+		stroke: var(--color-ground);
 		stroke-width: 5px;
 	}
 </style>

@@ -13,14 +13,31 @@
 	{@const [x, y] = view.px(thing.at)}
 	{@const size = room(thing)}
 	{#if thing.kind === 'pile'}
-		<path d={view.path(thing.rings)} fill="none" stroke="var(--ink)" stroke-width="1.6" stroke-dasharray="3 3" />
+		<path d={view.path(thing.rings)} fill="none" stroke="var(--color-ink)" stroke-width="1.6" stroke-dasharray="3 3" />
 	{:else if thing.kind === 'recess'}
-		<path d={view.path(thing.rings)} fill="var(--sheet)" fill-opacity=".85" stroke="var(--ink)" stroke-width="1.8" />
-		{#each thing.rings as ring}{#if ring.length === 4}<path d={view.path([[ring[0] ?? [0, 0], ring[2] ?? [0, 0]], [ring[1] ?? [0, 0], ring[3] ?? [0, 0]]], false)} stroke="var(--line)" stroke-width="1" />{/if}{/each}
+		<path d={view.path(thing.rings)} fill="var(--color-sheet)" fill-opacity=".85" stroke="var(--color-ink)" stroke-width="1.8" />
+		{#each thing.rings as ring}{#if ring.length === 4}<path
+					d={view.path(
+						[
+							[ring[0] ?? [0, 0], ring[2] ?? [0, 0]],
+							[ring[1] ?? [0, 0], ring[3] ?? [0, 0]]
+						],
+						false
+					)}
+					stroke="var(--color-line)"
+					stroke-width="1"
+				/>{/if}{/each}
 	{:else if thing.kind === 'kerb'}
-		<path d={view.path(thing.rings)} fill="var(--ink2)" fill-opacity=".75" fill-rule="evenodd" stroke="var(--ink)" stroke-width="1.4" />
+		<path
+			d={view.path(thing.rings)}
+			fill="var(--color-ink2)"
+			fill-opacity=".75"
+			fill-rule="evenodd"
+			stroke="var(--color-ink)"
+			stroke-width="1.4"
+		/>
 	{:else}
-		<path d={view.path(thing.rings)} fill="var(--slab)" stroke="var(--ink)" stroke-width="2" />
+		<path d={view.path(thing.rings)} fill="var(--color-slab)" stroke="var(--color-ink)" stroke-width="2" />
 		<path d={view.path(thing.rings)} fill="url(#conc)" />
 	{/if}
 	{#if thing.kind !== 'pile' && thing.kind !== 'kerb' && size.wide > thing.name.length * 6.6 && size.tall > 18}
@@ -32,9 +49,9 @@
 	text {
 		font-size: 13px;
 		font-weight: 620;
-		fill: var(--ink2);
+		fill: var(--color-ink2);
 		paint-order: stroke;
-		stroke: var(--sheet);
+		stroke: var(--color-sheet);
 		stroke-width: 4px;
 	}
 </style>

@@ -5,7 +5,14 @@
 	import { sizeLine } from './marks';
 	import type { Pick } from './pick.svelte';
 	import type { Viewport, XY } from './viewport';
-	let { view, ring, figure, pick, editable, roomy }: { view: Viewport; ring: XY[]; figure: Figure; pick: Pick; editable: boolean; roomy: boolean } = $props();
+	let {
+		view,
+		ring,
+		figure,
+		pick,
+		editable,
+		roomy
+	}: { view: Viewport; ring: XY[]; figure: Figure; pick: Pick; editable: boolean; roomy: boolean } = $props();
 	const rows = $derived(
 		ring.map((p, i) => {
 			const q = ring[(i + 1) % ring.length] ?? p;
@@ -24,12 +31,19 @@
 		{@const tight = w + 22 > line.length}
 		<g class="size" class:on={pick.side === i}>
 			{#if !short}
-				<path d={line.witness} stroke="var(--line)" stroke-width=".9" />
+				<path d={line.witness} stroke="var(--color-line)" stroke-width=".9" />
 				<path d="M{line.a}L{line.b}" stroke="currentColor" stroke-width="1.2" />
 				<path d={line.feet} fill="none" stroke="currentColor" stroke-width="1.4" />
 			{/if}
 			<g transform="translate({line.middle}) rotate({tight || Math.abs(line.angle) > 60 ? 0 : line.angle})">
-				<rect x={-w / 2} y="-10" width={w} height="20" fill={short ? 'var(--slab)' : 'var(--sheet)'} rx={short ? 3 : 0} />
+				<rect
+					x={-w / 2}
+					y="-10"
+					width={w}
+					height="20"
+					fill={short ? 'var(--color-slab)' : 'var(--color-sheet)'}
+					rx={short ? 3 : 0}
+				/>
 				<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the sheet itself takes the keys) -->
 				<text
 					text-anchor="middle"
@@ -48,10 +62,10 @@
 
 <style>
 	.size {
-		color: var(--ink);
+		color: var(--color-ink);
 	}
 	.on {
-		color: var(--chalk);
+		color: var(--color-chalk);
 	}
 	text {
 		font-size: 15px;

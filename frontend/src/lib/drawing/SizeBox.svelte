@@ -34,7 +34,10 @@
 	}
 	/** Going elsewhere with a size typed keeps it; what cannot be kept waits here for the next time. */
 	function leave(event: FocusEvent) {
-		const inside = event.relatedTarget instanceof Node && event.currentTarget instanceof HTMLElement && event.currentTarget.contains(event.relatedTarget);
+		const inside =
+			event.relatedTarget instanceof Node &&
+			event.currentTarget instanceof HTMLElement &&
+			event.currentTarget.contains(event.relatedTarget);
 		if (inside || !pick.typing || typed.trim() === was) return;
 		note(key(side), typed);
 		void keep('end');
@@ -55,13 +58,17 @@
 	/>
 	<div class="row">
 		<button type="button" class="act quiet" onclick={() => void keep('start')}>{w.lines.moves(cornerName(side))}</button>
-		<button type="button" class="act quiet" onclick={() => void keep('end')}>{w.lines.moves(cornerName((side + 1) % sides.length))}</button>
+		<button type="button" class="act quiet" onclick={() => void keep('end')}
+			>{w.lines.moves(cornerName((side + 1) % sides.length))}</button
+		>
 		<button type="button" class="act quiet" aria-label={w.slip.close} onclick={() => close(side)}>×</button>
 	</div>
 	{#if problem}
 		<p class="wrong" role="alert">
 			{problem.detail}
-			{#each problem.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => void keep('end', choice.text)}>{choice.label}</button>{/each}
+			{#each problem.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => void keep('end', choice.text)}
+					>{choice.label}</button
+				>{/each}
 		</p>
 	{/if}
 </div>
@@ -71,8 +78,8 @@
 		position: absolute;
 		translate: -50% -50%;
 		width: 250px;
-		background: var(--sheet);
-		border: 2px solid var(--ink);
+		background: var(--color-sheet);
+		border: 2px solid var(--color-ink);
 		border-bottom-width: 5px;
 		padding: 6px;
 		z-index: 4;

@@ -3,7 +3,15 @@ import { scaleBar, sizeLine, snapped, snapStep } from './marks';
 import { boundsOf, Viewport } from './viewport';
 
 test('the viewport turns y up and goes both ways', () => {
-	const view = Viewport.fit(boundsOf([[0, 0], [10000, 5000]]), 600, 400, { x: 50, top: 40, bottom: 40 });
+	const view = Viewport.fit(
+		boundsOf([
+			[0, 0],
+			[10000, 5000]
+		]),
+		600,
+		400,
+		{ x: 50, top: 40, bottom: 40 }
+	);
 	const [x, y] = view.px([10000, 5000]);
 	expect(view.mm(x, y)[0]).toBeCloseTo(10000);
 	expect(view.mm(x, y)[1]).toBeCloseTo(5000);

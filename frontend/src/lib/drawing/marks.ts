@@ -56,6 +56,9 @@ export function snapped(value: number, step: number): number {
 
 /** A scale bar: 12 ft or 3 m where it fits, else a smaller one. */
 export function scaleBar(units: 'ft-in' | 'mm', pxPerMm: number): { mm: number; text: string } {
-	const sizes = units === 'ft-in' ? [12, 6, 3, 1].map((ft) => ({ mm: ft * 304.8, text: `${ft}′` })) : [3, 1, 0.5].map((m) => ({ mm: m * 1000, text: `${m} m` }));
+	const sizes =
+		units === 'ft-in'
+			? [12, 6, 3, 1].map((ft) => ({ mm: ft * 304.8, text: `${ft}′` }))
+			: [3, 1, 0.5].map((m) => ({ mm: m * 1000, text: `${m} m` }));
 	return sizes.find((size) => size.mm * pxPerMm <= 190) ?? sizes[sizes.length - 1] ?? { mm: 1000, text: '1 m' };
 }

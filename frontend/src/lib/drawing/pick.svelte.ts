@@ -37,7 +37,7 @@ export class Pick {
 	}
 	step(by: number, sides: number) {
 		if (!sides) return;
-		this.chooseSide((((this.side ?? (by > 0 ? -1 : 0)) + by) % sides + sides) % sides);
+		this.chooseSide(((((this.side ?? (by > 0 ? -1 : 0)) + by) % sides) + sides) % sides);
 	}
 	none() {
 		this.#set('', '', '');

@@ -36,8 +36,15 @@ test('corners are lettered on past Z as in a table', () => {
 });
 
 test('a plan is fitted inside its margins at one scale, whatever its shape', () => {
-	for (const [wide, high] of [[9000, 3000], [300, 12000], [0, 0]] as const) {
-		const box = boundsOf([[500, -700], [500 + wide, high - 700]]);
+	for (const [wide, high] of [
+		[9000, 3000],
+		[300, 12000],
+		[0, 0]
+	] as const) {
+		const box = boundsOf([
+			[500, -700],
+			[500 + wide, high - 700]
+		]);
 		const view = Viewport.fit(box, 640, 400, { x: 40, top: 30, bottom: 20 });
 		const [left, top] = view.px([box.x0, box.y1]);
 		const [right, bottom] = view.px([box.x1, box.y0]);

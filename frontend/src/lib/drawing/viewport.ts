@@ -37,7 +37,17 @@ export class Viewport {
 	}
 	path(rings: readonly (readonly (readonly number[])[])[], close = true): string {
 		return rings
-			.map((ring) => ring.map((p, i) => `${i ? 'L' : 'M'}${this.px(p).map((v) => v.toFixed(2)).join(' ')}`).join('') + (close ? 'Z' : ''))
+			.map(
+				(ring) =>
+					ring
+						.map(
+							(p, i) =>
+								`${i ? 'L' : 'M'}${this.px(p)
+									.map((v) => v.toFixed(2))
+									.join(' ')}`
+						)
+						.join('') + (close ? 'Z' : '')
+			)
 			.join('');
 	}
 }

@@ -18,7 +18,12 @@
 	const edits = $derived(waiting.filter((row) => row.said.kind === 'edit').length);
 	const why = $derived(waiting.find((row) => row.words)?.words ?? '');
 	/** what is on its way for the first time is not worth a word yet */
-	const quiet = $derived(!outbox.offline && !why && waiting.every((row) => outbox.sending.includes(row.job)) && Date.now() - Date.parse(waiting[0]?.made_at ?? '') < 5000);
+	const quiet = $derived(
+		!outbox.offline &&
+			!why &&
+			waiting.every((row) => outbox.sending.includes(row.job)) &&
+			Date.now() - Date.parse(waiting[0]?.made_at ?? '') < 5000
+	);
 	async function copy(row: Row) {
 		const text = copyOf(row);
 		try {
@@ -37,35 +42,46 @@
 </script>
 
 {#snippet line(row: Row)}
-	<li class="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-[var(--hair)] py-1.5" data-row={row.state}>
+	<li class="flex flex-wrap items-center gap-x-12 gap-y-4 border-t border-hair py-6" data-row={row.state}>
 		<span class="min-w-0 flex-1 basis-64">
-			{#if row.state === 'refused'}<b class="text-[var(--flag)]">{w.outbox.refused}.</b>{/if}
-			{#if named}<a class="underline" href="/job/{row.job}/lines">{row.name}</a> · {/if}<span class="pen whitespace-normal!">{saysOf(row)}</span>
+			{#if row.state === 'refused'}<b class="text-flag">{w.outbox.refused}.</b>{/if}
+			{#if named}<a class="underline" href="/job/{row.job}/lines">{row.name}</a> ·
+			{/if}<span class="pen whitespace-normal!">{saysOf(row)}</span>
 			{#if row.words}<span class="block font-[560]">{row.words}</span>{/if}
 		</span>
-		<span class="flex gap-2">
-			<button type="button" class="act quiet" onclick={() => void copy(row)}>{copied === row.id ? w.outbox.copied : w.outbox.copy}</button>
+		<span class="flex gap-8">
+			<button type="button" class="act quiet" onclick={() => void copy(row)}
+				>{copied === row.id ? w.outbox.copied : w.outbox.copy}</button
+			>
 			<button type="button" class="act quiet" onclick={() => void outbox.letGo(row.id)}>{w.outbox.letGo}</button>
 		</span>
 	</li>
 {/snippet}
 
 {#if waiting.length && !quiet}
-	<Collapsible.Root bind:open class="border-b-[3px] border-[var(--flag)] bg-[var(--well)] px-5 py-1.5 font-[640] max-phone:px-3" data-outbox={waiting.length}>
-		<div class="flex flex-wrap items-center gap-x-3 gap-y-1">
-			<p class="min-w-0 flex-1 basis-64" role="status">{why ? `${why} ` : ''}{w.outbox.waits(edits, waiting.length - edits, outbox.offline, outbox.lasting)}</p>
-			<span class="flex gap-2">
+	<Collapsible.Root
+		bind:open
+		class="border-b-[3px] border-flag bg-well px-20 py-6 font-[640] max-phone:px-12"
+		data-outbox={waiting.length}
+	>
+		<div class="flex flex-wrap items-center gap-x-12 gap-y-4">
+			<p class="min-w-0 flex-1 basis-64" role="status">
+				{why ? `${why} ` : ''}{w.outbox.waits(edits, waiting.length - edits, outbox.offline, outbox.lasting)}
+			</p>
+			<span class="flex gap-8">
 				<Collapsible.Trigger class="act quiet">{open ? w.outbox.hide : w.outbox.show}</Collapsible.Trigger>
 				<button type="button" class="act quiet" onclick={() => outbox.flush()}>{w.outbox.now}</button>
 			</span>
 		</div>
 		<Collapsible.Content>
-			<ul class="mt-1.5 max-h-[30vh] overflow-auto" aria-label={w.outbox.title}>{#each waiting as row (row.id)}{@render line(row)}{/each}</ul>
+			<ul class="mt-6 max-h-[30vh] overflow-auto" aria-label={w.outbox.title}>
+				{#each waiting as row (row.id)}{@render line(row)}{/each}
+			</ul>
 		</Collapsible.Content>
 	</Collapsible.Root>
 {/if}
 {#if refused.length}
-	<ul class="max-h-[30vh] overflow-auto border-b-[3px] border-[var(--flag)] bg-[var(--well)] px-5 font-[640] max-phone:px-3" role="alert">
+	<ul class="max-h-[30vh] overflow-auto border-b-[3px] border-flag bg-well px-20 font-[640] max-phone:px-12" role="alert">
 		{#each refused as row (row.id)}{@render line(row)}{/each}
 	</ul>
 {/if}

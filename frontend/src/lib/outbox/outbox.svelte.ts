@@ -14,7 +14,10 @@ const UNTIL_LATER = [500, 502, 503, 504, 507];
 const ANSWER_MS = 8000;
 const ANSWER_OFFLINE_MS = 1200;
 /** held: it waits here and goes out by itself. elsewhere: another tab of this browser sent it. gone: a person let it go. */
-export type Outcome = { is: 'kept'; answer: JobState | RecordRow } | { is: 'refused'; problem: Problem } | { is: 'clash' | 'held' | 'elsewhere' | 'gone' };
+export type Outcome =
+	| { is: 'kept'; answer: JobState | RecordRow }
+	| { is: 'refused'; problem: Problem }
+	| { is: 'clash' | 'held' | 'elsewhere' | 'gone' };
 export interface Saying {
 	job: string;
 	name: string;
@@ -67,10 +70,24 @@ export class Outbox {
 	async #fromBefore(store: Rows): Promise<void> {
 		try {
 			for (const key of Object.keys(localStorage).filter((one) => one.startsWith('waiting-'))) {
-				const old = JSON.parse(localStorage.getItem(key) ?? '[]') as { edit_id: string; edits: (Said & { kind: 'edit' })['edits'] }[];
+				const old = JSON.parse(localStorage.getItem(key) ?? '[]') as {
+					edit_id: string;
+					edits: (Said & { kind: 'edit' })['edits'];
+				}[];
 				const job = key.slice('waiting-'.length);
 				for (const { edit_id, edits } of old) {
-					await store.put({ id: edit_id, seq: nextSeq(), job, name: '', base: 0, author: '', made_at: new Date().toISOString(), said: { kind: 'edit', edits }, state: 'waiting', words: '' });
+					await store.put({
+						id: edit_id,
+						seq: nextSeq(),
+						job,
+						name: '',
+						base: 0,
+						author: '',
+						made_at: new Date().toISOString(),
+						said: { kind: 'edit', edits },
+						state: 'waiting',
+						words: ''
+					});
 				}
 				localStorage.removeItem(key);
 			}
@@ -96,8 +113,11 @@ export class Outbox {
 		const heard = new Promise<Outcome>((resolve) => this.#waiters.set(id, [...(this.#waiters.get(id) ?? []), resolve]));
 		if (!this.rows.some((row) => row.id === id)) {
 			const row: Row = { ...saying, said, id, seq: nextSeq(), made_at: new Date().toISOString(), state: 'waiting', words: '' };
-			const before = this.of(saying.job).filter((one) => one.state === 'waiting' && one.said.kind === 'edit').at(-1);
-			if (before && typing(before) && typing(row) && !this.sending.includes(saying.job)) await this.#remove(before, { is: 'gone' });
+			const before = this.of(saying.job)
+				.filter((one) => one.state === 'waiting' && one.said.kind === 'edit')
+				.at(-1);
+			if (before && typing(before) && typing(row) && !this.sending.includes(saying.job))
+				await this.#remove(before, { is: 'gone' });
 			await this.#put(row);
 		}
 		const given = setTimeout(() => this.#tell(id, { is: 'held' }), this.offline ? ANSWER_OFFLINE_MS : ANSWER_MS);
@@ -181,7 +201,9 @@ export class Outbox {
 	#post(row: Row): Promise<JobState | RecordRow> {
 		const { said } = row;
 		if (said.kind === 'record') return api.record(row.job, { ...said.record, id: row.id, revision: Math.max(row.base, 1) });
-		return this.#based(row).then((revision) => api.keep(row.job, { revision, edits: said.edits, edit_id: row.id, author: row.author }));
+		return this.#based(row).then((revision) =>
+			api.keep(row.job, { revision, edits: said.edits, edit_id: row.id, author: row.author })
+		);
 	}
 	/** What an edit goes on top of; one from an older version goes on the newest. */
 	async #based(row: Row): Promise<number> {
@@ -201,7 +223,8 @@ export class Outbox {
 	/** All of this device's edits of a job go on top of a revision, in their order. */
 	async onTop(job: string, revision: number): Promise<void> {
 		for (const row of this.of(job)) {
-			if (row.said.kind === 'edit' && row.state !== 'refused') await this.#put({ ...row, base: revision, state: 'waiting', words: '' });
+			if (row.said.kind === 'edit' && row.state !== 'refused')
+				await this.#put({ ...row, base: revision, state: 'waiting', words: '' });
 		}
 		await this.#flushJob(job);
 	}

@@ -7,10 +7,15 @@ import { Outbox, type Outcome } from './outbox.svelte';
 import { openRows, type Row, type Said } from './rows';
 
 const state = (revision: number) => ({ id: 'j', revision, figure: {}, document: {} }) as unknown as JobState;
-const answer = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
-const no = (status: number, code = 'x', head: unknown = null) => answer({ type: '', code, title: '', status, detail: `said ${status}`, path: '', choices: [], head }, status);
+const answer = (body: unknown, status = 200) =>
+	new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+const no = (status: number, code = 'x', head: unknown = null) =>
+	answer({ type: '', code, title: '', status, detail: `said ${status}`, path: '', choices: [], head }, status);
 const edit = (name: string): Said => ({ kind: 'edit', edits: [{ op: 'set_fields', values: { name } }] });
-const record = (note: string): Said => ({ kind: 'record', record: { kind: 'soft-spot', values: { note }, who: 'Fern', at_device: `${note}${Math.random()}`, supersedes: null } });
+const record = (note: string): Said => ({
+	kind: 'record',
+	record: { kind: 'soft-spot', values: { note }, who: 'Fern', at_device: `${note}${Math.random()}`, supersedes: null }
+});
 interface Body {
 	revision: number;
 	edit_id?: string;
@@ -53,7 +58,11 @@ beforeEach(() => {
 	session.clear();
 	program = new Program();
 	vi.stubGlobal('fetch', program.fetch);
-	vi.stubGlobal('sessionStorage', { getItem: (k: string) => session.get(k) ?? null, setItem: (k: string, v: string) => session.set(k, v), removeItem: (k: string) => session.delete(k) });
+	vi.stubGlobal('sessionStorage', {
+		getItem: (k: string) => session.get(k) ?? null,
+		setItem: (k: string, v: string) => session.set(k, v),
+		removeItem: (k: string) => session.delete(k)
+	});
 });
 afterEach(() => vi.unstubAllGlobals());
 
@@ -62,9 +71,14 @@ const opened = async () => {
 	await box.start();
 	return box;
 };
-const say = (box: Outbox, said: Said, base = 1, job = 'j'): Promise<Outcome> => box.say({ job, name: 'Pad', base, author: 'Fern', said });
+const say = (box: Outbox, said: Said, base = 1, job = 'j'): Promise<Outcome> =>
+	box.say({ job, name: 'Pad', base, author: 'Fern', said });
 const quiet = (box: Outbox) => vi.waitFor(() => expect(box.sending).toEqual([]));
-const waits = (box: Outbox) => box.rows.map((row: Row) => `${row.state}: ${row.said.kind === 'edit' ? (row.said.edits[0] as unknown as { values: { name: string } }).values.name : String(row.said.record.values['note'])}`);
+const named = (edit: unknown) => (edit as { values: { name: string } }).values.name;
+const waits = (box: Outbox) =>
+	box.rows.map(
+		(row: Row) => `${row.state}: ${row.said.kind === 'edit' ? named(row.said.edits[0]) : String(row.said.record.values['note'])}`
+	);
 
 describe('it leaves only when it is kept', () => {
 	test.each([500, 503, 507])('not on %i, and it goes out when the program can again', async (status) => {

@@ -38,9 +38,17 @@ export function idOf(job: string, content: unknown): string {
 	return id;
 }
 /** The program has it. */
-export const noteKept = (job: string, id: string): void => write(job, read(job).map((row) => (row.id === id ? { ...row, kept: true } : row)));
+export const noteKept = (job: string, id: string): void =>
+	write(
+		job,
+		read(job).map((row) => (row.id === id ? { ...row, kept: true } : row))
+	);
 /** Its form heard of it, or it was refused or let go: said again it is another. */
-export const forgetId = (job: string, id: string): void => write(job, read(job).filter((row) => row.id !== id));
+export const forgetId = (job: string, id: string): void =>
+	write(
+		job,
+		read(job).filter((row) => row.id !== id)
+	);
 
 /** A random id, also where the page came over plain http. */
 export function newId(): string {

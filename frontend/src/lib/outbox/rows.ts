@@ -67,7 +67,9 @@ export class OnPage implements Rows {
 
 export async function openRows(): Promise<Rows> {
 	try {
-		return new Stored(await openDB<Schema>('humble-trowel', 1, { upgrade: (db) => void db.createObjectStore('rows', { keyPath: 'id' }) }));
+		return new Stored(
+			await openDB<Schema>('humble-trowel', 1, { upgrade: (db) => void db.createObjectStore('rows', { keyPath: 'id' }) })
+		);
 	} catch {
 		return new OnPage();
 	}

@@ -2,12 +2,31 @@
 import { w } from '../words/words';
 import type { Row } from './rows';
 
-const IDS = new Set(['op', 'side', 'corner', 'beam', 'pad', 'row', 'zone', 'edge', 'id', 'setup', 'layer', 'source', 'at', 'x_mm', 'y_mm', 'moves', 'square']);
+const IDS = new Set([
+	'op',
+	'side',
+	'corner',
+	'beam',
+	'pad',
+	'row',
+	'zone',
+	'edge',
+	'id',
+	'setup',
+	'layer',
+	'source',
+	'at',
+	'x_mm',
+	'y_mm',
+	'moves',
+	'square'
+]);
 function typed(value: unknown): string[] {
 	if (typeof value === 'string') return value.trim() ? [value.trim()] : [];
 	if (typeof value === 'number') return [`${+value.toFixed(3)}`];
 	if (Array.isArray(value)) return value.flatMap(typed);
-	if (typeof value === 'object' && value !== null) return Object.entries(value).flatMap(([key, one]) => (IDS.has(key) ? [] : typed(one)));
+	if (typeof value === 'object' && value !== null)
+		return Object.entries(value).flatMap(([key, one]) => (IDS.has(key) ? [] : typed(one)));
 	return [];
 }
 const short = (words: string[]) => {
@@ -17,7 +36,8 @@ const short = (words: string[]) => {
 
 export function saysOf(row: Row): string {
 	const { said } = row;
-	if (said.kind === 'record') return [w.outbox.record[said.record.kind] ?? said.record.kind, short(typed(said.record.values))].filter(Boolean).join(': ');
+	if (said.kind === 'record')
+		return [w.outbox.record[said.record.kind] ?? said.record.kind, short(typed(said.record.values))].filter(Boolean).join(': ');
 	return said.edits
 		.map((edit) => {
 			const act = edit.op.replaceAll('_', ' ');
@@ -26,4 +46,5 @@ export function saysOf(row: Row): string {
 		.join('; ');
 }
 /** All of it, to paste elsewhere. */
-export const copyOf = (row: Row): string => `${row.name} · ${saysOf(row)}\n${row.words}\n${row.made_at} ${row.author}\n${JSON.stringify(row.said, null, 1)}\n`;
+export const copyOf = (row: Row): string =>
+	`${row.name} · ${saysOf(row)}\n${row.words}\n${row.made_at} ${row.author}\n${JSON.stringify(row.said, null, 1)}\n`;

@@ -31,38 +31,72 @@
 	const counties = $derived(Object.keys(session.ways?.local_rules ?? {}).length);
 </script>
 
-<div class="flex h-dvh flex-col bg-[var(--bench)] max-[860px]:h-auto max-[860px]:min-h-dvh">
-	<header class="flex flex-wrap items-center gap-x-5 gap-y-2 border-b-[3px] border-[var(--ink)] bg-[var(--ground)] px-5 py-3">
+<div class="flex h-dvh flex-col bg-bench max-[860px]:h-auto max-[860px]:min-h-dvh">
+	<header class="flex flex-wrap items-center gap-x-20 gap-y-8 border-b-[3px] border-ink bg-ground px-20 py-12">
 		<button type="button" class="act quiet" onclick={() => history.back()}>‹ {w.rules.back}</button>
 		<div class="min-w-[200px] flex-1">
 			<h1 class="text-[27px] leading-none font-[840]">{w.rules.title}</h1>
 			<p class="label">{w.rules.lead(store.rules?.length ?? 0, counties)}</p>
 		</div>
-		<input class="well max-w-[300px]" type="search" aria-label={w.rules.find} placeholder={w.rules.find} bind:value={store.asked} />
+		<input
+			class="well max-w-[300px]"
+			type="search"
+			aria-label={w.rules.find}
+			placeholder={w.rules.find}
+			bind:value={store.asked}
+		/>
 		<div class="flex" role="group" aria-label={w.yard.units}>
-			{#each ['ft-in', 'mm'] as const as one}<button type="button" class="act quiet" class:on={store.units === one} aria-pressed={store.units === one} onclick={() => void store.load(one)}>{one === 'mm' ? w.rules.mm : w.rules.ft}</button>{/each}
+			{#each ['ft-in', 'mm'] as const as one}<button
+					type="button"
+					class="act quiet"
+					class:on={store.units === one}
+					aria-pressed={store.units === one}
+					onclick={() => void store.load(one)}>{one === 'mm' ? w.rules.mm : w.rules.ft}</button
+				>{/each}
 		</div>
 		<Who />
 	</header>
-	{#if store.problem?.at === 'book'}<p class="wrong px-5 py-3" role="alert">{store.problem.words}</p>{/if}
+	{#if store.problem?.at === 'book'}<p class="wrong px-20 py-12" role="alert">{store.problem.words}</p>{/if}
 	{#if store.rules}
-		<select class="plain-select mx-4 mt-3 hidden font-[640] max-[860px]:block" aria-label={w.rules.title} value={open} onchange={(event) => pick(event.currentTarget.value)}>
+		<select
+			class="plain-select mx-16 mt-12 hidden font-[640] max-[860px]:block"
+			aria-label={w.rules.title}
+			value={open}
+			onchange={(event) => pick(event.currentTarget.value)}
+		>
 			{#each families as family}
-				<optgroup label={w.rules.families[family as 'volume'] ?? family}>{#each store.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}<option value={rule.name}>{rule.title}</option>{/each}</optgroup>
+				<optgroup label={w.rules.families[family as 'volume'] ?? family}
+					>{#each store.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}<option value={rule.name}
+							>{rule.title}</option
+						>{/each}</optgroup
+				>
 			{:else}<option value="">{w.rules.none(store.asked)}</option>{/each}
 		</select>
-		<Tabs.Root orientation="vertical" value={open} onValueChange={pick} class="grid min-h-0 flex-1 grid-cols-[340px_minmax(0,1fr)] max-[860px]:block">
-			<Tabs.List class="overflow-auto border-r-[3px] border-[var(--ink)] bg-[var(--sheet)] max-[860px]:hidden" aria-label={w.rules.title}>
+		<Tabs.Root
+			orientation="vertical"
+			value={open}
+			onValueChange={pick}
+			class="grid min-h-0 flex-1 grid-cols-[340px_minmax(0,1fr)] max-[860px]:block"
+		>
+			<Tabs.List class="overflow-auto border-r-[3px] border-ink bg-sheet max-[860px]:hidden" aria-label={w.rules.title}>
 				{#each families as family}
-					<p class="sticky top-0 bg-[var(--sheet)] px-5 pt-3 pb-1 text-[13px] font-[640] text-[var(--ink2)]">{w.rules.families[family as 'volume'] ?? family}</p>
+					<p class="sticky top-0 bg-sheet px-20 pt-12 pb-4 text-[13px] font-[640] text-ink2">
+						{w.rules.families[family as 'volume'] ?? family}
+					</p>
 					{#each store.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}
-						<Tabs.Trigger value={rule.name} class="rule-row flex min-h-[40px] w-full items-center justify-between gap-3 border-t border-[var(--hair)] px-5 py-1 text-left text-[15px] font-[640] data-[state=active]:bg-[var(--ink)] data-[state=active]:text-[var(--sheet)]">
+						<Tabs.Trigger
+							value={rule.name}
+							class={[
+								'rule-row flex min-h-[40px] w-full items-center justify-between gap-12 border-t border-hair px-20 py-4',
+								'text-left font-[640] data-[state=active]:bg-ink data-[state=active]:text-sheet'
+							]}
+						>
 							<span>{rule.title}</span>
 							{#if rule.limits.some((row) => row.here)}<span class="boxed flex-none">{w.rules.county}</span>{/if}
 						</Tabs.Trigger>
 					{/each}
 				{:else}
-					<p class="px-5 py-6 text-[17px]">{w.rules.none(store.asked)}</p>
+					<p class="px-20 py-24 text-[17px]">{w.rules.none(store.asked)}</p>
 				{/each}
 			</Tabs.List>
 			{#each store.shown.filter((rule) => rule.name === open) as rule (rule.name + store.units)}

@@ -9,22 +9,33 @@
 	const today = new Date().toLocaleDateString('sv-SE');
 	let typed = $state({ value: '', who: '', at: today });
 	// svelte-ignore state_referenced_locally (one limit for the life of this row)
-	remember(`rules/${limit.key}`, () => (typed.value || typed.who ? typed : null), (old) => old && (typed = old));
+	remember(
+		`rules/${limit.key}`,
+		() => (typed.value || typed.who ? typed : null),
+		(old) => old && (typed = old)
+	);
 	async function keep() {
 		if (await store.keep(limit.key, typed.value, typed.who, typed.at)) typed = { value: '', who: '', at: today };
 	}
 </script>
 
-<section class="border-t-2 border-[var(--ink)] pt-3" data-limit={limit.key}>
-	<p class="text-[17px]"><b>{limit.name}</b>
-		{#if limit.here}<s class="text-[var(--ink2)]"><Frac text={limit.standard} /></s> <b class="text-[22px]"><Frac text={limit.here} /></b>
+<section class="border-t-2 border-ink pt-12" data-limit={limit.key}>
+	<p class="text-[17px]">
+		<b>{limit.name}</b>
+		{#if limit.here}<s class="text-ink2"><Frac text={limit.standard} /></s>
+			<b class="text-[22px]"><Frac text={limit.here} /></b>
 		{:else}<b class="text-[22px]"><Frac text={limit.standard} /></b>{/if}
 	</p>
 	{#if limit.here}
-		<p><span class="pen">{limit.who}, {limit.at}</span> <button type="button" class="act quiet" onclick={() => void store.keep(limit.key, '', '', '')}>{w.rules.forget}</button></p>
+		<p>
+			<span class="pen">{limit.who}, {limit.at}</span>
+			<button type="button" class="act quiet" onclick={() => void store.keep(limit.key, '', '', '')}>{w.rules.forget}</button>
+		</p>
 	{:else}<p class="label">{w.rules.notAsked}</p>{/if}
-	<div class="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">
-		<label class="label w-[120px]">{w.rules.says}<input class="reading w-full" bind:value={typed.value} placeholder={limit.standard} /></label>
+	<div class="mt-4 flex flex-wrap items-end gap-x-16 gap-y-8">
+		<label class="label w-[120px]"
+			>{w.rules.says}<input class="reading w-full" bind:value={typed.value} placeholder={limit.standard} /></label
+		>
 		<label class="label w-[220px]">{w.rules.who}<input class="reading w-full" bind:value={typed.who} /></label>
 		<label class="label w-[170px]">{w.rules.when}<input class="reading w-full" type="date" bind:value={typed.at} /></label>
 		<button type="button" class="act quiet" disabled={!typed.value.trim()} onclick={() => void keep()}>{w.rules.keep}</button>

@@ -10,12 +10,14 @@
 	const [heads = [], ...rows] = $derived(rule.table);
 </script>
 
-<article class="grid max-w-[900px] gap-4 px-6 py-5 max-[600px]:px-4">
+<article class="grid max-w-[900px] gap-16 px-24 py-20 max-[600px]:px-16">
 	<div>
 		<h2 class="text-[33px]! leading-[1.06]! font-[840]!">{rule.title}</h2>
-		<p class="mt-1 text-[17px]">{rule.what}</p>
+		<p class="mt-4 text-[17px]">{rule.what}</p>
 	</div>
-	<p class="border-y-2 border-[var(--ink)] bg-[var(--well)] px-4 py-3 text-[20px] font-[680]" data-formula><Frac text={rule.formula} /></p>
+	<p class="border-y-2 border-ink bg-well px-16 py-12 text-[20px] font-[680]" data-formula>
+		<Frac text={rule.formula} />
+	</p>
 	<p class="text-[15px]">
 		<span class="boxed">{w.rules.standing[rule.standing as 'standard'] ?? rule.standing}</span>
 		{#if rule.edition}<span class="boxed">{rule.edition}</span>{/if}
@@ -26,9 +28,18 @@
 	{#if rows.length}
 		<div class="overflow-x-auto">
 			<h3>{w.rules.table}</h3>
-			<table class="panel-table mt-1">
-				<thead><tr>{#each heads as head}<th>{head}</th>{/each}</tr></thead>
-				<tbody>{#each rows as row}<tr>{#each row as cell, i}{#if i}<td><Frac text={cell} /></td>{:else}<th scope="row"><Frac text={cell} /></th>{/if}{/each}</tr>{/each}</tbody>
+			<table class="panel-table mt-4">
+				<thead
+					><tr
+						>{#each heads as head}<th>{head}</th>{/each}</tr
+					></thead
+				>
+				<tbody
+					>{#each rows as row}<tr
+							>{#each row as cell, i}{#if i}<td><Frac text={cell} /></td>{:else}<th scope="row"><Frac text={cell} /></th
+									>{/if}{/each}</tr
+						>{/each}</tbody
+				>
 			</table>
 		</div>
 	{/if}

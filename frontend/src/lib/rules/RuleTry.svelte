@@ -19,28 +19,63 @@
 		return () => clearTimeout(timer);
 	});
 	const wrong = (key: string) => (store.problem?.at === key ? store.problem : null);
-	const stray = $derived(store.problem && !rule.asks.some((ask) => ask.key === store.problem?.at) && !rule.limits.some((row) => row.key === store.problem?.at) ? store.problem.words : '');
+	const stray = $derived(
+		store.problem &&
+			!rule.asks.some((ask) => ask.key === store.problem?.at) &&
+			!rule.limits.some((row) => row.key === store.problem?.at)
+			? store.problem.words
+			: ''
+	);
 </script>
 
-<form class="border-t-2 border-[var(--ink)] pt-3" onsubmit={(event) => { event.preventDefault(); run(); }}>
+<form
+	class="border-t-2 border-ink pt-12"
+	onsubmit={(event) => {
+		event.preventDefault();
+		run();
+	}}
+>
 	<h3>{w.rules.tryIt}</h3>
-	<div class="mt-1 flex flex-wrap gap-x-5 gap-y-2">
+	<div class="mt-4 flex flex-wrap gap-x-20 gap-y-8">
 		{#each rule.asks as ask (ask.key)}
 			<div class="w-[190px] max-[600px]:w-full">
 				<label class="label" for="try-{ask.key}">{ask.label}</label>
-				<input id="try-{ask.key}" class="reading w-full" value={value(ask.key)} aria-invalid={wrong(ask.key) !== null} onfocus={(event) => event.currentTarget.select()} oninput={(event) => { typed[ask.key] = event.currentTarget.value; run(220); }} />
+				<input
+					id="try-{ask.key}"
+					class="reading w-full"
+					value={value(ask.key)}
+					aria-invalid={wrong(ask.key) !== null}
+					onfocus={(event) => event.currentTarget.select()}
+					oninput={(event) => {
+						typed[ask.key] = event.currentTarget.value;
+						run(220);
+					}}
+				/>
 				{#if wrong(ask.key)}
-					<p class="wrong" role="alert">{wrong(ask.key)?.words}
-						{#each wrong(ask.key)?.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => { typed[ask.key] = choice.text; run(); }}>{choice.label}</button>{/each}
+					<p class="wrong" role="alert">
+						{wrong(ask.key)?.words}
+						{#each wrong(ask.key)?.choices ?? [] as choice}<button
+								type="button"
+								class="act quiet"
+								onclick={() => {
+									typed[ask.key] = choice.text;
+									run();
+								}}>{choice.label}</button
+							>{/each}
 					</p>
 				{/if}
 			</div>
 		{/each}
 	</div>
-	{#if stray}<p class="wrong mt-2" role="alert">{stray}</p>{/if}
-	<ol class="mt-3 grid gap-2 bg-[var(--slip)] px-4 py-3 text-[var(--board-ink)]" aria-live="polite" hidden={!store.told.length}>
+	{#if stray}<p class="wrong mt-8" role="alert">{stray}</p>{/if}
+	<ol class="mt-12 grid gap-8 bg-slip px-16 py-12 text-board-ink" aria-live="polite" hidden={!store.told.length}>
 		{#each store.told as line}
-			<li class="text-[16px]"><b>{line.name}</b>{#if line.shown}&#32;=&#32;<Frac text={line.shown} />{/if} <b class="text-[19px] font-[800]">= <Frac text={line.text} /></b>{#if line.note}<span class="block text-[14px]">{line.note}</span>{/if}</li>
+			<li class="text-[16px]">
+				<b>{line.name}</b>{#if line.shown}&#32;=&#32;<Frac text={line.shown} />{/if}
+				<b class="text-[19px] font-[800]">= <Frac text={line.text} /></b>{#if line.note}<span class="block text-[14px]"
+						>{line.note}</span
+					>{/if}
+			</li>
 		{/each}
 	</ol>
 </form>

@@ -12,7 +12,19 @@ export function found(rules: RuleRow[], asked: string): RuleRow[] {
 	const words = asked.toLowerCase().split(/\s+/).filter(Boolean);
 	if (!words.length) return rules;
 	return rules.filter((rule) => {
-		const text = [rule.name, rule.title, rule.what, rule.formula, rule.source_words, rule.standing, rule.edition, ...rule.table.flat(), ...rule.limits.map((row) => row.name)].join(' ').toLowerCase();
+		const text = [
+			rule.name,
+			rule.title,
+			rule.what,
+			rule.formula,
+			rule.source_words,
+			rule.standing,
+			rule.edition,
+			...rule.table.flat(),
+			...rule.limits.map((row) => row.name)
+		]
+			.join(' ')
+			.toLowerCase();
 		return words.every((word) => text.includes(word));
 	});
 }
@@ -59,7 +71,14 @@ export class RuleStore {
 	async keep(key: string, value: string, who: string, at: string): Promise<boolean> {
 		this.problem = null;
 		try {
-			const got = await api.keepLimit(key, { version: session.waysVersion, units: this.units, value, who, at, author: session.who });
+			const got = await api.keepLimit(key, {
+				version: session.waysVersion,
+				units: this.units,
+				value,
+				who,
+				at,
+				author: session.who
+			});
 			session.ways = got.ways;
 			session.waysVersion = got.version;
 			await this.load();
@@ -72,7 +91,12 @@ export class RuleStore {
 	}
 
 	private fail(error: unknown, at: string) {
-		if (error instanceof ApiProblem) this.problem = { at: error.problem.path && at === 'try' ? error.problem.path : at, words: error.problem.detail, choices: error.problem.choices ?? [] };
+		if (error instanceof ApiProblem)
+			this.problem = {
+				at: error.problem.path && at === 'try' ? error.problem.path : at,
+				words: error.problem.detail,
+				choices: error.problem.choices ?? []
+			};
 		else if (error instanceof Offline) this.problem = { at, words: w.rules.offline, choices: [] };
 		else throw error;
 	}

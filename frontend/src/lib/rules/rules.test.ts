@@ -3,7 +3,19 @@ import type { RuleRow } from '../api/schema';
 import { session } from '../state/session.svelte';
 import { found, RuleStore, toOpen } from './rules.svelte';
 
-const rule = (name: string, source: string, words: string): RuleRow => ({ name, title: words, what: '', formula: 'a − b', source, source_words: 'IRC R403', standing: 'standard', edition: '2021', table: [['index', '2500']], asks: [], limits: [] });
+const rule = (name: string, source: string, words: string): RuleRow => ({
+	name,
+	title: words,
+	what: '',
+	formula: 'a − b',
+	source,
+	source_words: 'IRC R403',
+	standing: 'standard',
+	edition: '2021',
+	table: [['index', '2500']],
+	asks: [],
+	limits: []
+});
 const book = [rule('edges/bury', 'bury', 'How deep an edge is buried'), rule('edges/frost', 'frost', 'Edge against frost')];
 
 describe('the rule book', () => {
@@ -25,7 +37,16 @@ describe('its store', () => {
 	let asked: { method: string; url: string; body: unknown }[] = [];
 	let replies: Record<string, () => Promise<{ status: number; body: unknown }>> = {};
 	const say = (status: number, body: unknown) => () => Promise.resolve({ status, body });
-	const refusal = (code: string, path: string, detail: string) => ({ type: '', code, title: '', status: 422, detail, path, choices: [{ label: "24'", text: "24'" }], head: null });
+	const refusal = (code: string, path: string, detail: string) => ({
+		type: '',
+		code,
+		title: '',
+		status: 422,
+		detail,
+		path,
+		choices: [{ label: "24'", text: "24'" }],
+		head: null
+	});
 	beforeEach(() => {
 		asked = [];
 		vi.stubGlobal('fetch', async (request: Request) => {

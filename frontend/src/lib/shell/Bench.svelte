@@ -15,8 +15,8 @@
 
 <style>
 	.bench {
-		background: var(--bench);
-		border-left: 3px solid var(--ink);
+		background: var(--color-bench);
+		border-left: 3px solid var(--color-ink);
 		overflow: auto;
 		display: flex;
 		flex-direction: column;
@@ -29,7 +29,7 @@
 	@media (max-width: 1100px) {
 		.bench {
 			border-left: 0;
-			border-top: 3px solid var(--ink);
+			border-top: 3px solid var(--color-ink);
 			overflow: visible;
 		}
 	}

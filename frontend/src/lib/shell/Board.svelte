@@ -69,7 +69,9 @@
 		<div class="t round" data-reading="rod">
 			<p class="l">{store.graded?.rod_zone ? w.board.rod(store.graded.rod_zone) : w.board.rodNone}</p>
 			{#if store.graded?.rod}
-				<p class="v">{#if store.graded.working}<Num working={store.graded.working} text={store.graded.rod} />{/if}</p>
+				<p class="v">
+					{#if store.graded.working}<Num working={store.graded.working} text={store.graded.rod} />{/if}
+				</p>
 				<p class="d">{store.graded.stuck ? w.board.laserMoved : w.board.rodNote}</p>
 			{:else}
 				<p class="v unknown">{w.notSet}</p>
@@ -77,22 +79,27 @@
 			{/if}
 		</div>
 	{:else}
-	<div class="t round" data-reading="perimeter">
-		<p class="l">{w.board.perimeter}</p>
-		{#if now?.outline}
-			<p class="v">
-				{#if roundMoved && !trial}<s><Frac text={roundMoved.replace(' mm', '')} /></s>{/if}
-				<Num working={now.outline.perimeter} text={(trial?.outline ?? now.outline).perimeter_text} />
-			</p>
-			<p class="d">{roundMoved ? reason : 'all sides added'}</p>
-		{:else}
-			<p class="v unknown">{w.notSet}</p>
-			<p class="d">&nbsp;</p>
-		{/if}
-	</div>
+		<div class="t round" data-reading="perimeter">
+			<p class="l">{w.board.perimeter}</p>
+			{#if now?.outline}
+				<p class="v">
+					{#if roundMoved && !trial}<s><Frac text={roundMoved.replace(' mm', '')} /></s>{/if}
+					<Num working={now.outline.perimeter} text={(trial?.outline ?? now.outline).perimeter_text} />
+				</p>
+				<p class="d">{roundMoved ? reason : 'all sides added'}</p>
+			{:else}
+				<p class="v unknown">{w.notSet}</p>
+				<p class="d">&nbsp;</p>
+			{/if}
+		</div>
 	{/if}
 	<div class="tools">
-		<button type="button" disabled={!kept?.undo && !store.lastWaiting} title={store.lastWaiting ? w.outbox.takeBack(saysOf(store.lastWaiting)) : (kept?.undo ?? '')} onclick={store.undo}>{w.board.undo}</button>
+		<button
+			type="button"
+			disabled={!kept?.undo && !store.lastWaiting}
+			title={store.lastWaiting ? w.outbox.takeBack(saysOf(store.lastWaiting)) : (kept?.undo ?? '')}
+			onclick={store.undo}>{w.board.undo}</button
+		>
 		<button type="button" disabled={!kept?.redo} title={kept?.redo ?? ''} onclick={store.redo}>{w.board.redo}</button>
 		<button type="button" class="wide" onclick={toggleUnits}>{store.units === 'mm' ? 'mm' : 'ft-in'}</button>
 		<button type="button" class="wide" onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</button>
@@ -106,16 +113,21 @@
 		flex: none;
 		min-height: 80px;
 		background:
-			repeating-linear-gradient(178.6deg, transparent 0 9px, color-mix(in srgb, var(--grain) 34%, transparent) 9px 10px, transparent 10px 23px),
-			var(--board);
-		color: var(--board-ink);
-		border-top: 3px solid var(--ink);
+			repeating-linear-gradient(
+				178.6deg,
+				transparent 0 9px,
+				color-mix(in srgb, var(--color-grain) 34%, transparent) 9px 10px,
+				transparent 10px 23px
+			),
+			var(--color-board);
+		color: var(--color-board-ink);
+		border-top: 3px solid var(--color-ink);
 		display: grid;
 		grid-template-columns: minmax(230px, 1.25fr) 1fr 1fr 1.15fr auto;
 	}
 	.t {
 		padding: 6px 8px 0 18px;
-		border-right: 1.5px solid var(--board-ink);
+		border-right: 1.5px solid var(--color-board-ink);
 		min-width: 0;
 		position: relative;
 	}
@@ -123,7 +135,7 @@
 		font-size: 13.5px;
 		line-height: 15px;
 		font-weight: 620;
-		color: var(--board-ink2);
+		color: var(--color-board-ink2);
 	}
 	.v {
 		font-size: 30px;
@@ -144,20 +156,20 @@
 	}
 	.board :global(.wk) {
 		background:
-			linear-gradient(var(--board-ink), var(--board-ink)) 0 96% / 100% 2px no-repeat,
-			linear-gradient(var(--board-ink), var(--board-ink)) 0 96% / 2px 8px no-repeat;
+			linear-gradient(var(--color-board-ink), var(--color-board-ink)) 0 96% / 100% 2px no-repeat,
+			linear-gradient(var(--color-board-ink), var(--color-board-ink)) 0 96% / 2px 8px no-repeat;
 	}
 	.unknown {
 		font-size: 26px;
 	}
 	.trial {
 		font-size: 24px;
-		color: var(--board-ink);
+		color: var(--color-board-ink);
 	}
 	.d {
 		font-size: 13px;
 		line-height: 15px;
-		color: var(--board-ink2);
+		color: var(--color-board-ink2);
 		font-weight: 560;
 		white-space: nowrap;
 		overflow: hidden;
@@ -186,7 +198,7 @@
 		height: 44px;
 		min-width: 46px;
 		padding: 0 7px;
-		border: 1.5px solid var(--board-ink);
+		border: 1.5px solid var(--color-board-ink);
 		font-weight: 680;
 		font-size: 14px;
 		font-stretch: 88%;

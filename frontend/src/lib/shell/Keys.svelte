@@ -17,7 +17,9 @@
 					<dd>{does}</dd>
 				{/each}
 			</dl>
-			<button type="button" class="act quiet" onclick={() => session.toggleLetters()}>{session.letters ? w.keysOff : w.keysOn}</button>
+			<button type="button" class="act quiet" onclick={() => session.toggleLetters()}
+				>{session.letters ? w.keysOff : w.keysOn}</button
+			>
 			<Dialog.Close class="act quiet">{w.slip.close}</Dialog.Close>
 		</Dialog.Content>
 	</Dialog.Portal>
@@ -27,7 +29,7 @@
 	:global(.veil) {
 		position: fixed;
 		inset: 0;
-		background: color-mix(in srgb, var(--ink) 45%, transparent);
+		background: color-mix(in srgb, var(--color-ink) 45%, transparent);
 		z-index: 20;
 	}
 	:global(.slip) {
@@ -39,9 +41,9 @@
 		width: min(560px, 94vw);
 		max-height: 92vh;
 		overflow: auto;
-		background: var(--sheet);
-		color: var(--ink);
-		border: 3px solid var(--ink);
+		background: var(--color-sheet);
+		color: var(--color-ink);
+		border: 3px solid var(--color-ink);
 		padding: 20px;
 	}
 	:global(.slip-title) {

@@ -5,7 +5,9 @@
 	import type { JobStore } from '../state/job.svelte';
 	import { w } from '../words/words';
 	let { store }: { store: JobStore } = $props();
-	const orphan = $derived(store.problem && ['', 'board', 'sheet', 'waiting', 'clash', 'units'].includes(store.problemAt) ? store.problem : null);
+	const orphan = $derived(
+		store.problem && ['', 'board', 'sheet', 'waiting', 'clash', 'units'].includes(store.problemAt) ? store.problem : null
+	);
 	const behind = $derived(store.waiting.filter((row) => row.state === 'waiting' && row.said.kind === 'edit').length);
 	const unread = $derived((store.doubts?.findings ?? []).filter((one) => one.code === 'record-unread'));
 	const faults = $derived((store.figure?.findings ?? []).filter((one) => one.code === 'cannot-compute'));
@@ -37,9 +39,9 @@
 
 <style>
 	.notice {
-		background: var(--well);
-		border-bottom: 3px solid var(--flag);
-		color: var(--ink);
+		background: var(--color-well);
+		border-bottom: 3px solid var(--color-flag);
+		color: var(--color-ink);
 		font-weight: 640;
 		padding: 6px 20px;
 		display: flex;

@@ -27,12 +27,18 @@
 </script>
 
 {#if rows.length > 1}
-	<section class="w-full max-w-160">
+	<section class="w-full max-w-640">
 		<h3>{w.notices.backTo}</h3>
-		{#if wrong}<p class="font-[640] text-[var(--flag)]" role="alert">{wrong}</p>{/if}
+		{#if wrong}<p class="font-[640] text-flag" role="alert">{wrong}</p>{/if}
 		<ul>
 			{#each rows.slice(1, 40) as row (row.n)}
-				<li class="flex items-center gap-3 border-t border-[var(--hair)] py-1.5"><span class="w-8 text-[var(--ink2)]">{row.n}</span><span class="flex-1">{row.summary}</span><button type="button" class="act quiet" onclick={() => void bring(row.n)}>{w.history.back}</button></li>
+				<li class="flex items-center gap-12 border-t border-hair py-6">
+					<span class="w-32 text-ink2">{row.n}</span><span class="flex-1">{row.summary}</span><button
+						type="button"
+						class="act quiet"
+						onclick={() => void bring(row.n)}>{w.history.back}</button
+					>
+				</li>
 			{/each}
 		</ul>
 	</section>

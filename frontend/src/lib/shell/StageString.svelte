@@ -8,7 +8,8 @@
 	let { job, doubts, lens }: { job: JobState; doubts: JobDoubts | null; lens: LensId } = $props();
 	const rows = $derived(knots(doubts?.stages ?? null));
 	let width = $state(900);
-	const x = (index: number) => (width < 420 ? 38 + (index * (width - 76)) / (rows.length - 1) : 70 + index * Math.min(170, (width - 170) / rows.length));
+	const x = (index: number) =>
+		width < 420 ? 38 + (index * (width - 76)) / (rows.length - 1) : 70 + index * Math.min(170, (width - 170) / rows.length);
 	const firstOpen = $derived(rows.findIndex((row) => row.state !== 'tight'));
 	const straight = $derived(firstOpen < 0 ? rows.length - 1 : firstOpen - 1);
 </script>
@@ -22,30 +23,46 @@
 	<nav class="line" aria-label="Stages" bind:clientWidth={width}>
 		<svg {width} height="92" aria-hidden="true">
 			{#each width < 420 ? [12] : [12, width - 14] as stake}
-				<path d="M{stake - 6} 38h12v34l-6 13l-6-13z" fill="var(--board)" stroke="var(--ink)" stroke-width="2" />
+				<path d="M{stake - 6} 38h12v34l-6 13l-6-13z" fill="var(--color-board)" stroke="var(--color-ink)" stroke-width="2" />
 			{/each}
 			{#each rows.keys() as i}
 				{@const from = i === 0 ? 14 : x(i - 1)}
 				{#if i <= straight}
-					<path d="M{from} 63H{x(i)}" stroke="var(--chalk)" stroke-width="3.4" />
+					<path d="M{from} 63H{x(i)}" stroke="var(--color-chalk)" stroke-width="3.4" />
 				{:else}
-					<path d="M{from} 63Q{(from + x(i)) / 2} 82 {x(i)} 63" fill="none" stroke="var(--ink2)" stroke-width="2" stroke-dasharray="7 3" />
+					<path
+						d="M{from} 63Q{(from + x(i)) / 2} 82 {x(i)} 63"
+						fill="none"
+						stroke="var(--color-ink2)"
+						stroke-width="2"
+						stroke-dasharray="7 3"
+					/>
 				{/if}
 			{/each}
-			{#if width >= 420}<path d="M{x(rows.length - 1)} 63Q{(x(rows.length - 1) + width) / 2} 84 {width - 18} 63" fill="none" stroke="var(--ink2)" stroke-width="2" stroke-dasharray="7 3" />{/if}
+			{#if width >= 420}<path
+					d="M{x(rows.length - 1)} 63Q{(x(rows.length - 1) + width) / 2} 84 {width - 18} 63"
+					fill="none"
+					stroke="var(--color-ink2)"
+					stroke-width="2"
+					stroke-dasharray="7 3"
+				/>{/if}
 			{#each rows as row, i}
 				{#if row.id === lens}
-					<path d="M{x(i)} 66v10m-3-2h6v3h4v4l-7 10l-7-10v-4h4z" fill="var(--ink)" stroke="var(--ink)" />
+					<path d="M{x(i)} 66v10m-3-2h6v3h4v4l-7 10l-7-10v-4h4z" fill="var(--color-ink)" stroke="var(--color-ink)" />
 				{/if}
 				{#if row.state === 'tight'}
-					<g stroke="var(--ground)" stroke-width="1.6" fill="none">
-						<ellipse cx={x(i)} cy="63" rx="11" ry="8" fill="var(--chalk)" stroke="none" />
+					<g stroke="var(--color-ground)" stroke-width="1.6" fill="none">
+						<ellipse cx={x(i)} cy="63" rx="11" ry="8" fill="var(--color-chalk)" stroke="none" />
 						<path d="M{x(i) - 5} 56q5 7 0 14M{x(i) + 1} 56q5 7 0 14" />
 					</g>
 				{:else if row.state === 'loop'}
-					<ellipse cx={x(i)} cy="66" rx="7" ry="8" fill="var(--ground)" stroke="var(--ink)" stroke-width="2.2" />
+					<ellipse cx={x(i)} cy="66" rx="7" ry="8" fill="var(--color-ground)" stroke="var(--color-ink)" stroke-width="2.2" />
 				{:else}
-					<path d="M{x(i) - 6} 57h12v12h-12zM{x(i) - 5} 69l-6 16 6-4 4 4 2-16zM{x(i) + 5} 69l6 16-6-4-4 4-2-16z" fill="var(--flag)" stroke="var(--ink)" />
+					<path
+						d="M{x(i) - 6} 57h12v12h-12zM{x(i) - 5} 69l-6 16 6-4 4 4 2-16zM{x(i) + 5} 69l6 16-6-4-4 4-2-16z"
+						fill="var(--color-flag)"
+						stroke="var(--color-ink)"
+					/>
 				{/if}
 			{/each}
 		</svg>
@@ -65,8 +82,8 @@
 	.string {
 		display: grid;
 		grid-template-columns: 200px 1fr;
-		background: var(--ground);
-		border-bottom: 3px solid var(--ink);
+		background: var(--color-ground);
+		border-bottom: 3px solid var(--color-ink);
 		height: 92px;
 		flex: none;
 	}
@@ -77,7 +94,7 @@
 	.up {
 		font-size: 13px;
 		font-weight: 600;
-		color: var(--ink2);
+		color: var(--color-ink2);
 		display: inline-block;
 	}
 	.name {
@@ -125,7 +142,7 @@
 	li span {
 		font-size: 13.5px;
 		line-height: 16px;
-		color: var(--ink2);
+		color: var(--color-ink2);
 		font-stretch: 88%;
 	}
 	a[aria-current] b {
@@ -133,11 +150,11 @@
 		font-size: 17px;
 	}
 	a[data-state='flagged'] span {
-		color: var(--flag);
+		color: var(--color-flag);
 		font-weight: 700;
 	}
 	a[data-state='tight'] span {
-		color: var(--chalk);
+		color: var(--color-chalk);
 		font-weight: 640;
 	}
 	@media (max-width: 600px) {

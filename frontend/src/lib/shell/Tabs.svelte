@@ -2,7 +2,12 @@
 	/** The tabs of a bench, as links. */
 	import { goto } from '$app/navigation';
 	/** tight: one choice instead of a row of links on a phone, so that the instrument stands higher */
-	let { tabs, here, name, tight = false }: { tabs: { key: string; name: string }[]; here: string; name: string; tight?: boolean } = $props();
+	let {
+		tabs,
+		here,
+		name,
+		tight = false
+	}: { tabs: { key: string; name: string }[]; here: string; name: string; tight?: boolean } = $props();
 </script>
 
 {#if tight}
@@ -11,7 +16,12 @@
 	</select>
 {/if}
 <nav class="tabs" class:tight aria-label={name}>
-	{#each tabs as one}<a href="?tab={one.key}" class:here={here === one.key} aria-current={here === one.key ? 'page' : undefined} data-sveltekit-noscroll>{one.name}</a>{/each}
+	{#each tabs as one}<a
+			href="?tab={one.key}"
+			class:here={here === one.key}
+			aria-current={here === one.key ? 'page' : undefined}
+			data-sveltekit-noscroll>{one.name}</a
+		>{/each}
 </nav>
 
 <style>
@@ -20,17 +30,17 @@
 		flex-wrap: wrap;
 		gap: 0 2px;
 		margin: 6px 0 4px;
-		border-bottom: 2px solid var(--ink);
+		border-bottom: 2px solid var(--color-ink);
 	}
 	a {
 		padding: 7px 9px;
 		min-height: 38px;
 		font-weight: 660;
-		color: var(--ink);
+		color: var(--color-ink);
 	}
 	a.here {
-		background: var(--ink);
-		color: var(--sheet);
+		background: var(--color-ink);
+		color: var(--color-sheet);
 	}
 	.small {
 		display: none;

@@ -26,9 +26,9 @@
 
 <style>
 	:global(.pick) {
-		background: var(--sheet);
-		color: var(--ink);
-		border: 2px solid var(--ink);
+		background: var(--color-sheet);
+		color: var(--color-ink);
+		border: 2px solid var(--color-ink);
 		z-index: 30;
 		min-width: 160px;
 	}
@@ -38,8 +38,8 @@
 		cursor: pointer;
 	}
 	:global(.pick-row[data-highlighted]) {
-		background: var(--chalk);
-		color: var(--on-chalk);
+		background: var(--color-chalk);
+		color: var(--color-on-chalk);
 	}
 	:global(.pick-row[data-selected]) {
 		font-weight: 840;

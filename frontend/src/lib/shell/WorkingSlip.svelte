@@ -48,8 +48,8 @@
 
 <style>
 	.working-slip {
-		background: var(--slip);
-		color: var(--board-ink);
+		background: var(--color-slip);
+		color: var(--color-board-ink);
 		padding: 12px 22px 12px 26px;
 		flex: none;
 		position: sticky;
@@ -68,7 +68,7 @@
 		top: 0;
 		bottom: 0;
 		width: 11px;
-		background: repeating-linear-gradient(180deg, var(--grain) 0 2px, var(--board) 2px 6px);
+		background: repeating-linear-gradient(180deg, var(--color-grain) 0 2px, var(--color-board) 2px 6px);
 	}
 	.head {
 		display: flex;
@@ -80,7 +80,7 @@
 		overflow-wrap: anywhere;
 	}
 	.note {
-		color: var(--board-ink2);
+		color: var(--color-board-ink2);
 	}
 	.buttons {
 		display: flex;
@@ -97,7 +97,7 @@
 	}
 	.from {
 		font-size: 14px;
-		color: var(--board-ink2);
+		color: var(--color-board-ink2);
 		margin-top: 3px;
 	}
 	ul {

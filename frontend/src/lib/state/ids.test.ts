@@ -3,7 +3,8 @@ import type { JobState } from '../api/schema';
 import { Pick } from '../drawing/pick.svelte';
 import { cornerId, cornerPlace, rowId, rowPlace } from './ids';
 
-const plan = (corner_ids: string[], beams: string[]) => ({ corner_ids, beams: beams.map((id) => ({ id })) }) as unknown as JobState['document'];
+const plan = (corner_ids: string[], beams: string[]) =>
+	({ corner_ids, beams: beams.map((id) => ({ id })) }) as unknown as JobState['document'];
 
 test('ids and places of corners and rows, and nothing where something is gone', () => {
 	const one = plan(['ca', 'cb', 'cc'], ['b1', 'b2']);

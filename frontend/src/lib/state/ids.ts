@@ -5,7 +5,8 @@ type Plan = JobState['document'];
 export type Listed = 'zones' | 'edges' | 'beams' | 'pads' | 'recesses' | 'side_pads' | 'kerbs' | 'piles' | 'existing' | 'forms';
 
 /** The id of a corner, or of the side that begins there; '' where there is none. */
-export const cornerId = (plan: Plan | null | undefined, at: number | null): string => (at === null ? '' : (plan?.corner_ids[at] ?? ''));
+export const cornerId = (plan: Plan | null | undefined, at: number | null): string =>
+	at === null ? '' : (plan?.corner_ids[at] ?? '');
 /** The id of a row of a list. */
 export const rowId = (plan: Plan | null | undefined, list: Listed, at: number): string => plan?.[list][at]?.id ?? '';
 /** Where a corner stands now, null where it is gone. */

@@ -6,8 +6,17 @@ import { OnPage } from '../outbox/rows';
 import { JobStore } from './job.svelte';
 
 const head = (revision: number, summary = 'Started'): JobState =>
-	({ id: 'j', revision, records: '0', summary, author: 'Juno', document: { units: 'ft-in' }, figure: { findings: [] } }) as unknown as JobState;
-const answer = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+	({
+		id: 'j',
+		revision,
+		records: '0',
+		summary,
+		author: 'Juno',
+		document: { units: 'ft-in' },
+		figure: { findings: [] }
+	}) as unknown as JobState;
+const answer = (body: unknown, status = 200) =>
+	new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
 const problem = (status: number, code: string, more: object = {}) =>
 	answer({ type: '', code, title: '', status, detail: `said ${code}`, path: '', choices: [], head: null, ...more }, status);
 
@@ -24,7 +33,11 @@ beforeEach(() => {
 	doubts = [];
 	sent = [];
 	kept.clear();
-	vi.stubGlobal('sessionStorage', { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => kept.set(k, v), removeItem: (k: string) => kept.delete(k) });
+	vi.stubGlobal('sessionStorage', {
+		getItem: (k: string) => kept.get(k) ?? null,
+		setItem: (k: string, v: string) => kept.set(k, v),
+		removeItem: (k: string) => kept.delete(k)
+	});
 	vi.stubGlobal('fetch', async (ask: Request) => {
 		if (ask.url.endsWith('/doubts')) return doubts.shift() ?? problem(404, 'none');
 		const text = ask.method === 'GET' ? '' : await ask.clone().text();
@@ -72,7 +85,9 @@ test('while the server is gone edits wait in order, survive a reload, and go out
 	expect(await store.keep([{ ...SIDE, side: 'cb' }], 'size')).toBe(false);
 	expect(store.waiting.length).toBe(2);
 	expect(sent.length).toBe(3); // the first goes first, at every try
-	expect((await rows.all()).map((row) => row.said)).toEqual([SIDE, { ...SIDE, side: 'cb' }].map((edit) => ({ kind: 'edit', edits: [edit] })));
+	expect((await rows.all()).map((row) => row.said)).toEqual(
+		[SIDE, { ...SIDE, side: 'cb' }].map((edit) => ({ kind: 'edit', edits: [edit] }))
+	);
 	const ids = store.waiting.map((row) => row.id);
 	replies.push(answer(head(2)), answer(head(3)));
 	await vi.advanceTimersByTimeAsync(4000);
@@ -119,7 +134,15 @@ test('a job that is gone says so', async () => {
 });
 
 test('what follows after the numbers joins its own revision, and a late answer to an older one is let go', async () => {
-	const told = (revision: number, records = '0') => ({ revision, records, counting: null as number | null, concrete: { second_way_m3: revision }, findings: [], stops: [], stages: [{ id: 'lines', state: 'tight', words: 'closes' }] });
+	const told = (revision: number, records = '0') => ({
+		revision,
+		records,
+		counting: null as number | null,
+		concrete: { second_way_m3: revision },
+		findings: [],
+		stops: [],
+		stages: [{ id: 'lines', state: 'tight', words: 'closes' }]
+	});
 	doubts.push(answer(told(1)));
 	const store = await opened();
 	await vi.advanceTimersByTimeAsync(10);
@@ -154,12 +177,17 @@ test('what takes long is asked for again until it is there, and says how far it 
 
 test('where a draft is slow the numbers come first, and the drawing when the hand rests', async () => {
 	const store = await opened();
-	const slow = new Promise<Response>((done) => setTimeout(() => done(answer({ document: { n: 1 }, figure: { drawing: {} }, summary: '' })), 400));
+	const slow = new Promise<Response>((done) =>
+		setTimeout(() => done(answer({ document: { n: 1 }, figure: { drawing: {} }, summary: '' })), 400)
+	);
 	replies.push(slow);
 	const first = store.try([SIDE]);
 	await vi.advanceTimersByTimeAsync(500);
 	await first;
-	replies.push(answer({ document: { n: 2 }, figure: { drawing: null }, summary: '' }), answer({ document: { n: 2 }, figure: { drawing: { strips: [] } }, summary: '' }));
+	replies.push(
+		answer({ document: { n: 2 }, figure: { drawing: null }, summary: '' }),
+		answer({ document: { n: 2 }, figure: { drawing: { strips: [] } }, summary: '' })
+	);
 	await store.try([SIDE]);
 	expect(store.draft?.document).toEqual({ n: 2 }); // new numbers, over the drawing that was there
 	expect(store.draft?.figure.drawing).toEqual({});

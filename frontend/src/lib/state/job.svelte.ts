@@ -23,7 +23,16 @@ function measuredSince(was: JobState | null, now: JobState): JobState {
 }
 
 /** Nothing was taken back or brought again, and nothing waits to be. */
-const noAnswer = (): Problem => ({ type: '', code: 'offline', title: '', status: 0, detail: w.notices.noStep, path: '', choices: [], head: null });
+const noAnswer = (): Problem => ({
+	type: '',
+	code: 'offline',
+	title: '',
+	status: 0,
+	detail: w.notices.noStep,
+	path: '',
+	choices: [],
+	head: null
+});
 
 export class JobStore {
 	kept = $state.raw<JobState | null>(null);
@@ -100,7 +109,13 @@ export class JobStore {
 		if (!this.kept) return false;
 		this.#clear();
 		const said = { kind: 'edit' as const, edits };
-		const got = await this.box.say({ job: this.id, name: this.kept.document.name, base: this.kept.revision, author: session.who, said });
+		const got = await this.box.say({
+			job: this.id,
+			name: this.kept.document.name,
+			base: this.kept.revision,
+			author: session.who,
+			said
+		});
 		if (got.is === 'refused') [this.problem, this.problemAt] = [got.problem, at];
 		return got.is === 'kept' || got.is === 'elsewhere';
 	}

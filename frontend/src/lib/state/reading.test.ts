@@ -25,7 +25,9 @@ test('a file that takes long says how far it is and can be let go; a quick one s
 	await vi.advanceTimersByTimeAsync(650);
 	expect([reading.long, reading.share]).toEqual([true, 0.4]);
 	await reading.letGo();
-	expect(asked).toEqual(['GET /api/readings/', 'GET /api/readings/', 'DELETE /api/readings/'].map((row) => row.slice(0, row.indexOf(' ') + 15)));
+	expect(asked).toEqual(
+		['GET /api/readings/', 'GET /api/readings/', 'DELETE /api/readings/'].map((row) => row.slice(0, row.indexOf(' ') + 15))
+	);
 	done(3);
 	expect([await got, reading.share, reading.long, keys.length]).toEqual([3, null, false, 1]);
 });

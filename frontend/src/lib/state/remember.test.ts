@@ -4,7 +4,11 @@ import { empty, note, restored } from './remember.svelte';
 const kept = new Map<string, string>();
 beforeEach(() => {
 	kept.clear();
-	vi.stubGlobal('sessionStorage', { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, text: string) => kept.set(key, text), removeItem: (key: string) => kept.delete(key) });
+	vi.stubGlobal('sessionStorage', {
+		getItem: (key: string) => kept.get(key) ?? null,
+		setItem: (key: string, text: string) => kept.set(key, text),
+		removeItem: (key: string) => kept.delete(key)
+	});
 });
 
 describe('what is typed and not kept yet', () => {

@@ -18,7 +18,18 @@
 		width?: string;
 		id?: string;
 	}
-	let { label, value, keep, problem = null, placeholder = w.notSet, calm = false, hide = false, type = 'text', width = '100%', id }: Props = $props();
+	let {
+		label,
+		value,
+		keep,
+		problem = null,
+		placeholder = w.notSet,
+		calm = false,
+		hide = false,
+		type = 'text',
+		width = '100%',
+		id
+	}: Props = $props();
 	const own = $props.id();
 	const place = untrack(() => placeOf(id ?? label));
 	onDestroy(place.leave);
@@ -59,7 +70,9 @@
 		<p class="wrong" id="{id ?? own}-wrong" role="alert">
 			{problem.detail}
 			{#each problem.choices ?? [] as choice}
-				<button type="button" class="act quiet" onmousedown={(e) => e.preventDefault()} onclick={() => take(choice.text)}>{choice.label}</button>
+				<button type="button" class="act quiet" onmousedown={(e) => e.preventDefault()} onclick={() => take(choice.text)}
+					>{choice.label}</button
+				>
 			{/each}
 		</p>
 	{/if}
@@ -76,30 +89,30 @@
 		font-family: var(--font-pencil);
 		font-weight: 520;
 		font-size: 17px;
-		color: var(--pencil);
+		color: var(--color-pencil);
 		background: transparent;
 		border: 0;
-		border-bottom: 1.5px dashed var(--pencil);
+		border-bottom: 1.5px dashed var(--color-pencil);
 		padding: 0 2px;
 	}
 	.in::placeholder {
 		font-family: var(--font-sans);
 		font-size: 14px;
-		color: var(--flag);
+		color: var(--color-flag);
 		opacity: 1;
 		font-weight: 560;
 	}
 	.in.calm::placeholder {
-		color: var(--ink2);
+		color: var(--color-ink2);
 	}
 	.in:focus {
-		background: var(--well);
+		background: var(--color-well);
 	}
 	.in.unkept:not(:focus) {
-		border-bottom: 3px solid var(--pencil);
+		border-bottom: 3px solid var(--color-pencil);
 	}
 	.in[aria-invalid='true'] {
-		border-bottom: 3px solid var(--flag);
+		border-bottom: 3px solid var(--color-flag);
 	}
 	@media (max-width: 600px) {
 		.in {

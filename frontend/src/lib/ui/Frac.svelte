@@ -4,7 +4,9 @@
 	let { text }: { text: string } = $props();
 </script>
 
-{#each built(text) as bit}{#if typeof bit === 'string'}{bit}{:else}<span class="fr"><span class="over">{bit.over}</span><span class="bar">⁄</span><span class="under">{bit.under}</span></span>{/if}{/each}
+{#each built(text) as bit}{#if typeof bit === 'string'}{bit}{:else}<span class="fr"
+			><span class="over">{bit.over}</span><span class="bar">⁄</span><span class="under">{bit.under}</span></span
+		>{/if}{/each}
 
 <style>
 	.fr {

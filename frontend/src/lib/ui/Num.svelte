@@ -29,6 +29,6 @@
 		font-weight: inherit;
 	}
 	.num[aria-expanded='true'] {
-		background-color: var(--chalk-tint);
+		background-color: var(--color-chalk-tint);
 	}
 </style>

@@ -8,10 +8,10 @@
 </script>
 
 {#if reading.long}
-	<div class="flex flex-wrap items-center gap-3 py-1 font-[640]" role="status">
+	<div class="flex flex-wrap items-center gap-12 py-4 font-[640]" role="status">
 		<span>{w.reading.busy(percent)}</span>
-		<Progress.Root value={percent} max={100} aria-label={w.reading.name} class="h-3 min-w-24 flex-1 border-2 border-[var(--ink)] bg-[var(--well)]">
-			<div class="h-full bg-[var(--chalk)]" style:width="{percent}%"></div>
+		<Progress.Root value={percent} max={100} aria-label={w.reading.name} class="h-12 min-w-96 flex-1 border-2 border-ink bg-well">
+			<div class="h-full bg-chalk" style:width="{percent}%"></div>
 		</Progress.Root>
 		<button type="button" class="act quiet" onclick={() => void reading.letGo()}>{w.reading.stop}</button>
 	</div>

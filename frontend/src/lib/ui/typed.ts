@@ -18,7 +18,8 @@ export function typedLength(mm: number, units: 'ft-in' | 'mm'): string {
 }
 
 /** The same with real primes, to read; it can be typed back as it stands. */
-export const shownLength = (mm: number, units: 'ft-in' | 'mm'): string => typedLength(mm, units).replace(/"/g, '″').replace(/'/g, '′');
+export const shownLength = (mm: number, units: 'ft-in' | 'mm'): string =>
+	typedLength(mm, units).replace(/"/g, '″').replace(/'/g, '′');
 
 /** A way's length in both systems: 1/4″ (6.35 mm), 75 mm. */
 export function bothLengths(mm: number): string {

@@ -7,7 +7,11 @@
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	let name = $state('');
 	let phone = $state('');
-	remember('ways/crew', () => ({ name, phone }), (old) => ({ name, phone } = old));
+	remember(
+		'ways/crew',
+		() => ({ name, phone }),
+		(old) => ({ name, phone } = old)
+	);
 	async function add() {
 		if (!name.trim()) return;
 		if (await store.keep((x) => x.crew.push({ name: name.trim(), phone: phone.trim() }), 'crew')) name = phone = '';
@@ -18,13 +22,22 @@
 	{#each ways.crew as person, i}
 		<li>
 			<span class="pen">{person.name}</span><span>{person.phone}</span>
-			<button type="button" class="act quiet" aria-label="{w.ways.remove} {person.name}" onclick={() => void store.keep((x) => x.crew.splice(i, 1), 'crew')}>{w.ways.remove}</button>
+			<button
+				type="button"
+				class="act quiet"
+				aria-label="{w.ways.remove} {person.name}"
+				onclick={() => void store.keep((x) => x.crew.splice(i, 1), 'crew')}>{w.ways.remove}</button
+			>
 		</li>
 	{/each}
 </ul>
 <div class="add">
-	<label class="label">{w.ways.name}<input class="well" bind:value={name} onkeydown={(e) => e.key === 'Enter' && void add()} /></label>
-	<label class="label">{w.ways.phone}<input class="well" bind:value={phone} onkeydown={(e) => e.key === 'Enter' && void add()} /></label>
+	<label class="label"
+		>{w.ways.name}<input class="well" bind:value={name} onkeydown={(e) => e.key === 'Enter' && void add()} /></label
+	>
+	<label class="label"
+		>{w.ways.phone}<input class="well" bind:value={phone} onkeydown={(e) => e.key === 'Enter' && void add()} /></label
+	>
 	<button type="button" class="act quiet" onclick={() => void add()}>{w.ways.add}</button>
 </div>
 {#if store.problem && store.problemAt === 'crew'}<p class="wrong" role="alert">{store.problem}</p>{/if}
@@ -34,7 +47,7 @@
 		display: grid;
 		grid-template-columns: 1fr 1fr auto;
 		align-items: center;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 3px 0;
 	}
 	.pen {

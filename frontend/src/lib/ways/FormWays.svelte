@@ -11,11 +11,15 @@
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const inch = bothLengths;
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
-	const cents = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Math.round(Number(typed) * 100) : (typed as unknown as number));
-	const number = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number));
+	const cents = (typed: string): number =>
+		Number.isFinite(Number(typed)) && typed.trim() ? Math.round(Number(typed) * 100) : (typed as unknown as number);
+	const number = (typed: string): number =>
+		Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number);
 	const money = (value: number) => (value / 100).toFixed(2);
 	const problem = (at: string): Problem | null =>
-		store.problem && store.problemAt === at ? { type: '', code: '', title: '', status: 422, detail: store.problem, path: '', choices: [], head: null } : null;
+		store.problem && store.problemAt === at
+			? { type: '', code: '', title: '', status: 422, detail: store.problem, path: '', choices: [], head: null }
+			: null;
 	interface Row {
 		at: string;
 		label: string;
@@ -24,12 +28,32 @@
 	}
 	const f = $derived(ways.forms);
 	const sizes = $derived<Row[]>([
-		{ at: 'tolerance', label: w.ways.tolerance, value: ways.tape.tolerance_mm ? inch(ways.tape.tolerance_mm) : '', set: (x, t) => (x.tape.tolerance_mm = t.trim() ? text(t) : null) },
+		{
+			at: 'tolerance',
+			label: w.ways.tolerance,
+			value: ways.tape.tolerance_mm ? inch(ways.tape.tolerance_mm) : '',
+			set: (x, t) => (x.tape.tolerance_mm = t.trim() ? text(t) : null)
+		},
 		{ at: 'sigma', label: w.ways.sigma, value: inch(ways.tape.sigma_mm), set: (x, t) => (x.tape.sigma_mm = text(t)) },
-		{ at: 'profile', label: w.ways.profile, value: inch(ways.set_out.profile_mm), set: (x, t) => (x.set_out.profile_mm = text(t)) },
+		{
+			at: 'profile',
+			label: w.ways.profile,
+			value: inch(ways.set_out.profile_mm),
+			set: (x, t) => (x.set_out.profile_mm = text(t))
+		},
 		{ at: 'bulge', label: w.ways.bulge, value: inch(f.bulge_mm), set: (x, t) => (x.forms.bulge_mm = text(t)) },
-		{ at: 'stake-n', label: w.ways.stakeHolds, value: String(f.stake_holds_n), set: (x, t) => (x.forms.stake_holds_n = number(t)) },
-		{ at: 'kicker-n', label: w.ways.kickerHolds, value: String(f.kicker_holds_n), set: (x, t) => (x.forms.kicker_holds_n = number(t)) },
+		{
+			at: 'stake-n',
+			label: w.ways.stakeHolds,
+			value: String(f.stake_holds_n),
+			set: (x, t) => (x.forms.stake_holds_n = number(t))
+		},
+		{
+			at: 'kicker-n',
+			label: w.ways.kickerHolds,
+			value: String(f.kicker_holds_n),
+			set: (x, t) => (x.forms.kicker_holds_n = number(t))
+		},
 		{ at: 'rate', label: w.ways.rate, value: String(f.form_m_per_hour), set: (x, t) => (x.forms.form_m_per_hour = number(t)) },
 		{ at: 'min', label: w.ways.minPiece, value: inch(f.min_piece_mm), set: (x, t) => (x.forms.min_piece_mm = text(t)) }
 	]);
@@ -46,28 +70,51 @@
 		value: (((f.boards[i]?.price_per_m_cents ?? 0) * 0.3048) / 100).toFixed(2),
 		set: (x, t) => {
 			const board = x.forms.boards[i];
-			if (board) board.price_per_m_cents = Number.isFinite(Number(t)) && t.trim() ? (Number(t) * 100) / 0.3048 : (t as unknown as number);
+			if (board)
+				board.price_per_m_cents = Number.isFinite(Number(t)) && t.trim() ? (Number(t) * 100) / 0.3048 : (t as unknown as number);
 		}
 	});
 	let mark = $state('');
 	let deep = $state('');
-	remember('ways/board', () => ({ mark, deep }), (old) => ({ mark, deep } = old));
+	remember(
+		'ways/board',
+		() => ({ mark, deep }),
+		(old) => ({ mark, deep } = old)
+	);
 	async function addBoard() {
 		const board = { mark: mark.trim(), thick_mm: 38.1, deep_mm: text(deep), cap_mm: 609.6, price_per_m_cents: 0, bends: false };
 		if (await store.keep((x) => x.forms.boards.push(board), 'kit')) mark = deep = '';
 	}
 	const keep = (row: Row) => (typed: string) => store.keep((x) => row.set(x, typed), row.at);
-	const schools = $derived<['corner' | 'stack' | 'buy', School[]][]>((['corner', 'stack', 'buy'] as const).map((key) => [key, session.schools[key] ?? []]));
+	const schools = $derived<['corner' | 'stack' | 'buy', School[]][]>(
+		(['corner', 'stack', 'buy'] as const).map((key) => [key, session.schools[key] ?? []])
+	);
 </script>
 
 <section>
 	<h2>{w.ways.forms}</h2>
-	<div class="grid">{#each sizes as row (row.at)}<Field label={row.label} value={row.value} placeholder={row.at === 'tolerance' ? w.ways.toleranceDefault : w.notSet} calm={row.at === 'tolerance'} problem={problem(row.at)} keep={keep(row)} />{/each}</div>
+	<div class="grid">
+		{#each sizes as row (row.at)}<Field
+				label={row.label}
+				value={row.value}
+				placeholder={row.at === 'tolerance' ? w.ways.toleranceDefault : w.notSet}
+				calm={row.at === 'tolerance'}
+				problem={problem(row.at)}
+				keep={keep(row)}
+			/>{/each}
+	</div>
 	{#each schools as [choice, rows]}
 		<h3>{w.ways.choices[choice]}</h3>
 		{#each rows as school (school.key)}
 			<div class="school">
-				<button type="button" class="act quiet" class:on={f[choice] === school.key} aria-pressed={f[choice] === school.key} onclick={() => void store.keep((x) => ((x.forms[choice] as string) = school.key), choice)}>{w.ways.schoolNames[school.key as 'lap']}</button>
+				<button
+					type="button"
+					class="act quiet"
+					class:on={f[choice] === school.key}
+					aria-pressed={f[choice] === school.key}
+					onclick={() => void store.keep((x) => ((x.forms[choice] as string) = school.key), choice)}
+					>{w.ways.schoolNames[school.key as 'lap']}</button
+				>
 				<p>{school.pro} <span class="label">{w.ways.against} {school.con}</span></p>
 			</div>
 		{/each}
@@ -75,17 +122,28 @@
 </section>
 <section>
 	<h2>{w.ways.boards}</h2>
-	<div class="grid">{#each f.boards.keys() as i}{@const row = perFoot(i)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}</div>
+	<div class="grid">
+		{#each f.boards.keys() as i}{@const row = perFoot(i)}<Field
+				label={row.label}
+				value={row.value}
+				problem={problem(row.at)}
+				keep={keep(row)}
+			/>{/each}
+	</div>
 	<div class="add">
 		<label class="label">{w.ways.boardMark}<input class="well" bind:value={mark} placeholder="2x14" /></label>
 		<label class="label">{w.ways.deep}<input class="well" bind:value={deep} placeholder="13 1/4 in" /></label>
-		<button type="button" class="act quiet" disabled={!mark.trim() || !deep.trim()} onclick={() => void addBoard()}>{w.ways.addBoard}</button>
+		<button type="button" class="act quiet" disabled={!mark.trim() || !deep.trim()} onclick={() => void addBoard()}
+			>{w.ways.addBoard}</button
+		>
 		{#if store.problem && store.problemAt === 'kit'}<p class="wrong" role="alert">{store.problem}</p>{/if}
 	</div>
 	<h3>{w.ways.onHand}</h3>
 	<OnHand {store} {ways} />
 	<h3>{w.ways.prices}</h3>
-	<div class="grid">{#each prices as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}</div>
+	<div class="grid">
+		{#each prices as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}
+	</div>
 	<p class="label">{f.reason}</p>
 </section>
 
@@ -95,10 +153,10 @@
 		display: grid;
 		gap: 10px;
 		align-content: start;
-		border-top: 3px solid var(--ink);
+		border-top: 3px solid var(--color-ink);
 	}
 	section:nth-of-type(even) {
-		border-left: 3px solid var(--ink);
+		border-left: 3px solid var(--color-ink);
 	}
 	.grid {
 		display: grid;
@@ -119,7 +177,7 @@
 		grid-template-columns: 118px 1fr;
 		gap: 12px;
 		align-items: center;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding-top: 6px;
 		font-size: 14px;
 	}

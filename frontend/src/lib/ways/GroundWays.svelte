@@ -12,9 +12,12 @@
 	const YD = 0.764554857984;
 	const inch = bothLengths;
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
-	const number = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number));
+	const number = (typed: string): number =>
+		Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number);
 	const problem = (at: string): Problem | null =>
-		store.problem && store.problemAt === at ? { type: '', code: '', title: '', status: 422, detail: store.problem, path: '', choices: [], head: null } : null;
+		store.problem && store.problemAt === at
+			? { type: '', code: '', title: '', status: 422, detail: store.problem, path: '', choices: [], head: null }
+			: null;
 	interface Row {
 		at: string;
 		label: string;
@@ -22,9 +25,24 @@
 		set: (x: Ways, typed: string) => unknown;
 	}
 	const rows = $derived<Row[]>([
-		{ at: 'g-acc', label: words.accuracy, value: inch(g.laser.accuracy_mm), set: (x, t) => (x.ground.laser.accuracy_mm = text(t)) },
-		{ at: 'g-acc-at', label: `${words.accuracy} ${words.accuracyAt}`, value: `${+(g.laser.accuracy_at_mm / 304.8).toFixed(1)}′ (${+(g.laser.accuracy_at_mm / 1000).toFixed(1)} m)`, set: (x, t) => (x.ground.laser.accuracy_at_mm = text(t)) },
-		{ at: 'g-rod', label: words.rod, value: `${+(g.laser.rod_mm / 304.8).toFixed(2)}′ (${+(g.laser.rod_mm / 1000).toFixed(2)} m)`, set: (x, t) => (x.ground.laser.rod_mm = text(t)) },
+		{
+			at: 'g-acc',
+			label: words.accuracy,
+			value: inch(g.laser.accuracy_mm),
+			set: (x, t) => (x.ground.laser.accuracy_mm = text(t))
+		},
+		{
+			at: 'g-acc-at',
+			label: `${words.accuracy} ${words.accuracyAt}`,
+			value: `${+(g.laser.accuracy_at_mm / 304.8).toFixed(1)}′ (${+(g.laser.accuracy_at_mm / 1000).toFixed(1)} m)`,
+			set: (x, t) => (x.ground.laser.accuracy_at_mm = text(t))
+		},
+		{
+			at: 'g-rod',
+			label: words.rod,
+			value: `${+(g.laser.rod_mm / 304.8).toFixed(2)}′ (${+(g.laser.rod_mm / 1000).toFixed(2)} m)`,
+			set: (x, t) => (x.ground.laser.rod_mm = text(t))
+		},
 		{ at: 'g-high', label: words.high, value: inch(g.high_mm), set: (x, t) => (x.ground.high_mm = text(t)) },
 		{ at: 'g-low', label: words.low, value: inch(g.low_mm), set: (x, t) => (x.ground.low_mm = text(t)) },
 		{ at: 'g-lift', label: words.lift, value: inch(g.lift_mm), set: (x, t) => (x.ground.lift_mm = text(t)) },
@@ -32,16 +50,55 @@
 		{ at: 'g-swell', label: words.swell, value: String(g.swell), set: (x, t) => (x.ground.swell = number(t)) },
 		{ at: 'g-strip', label: words.strip, value: inch(g.strip_mm), set: (x, t) => (x.ground.strip_mm = text(t)) },
 		{ at: 'g-peg', label: words.peg, value: inch(g.peg_spacing_mm), set: (x, t) => (x.ground.peg_spacing_mm = text(t)) },
-		{ at: 'g-conc', label: `${words.concrete}, ${words.per['ft-in']}`, value: ((g.concrete_cents_per_m3 * YD) / 100).toFixed(2), set: (x, t) => (x.ground.concrete_cents_per_m3 = Number.isFinite(Number(t)) && t.trim() ? Math.round((Number(t) * 100) / YD) : (t as unknown as number)) }
+		{
+			at: 'g-conc',
+			label: `${words.concrete}, ${words.per['ft-in']}`,
+			value: ((g.concrete_cents_per_m3 * YD) / 100).toFixed(2),
+			set: (x, t) =>
+				(x.ground.concrete_cents_per_m3 =
+					Number.isFinite(Number(t)) && t.trim() ? Math.round((Number(t) * 100) / YD) : (t as unknown as number))
+		}
 	]);
 	const stone = (i: number): Row[] => {
 		const own = g.stones[i];
 		const of = (x: Ways) => x.ground.stones[i];
 		return [
-			{ at: `g-f-${i}`, label: `${own?.mark}: ${words.factor}`, value: String(own?.loose_factor ?? ''), set: (x, t) => { const row = of(x); if (row) row.loose_factor = number(t); } },
-			{ at: `g-d-${i}`, label: words.densityT, value: String(own?.density_t_m3 ?? ''), set: (x, t) => { const row = of(x); if (row) row.density_t_m3 = number(t); } },
-			{ at: `g-s-${i}`, label: words.size, value: inch(own?.size_mm ?? 0), set: (x, t) => { const row = of(x); if (row) row.size_mm = text(t); } },
-			{ at: `g-p-${i}`, label: words.price, value: ((own?.price_per_t_cents ?? 0) / 100).toFixed(2), set: (x, t) => { const row = of(x); if (row) row.price_per_t_cents = Number.isFinite(Number(t)) && t.trim() ? Number(t) * 100 : (t as unknown as number); } }
+			{
+				at: `g-f-${i}`,
+				label: `${own?.mark}: ${words.factor}`,
+				value: String(own?.loose_factor ?? ''),
+				set: (x, t) => {
+					const row = of(x);
+					if (row) row.loose_factor = number(t);
+				}
+			},
+			{
+				at: `g-d-${i}`,
+				label: words.densityT,
+				value: String(own?.density_t_m3 ?? ''),
+				set: (x, t) => {
+					const row = of(x);
+					if (row) row.density_t_m3 = number(t);
+				}
+			},
+			{
+				at: `g-s-${i}`,
+				label: words.size,
+				value: inch(own?.size_mm ?? 0),
+				set: (x, t) => {
+					const row = of(x);
+					if (row) row.size_mm = text(t);
+				}
+			},
+			{
+				at: `g-p-${i}`,
+				label: words.price,
+				value: ((own?.price_per_t_cents ?? 0) / 100).toFixed(2),
+				set: (x, t) => {
+					const row = of(x);
+					if (row) row.price_per_t_cents = Number.isFinite(Number(t)) && t.trim() ? Number(t) * 100 : (t as unknown as number);
+				}
+			}
 		];
 	};
 	const keep = (row: Row) => (typed: string) => store.keep((x) => row.set(x, typed), row.at);
@@ -56,17 +113,31 @@
 
 <section>
 	<h2>{words.title}</h2>
-	<label class="label">{words.reads}
-		<select class="plain-select" value={g.rod_reads ?? ''} onchange={(e) => void store.keep((x) => (x.ground.rod_reads = (e.currentTarget.value || null) as Ways['ground']['rod_reads']), 'reads')}>
+	<label class="label"
+		>{words.reads}
+		<select
+			class="plain-select"
+			value={g.rod_reads ?? ''}
+			onchange={(e) =>
+				void store.keep((x) => (x.ground.rod_reads = (e.currentTarget.value || null) as Ways['ground']['rod_reads']), 'reads')}
+		>
 			{#each Object.entries(words.readKinds) as [key, name]}<option value={key}>{name}</option>{/each}
 		</select>
 	</label>
-	<div class="grid">{#each rows as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}</div>
+	<div class="grid">
+		{#each rows as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}
+	</div>
 	{#each choices as choice}
 		<h3>{words.choices[choice]}</h3>
 		{#each session.schools[choice] ?? [] as school (school.key)}
 			<div class="school">
-				<button type="button" class="act quiet" class:on={g[choice] === school.key} aria-pressed={g[choice] === school.key} onclick={() => choose(choice, school.key)}>{words.schoolNames[school.key as 'clean']}</button>
+				<button
+					type="button"
+					class="act quiet"
+					class:on={g[choice] === school.key}
+					aria-pressed={g[choice] === school.key}
+					onclick={() => choose(choice, school.key)}>{words.schoolNames[school.key as 'clean']}</button
+				>
 				<p>{school.pro} <span class="label">{w.ways.against} {school.con}</span></p>
 			</div>
 		{/each}
@@ -75,7 +146,14 @@
 <section>
 	<h2>{words.stones}</h2>
 	<p class="label">{words.thumb}</p>
-	{#each g.stones.keys() as i}<div class="grid">{#each stone(i) as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}</div>{/each}
+	{#each g.stones.keys() as i}<div class="grid">
+			{#each stone(i) as row (row.at)}<Field
+					label={row.label}
+					value={row.value}
+					problem={problem(row.at)}
+					keep={keep(row)}
+				/>{/each}
+		</div>{/each}
 </section>
 
 <style>
@@ -84,10 +162,10 @@
 		display: grid;
 		gap: 10px;
 		align-content: start;
-		border-top: 3px solid var(--ink);
+		border-top: 3px solid var(--color-ink);
 	}
 	section:nth-of-type(even) {
-		border-left: 3px solid var(--ink);
+		border-left: 3px solid var(--color-ink);
 	}
 	.grid {
 		display: grid;
@@ -99,7 +177,7 @@
 		grid-template-columns: 118px 1fr;
 		gap: 12px;
 		align-items: center;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding-top: 6px;
 		font-size: 14px;
 	}

@@ -8,7 +8,11 @@
 	let board = $state('2x6');
 	let length = $state('');
 	let count = $state('');
-	remember('ways/on-hand', () => ({ length, count }), (old) => ({ length, count } = old));
+	remember(
+		'ways/on-hand',
+		() => ({ length, count }),
+		(old) => ({ length, count } = old)
+	);
 	const said = (mm: number) => `${+(mm / 304.8).toFixed(2)}′ (${Math.round(mm)} mm)`;
 	async function add() {
 		const row = { board, length_mm: length as unknown as number, count: Number(count) || 1 };
@@ -20,12 +24,21 @@
 	{#each ways.forms.on_hand as row, i}
 		<li>
 			<b>{row.count} of {row.board}</b><span>{said(row.length_mm)}</span>
-			<button type="button" class="act quiet" aria-label="{w.ways.remove} {row.board} {said(row.length_mm)}" onclick={() => void store.keep((x) => x.forms.on_hand.splice(i, 1), 'on-hand')}>{w.ways.remove}</button>
+			<button
+				type="button"
+				class="act quiet"
+				aria-label="{w.ways.remove} {row.board} {said(row.length_mm)}"
+				onclick={() => void store.keep((x) => x.forms.on_hand.splice(i, 1), 'on-hand')}>{w.ways.remove}</button
+			>
 		</li>
 	{/each}
 </ul>
 <div class="add">
-	<label class="label">{w.ways.boardMark}<select class="plain-select" bind:value={board}>{#each ways.forms.boards as one}<option>{one.mark}</option>{/each}</select></label>
+	<label class="label"
+		>{w.ways.boardMark}<select class="plain-select" bind:value={board}
+			>{#each ways.forms.boards as one}<option>{one.mark}</option>{/each}</select
+		></label
+	>
 	<label class="label">{w.ways.length}<input class="well" bind:value={length} placeholder="16' 0&quot;" /></label>
 	<label class="label">{w.ways.count}<input class="well" bind:value={count} placeholder="1" inputmode="numeric" /></label>
 	<button type="button" class="act quiet" disabled={!length.trim()} onclick={() => void add()}>{w.ways.addBoards}</button>
@@ -37,7 +50,7 @@
 		display: grid;
 		grid-template-columns: 1fr 1fr auto;
 		align-items: center;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 3px 0;
 	}
 	.add {

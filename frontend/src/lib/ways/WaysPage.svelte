@@ -20,7 +20,8 @@
 	const yd = (m3: number) => `${+(m3 / 0.764554857984).toFixed(3)} yd (${+m3.toFixed(3)} m³)`;
 	/** Text goes as typed: the program reads both unit systems. Numbers go as numbers. */
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
-	const number = (typed: string): number => (Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number));
+	const number = (typed: string): number =>
+		Number.isFinite(Number(typed)) && typed.trim() ? Number(typed) : (typed as unknown as number);
 	type Change = (ways: Ways, typed: string) => unknown;
 	interface Row {
 		at: string;
@@ -32,9 +33,48 @@
 		!ways
 			? []
 			: [
-					{ row: { at: 'base', label: w.ways.base, value: inch(ways.allowances.base_low_mm), set: (x, t) => (x.allowances.base_low_mm = text(t)) }, why: { at: 'base-why', label: w.ways.why, value: ways.allowances.base_low_reason, set: (x, t) => (x.allowances.base_low_reason = t) } },
-					{ row: { at: 'trench', label: w.ways.trench, value: inch(ways.allowances.trench_wide_mm), set: (x, t) => (x.allowances.trench_wide_mm = text(t)) }, why: { at: 'trench-why', label: w.ways.why, value: ways.allowances.trench_wide_reason, set: (x, t) => (x.allowances.trench_wide_reason = t) } },
-					{ row: { at: 'left', label: w.ways.left, value: yd(ways.allowances.left_behind_m3), set: (x, t) => (x.allowances.left_behind_m3 = text(t)) }, why: { at: 'left-why', label: w.ways.why, value: ways.allowances.left_behind_reason, set: (x, t) => (x.allowances.left_behind_reason = t) } }
+					{
+						row: {
+							at: 'base',
+							label: w.ways.base,
+							value: inch(ways.allowances.base_low_mm),
+							set: (x, t) => (x.allowances.base_low_mm = text(t))
+						},
+						why: {
+							at: 'base-why',
+							label: w.ways.why,
+							value: ways.allowances.base_low_reason,
+							set: (x, t) => (x.allowances.base_low_reason = t)
+						}
+					},
+					{
+						row: {
+							at: 'trench',
+							label: w.ways.trench,
+							value: inch(ways.allowances.trench_wide_mm),
+							set: (x, t) => (x.allowances.trench_wide_mm = text(t))
+						},
+						why: {
+							at: 'trench-why',
+							label: w.ways.why,
+							value: ways.allowances.trench_wide_reason,
+							set: (x, t) => (x.allowances.trench_wide_reason = t)
+						}
+					},
+					{
+						row: {
+							at: 'left',
+							label: w.ways.left,
+							value: yd(ways.allowances.left_behind_m3),
+							set: (x, t) => (x.allowances.left_behind_m3 = text(t))
+						},
+						why: {
+							at: 'left-why',
+							label: w.ways.why,
+							value: ways.allowances.left_behind_reason,
+							set: (x, t) => (x.allowances.left_behind_reason = t)
+						}
+					}
 				]
 	);
 	const plant = $derived<Row[]>(
@@ -44,10 +84,30 @@
 					{ at: 'plant-name', label: w.ways.plantName, value: ways.plant.name, set: (x, t) => (x.plant.name = t) },
 					{ at: 'plant-phone', label: w.ways.phone, value: ways.plant.phone, set: (x, t) => (x.plant.phone = t) },
 					{ at: 'account', label: w.ways.account, value: ways.plant.account, set: (x, t) => (x.plant.account = t) },
-					{ at: 'truck-yd', label: `${w.ways.truck}, yd`, value: String(ways.plant.truck_yd3), set: (x, t) => (x.plant.truck_yd3 = number(t)) },
-					{ at: 'truck-m', label: `${w.ways.truck}, m³`, value: String(ways.plant.truck_m3), set: (x, t) => (x.plant.truck_m3 = number(t)) },
-					{ at: 'short-yd', label: `${w.ways.short}, yd`, value: String(ways.plant.short_load_yd3), set: (x, t) => (x.plant.short_load_yd3 = number(t)) },
-					{ at: 'short-m', label: `${w.ways.short}, m³`, value: String(ways.plant.short_load_m3), set: (x, t) => (x.plant.short_load_m3 = number(t)) },
+					{
+						at: 'truck-yd',
+						label: `${w.ways.truck}, yd`,
+						value: String(ways.plant.truck_yd3),
+						set: (x, t) => (x.plant.truck_yd3 = number(t))
+					},
+					{
+						at: 'truck-m',
+						label: `${w.ways.truck}, m³`,
+						value: String(ways.plant.truck_m3),
+						set: (x, t) => (x.plant.truck_m3 = number(t))
+					},
+					{
+						at: 'short-yd',
+						label: `${w.ways.short}, yd`,
+						value: String(ways.plant.short_load_yd3),
+						set: (x, t) => (x.plant.short_load_yd3 = number(t))
+					},
+					{
+						at: 'short-m',
+						label: `${w.ways.short}, m³`,
+						value: String(ways.plant.short_load_m3),
+						set: (x, t) => (x.plant.short_load_m3 = number(t))
+					},
 					{ at: 'truck-why', label: w.ways.why, value: ways.plant.truck_reason, set: (x, t) => (x.plant.truck_reason = t) }
 				]
 	);
@@ -57,7 +117,10 @@
 <div class="app">
 	<header>
 		<a class="act quiet" href="/">‹ {w.yard.title}</a>
-		<div><h1>{w.ways.title}</h1><p class="label">{w.ways.lead}</p></div>
+		<div>
+			<h1>{w.ways.title}</h1>
+			<p class="label">{w.ways.lead}</p>
+		</div>
 		<a class="act quiet" href="/rules">{w.rules.title}</a>
 		<Who />
 	</header>
@@ -76,30 +139,82 @@
 				<h2>{w.ways.reading}</h2>
 				<p class="label">{w.ways.nearest}</p>
 				<div class="marks" role="group" aria-label={w.ways.nearest}>
-					{#each [16, 8, 4] as const as n}<button type="button" class="act quiet" class:on={ways.reading.nearest === n} aria-pressed={ways.reading.nearest === n} onclick={() => void store.keep((x) => (x.reading.nearest = n), 'nearest')}>1/{n}″</button>{/each}
+					{#each [16, 8, 4] as const as n}<button
+							type="button"
+							class="act quiet"
+							class:on={ways.reading.nearest === n}
+							aria-pressed={ways.reading.nearest === n}
+							onclick={() => void store.keep((x) => (x.reading.nearest = n), 'nearest')}>1/{n}″</button
+						>{/each}
 				</div>
 				<p class="label">{w.ways.newUnits}</p>
 				<div class="marks" role="group" aria-label={w.ways.newUnits}>
-					{#each ['ft-in', 'mm'] as const as one}<button type="button" class="act quiet" class:on={ways.reading.new_job_units === one} aria-pressed={ways.reading.new_job_units === one} onclick={() => void store.keep((x) => (x.reading.new_job_units = one), 'units')}>{one === 'mm' ? w.yard.mm : w.yard.ftin}</button>{/each}
+					{#each ['ft-in', 'mm'] as const as one}<button
+							type="button"
+							class="act quiet"
+							class:on={ways.reading.new_job_units === one}
+							aria-pressed={ways.reading.new_job_units === one}
+							onclick={() => void store.keep((x) => (x.reading.new_job_units = one), 'units')}
+							>{one === 'mm' ? w.yard.mm : w.yard.ftin}</button
+						>{/each}
 				</div>
-				<Field label={w.ways.why} value={ways.reading.reason} problem={problem('reading-why')} keep={(t) => store.keep((x) => (x.reading.reason = t), 'reading-why')} />
+				<Field
+					label={w.ways.why}
+					value={ways.reading.reason}
+					problem={problem('reading-why')}
+					keep={(t) => store.keep((x) => (x.reading.reason = t), 'reading-why')}
+				/>
 			</section>
 			<section>
 				<h2>{w.ways.plant}</h2>
 				<div class="grid">
-					{#each plant as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}
+					{#each plant as row (row.at)}<Field
+							label={row.label}
+							value={row.value}
+							problem={problem(row.at)}
+							keep={keep(row)}
+						/>{/each}
 				</div>
 				<p class="label">{w.ways.increment}</p>
 				<div class="marks" role="group" aria-label={w.ways.increment}>
-					{#each [0.25, 0.5] as const as n}<button type="button" class="act quiet" class:on={ways.plant.increment_yd3 === n} aria-pressed={ways.plant.increment_yd3 === n} onclick={() => void store.keep((x) => (x.plant.increment_yd3 = n), 'step')}>{n === 0.25 ? '¼' : '½'} yd</button>{/each}
-					{#each [0.25, 0.5] as const as n}<button type="button" class="act quiet" class:on={ways.plant.increment_m3 === n} aria-pressed={ways.plant.increment_m3 === n} onclick={() => void store.keep((x) => (x.plant.increment_m3 = n), 'step')}>{n} m³</button>{/each}
+					{#each [0.25, 0.5] as const as n}<button
+							type="button"
+							class="act quiet"
+							class:on={ways.plant.increment_yd3 === n}
+							aria-pressed={ways.plant.increment_yd3 === n}
+							onclick={() => void store.keep((x) => (x.plant.increment_yd3 = n), 'step')}>{n === 0.25 ? '¼' : '½'} yd</button
+						>{/each}
+					{#each [0.25, 0.5] as const as n}<button
+							type="button"
+							class="act quiet"
+							class:on={ways.plant.increment_m3 === n}
+							aria-pressed={ways.plant.increment_m3 === n}
+							onclick={() => void store.keep((x) => (x.plant.increment_m3 = n), 'step')}>{n} m³</button
+						>{/each}
 				</div>
-				<Field label={w.ways.why} value={ways.plant.increment_reason} problem={problem('step-why')} keep={(t) => store.keep((x) => (x.plant.increment_reason = t), 'step-why')} />
+				<Field
+					label={w.ways.why}
+					value={ways.plant.increment_reason}
+					problem={problem('step-why')}
+					keep={(t) => store.keep((x) => (x.plant.increment_reason = t), 'step-why')}
+				/>
 				<div class="marks">
-					<button type="button" class="act quiet" class:on={ways.plant.confirmed} aria-pressed={ways.plant.confirmed} onclick={() => void store.keep((x) => (x.plant.confirmed = !x.plant.confirmed), 'confirmed')}>{ways.plant.confirmed ? w.ways.confirmed : w.ways.notConfirmed}</button>
+					<button
+						type="button"
+						class="act quiet"
+						class:on={ways.plant.confirmed}
+						aria-pressed={ways.plant.confirmed}
+						onclick={() => void store.keep((x) => (x.plant.confirmed = !x.plant.confirmed), 'confirmed')}
+						>{ways.plant.confirmed ? w.ways.confirmed : w.ways.notConfirmed}</button
+					>
 				</div>
 				<h2>{w.ways.crew}</h2>
-				<Field label={w.ways.firm} value={ways.firm} problem={problem('firm')} keep={(t) => store.keep((x) => (x.firm = t), 'firm')} />
+				<Field
+					label={w.ways.firm}
+					value={ways.firm}
+					problem={problem('firm')}
+					keep={(t) => store.keep((x) => (x.firm = t), 'firm')}
+				/>
 				<CrewList {store} {ways} />
 			</section>
 			<FormWays {store} {ways} />
@@ -111,7 +226,7 @@
 <style>
 	.app {
 		min-height: 100dvh;
-		background: var(--bench);
+		background: var(--color-bench);
 	}
 	header {
 		display: flex;
@@ -119,8 +234,8 @@
 		gap: 10px 18px;
 		align-items: center;
 		padding: 12px 20px;
-		border-bottom: 3px solid var(--ink);
-		background: var(--ground);
+		border-bottom: 3px solid var(--color-ink);
+		background: var(--color-ground);
 	}
 	header div {
 		flex: 1;
@@ -143,12 +258,12 @@
 		align-content: start;
 	}
 	section + section {
-		border-left: 3px solid var(--ink);
+		border-left: 3px solid var(--color-ink);
 	}
 	.pair {
 		display: flex;
 		gap: 16px;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding-top: 6px;
 	}
 	.pair > :global(:first-child) {
@@ -169,7 +284,7 @@
 	}
 	.school {
 		font-size: 14px;
-		color: var(--ink2);
+		color: var(--color-ink2);
 	}
 	@media (max-width: 860px) {
 		main {
@@ -177,7 +292,7 @@
 		}
 		section + section {
 			border-left: 0;
-			border-top: 3px solid var(--ink);
+			border-top: 3px solid var(--color-ink);
 		}
 		.pair {
 			flex-direction: column;

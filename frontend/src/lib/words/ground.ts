@@ -15,7 +15,8 @@ export const ground = {
 	tabsName: 'Turns of the ground',
 	needOutline: 'No outline yet, so no ground to grade. Walk it in Lines first.',
 	loading: 'Reading the ground.',
-	caution: 'Locate buried services before you dig. Bearing, frost, trench sides and soft ground are for the engineer and the official.',
+	caution:
+		'Locate buried services before you dig. Bearing, frost, trench sides and soft ground are for the engineer and the official.',
 	layer: 'Layer',
 	enough: 'Enough shots?',
 	rakes: 'Rake here, add here',
@@ -51,7 +52,10 @@ export const ground = {
 	keepGrid: (n: number) => `Keep ${n} shots`,
 	kept: (n: number) => (n === 1 ? 'Shot kept.' : `${n} shots kept.`),
 	dropGrid: 'Drop them',
-	noBeam: { battery: 'No beam: its battery is flat.', 'off the rod': 'No beam: the line runs off the rod.' } as Record<string, string>,
+	noBeam: { battery: 'No beam: its battery is flat.', 'off the rod': 'No beam: the line runs off the rod.' } as Record<
+		string,
+		string
+	>,
 	fromFile: 'Shots from a file',
 	fileHow: 'CSV: name,x_mm,y_mm,level_mm. A heading may name other units (x_ft) or reading_mm.',
 	pickFile: 'Pick a CSV',
@@ -113,8 +117,16 @@ export const ground = {
 	found: 'Ground before the work',
 	foundHint: { 'ft-in': '6 below', mm: '150 below' },
 	layers: {
-		finish: 'floor finish', screed: 'screed', foam: 'foam', slab: 'slab', barrier: 'barrier', blinding: 'sand blinding',
-		stone: 'clean stone', graded: 'graded stone', fill: 'fill', native: 'native soil'
+		finish: 'floor finish',
+		screed: 'screed',
+		foam: 'foam',
+		slab: 'slab',
+		barrier: 'barrier',
+		blinding: 'sand blinding',
+		stone: 'clean stone',
+		graded: 'graded stone',
+		fill: 'fill',
+		native: 'native soil'
 	},
 	cores: 'Cores to scale, from the laser line down. Beside each line: what the rod reads there.',
 	coresLevels: 'Cores to scale. Beside each line: its level against the finished floor.',
@@ -192,7 +204,12 @@ export const ground = {
 	ways: {
 		title: 'Grade',
 		reads: 'Read the rod in',
-		readKinds: { '': 'as the job reads', sixteenths: 'feet, inches, sixteenths', tenths: 'feet and hundredths', mm: 'millimetres' },
+		readKinds: {
+			'': 'as the job reads',
+			sixteenths: 'feet, inches, sixteenths',
+			tenths: 'feet and hundredths',
+			mm: 'millimetres'
+		},
 		accuracy: 'Laser accuracy',
 		accuracyAt: 'at',
 		rod: 'Rod length',
@@ -212,6 +229,13 @@ export const ground = {
 		price: 'A tonne costs',
 		thumb: 'Thumb figures until the quarry gives its own.',
 		choices: { base: 'Base', grading: 'Grading', lifts: 'Lifts' },
-		schoolNames: { clean: 'Clean stone', graded: 'Graded', laser: 'Laser only', pegs: 'Grade pegs', thin: 'Thin lifts', thick: 'Thick lifts' }
+		schoolNames: {
+			clean: 'Clean stone',
+			graded: 'Graded',
+			laser: 'Laser only',
+			pegs: 'Grade pegs',
+			thin: 'Thin lifts',
+			thick: 'Thick lifts'
+		}
 	}
 } as const;

@@ -12,7 +12,10 @@ export const lines = {
 		opening: 'Begin with from A 4′ e & 5′ n, then round and back.'
 	},
 	modes: { outline: 'Outline', zone: 'Zone', opening: 'Opening' },
-	walkOn: { zone: 'Walk on until it meets a side, or comes back to where it began.', opening: 'Walk on until it comes back to where it began.' },
+	walkOn: {
+		zone: 'Walk on until it meets a side, or comes back to where it began.',
+		opening: 'Walk on until it comes back to where it began.'
+	},
 	heard: 'Heard',
 	keep: 'Keep the outline',
 	keepZone: 'Keep the zone',
@@ -27,7 +30,11 @@ export const lines = {
 	fill: 'Fill',
 	template: 'Start from a shape',
 	shapes: { rectangle: 'Rectangle', L: 'L', T: 'T' },
-	sizes: { rectangle: ['Across', 'Up'], L: ['Across', 'Up', 'Leg across', 'Leg up'], T: ['Bar across', 'Bar up', 'Stem across', 'Stem up'] },
+	sizes: {
+		rectangle: ['Across', 'Up'],
+		L: ['Across', 'Up', 'Leg across', 'Leg up'],
+		T: ['Bar across', 'Bar up', 'Stem across', 'Stem up']
+	},
 	layOut: 'Lay it out',
 	called: 'As called so far',
 	empty: 'Nothing on this sheet.',
@@ -81,7 +88,14 @@ export const lines = {
 	takeOutline: 'Take the outline',
 	heldWords: (name: string, long: string, out: string) => `Hold ${name}, ${long}. Profile boards stand ${out} outside.`,
 	setOutWays: 'Set out by',
-	setOutBy: { swing: 'Two tapes', offsets: 'Offsets', diagonals: 'Diagonals', three: '3-4-5', nails: 'String nails', stakes: 'Stakes' },
+	setOutBy: {
+		swing: 'Two tapes',
+		offsets: 'Offsets',
+		diagonals: 'Diagonals',
+		three: '3-4-5',
+		nails: 'String nails',
+		stakes: 'Stakes'
+	},
 	stakesHow: (out: string) => `Instead of profile boards: a stake ${out} past each outer corner, in line with each side.`,
 	pastCorner: 'Past',
 	inLine: 'In line with',

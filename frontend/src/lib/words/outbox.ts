@@ -1,11 +1,20 @@
 /** Words of what waits on this device. */
 const many = (n: number, one: string, more: string) => (n === 1 ? `One ${one}` : n ? `${n} ${more}` : '');
-const both = (edits: number, records: number) => [many(edits, 'edit', 'edits'), many(records, 'record', 'records').toLowerCase().replace('one', edits ? 'one' : 'One')].filter(Boolean).join(' and ');
+const both = (edits: number, records: number) =>
+	[
+		many(edits, 'edit', 'edits'),
+		many(records, 'record', 'records')
+			.toLowerCase()
+			.replace('one', edits ? 'one' : 'One')
+	]
+		.filter(Boolean)
+		.join(' and ');
 
 export const outboxWords = {
 	title: 'What waits on this device',
 	waits: (edits: number, records: number, offline: boolean, lasting: boolean) =>
-		`${offline ? 'No answer from the program. ' : ''}${both(edits, records)} ${edits + records === 1 ? 'is' : 'are'} kept on this ${lasting ? 'device' : 'page alone, so leave it open,'} and will be sent.`,
+		`${offline ? 'No answer from the program. ' : ''}${both(edits, records)} ${edits + records === 1 ? 'is' : 'are'} kept ` +
+		`on this ${lasting ? 'device' : 'page alone, so leave it open,'} and will be sent.`,
 	after: (n: number) => `${n === 1 ? 'One edit waits' : `${n} edits wait`} behind this one.`,
 	yours: (says: string) => `Yours: ${says}.`,
 	show: 'Show them',

@@ -2,14 +2,31 @@
 export const rules = {
 	title: 'Rule book',
 	back: 'Back',
-	lead: (count: number, counties: number) => `${count} rules, each with where it comes from${counties ? `; your county says otherwise in ${counties}` : ''}`,
+	lead: (count: number, counties: number) =>
+		`${count} rules, each with where it comes from${counties ? `; your county says otherwise in ${counties}` : ''}`,
 	find: 'Find a rule: frost, stakes, R403',
 	none: (asked: string) => `No rule has “${asked}”. Try one word less.`,
 	mm: 'mm',
 	ft: 'ft, in',
 	county: 'county',
-	families: { volume: 'Volume', order: 'Order', lines: 'Lines', forms: 'Forms', ground: 'Ground', edges: 'Edges', cutting: 'Cutting' },
-	standing: { standard: 'code', handbook: 'handbook', thumb: 'thumb rule', house: 'house figure', estimate: 'estimate', typed: 'measured', definition: 'definition' },
+	families: {
+		volume: 'Volume',
+		order: 'Order',
+		lines: 'Lines',
+		forms: 'Forms',
+		ground: 'Ground',
+		edges: 'Edges',
+		cutting: 'Cutting'
+	},
+	standing: {
+		standard: 'code',
+		handbook: 'handbook',
+		thumb: 'thumb rule',
+		house: 'house figure',
+		estimate: 'estimate',
+		typed: 'measured',
+		definition: 'definition'
+	},
 	table: 'Its table',
 	tryIt: 'Try it',
 	says: 'Your county says',

@@ -100,7 +100,8 @@ export const w = {
 		drop: 'drop',
 		slab: 'slab',
 		name: 'name',
-		caution: 'Edge depth, frost and steel are for the local code, the engineer and the official to settle. This tool counts; it does not approve.',
+		caution:
+			'Edge depth, frost and steel are for the local code, the engineer and the official to settle. This tool counts; it does not approve.',
 		needOutline: 'No outline yet, so no edge. Walk it in Lines first.'
 	},
 	order: {
@@ -175,8 +176,12 @@ export const w = {
 		phone: 'Phone',
 		name: 'Name',
 		schools: {
-			items: 'Item by item: each allowance has its reason and can be checked afterwards. Against: it takes a minute, and a cause nobody listed is not in it.',
-			flat: 'A flat percentage is quick to say. Against: it hides why, and is far too much for a thick slab and too little for a thin one. So it is not offered here.'
+			items:
+				'Item by item: each allowance has its reason and can be checked afterwards. Against: it takes a minute, ' +
+				'and a cause nobody listed is not in it.',
+			flat:
+				'A flat percentage is quick to say. Against: it hides why, and is far too much for a thick slab ' +
+				'and too little for a thin one. So it is not offered here.'
 		},
 		forms: 'Tape and forms',
 		tolerance: 'A corner is right inside',
@@ -189,7 +194,17 @@ export const w = {
 		rate: 'Metres of board set in an hour',
 		minPiece: 'Least piece, and splice from a corner',
 		choices: { corner: 'Boards at a corner', stack: 'Boards for a height', buy: 'Which boards to buy' },
-		schoolNames: { lap: 'Lap', 'run-past': 'Run past', butt: 'Butt inside', 'least-over': 'Least above', fewest: 'Fewest boards', 'two-widths': 'Two widths', crew: 'As a crew fetches', money: 'Least money', 'let-in': 'Pack below' },
+		schoolNames: {
+			lap: 'Lap',
+			'run-past': 'Run past',
+			butt: 'Butt inside',
+			'least-over': 'Least above',
+			fewest: 'Fewest boards',
+			'two-widths': 'Two widths',
+			crew: 'As a crew fetches',
+			money: 'Least money',
+			'let-in': 'Pack below'
+		},
 		against: 'Against:',
 		boards: 'Form boards',
 		perFoot: 'a foot',

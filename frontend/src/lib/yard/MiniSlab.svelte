@@ -6,17 +6,33 @@
 	const view = $derived.by(() => {
 		if (!job.outline) return null;
 		const box = boundsOf(job.outline);
-		return new Viewport(scale, (width - (box.x1 - box.x0) * scale) / 2 - box.x0 * scale, (height + (box.y1 - box.y0) * scale) / 2 + box.y0 * scale);
+		return new Viewport(
+			scale,
+			(width - (box.x1 - box.x0) * scale) / 2 - box.x0 * scale,
+			(height + (box.y1 - box.y0) * scale) / 2 + box.y0 * scale
+		);
 	});
 </script>
 
 <svg viewBox="0 0 {width} {height}" aria-hidden="true">
 	{#if view && job.outline}
-		<path d={view.path([job.outline])} fill="none" stroke="var(--ink)" stroke-width="6.5" />
-		<path d={view.path([job.outline])} fill="none" stroke="var(--board)" stroke-width="4.6" />
-		<path d={view.path([job.outline, ...job.openings])} fill="var(--slab)" fill-rule="evenodd" stroke="var(--ink)" stroke-width="1.8" />
+		<path d={view.path([job.outline])} fill="none" stroke="var(--color-ink)" stroke-width="6.5" />
+		<path d={view.path([job.outline])} fill="none" stroke="var(--color-board)" stroke-width="4.6" />
+		<path
+			d={view.path([job.outline, ...job.openings])}
+			fill="var(--color-slab)"
+			fill-rule="evenodd"
+			stroke="var(--color-ink)"
+			stroke-width="1.8"
+		/>
 	{:else}
-		<path d="M{width / 2 - 32} {height / 2 - 22}h64v44h-64z" fill="none" stroke="var(--chalk)" stroke-width="2" stroke-dasharray="6 5" />
+		<path
+			d="M{width / 2 - 32} {height / 2 - 22}h64v44h-64z"
+			fill="none"
+			stroke="var(--color-chalk)"
+			stroke-width="2"
+			stroke-dasharray="6 5"
+		/>
 	{/if}
 </svg>
 

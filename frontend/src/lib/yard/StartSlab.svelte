@@ -8,7 +8,11 @@
 	let { yard, close }: { yard: YardState; close: () => void } = $props();
 	let name = $state('');
 	let units = $state<'ft-in' | 'mm'>(session.ways?.reading.new_job_units ?? 'ft-in');
-	remember('yard/start', () => name, (old) => (name = old));
+	remember(
+		'yard/start',
+		() => name,
+		(old) => (name = old)
+	);
 	let box: HTMLInputElement | undefined = $state();
 	$effect(() => box?.focus());
 	function drop() {
@@ -30,7 +34,9 @@
 	<fieldset>
 		<legend class="label">{w.yard.units}</legend>
 		{#each ['ft-in', 'mm'] as const as one}
-			<button type="button" class="act" class:on={units === one} aria-pressed={units === one} onclick={() => (units = one)}>{one === 'mm' ? w.yard.mm : w.yard.ftin}</button>
+			<button type="button" class="act" class:on={units === one} aria-pressed={units === one} onclick={() => (units = one)}
+				>{one === 'mm' ? w.yard.mm : w.yard.ftin}</button
+			>
 		{/each}
 	</fieldset>
 	<button class="act main">{w.yard.go}</button>
@@ -44,8 +50,8 @@
 		gap: 10px 18px;
 		align-items: end;
 		padding: 16px 20px;
-		background: var(--bench);
-		border-bottom: 2px solid var(--ink);
+		background: var(--color-bench);
+		border-bottom: 2px solid var(--color-ink);
 	}
 	label {
 		width: min(360px, 100%);

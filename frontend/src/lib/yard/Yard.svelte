@@ -47,7 +47,22 @@
 <svelte:window onkeydown={keys} />
 <div class="app">
 	<header>
-		<svg width="66" height="40" aria-hidden="true"><path d="M3 30h60v7H3z" fill="var(--ink2)" /><path d="M24 20v10M42 20v10" stroke="var(--ink)" stroke-width="5" /><rect x="12" y="5" width="42" height="16" rx="8" fill="var(--board)" stroke="var(--ink)" stroke-width="2.4" /></svg>
+		<svg width="66" height="40" aria-hidden="true"
+			><path d="M3 30h60v7H3z" fill="var(--color-ink2)" /><path
+				d="M24 20v10M42 20v10"
+				stroke="var(--color-ink)"
+				stroke-width="5"
+			/><rect
+				x="12"
+				y="5"
+				width="42"
+				height="16"
+				rx="8"
+				fill="var(--color-board)"
+				stroke="var(--color-ink)"
+				stroke-width="2.4"
+			/></svg
+		>
 		<div class="brand">
 			<h1>{w.product}</h1>
 			<p class="label">{w.yard.title}{yard.jobs ? `, ${w.yard.yardWord(live.length)}, ${w.yard.scale}` : ''}</p>
@@ -57,21 +72,36 @@
 			<a class="act quiet" href="/ways">{w.ways.title}</a>
 			<a class="act quiet" href="/rules">{w.rules.title}</a>
 			<button type="button" class="act quiet" onclick={() => files?.click()}>{w.yard.bring}</button>
-			<input bind:this={files} type="file" accept=".json,application/json" class="sr-only" tabindex="-1" aria-label={w.yard.bring} onchange={() => void bring()} />
+			<input
+				bind:this={files}
+				type="file"
+				accept=".json,application/json"
+				class="sr-only"
+				tabindex="-1"
+				aria-label={w.yard.bring}
+				onchange={() => void bring()}
+			/>
 			<button type="button" class="act on" onclick={() => (starting = true)}>{w.yard.start}</button>
 		</nav>
 	</header>
 	<OutboxStrip rows={outbox.rows} named />
-	<div class="px-5"><ReadingBar reading={yard.reading} /></div>
+	<div class="px-20"><ReadingBar reading={yard.reading} /></div>
 	{#if session.waysUnread}<p class="notice" role="alert">{session.waysUnread}</p>{/if}
 	{#if yard.words}<p class="notice" role="alert">{yard.words}</p>{/if}
-	{#if yard.jobs === null && !yard.words}<p class="px-5 py-4 font-[640] text-[var(--ink2)]" role="status">{w.yard.loading}</p>{/if}
+	{#if yard.jobs === null && !yard.words}<p class="px-20 py-16 font-[640] text-ink2" role="status">
+			{w.yard.loading}
+		</p>{/if}
 	{#if yard.deleted}
-		<p class="notice" role="status">{w.yard.deleted(yard.deleted.name)} <button type="button" class="act quiet" onclick={() => void yard.undelete()}>{w.yard.undo}</button></p>
+		<p class="notice" role="status">
+			{w.yard.deleted(yard.deleted.name)}
+			<button type="button" class="act quiet" onclick={() => void yard.undelete()}>{w.yard.undo}</button>
+		</p>
 	{/if}
 	<main>
 		{#if starting}<StartSlab {yard} close={() => (starting = false)} />{/if}
-		<div class="heads" aria-hidden="true"><span></span><span>{w.yard.slabs}</span><span>{w.board.order}</span><span>{w.yard.last}</span><span>{w.yard.stops}</span></div>
+		<div class="heads" aria-hidden="true">
+			<span></span><span>{w.yard.slabs}</span><span>{w.board.order}</span><span>{w.yard.last}</span><span>{w.yard.stops}</span>
+		</div>
 		<ul>
 			{#each live as job (job.id)}<YardRow {yard} {job} {scale} />{/each}
 		</ul>
@@ -84,8 +114,14 @@
 		{/if}
 	</main>
 	<footer aria-label="Tally">
-		<div><p>{w.yard.total}</p><b>{live.some((job) => job.order) ? total : w.notSet}</b></div>
-		<div><p>{w.yard.trucks}</p><b>{trucks}</b></div>
+		<div>
+			<p>{w.yard.total}</p>
+			<b>{live.some((job) => job.order) ? total : w.notSet}</b>
+		</div>
+		<div>
+			<p>{w.yard.trucks}</p>
+			<b>{trucks}</b>
+		</div>
 		<button type="button" class="dim" onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</button>
 	</footer>
 </div>
@@ -102,7 +138,7 @@
 		align-items: center;
 		gap: 8px 16px;
 		padding: 12px 20px;
-		border-bottom: 3px solid var(--ink);
+		border-bottom: 3px solid var(--color-ink);
 		min-height: 84px;
 	}
 	h1 {
@@ -123,7 +159,7 @@
 	main {
 		flex: 1;
 		overflow: auto;
-		background: var(--sheet);
+		background: var(--color-sheet);
 	}
 	.heads {
 		display: grid;
@@ -131,12 +167,12 @@
 		gap: 0 18px;
 		padding: 8px 20px 6px;
 		font-weight: 700;
-		border-bottom: 1.5px solid var(--ink);
-		background: var(--bench);
+		border-bottom: 1.5px solid var(--color-ink);
+		background: var(--color-bench);
 	}
 	.notice {
-		background: var(--well);
-		border-bottom: 3px solid var(--flag);
+		background: var(--color-well);
+		border-bottom: 3px solid var(--color-flag);
 		padding: 8px 20px;
 		font-weight: 640;
 	}
@@ -148,20 +184,25 @@
 	footer {
 		display: flex;
 		min-height: 80px;
-		border-top: 3px solid var(--ink);
+		border-top: 3px solid var(--color-ink);
 		background:
-			repeating-linear-gradient(178.6deg, transparent 0 9px, color-mix(in srgb, var(--grain) 34%, transparent) 9px 10px, transparent 10px 23px),
-			var(--board);
-		color: var(--board-ink);
+			repeating-linear-gradient(
+				178.6deg,
+				transparent 0 9px,
+				color-mix(in srgb, var(--color-grain) 34%, transparent) 9px 10px,
+				transparent 10px 23px
+			),
+			var(--color-board);
+		color: var(--color-board-ink);
 	}
 	footer div {
 		padding: 6px 28px 0 20px;
-		border-right: 1.5px solid var(--board-ink);
+		border-right: 1.5px solid var(--color-board-ink);
 	}
 	footer p {
 		font-size: 13.5px;
 		font-weight: 620;
-		color: var(--board-ink2);
+		color: var(--color-board-ink2);
 	}
 	footer b {
 		font-size: 30px;
@@ -173,7 +214,7 @@
 		margin: auto 12px auto auto;
 		height: 44px;
 		padding: 0 10px;
-		border: 1.5px solid var(--board-ink);
+		border: 1.5px solid var(--color-board-ink);
 		font-weight: 680;
 	}
 	@media (max-width: 1100px) {

@@ -9,7 +9,15 @@
 	let renaming = $state(false);
 	let open = $state(false);
 	let name = $state('');
-	const when = $derived(new Date(job.at).toLocaleString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', hour: 'numeric', minute: '2-digit' }));
+	const when = $derived(
+		new Date(job.at).toLocaleString('en-GB', {
+			weekday: 'short',
+			day: 'numeric',
+			month: 'short',
+			hour: 'numeric',
+			minute: '2-digit'
+		})
+	);
 	async function rename() {
 		if (name.trim() && name !== job.name) await yard.rename(job, name.trim());
 		renaming = false;
@@ -17,20 +25,39 @@
 </script>
 
 <li class="row" data-job={job.name} data-fault={job.fault}>
-	<a class="slab" href={job.fault ? undefined : `/job/${job.id}/lines`} tabindex="-1" aria-hidden="true"><MiniSlab {job} {scale} width={170} height={112} /></a>
+	<a class="slab" href={job.fault ? undefined : `/job/${job.id}/lines`} tabindex="-1" aria-hidden="true"
+		><MiniSlab {job} {scale} width={170} height={112} /></a
+	>
 	<div class="what">
 		{#if renaming}
 			<!-- svelte-ignore a11y_autofocus (the person just pressed Rename) -->
-			<input class="well" bind:value={name} autofocus aria-label={w.yard.rename} onblur={rename} onkeydown={(e) => { if (e.key === 'Enter') void rename(); if (e.key === 'Escape') renaming = false; }} />
+			<input
+				class="well"
+				bind:value={name}
+				autofocus
+				aria-label={w.yard.rename}
+				onblur={rename}
+				onkeydown={(e) => {
+					if (e.key === 'Enter') void rename();
+					if (e.key === 'Escape') renaming = false;
+				}}
+			/>
 		{:else if job.fault}
 			<p class="name">{job.name}</p>
 		{:else}
 			<a class="name" href="/job/{job.id}/lines">{job.name}</a>
 		{/if}
-		<p class="label">{job.area ?? (job.fault || job.counting ? '' : w.yard.nothing)}{job.area || !(job.fault || job.counting) ? ' · ' : ''}{job.units === 'mm' ? w.yard.mm : w.yard.ftin}</p>
+		<p class="label">
+			{job.area ?? (job.fault || job.counting ? '' : w.yard.nothing)}{job.area || !(job.fault || job.counting)
+				? ' · '
+				: ''}{job.units === 'mm' ? w.yard.mm : w.yard.ftin}
+		</p>
 	</div>
 	<p class="yards">
-		{#if job.order}<b><Frac text={job.order} /></b> {job.order_unit}<span class="label">{job.trucks} {job.trucks === 1 ? 'truck' : 'trucks'}</span>{:else}<span class="label">{job.counting ? w.yard.counting : w.notSet}</span>{/if}
+		{#if job.order}<b><Frac text={job.order} /></b>
+			{job.order_unit}<span class="label">{job.trucks} {job.trucks === 1 ? 'truck' : 'trucks'}</span>{:else}<span class="label"
+				>{job.counting ? w.yard.counting : w.notSet}</span
+			>{/if}
 	</p>
 	<p class="last"><b>{job.summary}</b><span class="label">{job.author ? `${job.author}, ` : ''}{when}</span></p>
 	<p class="stops">{job.stops}</p>
@@ -40,11 +67,21 @@
 	{#if open}
 		<div class="more">
 			{#if !job.fault}
-				<button type="button" class="act quiet" onclick={() => { name = job.name; renaming = true; open = false; }}>{w.yard.rename}</button>
+				<button
+					type="button"
+					class="act quiet"
+					onclick={() => {
+						name = job.name;
+						renaming = true;
+						open = false;
+					}}>{w.yard.rename}</button
+				>
 				<button type="button" class="act quiet" onclick={() => void yard.copy(job)}>{w.yard.copy}</button>
 			{/if}
 			<a class="act quiet" href="/api/jobs/{job.id}/file" download>{w.yard.export}</a>
-			<button type="button" class="act quiet" onclick={() => void yard.aside(job)}>{job.archived ? w.yard.restore : w.yard.archive}</button>
+			<button type="button" class="act quiet" onclick={() => void yard.aside(job)}
+				>{job.archived ? w.yard.restore : w.yard.archive}</button
+			>
 			<button type="button" class="act quiet" onclick={() => void yard.delete(job)}>{w.yard.delete}</button>
 		</div>
 	{/if}
@@ -56,7 +93,7 @@
 		grid-template-columns: 180px minmax(200px, 1.3fr) 150px minmax(170px, 1.1fr) minmax(150px, 1fr) 66px;
 		gap: 0 18px;
 		align-items: center;
-		border-bottom: 1.5px solid var(--line);
+		border-bottom: 1.5px solid var(--color-line);
 		padding: 4px 20px;
 		min-height: 118px;
 	}
@@ -86,7 +123,7 @@
 		overflow-wrap: anywhere;
 	}
 	[data-fault='true'] .stops {
-		color: var(--flag);
+		color: var(--color-flag);
 	}
 	.more {
 		grid-column: 2 / -1;

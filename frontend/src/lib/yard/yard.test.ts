@@ -5,7 +5,8 @@ import { YardState } from './yard.svelte';
 
 let asked: string[] = [];
 let replies: (Response | Error)[] = [];
-const told = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+const told = (body: unknown, status = 200) =>
+	new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
 const refused = (detail: string, path = '') => told({ code: 'cannot-use', detail, path, choices: [], head: null }, 422);
 const fern = { id: 'f', name: 'Fern', revision: 4, archived: false } as YardJob;
 
@@ -25,7 +26,11 @@ test('every act is followed by the list as it is then', async () => {
 	await yard.aside(fern);
 	await yard.aside({ ...fern, archived: true });
 	await yard.copy(fern);
-	expect(asked.filter((row) => row !== 'GET /api/jobs')).toEqual(['POST /api/jobs/f/archive', 'POST /api/jobs/f/restore', 'POST /api/jobs/f/copy']);
+	expect(asked.filter((row) => row !== 'GET /api/jobs')).toEqual([
+		'POST /api/jobs/f/archive',
+		'POST /api/jobs/f/restore',
+		'POST /api/jobs/f/copy'
+	]);
 	expect(asked.filter((row) => row === 'GET /api/jobs')).toHaveLength(3);
 	expect(yard.jobs).toEqual([fern]);
 });

@@ -53,7 +53,16 @@
 </script>
 
 <svelte:window bind:innerWidth={across} />
-<Sheet {store} {pick} {also} title={w.edges.tabs[tab].sheet} strips letters={across > 600} sizes={tab === 'cut' || tab === 'grid'} labels={tab !== 'sum'}>
+<Sheet
+	{store}
+	{pick}
+	{also}
+	title={w.edges.tabs[tab].sheet}
+	strips
+	letters={across > 600}
+	sizes={tab === 'cut' || tab === 'grid'}
+	labels={tab !== 'sum'}
+>
 	{#snippet key()}
 		{#if strips.length}
 			<p class="keys">
@@ -65,7 +74,14 @@
 	{/snippet}
 	{#snippet over(view)}
 		{#if tab === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
-		<OverSection {view} {store} {data} {pick} marks={tab !== 'sum' && tab !== 'frost'} lined={tab !== 'frost' && tab !== 'meets'} />
+		<OverSection
+			{view}
+			{store}
+			{data}
+			{pick}
+			marks={tab !== 'sum' && tab !== 'frost'}
+			lined={tab !== 'frost' && tab !== 'meets'}
+		/>
 		{#if tab === 'top'}<OverLevels {view} levels={store.figure?.levels ?? []} />{/if}
 		{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
 	{/snippet}
@@ -104,28 +120,28 @@
 		display: inline-block;
 		width: 26px;
 		height: 14px;
-		border: 1.3px dashed var(--ink2);
+		border: 1.3px dashed var(--color-ink2);
 		margin-left: 8px;
 	}
 	.keys span:first-child {
 		margin-left: 0;
 	}
 	.full {
-		background: var(--water);
+		background: var(--color-water);
 	}
 	.haunch {
-		background: color-mix(in srgb, var(--water) 45%, var(--slab));
+		background: color-mix(in srgb, var(--color-water) 45%, var(--color-slab));
 	}
 	.keys .step {
 		border: 0;
 		height: 5px;
-		background: var(--ink);
+		background: var(--color-ink);
 	}
 	.caution {
 		margin-top: 14px;
 		font-size: 13.5px;
-		color: var(--ink2);
-		border-top: 1px solid var(--hair);
+		color: var(--color-ink2);
+		border-top: 1px solid var(--color-hair);
 		padding-top: 6px;
 	}
 </style>

@@ -10,17 +10,30 @@
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
 	const site = $derived(store.document?.site);
 	const options = $derived(data.state?.options ?? []);
-	const deepest = $derived(Math.max(1, ...options.map((one) => (one.sketch ? Math.max(one.sketch.depth_mm + one.sketch.footing_deep_mm, one.sketch.top_mm - one.sketch.frost_mm) : 0))));
+	const deepest = $derived(
+		Math.max(
+			1,
+			...options.map((one) =>
+				one.sketch ? Math.max(one.sketch.depth_mm + one.sketch.footing_deep_mm, one.sketch.top_mm - one.sketch.frost_mm) : 0
+			)
+		)
+	);
 	const checks = $derived(store.figure?.checks ?? []);
 	const outside = $derived(store.document?.ground.outside_is ?? null);
 	const asked = $derived(checks.filter((one) => one.code === 'outside-not-said').slice(0, 1));
-	const worst = $derived(checks.find((one) => one.code === 'edge-above-frost' && one.verdict === 'short') ?? checks.find((one) => one.code === 'edge-bury' && one.verdict === 'short'));
-	const set = (key: string) => (typed: string) => store.keep([{ op: 'set_fields', values: { [`site.${key}`]: typed.trim() || null } }], `site-${key}`);
+	const worst = $derived(
+		checks.find((one) => one.code === 'edge-above-frost' && one.verdict === 'short') ??
+			checks.find((one) => one.code === 'edge-bury' && one.verdict === 'short')
+	);
+	const set = (key: string) => (typed: string) =>
+		store.keep([{ op: 'set_fields', values: { [`site.${key}`]: typed.trim() || null } }], `site-${key}`);
 </script>
 
 <div class="saying">
 	{#if worst}
-		<p class="big"><Frac text={worst.code === 'edge-above-frost' ? w.edges.short(worst.gap) : w.edges.tooShallow(worst.gap)} /></p>
+		<p class="big">
+			<Frac text={worst.code === 'edge-above-frost' ? w.edges.short(worst.gap) : w.edges.tooShallow(worst.gap)} />
+		</p>
 		<p class="act-line"><Frac text={worst.words} /></p>
 		<p><Frac text={worst.remedy} /></p>
 	{:else if checks.some((one) => one.verdict === 'not set') || !checks.length}
@@ -31,12 +44,46 @@
 	{/if}
 </div>
 <div class="panel-row">
-	<Field id="frost-depth" label={w.edges.frostDepth} width="120px" value={site?.frost_depth_mm ? shownLength(site.frost_depth_mm, store.units) : ''} problem={store.problemFor('site-frost_depth_mm')} keep={set('frost_depth_mm')} />
-	<Field id="freezing-index" label={w.edges.index} width="170px" calm value={site?.air_freezing_index_f_days ? `${site.air_freezing_index_f_days}` : ''} problem={store.problemFor('site-air_freezing_index_f_days')} keep={(typed) => store.keep([{ op: 'set_fields', values: { 'site.air_freezing_index_f_days': typed.trim() ? Number(typed) : null } }], 'site-air_freezing_index_f_days')} />
-	<label class="label">{w.edges.building}<select class="plain-select" value={site?.building ?? ''} onchange={(e) => void store.keep([{ op: 'set_fields', values: { 'site.building': e.currentTarget.value || null } }], 'building')}>{#each Object.entries(w.edges.buildings) as [key, name]}<option value={key}>{name}</option>{/each}</select></label>
+	<Field
+		id="frost-depth"
+		label={w.edges.frostDepth}
+		width="120px"
+		value={site?.frost_depth_mm ? shownLength(site.frost_depth_mm, store.units) : ''}
+		problem={store.problemFor('site-frost_depth_mm')}
+		keep={set('frost_depth_mm')}
+	/>
+	<Field
+		id="freezing-index"
+		label={w.edges.index}
+		width="170px"
+		calm
+		value={site?.air_freezing_index_f_days ? `${site.air_freezing_index_f_days}` : ''}
+		problem={store.problemFor('site-air_freezing_index_f_days')}
+		keep={(typed) =>
+			store.keep(
+				[{ op: 'set_fields', values: { 'site.air_freezing_index_f_days': typed.trim() ? Number(typed) : null } }],
+				'site-air_freezing_index_f_days'
+			)}
+	/>
+	<label class="label"
+		>{w.edges.building}<select
+			class="plain-select"
+			value={site?.building ?? ''}
+			onchange={(e) =>
+				void store.keep([{ op: 'set_fields', values: { 'site.building': e.currentTarget.value || null } }], 'building')}
+			>{#each Object.entries(w.edges.buildings) as [key, name]}<option value={key}>{name}</option>{/each}</select
+		></label
+	>
 	<span class="choices" role="group" aria-label={w.edges.outsideIs}>
 		<span class="label">{w.edges.outsideIs}</span>
-		{#each ['undisturbed', 'fill'] as const as one}<button type="button" class="act quiet" class:on={outside === one} aria-pressed={outside === one} onclick={() => void store.keep([{ op: 'set_ground', changes: { outside_is: outside === one ? null : one } }], 'outside')}>{w.edges.outsides[one]}</button>{/each}
+		{#each ['undisturbed', 'fill'] as const as one}<button
+				type="button"
+				class="act quiet"
+				class:on={outside === one}
+				aria-pressed={outside === one}
+				onclick={() => void store.keep([{ op: 'set_ground', changes: { outside_is: outside === one ? null : one } }], 'outside')}
+				>{w.edges.outsides[one]}</button
+			>{/each}
 	</span>
 </div>
 {#each asked as one}<p class="act-line asked"><Frac text="{one.words} {one.remedy}" /></p>{/each}
@@ -46,18 +93,29 @@
 			<h3>{option.name}</h3>
 			{#if option.sketch}<OptionSection sketch={option.sketch} {deepest} units={store.units} />{/if}
 			{#if option.net_m3}
-				<p class="vol"><b>{option.net_text}</b>{#if option.foam_m2}, {option.foam_text} {w.edges.foam}{/if}</p>
+				<p class="vol">
+					<b>{option.net_text}</b>{#if option.foam_m2}, {option.foam_text} {w.edges.foam}{/if}
+				</p>
 				<p class="vol">{w.edges.about} <b>{option.cost_text}</b></p>
 			{/if}
 			<p class="words"><Frac text={option.words} /></p>
-			{#if option.for_it}<p class="label">{w.edges.for}: {option.for_it}</p><p class="label">{w.edges.against}: {option.against_it}</p>{/if}
-			{#if option.edits.length}<button type="button" class="act quiet" onclick={() => void store.keep(option.edits as unknown as Edit[], 'option')}>{w.edges.take}</button>{/if}
+			{#if option.for_it}<p class="label">{w.edges.for}: {option.for_it}</p>
+				<p class="label">{w.edges.against}: {option.against_it}</p>{/if}
+			{#if option.edits.length}<button
+					type="button"
+					class="act quiet"
+					onclick={() => void store.keep(option.edits as unknown as Edit[], 'option')}>{w.edges.take}</button
+				>{/if}
 		</article>
 	{/each}
 </div>
 {#if store.problemFor('option')}<p class="wrong" role="alert">{store.problemFor('option')?.detail}</p>{/if}
 <p class="label">{w.edges.costs}</p>
-{#each [...new Map(checks.filter((one) => one.verdict === 'short').map((one) => [one.source, one.source_words]))] as [source, words]}<p class="label">{words} <a class="in-book" href="/rules?source={source}">{w.rules.inBook}</a></p>{/each}
+{#each [...new Map(checks
+			.filter((one) => one.verdict === 'short')
+			.map((one) => [one.source, one.source_words]))] as [source, words]}<p class="label">
+		{words} <a class="in-book" href="/rules?source={source}">{w.rules.inBook}</a>
+	</p>{/each}
 
 <style>
 	.ways {
@@ -67,7 +125,7 @@
 		margin-top: 8px;
 	}
 	article {
-		border-top: 2px solid var(--ink);
+		border-top: 2px solid var(--color-ink);
 		padding: 6px 0 10px;
 		min-width: 0;
 	}

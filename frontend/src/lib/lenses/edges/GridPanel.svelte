@@ -24,7 +24,11 @@
 	let from = $state(0);
 	let corner = $state(0);
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
-	remember(`${store.id}/grid`, () => ({ beamText, padText, every, bays, walk, spot, baysX, baysY }), (old) => ({ beamText, padText, every, bays, walk, spot, baysX, baysY } = old));
+	remember(
+		`${store.id}/grid`,
+		() => ({ beamText, padText, every, bays, walk, spot, baysX, baysY }),
+		(old) => ({ beamText, padText, every, bays, walk, spot, baysX, baysY } = old)
+	);
 	const degrees = (run: number | null | undefined) => (run ? `${+((Math.atan(1 / run) * 180) / Math.PI).toFixed(1)}°` : '90°');
 	async function newBeam(mark: string) {
 		if (await store.keep([{ op: 'set_beam_type', mark, text: beamText }], 'beam-type')) [beamText, beam] = ['', mark];
@@ -33,7 +37,10 @@
 		if (await store.keep([{ op: 'set_pad_type', mark, text: padText }], 'pad-type')) [padText, pad] = ['', mark];
 	}
 	async function lay() {
-		const done = await store.keep([{ op: 'lay_beams', type: beamMark, side: store.cornerId(from), spacing: every.trim() || null, bays }], 'lay');
+		const done = await store.keep(
+			[{ op: 'lay_beams', type: beamMark, side: store.cornerId(from), spacing: every.trim() || null, bays }],
+			'lay'
+		);
 		if (done) every = bays = '';
 	}
 	async function one() {
@@ -43,15 +50,38 @@
 		if (await store.keep([addPads(padMark, { text: spot })], 'one-pad')) spot = '';
 	}
 	async function grid() {
-		if (await store.keep([addPads(padMark, { corner: store.cornerId(corner), bays_x: baysX, bays_y: baysY })], 'pad-grid')) baysX = baysY = '';
+		if (await store.keep([addPads(padMark, { corner: store.cornerId(corner), bays_x: baysX, bays_y: baysY })], 'pad-grid'))
+			baysX = baysY = '';
 	}
 	const rows = (kind: 'beams' | 'pads', mark: string) => (plan?.[kind] ?? []).flatMap((row, i) => (row.type === mark ? [i] : []));
-	const beamRows = $derived((plan?.beam_types ?? []).map((kind) => ({ mark: kind.mark, says: `${say(kind.width_mm)} wide, ${say(kind.depth_mm)} deep, ${degrees(kind.haunch_run_per_rise)}`, own: rows('beams', kind.mark) })));
-	const padRows = $derived(
-		(plan?.pad_types ?? []).map((kind) => ({ mark: kind.mark, says: `${kind.shape === 'round' ? `${say(kind.diameter_mm)} round` : `${say(kind.width_mm)} × ${say(kind.length_mm)}`}, ${say(kind.depth_mm)} deep`, own: rows('pads', kind.mark) }))
+	const beamRows = $derived(
+		(plan?.beam_types ?? []).map((kind) => ({
+			mark: kind.mark,
+			says: `${say(kind.width_mm)} wide, ${say(kind.depth_mm)} deep, ${degrees(kind.haunch_run_per_rise)}`,
+			own: rows('beams', kind.mark)
+		}))
 	);
-	const nextBeam = $derived(nextMark('B', (plan?.beam_types ?? []).map((one) => one.mark)));
-	const nextPad = $derived(nextMark('P', (plan?.pad_types ?? []).map((one) => one.mark)));
+	const padSize = (kind: NonNullable<typeof plan>['pad_types'][number]) =>
+		kind.shape === 'round' ? `${say(kind.diameter_mm)} round` : `${say(kind.width_mm)} × ${say(kind.length_mm)}`;
+	const padRows = $derived(
+		(plan?.pad_types ?? []).map((kind) => ({
+			mark: kind.mark,
+			says: `${padSize(kind)}, ${say(kind.depth_mm)} deep`,
+			own: rows('pads', kind.mark)
+		}))
+	);
+	const nextBeam = $derived(
+		nextMark(
+			'B',
+			(plan?.beam_types ?? []).map((one) => one.mark)
+		)
+	);
+	const nextPad = $derived(
+		nextMark(
+			'P',
+			(plan?.pad_types ?? []).map((one) => one.mark)
+		)
+	);
 	const doubts = $derived(onTab(store.figure?.findings, 'grid'));
 	const picked = $derived(data.picked && ['beam', 'pad'].includes(data.picked.kind) ? data.picked : null);
 </script>
@@ -65,23 +95,66 @@
 <h3>{w.edges.beams}</h3>
 <KindTable {store} {data} kind="beam" rows={beamRows} picked={beamMark} pick={(mark) => (beam = mark)} />
 <div class="panel-row">
-	<label class="label long">{w.edges.beamCall}<input id="beam-call" class="well call" placeholder={w.edges.beamHint(mm)} bind:value={beamText} onkeydown={(e) => e.key === 'Enter' && void newBeam(nextBeam)} /></label>
+	<label class="label long"
+		>{w.edges.beamCall}<input
+			id="beam-call"
+			class="well call"
+			placeholder={w.edges.beamHint(mm)}
+			bind:value={beamText}
+			onkeydown={(e) => e.key === 'Enter' && void newBeam(nextBeam)}
+		/></label
+	>
 	<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(nextBeam)}>+ {nextBeam}</button>
-	{#if beamMark}<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(beamMark)}>{w.edges.change(beamMark)}</button>{/if}
+	{#if beamMark}<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(beamMark)}
+			>{w.edges.change(beamMark)}</button
+		>{/if}
 </div>
 {@render wrong('beam-type')}
 {#if beamMark}
 	<div class="panel-row">
-		<label class="label">{w.edges.layFrom}<select class="plain-select" bind:value={from}>{#each sides as side, i}<option value={i}>{side.name}</option>{/each}</select></label>
-		<label class="label short">{w.edges.every}<input class="well call" aria-label="{beamMark} {w.edges.every}" placeholder={mm ? '3500' : "11' 6"} bind:value={every} onkeydown={(e) => e.key === 'Enter' && void lay()} /></label>
-		<label class="label">{w.edges.orBays}<input class="well call" aria-label="{beamMark} {w.edges.orBays}" placeholder={w.edges.baysHint(mm)} bind:value={bays} onkeydown={(e) => e.key === 'Enter' && void lay()} /></label>
-		<button type="button" class="act main" disabled={!every.trim() && !bays.trim()} onclick={() => void lay()}>{w.edges.lay}</button>
+		<label class="label"
+			>{w.edges.layFrom}<select class="plain-select" bind:value={from}
+				>{#each sides as side, i}<option value={i}>{side.name}</option>{/each}</select
+			></label
+		>
+		<label class="label short"
+			>{w.edges.every}<input
+				class="well call"
+				aria-label="{beamMark} {w.edges.every}"
+				placeholder={mm ? '3500' : "11' 6"}
+				bind:value={every}
+				onkeydown={(e) => e.key === 'Enter' && void lay()}
+			/></label
+		>
+		<label class="label"
+			>{w.edges.orBays}<input
+				class="well call"
+				aria-label="{beamMark} {w.edges.orBays}"
+				placeholder={w.edges.baysHint(mm)}
+				bind:value={bays}
+				onkeydown={(e) => e.key === 'Enter' && void lay()}
+			/></label
+		>
+		<button type="button" class="act main" disabled={!every.trim() && !bays.trim()} onclick={() => void lay()}
+			>{w.edges.lay}</button
+		>
 	</div>
 	{@render wrong('lay')}
 	<div class="panel-row">
-		<label class="label long">{w.edges.oneBeam}<input class="well call" placeholder={w.edges.beamWalk} bind:value={walk} onkeydown={(e) => e.key === 'Enter' && void one()} /></label>
+		<label class="label long"
+			>{w.edges.oneBeam}<input
+				class="well call"
+				placeholder={w.edges.beamWalk}
+				bind:value={walk}
+				onkeydown={(e) => e.key === 'Enter' && void one()}
+			/></label
+		>
 		<button type="button" class="act quiet" onclick={() => void one()}>+</button>
-		<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'beams_on_zones', type: beamMark }], 'one-beam')}>{w.edges.underZones}</button>
+		<button
+			type="button"
+			class="act quiet"
+			onclick={() => void store.keep([{ op: 'beams_on_zones', type: beamMark }], 'one-beam')}>{w.edges.underZones}</button
+		>
 	</div>
 	{@render wrong('one-beam')}
 {/if}
@@ -89,30 +162,68 @@
 <h3 class="panel-head">{w.edges.pads}</h3>
 <KindTable {store} {data} kind="pad" rows={padRows} picked={padMark} pick={(mark) => (pad = mark)} />
 <div class="panel-row">
-	<label class="label long">{w.edges.padCall}<input id="pad-call" class="well call" placeholder={w.edges.padHint(mm)} bind:value={padText} onkeydown={(e) => e.key === 'Enter' && void newPad(nextPad)} /></label>
+	<label class="label long"
+		>{w.edges.padCall}<input
+			id="pad-call"
+			class="well call"
+			placeholder={w.edges.padHint(mm)}
+			bind:value={padText}
+			onkeydown={(e) => e.key === 'Enter' && void newPad(nextPad)}
+		/></label
+	>
 	<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(nextPad)}>+ {nextPad}</button>
-	{#if padMark}<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(padMark)}>{w.edges.change(padMark)}</button>{/if}
+	{#if padMark}<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(padMark)}
+			>{w.edges.change(padMark)}</button
+		>{/if}
 	<span class="label">{w.edges.padShapes}</span>
 </div>
 {@render wrong('pad-type')}
 {#if padMark}
 	<div class="panel-row">
-		<label class="label long">{w.edges.onePad}<input class="well call" placeholder={w.edges.padWalk} bind:value={spot} onkeydown={(e) => e.key === 'Enter' && void onePad()} /></label>
+		<label class="label long"
+			>{w.edges.onePad}<input
+				class="well call"
+				placeholder={w.edges.padWalk}
+				bind:value={spot}
+				onkeydown={(e) => e.key === 'Enter' && void onePad()}
+			/></label
+		>
 		<button type="button" class="act quiet" onclick={() => void onePad()}>+</button>
-		<button type="button" class="act quiet" onclick={() => void store.keep([addPads(padMark, { crossings: true })], 'one-pad')}>{w.edges.crossings}</button>
+		<button type="button" class="act quiet" onclick={() => void store.keep([addPads(padMark, { crossings: true })], 'one-pad')}
+			>{w.edges.crossings}</button
+		>
 	</div>
 	{@render wrong('one-pad')}
 	<div class="panel-row">
-		<label class="label">{w.edges.grid}<select class="plain-select" bind:value={corner}>{#each sides as side, i (side.name)}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
+		<label class="label"
+			>{w.edges.grid}<select class="plain-select" bind:value={corner}
+				>{#each sides as side, i (side.name)}<option value={i}>{cornerName(i)}</option>{/each}</select
+			></label
+		>
 		<label class="label">{w.edges.baysX}<input class="well call" placeholder={w.edges.baysHint(mm)} bind:value={baysX} /></label>
-		<label class="label">{w.edges.baysY}<input class="well call" placeholder={mm ? '3600' : "9', 9'"} bind:value={baysY} /></label>
+		<label class="label">{w.edges.baysY}<input class="well call" placeholder={mm ? '3600' : "9', 9'"} bind:value={baysY} /></label
+		>
 		<button type="button" class="act main" onclick={() => void grid()}>{w.edges.setGrid}</button>
 	</div>
 	{@render wrong('pad-grid')}
 {/if}
 {#if picked}
 	<div class="panel-row">
-		<button type="button" class="act" onclick={() => void store.keep([takeOut(picked.kind === 'beam' ? 'beams' : 'pads', [store.rowId(picked.kind === 'beam' ? 'beams' : 'pads', picked.row)])], 'picked').then(() => data.unpick())}>{w.edges.takeOut} {data.place?.name}</button>
+		<button
+			type="button"
+			class="act"
+			onclick={() =>
+				void store
+					.keep(
+						[
+							takeOut(picked.kind === 'beam' ? 'beams' : 'pads', [
+								store.rowId(picked.kind === 'beam' ? 'beams' : 'pads', picked.row)
+							])
+						],
+						'picked'
+					)
+					.then(() => data.unpick())}>{w.edges.takeOut} {data.place?.name}</button
+		>
 	</div>
 {/if}
 {#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}

@@ -21,12 +21,32 @@
 	<tbody>
 		{#each rows as row}
 			<tr class:on={picked === row.mark}>
-				<th scope="row"><button type="button" class="mark" aria-pressed={picked === row.mark} onclick={() => pick(row.mark)}>{row.mark}</button></th>
+				<th scope="row"
+					><button type="button" class="mark" aria-pressed={picked === row.mark} onclick={() => pick(row.mark)}>{row.mark}</button
+					></th
+				>
 				<td><Frac text={row.says} /></td>
 				<td>{w.edges.count(row.own.length)}</td>
 				<td class="r">
-					{#if row.own.length}<button type="button" class="act quiet" onclick={() => data.choose(kind, row.own[0] ?? 0)}>{w.edges.showCut}</button>{/if}
-					<button type="button" class="act quiet" onclick={() => void store.keep([row.own.length ? takeOut(`${kind}s`, row.own.map((at) => store.rowId(`${kind}s`, at))) : takeOutType(`${kind}_types`, row.mark)], `${kind}-type`)}>{row.own.length ? w.edges.takeAll(row.mark) : w.edges.takeOut}</button>
+					{#if row.own.length}<button type="button" class="act quiet" onclick={() => data.choose(kind, row.own[0] ?? 0)}
+							>{w.edges.showCut}</button
+						>{/if}
+					<button
+						type="button"
+						class="act quiet"
+						onclick={() =>
+							void store.keep(
+								[
+									row.own.length
+										? takeOut(
+												`${kind}s`,
+												row.own.map((at) => store.rowId(`${kind}s`, at))
+											)
+										: takeOutType(`${kind}_types`, row.mark)
+								],
+								`${kind}-type`
+							)}>{row.own.length ? w.edges.takeAll(row.mark) : w.edges.takeOut}</button
+					>
 				</td>
 			</tr>
 		{/each}
@@ -38,12 +58,12 @@
 		font-weight: 800;
 		min-height: 34px;
 		min-width: 34px;
-		border: 2px solid var(--ink);
-		background: var(--well);
+		border: 2px solid var(--color-ink);
+		background: var(--color-well);
 	}
 	.mark[aria-pressed='true'] {
-		background: var(--ink);
-		color: var(--sheet);
+		background: var(--color-ink);
+		color: var(--color-sheet);
 	}
 	td {
 		padding: 3px 8px 3px 0;

@@ -12,17 +12,36 @@
 	const x = (at: number) => 40 + (at / last) * (width - 110);
 	const y = (level: number) => top + ((Math.max(...all) - level) / span) * tall;
 	const times = $derived(Math.max(1, Math.round(tall / span / ((width - 110) / last))));
-	const off = (mm: number) => shownLength(units === 'mm' ? Math.round(Math.abs(mm)) : (Math.round((Math.abs(mm) / 25.4) * 16) * 25.4) / 16, units);
+	const off = (mm: number) =>
+		shownLength(units === 'mm' ? Math.round(Math.abs(mm)) : (Math.round((Math.abs(mm) / 25.4) * 16) * 25.4) / 16, units);
 </script>
 
 <div bind:clientWidth={width}>
 	<svg {width} height={top + tall + 30} role="img" aria-label={match.words}>
-		<path d="M{match.points.map((p) => `${x(p.at_mm)} ${y(p.top_mm)}`).join('L')}" fill="none" stroke="var(--ink)" stroke-width="3" />
-		<path d="M{match.points.map((p) => `${x(p.at_mm)} ${y(p.level_mm)}`).join('L')}" fill="none" stroke="var(--pencil)" stroke-width="2" stroke-dasharray="6 4" />
-		<path d="M{x(0)} {y(match.best_start_mm)}L{x(last)} {y(match.best_start_mm + match.best_per_mm * last)}" stroke="var(--chalk)" stroke-width="1.4" stroke-dasharray="2 4" />
+		<path
+			d="M{match.points.map((p) => `${x(p.at_mm)} ${y(p.top_mm)}`).join('L')}"
+			fill="none"
+			stroke="var(--color-ink)"
+			stroke-width="3"
+		/>
+		<path
+			d="M{match.points.map((p) => `${x(p.at_mm)} ${y(p.level_mm)}`).join('L')}"
+			fill="none"
+			stroke="var(--color-pencil)"
+			stroke-width="2"
+			stroke-dasharray="6 4"
+		/>
+		<path
+			d="M{x(0)} {y(match.best_start_mm)}L{x(last)} {y(match.best_start_mm + match.best_per_mm * last)}"
+			stroke="var(--color-chalk)"
+			stroke-width="1.4"
+			stroke-dasharray="2 4"
+		/>
 		{#each match.points as p}
-			<circle cx={x(p.at_mm)} cy={y(p.level_mm)} r="4.5" fill="var(--well)" stroke="var(--pencil)" stroke-width="2" />
-			{#if Math.abs(p.off_mm) > 0.7}<text x={x(p.at_mm)} y={y(Math.max(p.level_mm, p.top_mm)) - 9} text-anchor="middle"><SvgFrac text={off(p.off_mm)} /></text>{/if}
+			<circle cx={x(p.at_mm)} cy={y(p.level_mm)} r="4.5" fill="var(--color-well)" stroke="var(--color-pencil)" stroke-width="2" />
+			{#if Math.abs(p.off_mm) > 0.7}<text x={x(p.at_mm)} y={y(Math.max(p.level_mm, p.top_mm)) - 9} text-anchor="middle"
+					><SvgFrac text={off(p.off_mm)} /></text
+				>{/if}
 		{/each}
 		<text x={width - 60} y={y(match.points[match.points.length - 1]?.top_mm ?? 0) + 5}>new top</text>
 		<text x="40" y={top + tall + 22} class="small">{match.name}; heights {times} times too tall</text>
@@ -33,11 +52,11 @@
 	text {
 		font-size: 15px;
 		font-weight: 680;
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	.small {
 		font-size: 13.5px;
 		font-weight: 560;
-		fill: var(--ink2);
+		fill: var(--color-ink2);
 	}
 </style>

@@ -17,11 +17,21 @@
 	const mm = $derived(store.units === 'mm');
 	const say = (value: number) => (value ? shownLength(value, store.units) : '0');
 	let level = $state({ side: 0, along: '', level: '' });
-	let kerb = $state<{ side: string; text: string; width: string; height: string; name: string }>({ side: 'all', text: '', width: '', height: '', name: '' });
+	let kerb = $state<{ side: string; text: string; width: string; height: string; name: string }>({
+		side: 'all',
+		text: '',
+		width: '',
+		height: '',
+		name: ''
+	});
 	let beside = $state({ text: '', thickness: '', top: '', name: '' });
 	let piles = $state({ text: '', diameter: '', down: '' });
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
-	remember(`${store.id}/meets`, () => ({ level, kerb, beside, piles }), (old) => ({ level, kerb, beside, piles } = old));
+	remember(
+		`${store.id}/meets`,
+		() => ({ level, kerb, beside, piles }),
+		(old) => ({ level, kerb, beside, piles } = old)
+	);
 	const matches = $derived(data.state?.matches ?? []);
 	$effect(() => {
 		const side = matches[0]?.side;
@@ -30,25 +40,73 @@
 	const pours = $derived(store.figure?.second_pours ?? []);
 	const unit = $derived(mm ? 'm³' : 'yd³');
 	async function keepLevel() {
-		if (await store.keep([{ op: 'measure_level', side: store.cornerId(level.side), along: level.along || '0', level: level.level || 0 }], 'level')) level = { ...level, along: '', level: '' };
+		if (
+			await store.keep(
+				[{ op: 'measure_level', side: store.cornerId(level.side), along: level.along || '0', level: level.level || 0 }],
+				'level'
+			)
+		)
+			level = { ...level, along: '', level: '' };
 	}
 	async function keepKerb() {
 		const on = kerb.side === 'all' ? sides.map((_, i) => i) : kerb.side === 'walk' ? [] : [Number(kerb.side)];
-		if (await store.keep([{ op: 'add_kerb', name: kerb.name, sides: on.map((side) => store.cornerId(side)), text: kerb.side === 'walk' ? kerb.text : '', width: kerb.width, height: kerb.height }], 'kerb')) kerb = { ...kerb, text: '', name: '' };
+		if (
+			await store.keep(
+				[
+					{
+						op: 'add_kerb',
+						name: kerb.name,
+						sides: on.map((side) => store.cornerId(side)),
+						text: kerb.side === 'walk' ? kerb.text : '',
+						width: kerb.width,
+						height: kerb.height
+					}
+				],
+				'kerb'
+			)
+		)
+			kerb = { ...kerb, text: '', name: '' };
 	}
 	async function keepBeside() {
-		if (await store.keep([{ op: 'add_side_pad', name: beside.name, text: beside.text, thickness: beside.thickness, top: beside.top || 0 }], 'side-pad')) beside = { text: '', thickness: '', top: '', name: '' };
+		if (
+			await store.keep(
+				[{ op: 'add_side_pad', name: beside.name, text: beside.text, thickness: beside.thickness, top: beside.top || 0 }],
+				'side-pad'
+			)
+		)
+			beside = { text: '', thickness: '', top: '', name: '' };
 	}
 	async function keepPiles(pads = false) {
-		if (await store.keep([setPiles({ text: pads ? '' : piles.text, pads, diameter: piles.diameter, head_down: piles.down })], 'piles')) piles = { ...piles, text: '' };
+		if (
+			await store.keep(
+				[setPiles({ text: pads ? '' : piles.text, pads, diameter: piles.diameter, head_down: piles.down })],
+				'piles'
+			)
+		)
+			piles = { ...piles, text: '' };
 	}
-	const doubts = $derived(onTab(store.figure?.findings, 'meets').filter((one) => one.code !== 'match-off') /* said beside its profile */);
+	const doubts = $derived(
+		onTab(store.figure?.findings, 'meets').filter((one) => one.code !== 'match-off') /* said beside its profile */
+	);
 </script>
 
 {#snippet wrong(at: string)}
-	{#if store.problemFor(at)}<p class="wrong" role="alert"><Frac text={store.problemFor(at)?.detail ?? ''} />
-		{#each (at === 'level' || at === 'side-pad') ? (store.problemFor(at)?.choices ?? []) : [] as choice}<button type="button" class="act quiet" onclick={() => { if (at === 'level') { level.level = choice.text; void keepLevel(); } else { beside.top = choice.text; void keepBeside(); } }}>{choice.label}</button>{/each}
-	</p>{/if}
+	{#if store.problemFor(at)}<p class="wrong" role="alert">
+			<Frac text={store.problemFor(at)?.detail ?? ''} />
+			{#each at === 'level' || at === 'side-pad' ? (store.problemFor(at)?.choices ?? []) : [] as choice}<button
+					type="button"
+					class="act quiet"
+					onclick={() => {
+						if (at === 'level') {
+							level.level = choice.text;
+							void keepLevel();
+						} else {
+							beside.top = choice.text;
+							void keepBeside();
+						}
+					}}>{choice.label}</button
+				>{/each}
+		</p>{/if}
 {/snippet}
 
 <h3>{w.edges.match}</h3>
@@ -56,16 +114,41 @@
 	<MatchProfile {match} units={store.units} />
 	<p><Frac text={match.words} /></p>
 	<div class="panel-row">
-		<button type="button" class="act main" onclick={() => void store.keep([{ op: 'follow_side', side: store.cornerId(match.side) }], 'level')}>{w.edges.follow}</button>
-		<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'clear_levels', existing: plan?.existing.find((thing) => thing.name === match.against)?.id ?? '' }], 'level')}>{w.edges.forget}</button>
+		<button
+			type="button"
+			class="act main"
+			onclick={() => void store.keep([{ op: 'follow_side', side: store.cornerId(match.side) }], 'level')}>{w.edges.follow}</button
+		>
+		<button
+			type="button"
+			class="act quiet"
+			onclick={() =>
+				void store.keep(
+					[{ op: 'clear_levels', existing: plan?.existing.find((thing) => thing.name === match.against)?.id ?? '' }],
+					'level'
+				)}>{w.edges.forget}</button
+		>
 	</div>
 {/each}
 {#if plan?.existing.length}
 	<p class="label">{w.edges.matchHint}</p>
 	<div class="panel-row">
-		<label class="label">{w.edges.onSide}<select class="plain-select" bind:value={level.side}>{#each sides as side, i}<option value={i}>{side.name}</option>{/each}</select></label>
-		<label class="label">{w.edges.along}<input class="well call" placeholder={mm ? '2400' : "8'"} bind:value={level.along} /></label>
-		<label class="label">{w.edges.level}<input class="well call" placeholder={w.edges.levelHint} bind:value={level.level} onkeydown={(e) => e.key === 'Enter' && void keepLevel()} /></label>
+		<label class="label"
+			>{w.edges.onSide}<select class="plain-select" bind:value={level.side}
+				>{#each sides as side, i}<option value={i}>{side.name}</option>{/each}</select
+			></label
+		>
+		<label class="label"
+			>{w.edges.along}<input class="well call" placeholder={mm ? '2400' : "8'"} bind:value={level.along} /></label
+		>
+		<label class="label"
+			>{w.edges.level}<input
+				class="well call"
+				placeholder={w.edges.levelHint}
+				bind:value={level.level}
+				onkeydown={(e) => e.key === 'Enter' && void keepLevel()}
+			/></label
+		>
 		<button type="button" class="act quiet" onclick={() => void keepLevel()}>{w.edges.keepLevel}</button>
 	</div>
 {:else}<p class="label">{w.edges.nothingBeside}</p>{/if}
@@ -75,19 +158,69 @@
 {#each plan?.kerbs ?? [] as row, i}
 	{@const pour = pours.find((one) => one.kind === 'kerb' && one.row === i)}
 	<div class="panel-row">
-		<Field label={w.edges.name} hide value={row.name ?? ''} width="130px" keep={(name) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { name } }], `kerb-name-${i}`)} />
-		<Field label={w.edges.wide} value={say(row.width_mm)} width="64px" problem={store.problemFor(`kerb-w-${i}`)} keep={(width_mm) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { width_mm } }], `kerb-w-${i}`)} />
-		<Field label={w.edges.high} value={say(row.height_mm)} width="64px" problem={store.problemFor(`kerb-h-${i}`)} keep={(height_mm) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { height_mm } }], `kerb-h-${i}`)} />
-		<Field label={w.edges.leaveOuts} value={(row.leave_outs ?? []).map((gap) => `${say(gap.from_mm)} to ${say(gap.to_mm)}`).join(', ')} placeholder={w.edges.leaveHint} calm width="170px" problem={store.problemFor(`kerb-l-${i}`)} keep={(leave_outs) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { leave_outs } }], `kerb-l-${i}`)} />
+		<Field
+			label={w.edges.name}
+			hide
+			value={row.name ?? ''}
+			width="130px"
+			keep={(name) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { name } }], `kerb-name-${i}`)}
+		/>
+		<Field
+			label={w.edges.wide}
+			value={say(row.width_mm)}
+			width="64px"
+			problem={store.problemFor(`kerb-w-${i}`)}
+			keep={(width_mm) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { width_mm } }], `kerb-w-${i}`)}
+		/>
+		<Field
+			label={w.edges.high}
+			value={say(row.height_mm)}
+			width="64px"
+			problem={store.problemFor(`kerb-h-${i}`)}
+			keep={(height_mm) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { height_mm } }], `kerb-h-${i}`)}
+		/>
+		<Field
+			label={w.edges.leaveOuts}
+			value={(row.leave_outs ?? []).map((gap) => `${say(gap.from_mm)} to ${say(gap.to_mm)}`).join(', ')}
+			placeholder={w.edges.leaveHint}
+			calm
+			width="170px"
+			problem={store.problemFor(`kerb-l-${i}`)}
+			keep={(leave_outs) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { leave_outs } }], `kerb-l-${i}`)}
+		/>
 		{#if pour}<span class="vol"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
-		<button type="button" class="act quiet" onclick={() => void store.keep([takeOut('kerbs', [row.id])], 'kerb')}>{w.edges.out}</button>
+		<button type="button" class="act quiet" onclick={() => void store.keep([takeOut('kerbs', [row.id])], 'kerb')}
+			>{w.edges.out}</button
+		>
 	</div>
 {/each}
 <div class="panel-row">
-	<label class="label">{w.edges.kerbAlong}<select class="plain-select" bind:value={kerb.side}><option value="all">{w.edges.allRound}</option><option value="walk">{w.edges.walked}</option>{#each sides as side, i}<option value="{i}">{side.name}</option>{/each}</select></label>
-	{#if kerb.side === 'walk'}<label class="label long"><span>{w.edges.walked}</span><input class="well call" placeholder={w.edges.beamWalk} bind:value={kerb.text} /></label>{/if}
-	<label class="label short">{w.edges.wide}<input class="well call" aria-label="{w.edges.addKerb} {w.edges.wide}" placeholder={mm ? '150' : '6'} bind:value={kerb.width} /></label>
-	<label class="label short">{w.edges.high}<input class="well call" aria-label="{w.edges.addKerb} {w.edges.high}" placeholder={mm ? '200' : '8'} bind:value={kerb.height} onkeydown={(e) => e.key === 'Enter' && void keepKerb()} /></label>
+	<label class="label"
+		>{w.edges.kerbAlong}<select class="plain-select" bind:value={kerb.side}
+			><option value="all">{w.edges.allRound}</option><option value="walk">{w.edges.walked}</option
+			>{#each sides as side, i}<option value={i}>{side.name}</option>{/each}</select
+		></label
+	>
+	{#if kerb.side === 'walk'}<label class="label long"
+			><span>{w.edges.walked}</span><input class="well call" placeholder={w.edges.beamWalk} bind:value={kerb.text} /></label
+		>{/if}
+	<label class="label short"
+		>{w.edges.wide}<input
+			class="well call"
+			aria-label="{w.edges.addKerb} {w.edges.wide}"
+			placeholder={mm ? '150' : '6'}
+			bind:value={kerb.width}
+		/></label
+	>
+	<label class="label short"
+		>{w.edges.high}<input
+			class="well call"
+			aria-label="{w.edges.addKerb} {w.edges.high}"
+			placeholder={mm ? '200' : '8'}
+			bind:value={kerb.height}
+			onkeydown={(e) => e.key === 'Enter' && void keepKerb()}
+		/></label
+	>
 	<button type="button" class="act quiet" onclick={() => void keepKerb()}>{w.edges.addKerb}</button>
 </div>
 {@render wrong('kerb')}
@@ -96,18 +229,57 @@
 {#each plan?.side_pads ?? [] as row, i}
 	{@const pour = pours.find((one) => one.kind === 'side pad' && one.row === i)}
 	<div class="panel-row">
-		<Field label={w.edges.name} hide value={row.name} width="130px" keep={(name) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { name } }], `sp-${i}`)} />
-		<Field label={w.edges.thick} value={say(row.thickness_mm)} width="64px" problem={store.problemFor(`sp-t-${i}`)} keep={(thickness_mm) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { thickness_mm } }], `sp-t-${i}`)} />
-		<Field label={w.edges.topAt} value={row.top_mm ? `${say(Math.abs(row.top_mm))} ${row.top_mm < 0 ? 'below' : 'above'}` : '0'} width="110px" problem={store.problemFor(`sp-l-${i}`)} keep={(top_mm) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { top_mm } }], `sp-l-${i}`)} />
+		<Field
+			label={w.edges.name}
+			hide
+			value={row.name}
+			width="130px"
+			keep={(name) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { name } }], `sp-${i}`)}
+		/>
+		<Field
+			label={w.edges.thick}
+			value={say(row.thickness_mm)}
+			width="64px"
+			problem={store.problemFor(`sp-t-${i}`)}
+			keep={(thickness_mm) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { thickness_mm } }], `sp-t-${i}`)}
+		/>
+		<Field
+			label={w.edges.topAt}
+			value={row.top_mm ? `${say(Math.abs(row.top_mm))} ${row.top_mm < 0 ? 'below' : 'above'}` : '0'}
+			width="110px"
+			problem={store.problemFor(`sp-l-${i}`)}
+			keep={(top_mm) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { top_mm } }], `sp-l-${i}`)}
+		/>
 		{#if pour}<span class="vol"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
-		<button type="button" class="act quiet" onclick={() => void store.keep([takeOut('side_pads', [row.id])], 'side-pad')}>{w.edges.out}</button>
+		<button type="button" class="act quiet" onclick={() => void store.keep([takeOut('side_pads', [row.id])], 'side-pad')}
+			>{w.edges.out}</button
+		>
 	</div>
 {/each}
 <div class="panel-row">
-	<label class="label long">{w.edges.besideWalk}<input class="well call" placeholder={w.edges.sideWalk} bind:value={beside.text} /></label>
-	<label class="label short">{w.edges.thick}<input class="well call" aria-label="{w.edges.addSidePad} {w.edges.thick}" placeholder={mm ? '100' : '4'} bind:value={beside.thickness} onkeydown={(e) => e.key === 'Enter' && void keepBeside()} /></label>
-	<label class="label short">{w.edges.topAt}<input class="well call" aria-label="{w.edges.addSidePad} {w.edges.topAt}" placeholder="0" bind:value={beside.top} /></label>
-	<label class="label">{w.edges.name}<input class="well" aria-label="{w.edges.addSidePad} {w.edges.name}" bind:value={beside.name} /></label>
+	<label class="label long"
+		>{w.edges.besideWalk}<input class="well call" placeholder={w.edges.sideWalk} bind:value={beside.text} /></label
+	>
+	<label class="label short"
+		>{w.edges.thick}<input
+			class="well call"
+			aria-label="{w.edges.addSidePad} {w.edges.thick}"
+			placeholder={mm ? '100' : '4'}
+			bind:value={beside.thickness}
+			onkeydown={(e) => e.key === 'Enter' && void keepBeside()}
+		/></label
+	>
+	<label class="label short"
+		>{w.edges.topAt}<input
+			class="well call"
+			aria-label="{w.edges.addSidePad} {w.edges.topAt}"
+			placeholder="0"
+			bind:value={beside.top}
+		/></label
+	>
+	<label class="label"
+		>{w.edges.name}<input class="well" aria-label="{w.edges.addSidePad} {w.edges.name}" bind:value={beside.name} /></label
+	>
 	<button type="button" class="act quiet" onclick={() => void keepBeside()}>{w.edges.addSidePad}</button>
 </div>
 {@render wrong('side-pad')}
@@ -116,19 +288,58 @@
 {#each plan?.piles ?? [] as row, i}
 	<div class="panel-row">
 		<b>{row.at.length} × {row.name}</b>
-		<Field label={w.edges.diameter} value={say(row.diameter_mm)} width="64px" keep={(diameter) => store.keep([setPiles({ piles: row.id, diameter })], `pile-d-${i}`)} />
-		<Field label={w.edges.headDown} value={say(row.head_down_mm)} width="118px" problem={store.problemFor(`pile-h-${i}`)} keep={(head_down) => store.keep([setPiles({ piles: row.id, head_down })], `pile-h-${i}`)} />
-		<Field label={w.edges.above} value={say(row.least_above_mm)} width="100px" keep={(least_above) => store.keep([setPiles({ piles: row.id, least_above })], `pile-a-${i}`)} />
-		<Field label={w.edges.below} value={say(row.least_below_mm)} width="100px" keep={(least_below) => store.keep([setPiles({ piles: row.id, least_below })], `pile-b-${i}`)} />
-		<button type="button" class="act quiet" onclick={() => void store.keep([takeOut('piles', [row.id])], 'piles')}>{w.edges.out}</button>
+		<Field
+			label={w.edges.diameter}
+			value={say(row.diameter_mm)}
+			width="64px"
+			keep={(diameter) => store.keep([setPiles({ piles: row.id, diameter })], `pile-d-${i}`)}
+		/>
+		<Field
+			label={w.edges.headDown}
+			value={say(row.head_down_mm)}
+			width="118px"
+			problem={store.problemFor(`pile-h-${i}`)}
+			keep={(head_down) => store.keep([setPiles({ piles: row.id, head_down })], `pile-h-${i}`)}
+		/>
+		<Field
+			label={w.edges.above}
+			value={say(row.least_above_mm)}
+			width="100px"
+			keep={(least_above) => store.keep([setPiles({ piles: row.id, least_above })], `pile-a-${i}`)}
+		/>
+		<Field
+			label={w.edges.below}
+			value={say(row.least_below_mm)}
+			width="100px"
+			keep={(least_below) => store.keep([setPiles({ piles: row.id, least_below })], `pile-b-${i}`)}
+		/>
+		<button type="button" class="act quiet" onclick={() => void store.keep([takeOut('piles', [row.id])], 'piles')}
+			>{w.edges.out}</button
+		>
 	</div>
 {/each}
 <div class="panel-row">
-	<label class="label short">{w.edges.diameter}<input class="well call" aria-label="{w.edges.piles} {w.edges.diameter}" placeholder={mm ? '300' : '12'} bind:value={piles.diameter} /></label>
-	<label class="label">{w.edges.headDown}<input class="well call" placeholder={mm ? '150' : '6'} bind:value={piles.down} /></label>
-	<label class="label long">{w.edges.onePad.replace('pad', 'pile')}<input class="well call" placeholder={w.edges.padWalk} bind:value={piles.text} onkeydown={(e) => e.key === 'Enter' && void keepPiles()} /></label>
+	<label class="label short"
+		>{w.edges.diameter}<input
+			class="well call"
+			aria-label="{w.edges.piles} {w.edges.diameter}"
+			placeholder={mm ? '300' : '12'}
+			bind:value={piles.diameter}
+		/></label
+	>
+	<label class="label">{w.edges.headDown}<input class="well call" placeholder={mm ? '150' : '6'} bind:value={piles.down} /></label
+	>
+	<label class="label long"
+		>{w.edges.onePad.replace('pad', 'pile')}<input
+			class="well call"
+			placeholder={w.edges.padWalk}
+			bind:value={piles.text}
+			onkeydown={(e) => e.key === 'Enter' && void keepPiles()}
+		/></label
+	>
 	<button type="button" class="act quiet" onclick={() => void keepPiles()}>+</button>
-	{#if plan?.pads.length}<button type="button" class="act quiet" onclick={() => void keepPiles(true)}>{w.edges.underPads}</button>{/if}
+	{#if plan?.pads.length}<button type="button" class="act quiet" onclick={() => void keepPiles(true)}>{w.edges.underPads}</button
+		>{/if}
 </div>
 {@render wrong('piles')}
 {#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}

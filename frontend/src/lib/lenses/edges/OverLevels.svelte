@@ -8,7 +8,10 @@
 		const seen: { at: XY; text: string; anchor: 'start' | 'middle' | 'end' }[] = [];
 		for (const zone of new Set(levels.map((row) => row.zone))) {
 			const own = levels.filter((row) => row.zone === zone);
-			const middle: XY = [own.reduce((sum, row) => sum + (row.at[0] ?? 0), 0) / own.length, own.reduce((sum, row) => sum + (row.at[1] ?? 0), 0) / own.length];
+			const middle: XY = [
+				own.reduce((sum, row) => sum + (row.at[0] ?? 0), 0) / own.length,
+				own.reduce((sum, row) => sum + (row.at[1] ?? 0), 0) / own.length
+			];
 			const xs = own.map((row) => view.px(row.at)[0]);
 			const narrow = Math.max(...xs) - Math.min(...xs) < 130;
 			for (const row of own) {
@@ -16,24 +19,29 @@
 				const [mx, my] = view.px(middle);
 				const drain = row.corner === 'drain';
 				const side = Math.sign(Math.round(mx - x));
-				const at: XY = drain ? [x, y + 38] : [x + side * 7, y + (Math.sign(my - y) || 1) * (narrow && side < 0 && row.text.length > 3 ? 33 : 17)];
+				const at: XY = drain
+					? [x, y + 38]
+					: [x + side * 7, y + (Math.sign(my - y) || 1) * (narrow && side < 0 && row.text.length > 3 ? 33 : 17)];
 				const text = row.text.replace(' down', '').replace(/^(?!0$|.*up$)/, '−');
-				if (!seen.some((one) => Math.abs(one.at[0] - at[0]) < 14 && Math.abs(one.at[1] - at[1]) < 12)) seen.push({ at, text, anchor: drain ? 'middle' : side < 0 ? 'end' : 'start' });
+				if (!seen.some((one) => Math.abs(one.at[0] - at[0]) < 14 && Math.abs(one.at[1] - at[1]) < 12))
+					seen.push({ at, text, anchor: drain ? 'middle' : side < 0 ? 'end' : 'start' });
 			}
 		}
 		return seen;
 	});
 </script>
 
-{#each rows as row}<text x={row.at[0]} y={row.at[1] + 5} text-anchor={row.anchor} pointer-events="none"><SvgFrac text={row.text} /></text>{/each}
+{#each rows as row}<text x={row.at[0]} y={row.at[1] + 5} text-anchor={row.anchor} pointer-events="none"
+		><SvgFrac text={row.text} /></text
+	>{/each}
 
 <style>
 	text {
 		font-size: 13.5px;
 		font-weight: 720;
-		fill: var(--ink);
+		fill: var(--color-ink);
 		paint-order: stroke;
-		stroke: var(--slab);
+		stroke: var(--color-slab);
 		stroke-width: 4px;
 	}
 </style>

@@ -5,7 +5,14 @@
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { Viewport, XY } from '../../drawing/viewport';
 	import type { EdgesData } from './edges.svelte';
-	let { view, store, data, pick, marks = true, lined = true }: { view: Viewport; store: JobStore; data: EdgesData; pick: Pick; marks?: boolean; lined?: boolean } = $props();
+	let {
+		view,
+		store,
+		data,
+		pick,
+		marks = true,
+		lined = true
+	}: { view: Viewport; store: JobStore; data: EdgesData; pick: Pick; marks?: boolean; lined?: boolean } = $props();
 	const plan = $derived(store.document);
 	const line = $derived(data.line);
 	const outlined = $derived(store.figure?.drawing?.outlined ?? []);
@@ -55,7 +62,10 @@
 			const by: XY = [snapped(at[0] - begun[0], step), snapped(at[1] - begun[1], step)];
 			if (!by[0] && !by[1] && !edit) return;
 			const shift = (p: readonly number[]): XY => [(p[0] ?? 0) + by[0], (p[1] ?? 0) + by[1]];
-			edit = kind === 'pad' ? { op: 'move_pad', pad: store.rowId('pads', row), at: shift(kept.pads[row]?.at ?? [0, 0]) } : { op: 'move_beam', beam: store.rowId('beams', row), path: (kept.beams[row]?.path ?? []).map(shift) };
+			edit =
+				kind === 'pad'
+					? { op: 'move_pad', pad: store.rowId('pads', row), at: shift(kept.pads[row]?.at ?? [0, 0]) }
+					: { op: 'move_beam', beam: store.rowId('beams', row), path: (kept.beams[row]?.path ?? []).map(shift) };
 			void store.try([edit], 'sheet');
 		};
 		const stop = async () => {
@@ -97,19 +107,42 @@
 	}
 </script>
 
-{#each lit as strip}<path d={view.path(strip.rings)} fill="var(--chalk)" fill-opacity=".5" pointer-events="none" />{/each}
+{#each lit as strip}<path d={view.path(strip.rings)} fill="var(--color-chalk)" fill-opacity=".5" pointer-events="none" />{/each}
 <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
 {#each plan?.edges ?? [] as edge, row}
-	{#if edge.along}<path d={view.path([edge.along], false)} fill="none" stroke={picks('along', row) ? 'var(--chalk)' : 'transparent'} stroke-width="14" stroke-opacity=".6" class="hit" onclick={() => choose('along', row)} />{/if}
+	{#if edge.along}<path
+			d={view.path([edge.along], false)}
+			fill="none"
+			stroke={picks('along', row) ? 'var(--color-chalk)' : 'transparent'}
+			stroke-width="14"
+			stroke-opacity=".6"
+			class="hit"
+			onclick={() => choose('along', row)}
+		/>{/if}
 {/each}
 {#each plan?.beams ?? [] as beam, row}
 	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-	<path d={view.path([beam.path], false)} fill="none" stroke={picks('beam', row) ? 'var(--chalk)' : 'transparent'} stroke-width="13" stroke-opacity=".55" class="hit" data-beam={row} onclick={() => choose('beam', row)} />
+	<path
+		d={view.path([beam.path], false)}
+		fill="none"
+		stroke={picks('beam', row) ? 'var(--color-chalk)' : 'transparent'}
+		stroke-width="13"
+		stroke-opacity=".55"
+		class="hit"
+		data-beam={row}
+		onclick={() => choose('beam', row)}
+	/>
 {/each}
 {#each outlined as thing}
 	{#if thing.kind === 'recess'}
 		<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-		<path d={view.path(thing.rings)} fill="transparent" class="hit" data-recess={thing.row} onclick={() => choose('recess', thing.row)} />
+		<path
+			d={view.path(thing.rings)}
+			fill="transparent"
+			class="hit"
+			data-recess={thing.row}
+			onclick={() => choose('recess', thing.row)}
+		/>
 	{/if}
 {/each}
 {#if marks}
@@ -128,12 +161,32 @@
 	{@const angle = (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI}
 	<!-- svelte-ignore a11y_no_static_element_interactions -->
 	<path d="M{a}L{b}" stroke="transparent" stroke-width="16" class="drag" onpointerdown={(event) => grab('both', event)} />
-	<path d="M{a}L{b}" stroke="var(--chalk)" stroke-width="2.6" pointer-events="none" />
+	<path d="M{a}L{b}" stroke="var(--color-chalk)" stroke-width="2.6" pointer-events="none" />
 	{#each [{ p: a, end: 'start' }, { p: b, end: 'end' }] as const as one}
-		<path d="M0 0l-7 -13h14z" fill="var(--chalk)" transform="translate({one.p}) rotate({angle + 180}) translate(0 13)" pointer-events="none" />
-		<circle cx={one.p[0]} cy={one.p[1]} r="12" fill="transparent" class="drag" data-cut-end={one.end} role="button" tabindex="0" aria-label="Cut, {one.end === 'start' ? 'first' : 'second'} end; arrows move it" onpointerdown={(event) => grab(one.end, event)} onkeydown={(event) => nudge(one.end, event)} />
+		<path
+			d="M0 0l-7 -13h14z"
+			fill="var(--color-chalk)"
+			transform="translate({one.p}) rotate({angle + 180}) translate(0 13)"
+			pointer-events="none"
+		/>
+		<circle
+			cx={one.p[0]}
+			cy={one.p[1]}
+			r="12"
+			fill="transparent"
+			class="drag"
+			data-cut-end={one.end}
+			role="button"
+			tabindex="0"
+			aria-label="Cut, {one.end === 'start' ? 'first' : 'second'} end; arrows move it"
+			onpointerdown={(event) => grab(one.end, event)}
+			onkeydown={(event) => nudge(one.end, event)}
+		/>
 	{/each}
-	<g transform="translate({a})" pointer-events="none"><rect x="-11" y="-11" width="22" height="22" fill="var(--chalk)" /><text text-anchor="middle" y="6" class="no">1</text></g>
+	<g transform="translate({a})" pointer-events="none"
+		><rect x="-11" y="-11" width="22" height="22" fill="var(--color-chalk)" /><text text-anchor="middle" y="6" class="no">1</text
+		></g
+	>
 {/if}
 
 <style>
@@ -145,22 +198,22 @@
 		touch-action: none;
 	}
 	.tag {
-		fill: var(--well);
-		stroke: var(--ink);
+		fill: var(--color-well);
+		stroke: var(--color-ink);
 		stroke-width: 1.8;
 	}
 	.tag.on {
-		fill: var(--chalk);
-		stroke: var(--chalk);
+		fill: var(--color-chalk);
+		stroke: var(--color-chalk);
 	}
 	.mark {
 		font-size: 14px;
 		font-weight: 780;
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	.mark.on,
 	.no {
-		fill: var(--on-chalk);
+		fill: var(--color-on-chalk);
 	}
 	.no {
 		font-weight: 780;

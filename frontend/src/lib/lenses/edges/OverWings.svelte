@@ -8,7 +8,15 @@
 
 {#if wings}
 	{#each [wings.wall_rings, wings.corner_rings] as rings}
-		<path d={view.path(rings)} fill="var(--well)" fill-rule="evenodd" pointer-events="none" />
-		<path d={view.path(rings)} fill="url(#zig)" fill-rule="evenodd" stroke="var(--ink)" stroke-width="1.2" stroke-dasharray="5 3" pointer-events="none" />
+		<path d={view.path(rings)} fill="var(--color-well)" fill-rule="evenodd" pointer-events="none" />
+		<path
+			d={view.path(rings)}
+			fill="url(#zig)"
+			fill-rule="evenodd"
+			stroke="var(--color-ink)"
+			stroke-width="1.2"
+			stroke-dasharray="5 3"
+			pointer-events="none"
+		/>
 	{/each}
 {/if}

@@ -15,7 +15,15 @@
 	let typed = $state('');
 	const view = $derived(SectionView.fit(section, width, tall));
 	const high = $derived(Math.min(tall, Math.max(170, view.low + 48)));
-	const kinds = $derived([...new Set(['concrete', ...section.layers.map((layer) => layer.kind), ...(section.ends.some((end) => end.foam_mm) ? ['foam'] : []), 'soil', ...(section.ends.some((end) => end.boards.length) ? ['board'] : [])])]);
+	const kinds = $derived([
+		...new Set([
+			'concrete',
+			...section.layers.map((layer) => layer.kind),
+			...(section.ends.some((end) => end.foam_mm) ? ['foam'] : []),
+			'soil',
+			...(section.ends.some((end) => end.boards.length) ? ['board'] : [])
+		])
+	]);
 	const keyOf = (size: SectionSize) => `${store.id}/cut-size/${size.kind}-${size.key}-${size.mark}`;
 	function start(size: SectionSize, x: number, y: number) {
 		if (!size.typed) return;
@@ -50,40 +58,86 @@
 <div class="cut" bind:clientWidth={width}>
 	<svg {width} height={high} role="img" aria-label={section.words}>
 		<defs>
-			<pattern id="c-conc" width="18" height="16" patternUnits="userSpaceOnUse"><g fill="var(--ink2)"><circle cx="3" cy="3" r="1" /><circle cx="12" cy="7" r=".9" /><circle cx="6" cy="13" r="1" /></g><path d="M13 13l3-1-1 2.6z" fill="none" stroke="var(--ink2)" stroke-width=".8" /></pattern>
-			<clipPath id="c-frame"><rect width={width} height={high} /></clipPath>
+			<pattern id="c-conc" width="18" height="16" patternUnits="userSpaceOnUse"
+				><g fill="var(--color-ink2)"
+					><circle cx="3" cy="3" r="1" /><circle cx="12" cy="7" r=".9" /><circle cx="6" cy="13" r="1" /></g
+				><path d="M13 13l3-1-1 2.6z" fill="none" stroke="var(--color-ink2)" stroke-width=".8" /></pattern
+			>
+			<clipPath id="c-frame"><rect {width} height={high} /></clipPath>
 		</defs>
 		<g clip-path="url(#c-frame)">
 			<SectionGround {section} {view} {width} height={high} />
 			{#each section.blocks.filter((block) => block.kind === 'pile') as block}
-				<rect x={view.x(block.s0_mm)} y={view.y(block.top_mm)} width={(block.s1_mm - block.s0_mm) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="var(--hair)" stroke="var(--ink)" stroke-width="1.6" />
+				<rect
+					x={view.x(block.s0_mm)}
+					y={view.y(block.top_mm)}
+					width={(block.s1_mm - block.s0_mm) * view.scale}
+					height={(block.top_mm - block.bottom_mm) * view.scale}
+					fill="var(--color-hair)"
+					stroke="var(--color-ink)"
+					stroke-width="1.6"
+				/>
 			{/each}
 			{#each section.rings as ring}
-				<path d={view.path(ring)} fill="var(--slab)" />
-				<path d={view.path(ring)} fill="url(#c-conc)" stroke="var(--ink)" stroke-width="3" stroke-linejoin="miter" />
+				<path d={view.path(ring)} fill="var(--color-slab)" />
+				<path d={view.path(ring)} fill="url(#c-conc)" stroke="var(--color-ink)" stroke-width="3" stroke-linejoin="miter" />
 			{/each}
 			{#each section.ends as end}
 				{#if end.kind === 'dowelled' && end.against}
 					{@const y = (view.y(end.top_mm) + view.y(end.bottom_mm)) / 2}
-					<path d="M{view.x(end.s_mm) + end.outward * 46} {y}h{-end.outward * 96}" stroke="var(--rust)" stroke-width="5" />
+					<path d="M{view.x(end.s_mm) + end.outward * 46} {y}h{-end.outward * 96}" stroke="var(--color-rust)" stroke-width="5" />
 				{/if}
 			{/each}
 			{#each section.blocks as block}
 				{#if block.kind === 'kerb'}
-					<rect x={view.x(block.s0_mm)} y={view.y(block.top_mm)} width={(block.s1_mm - block.s0_mm) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="var(--water)" stroke="var(--ink)" stroke-width="2.4" />
+					<rect
+						x={view.x(block.s0_mm)}
+						y={view.y(block.top_mm)}
+						width={(block.s1_mm - block.s0_mm) * view.scale}
+						height={(block.top_mm - block.bottom_mm) * view.scale}
+						fill="var(--color-water)"
+						stroke="var(--color-ink)"
+						stroke-width="2.4"
+					/>
 				{:else}
-					<rect x={view.x(block.s0_mm)} y={view.y(block.top_mm)} width={(block.s1_mm - block.s0_mm) * view.scale} height={(block.top_mm - block.bottom_mm) * view.scale} fill="none" stroke="var(--ink2)" stroke-width="1.3" stroke-dasharray="6 4" />
+					<rect
+						x={view.x(block.s0_mm)}
+						y={view.y(block.top_mm)}
+						width={(block.s1_mm - block.s0_mm) * view.scale}
+						height={(block.top_mm - block.bottom_mm) * view.scale}
+						fill="none"
+						stroke="var(--color-ink2)"
+						stroke-width="1.3"
+						stroke-dasharray="6 4"
+					/>
 				{/if}
-				<text x={view.x((block.s0_mm + block.s1_mm) / 2)} y={view.y(block.top_mm) - 7} text-anchor="middle" class="name">{block.name}</text>
+				<text x={view.x((block.s0_mm + block.s1_mm) / 2)} y={view.y(block.top_mm) - 7} text-anchor="middle" class="name"
+					>{block.name}</text
+				>
 			{/each}
 			{#each view.breaks as b}
-				<path d="M{b.x} {b.top - 12}V{(b.top + b.bottom) / 2 - 11}l6 5l-12 7l6 5V{b.bottom + 12}" fill="none" stroke="var(--bench)" stroke-width="6" />
-				<path d="M{b.x} {b.top - 12}V{(b.top + b.bottom) / 2 - 11}l6 5l-12 7l6 5V{b.bottom + 12}" fill="none" stroke="var(--ink)" stroke-width="1.4" />
+				<path
+					d="M{b.x} {b.top - 12}V{(b.top + b.bottom) / 2 - 11}l6 5l-12 7l6 5V{b.bottom + 12}"
+					fill="none"
+					stroke="var(--color-bench)"
+					stroke-width="6"
+				/>
+				<path
+					d="M{b.x} {b.top - 12}V{(b.top + b.bottom) / 2 - 11}l6 5l-12 7l6 5V{b.bottom + 12}"
+					fill="none"
+					stroke="var(--color-ink)"
+					stroke-width="1.4"
+				/>
 			{/each}
 			{#each section.slopes as slope}
 				{#if view.x(slope.s1_mm) - view.x(slope.s0_mm) > (slope.text.length + 10) * 7}
 					{@const down = slope.z1_mm < slope.z0_mm ? 1 : -1}
-					<text x={view.x((slope.s0_mm + slope.s1_mm) / 2)} y={view.y(Math.max(slope.z0_mm, slope.z1_mm)) - 8} text-anchor="middle" class="name">{down < 0 ? '← ' : ''}falls {slope.text}{down > 0 ? ' →' : ''}</text>
+					<text
+						x={view.x((slope.s0_mm + slope.s1_mm) / 2)}
+						y={view.y(Math.max(slope.z0_mm, slope.z1_mm)) - 8}
+						text-anchor="middle"
+						class="name">{down < 0 ? '← ' : ''}falls {slope.text}{down > 0 ? ' →' : ''}</text
+					>
 				{/if}
 			{/each}
 			<SectionSizes {section} {view} {start} />
@@ -94,9 +148,20 @@
 	</svg>
 	{#if editing}
 		{#key editing}<div class="typing" style:left="{editing.x - 56}px" style:top="{Math.min(editing.y - 20, high - 44)}px">
-			<input class="well" aria-label="{editing.size.mark} {editing.size.key.replace('_', ' ')}" aria-invalid={problem !== null} use:focus bind:value={typed} onblur={leave} onkeydown={(event) => { if (event.key === 'Enter') void keep(); if (event.key === 'Escape') close(editing); }} />
-			{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
-		</div>{/key}
+				<input
+					class="well"
+					aria-label="{editing.size.mark} {editing.size.key.replace('_', ' ')}"
+					aria-invalid={problem !== null}
+					use:focus
+					bind:value={typed}
+					onblur={leave}
+					onkeydown={(event) => {
+						if (event.key === 'Enter') void keep();
+						if (event.key === 'Escape') close(editing);
+					}}
+				/>
+				{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
+			</div>{/key}
 	{/if}
 </div>
 <p class="legend label">
@@ -112,15 +177,15 @@
 	.name {
 		font-size: 14px;
 		font-weight: 640;
-		fill: var(--ink2);
+		fill: var(--color-ink2);
 		paint-order: stroke;
-		stroke: var(--bench);
+		stroke: var(--color-bench);
 		stroke-width: 4px;
 	}
 	.typing {
 		position: absolute;
 		z-index: 2;
-		background: var(--bench);
+		background: var(--color-bench);
 	}
 	.typing input {
 		width: 112px;
@@ -140,35 +205,36 @@
 	.hatch {
 		width: 22px;
 		height: 12px;
-		border: 1.2px solid var(--ink);
-		background: var(--slab);
+		border: 1.2px solid var(--color-ink);
+		background: var(--color-slab);
 	}
 	.hatch.concrete {
-		background: radial-gradient(circle at 4px 4px, var(--ink2) 1px, transparent 1.4px) 0 0 / 9px 7px var(--slab);
+		background: radial-gradient(circle at 4px 4px, var(--color-ink2) 1px, transparent 1.4px) 0 0 / 9px 7px var(--color-slab);
 	}
 	.hatch.foam {
-		background: repeating-linear-gradient(60deg, var(--well) 0 4px, var(--line) 4px 5px);
+		background: repeating-linear-gradient(60deg, var(--color-well) 0 4px, var(--color-line) 4px 5px);
 	}
 	.hatch.stone,
 	.hatch.graded {
-		background: radial-gradient(circle, transparent 2.4px, var(--ink2) 2.6px 3.4px, transparent 3.6px) 0 0 / 9px 9px var(--well);
+		background: radial-gradient(circle, transparent 2.4px, var(--color-ink2) 2.6px 3.4px, transparent 3.6px) 0 0 / 9px 9px
+			var(--color-well);
 	}
 	.hatch.fill {
-		background: repeating-linear-gradient(-40deg, var(--well) 0 5px, var(--soil) 5px 6px);
+		background: repeating-linear-gradient(-40deg, var(--color-well) 0 5px, var(--color-soil) 5px 6px);
 	}
 	.hatch.soil {
-		background: repeating-linear-gradient(-45deg, var(--bench) 0 5px, var(--soil) 5px 6.4px);
+		background: repeating-linear-gradient(-45deg, var(--color-bench) 0 5px, var(--color-soil) 5px 6.4px);
 		border-bottom: 0;
 		border-left: 0;
 		border-right: 0;
 	}
 	.hatch.barrier {
 		border: 0;
-		border-top: 3px dashed var(--ink);
+		border-top: 3px dashed var(--color-ink);
 		height: 0;
 		background: none;
 	}
 	.hatch.board {
-		background: var(--board);
+		background: var(--color-board);
 	}
 </style>

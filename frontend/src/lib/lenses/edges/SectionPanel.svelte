@@ -16,7 +16,9 @@
 	const side = $derived(place?.kind === 'side' ? place.row : null);
 	const mark = $derived(place?.mark ?? '');
 	const type = $derived(plan?.edge_types.find((one) => one.mark === mark) ?? null);
-	const checks = $derived((store.figure?.checks ?? []).filter((one) => (one.side === null ? one.name.endsWith(mark) : one.side === side)));
+	const checks = $derived(
+		(store.figure?.checks ?? []).filter((one) => (one.side === null ? one.name.endsWith(mark) : one.side === side))
+	);
 	const KINDS = ['thickened', 'against-wall', 'dowelled', 'block-wall', 'overhang'] as const;
 	const LETTER: Record<string, string> = { thickened: 'E', 'against-wall': 'W', dowelled: 'D', 'block-wall': 'H', overhang: 'L' };
 	let kind = $state<(typeof KINDS)[number]>('thickened');
@@ -25,7 +27,11 @@
 	let lineText = $state('');
 	let grow = $state<'left' | 'right'>('left');
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
-	remember(`${store.id}/cut`, () => ({ newText, cutText, lineText }), (old) => ({ newText, cutText, lineText } = old));
+	remember(
+		`${store.id}/cut`,
+		() => ({ newText, cutText, lineText }),
+		(old) => ({ newText, cutText, lineText } = old)
+	);
 	const shown = (mm: number | null | undefined) => (mm ? shownLength(mm, store.units) : '');
 	async function give(to: string | null, all = false) {
 		const sides = all ? (plan?.outline ?? []).map((_, i) => i) : [side ?? 0];
@@ -35,26 +41,37 @@
 		if (type && (await store.keep([{ op: 'set_edge_type', mark: type.mark, text: cutText }], 'cut'))) cutText = '';
 	}
 	async function newEdge() {
-		const fresh = nextMark(LETTER[kind] ?? 'E', (plan?.edge_types ?? []).map((t) => t.mark));
-		if (await store.keep([{ op: 'set_edge_type', mark: fresh, kind, text: kind === 'thickened' ? newText : '' }], 'new-edge')) newText = '';
+		const fresh = nextMark(
+			LETTER[kind] ?? 'E',
+			(plan?.edge_types ?? []).map((t) => t.mark)
+		);
+		if (await store.keep([{ op: 'set_edge_type', mark: fresh, kind, text: kind === 'thickened' ? newText : '' }], 'new-edge'))
+			newText = '';
 	}
 	async function newLine() {
 		const thick = plan?.edge_types.find((t) => t.kind === 'thickened')?.mark ?? '';
 		if (await store.keep([{ op: 'add_along', text: lineText, grow, type: thick }], 'new-line')) lineText = '';
 	}
-	const face = (key: 'foam' | 'isolation' | 'plate' | 'plate_over') => (typed: string) => store.keep([{ op: 'set_edge_type', mark, text: '', [key]: typed } as Edit], `face-${key}`);
+	const face = (key: 'foam' | 'isolation' | 'plate' | 'plate_over') => (typed: string) =>
+		store.keep([{ op: 'set_edge_type', mark, text: '', [key]: typed } as Edit], `face-${key}`);
 </script>
 
 <div class="panel-row">
-	<label class="label where">{w.edges.cutHere}
-		<select class="plain-select" value={data.own ? 'own' : `${place?.kind} ${place?.row}`} onchange={(e) => {
-			const [kind, row] = e.currentTarget.value.split(' ');
-			if (kind === 'side') pick.chooseSide(Number(row));
-			else pick.none();
-			if (kind && row) data.choose(kind, Number(row));
-		}}>
+	<label class="label where"
+		>{w.edges.cutHere}
+		<select
+			class="plain-select"
+			value={data.own ? 'own' : `${place?.kind} ${place?.row}`}
+			onchange={(e) => {
+				const [kind, row] = e.currentTarget.value.split(' ');
+				if (kind === 'side') pick.chooseSide(Number(row));
+				else pick.none();
+				if (kind && row) data.choose(kind, Number(row));
+			}}
+		>
 			{#if data.own}<option value="own">{w.edges.ownLine}</option>{/if}
-			{#each data.places as one}<option value="{one.kind} {one.row}">{w.edges.placeName(one.kind, one.name, one.row)}</option>{/each}
+			{#each data.places as one}<option value="{one.kind} {one.row}">{w.edges.placeName(one.kind, one.name, one.row)}</option
+				>{/each}
 		</select>
 	</label>
 </div>
@@ -67,7 +84,11 @@
 	<div class="check" class:short={check.verdict === 'short'}>
 		<b>{w.edges.checks[check.verdict]}</b><span>{check.name}</span><span class="has"><Frac text={check.has} /></span>
 		{#if check.rule}<abbr class="rule" title={check.source_words}><Frac text={check.rule} /></abbr>{/if}
-		{#if check.verdict !== 'meets'}<span class="why"><Frac text={check.remedy} /> <span class="label">{check.source_words} <a class="in-book" href="/rules?source={check.source}">{w.rules.inBook}</a></span></span>{/if}
+		{#if check.verdict !== 'meets'}<span class="why"
+				><Frac text={check.remedy} />
+				<span class="label">{check.source_words} <a class="in-book" href="/rules?source={check.source}">{w.rules.inBook}</a></span
+				></span
+			>{/if}
 	</div>
 {/each}
 {#if side !== null}
@@ -75,43 +96,116 @@
 		<span class="choices" role="group" aria-label={w.edges.side(place?.name ?? '')}>
 			<span class="label">{w.edges.side(place?.name ?? '')}</span>
 			{#each plan?.edge_types ?? [] as one}
-				<button type="button" class="act quiet" class:on={mark === one.mark} aria-pressed={mark === one.mark} onclick={() => void give(one.mark)}>{one.mark}{one.kind === 'thickened' ? '' : ` ${w.edges.kinds[one.kind]}`}</button>
+				<button
+					type="button"
+					class="act quiet"
+					class:on={mark === one.mark}
+					aria-pressed={mark === one.mark}
+					onclick={() => void give(one.mark)}>{one.mark}{one.kind === 'thickened' ? '' : ` ${w.edges.kinds[one.kind]}`}</button
+				>
 			{/each}
-			<button type="button" class="act quiet" class:on={!mark} aria-pressed={!mark} onclick={() => void give(null)}>{w.edges.plain}</button>
-			<button type="button" class="act quiet" onclick={() => void give(mark || null, true)}>{w.edges.allSides} {mark || w.edges.plain}</button>
+			<button type="button" class="act quiet" class:on={!mark} aria-pressed={!mark} onclick={() => void give(null)}
+				>{w.edges.plain}</button
+			>
+			<button type="button" class="act quiet" onclick={() => void give(mark || null, true)}
+				>{w.edges.allSides} {mark || w.edges.plain}</button
+			>
 		</span>
 	</div>
 {:else if place?.kind === 'along'}
-	<div class="panel-row"><button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_along', line: store.rowId('edges', place.row) }], 'edge').then(() => { pick.none(); data.unpick(); })}>{w.edges.out}</button></div>
+	<div class="panel-row">
+		<button
+			type="button"
+			class="act quiet"
+			onclick={() =>
+				void store.keep([{ op: 'remove_along', line: store.rowId('edges', place.row) }], 'edge').then(() => {
+					pick.none();
+					data.unpick();
+				})}>{w.edges.out}</button
+		>
+	</div>
 {/if}
 {#if type}
 	<div class="panel-row">
 		{#if type.kind === 'thickened'}
-			<label class="label long" for="cut-call">{w.edges.cutCall(type.mark)}<input id="cut-call" class="well call" placeholder={w.edges.beamHint(store.units === 'mm').replace('16', '18')} bind:value={cutText} onkeydown={(event) => event.key === 'Enter' && void keepCut()} /></label>
+			<label class="label long" for="cut-call"
+				>{w.edges.cutCall(type.mark)}<input
+					id="cut-call"
+					class="well call"
+					placeholder={w.edges.beamHint(store.units === 'mm').replace('16', '18')}
+					bind:value={cutText}
+					onkeydown={(event) => event.key === 'Enter' && void keepCut()}
+				/></label
+			>
 		{/if}
 		{#each ['foam', 'isolation', 'plate', 'plate_over'] as const as key}
 			{@const mm = type[`${key}_mm`]}
-			<Field label={w.edges.faces[key]} width="92px" placeholder="none" calm value={shown(mm)} problem={store.problemFor(`face-${key}`)} keep={face(key)} />
+			<Field
+				label={w.edges.faces[key]}
+				width="92px"
+				placeholder="none"
+				calm
+				value={shown(mm)}
+				problem={store.problemFor(`face-${key}`)}
+				keep={face(key)}
+			/>
 		{/each}
-		<label class="label veneer"><input type="checkbox" checked={type.veneer} onchange={(e) => void store.keep([{ op: 'set_edge_type', mark, text: '', veneer: e.currentTarget.checked }], 'veneer')} /> {w.edges.veneer}</label>
+		<label class="label veneer"
+			><input
+				type="checkbox"
+				checked={type.veneer}
+				onchange={(e) => void store.keep([{ op: 'set_edge_type', mark, text: '', veneer: e.currentTarget.checked }], 'veneer')}
+			/>
+			{w.edges.veneer}</label
+		>
 	</div>
-	{#if store.problemFor('cut')}<p class="wrong" role="alert">{store.problemFor('cut')?.detail}</p>{:else}<p class="label">{w.edges.cutHint}</p>{/if}
+	{#if store.problemFor('cut')}<p class="wrong" role="alert">{store.problemFor('cut')?.detail}</p>{:else}<p class="label">
+			{w.edges.cutHint}
+		</p>{/if}
 {/if}
 <p class="label">{w.edges.pressSize} {w.edges.dragCut}</p>
 <h3 class="panel-head">{w.edges.newEdge}</h3>
 <div class="panel-row">
 	<span class="choices" role="group" aria-label={w.edges.kind}>
-		{#each KINDS as one}<button type="button" class="act quiet" class:on={kind === one} aria-pressed={kind === one} onclick={() => (kind = one)}>{w.edges.kinds[one]}</button>{/each}
+		{#each KINDS as one}<button
+				type="button"
+				class="act quiet"
+				class:on={kind === one}
+				aria-pressed={kind === one}
+				onclick={() => (kind = one)}>{w.edges.kinds[one]}</button
+			>{/each}
 	</span>
-	{#if kind === 'thickened'}<label class="label long"><span class="sr-only">{w.edges.newEdge}</span><input class="well call" aria-label={w.edges.newEdge} placeholder={store.units === 'mm' ? '300 wide 450 deep 45' : '12 wide 18 deep 45'} bind:value={newText} onkeydown={(e) => e.key === 'Enter' && void newEdge()} /></label>{/if}
+	{#if kind === 'thickened'}<label class="label long"
+			><span class="sr-only">{w.edges.newEdge}</span><input
+				class="well call"
+				aria-label={w.edges.newEdge}
+				placeholder={store.units === 'mm' ? '300 wide 450 deep 45' : '12 wide 18 deep 45'}
+				bind:value={newText}
+				onkeydown={(e) => e.key === 'Enter' && void newEdge()}
+			/></label
+		>{/if}
 	<button type="button" class="act quiet" onclick={() => void newEdge()}>+ {w.edges.newEdge}</button>
-	{#each plan?.edge_types ?? [] as one}<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_edge_type', mark: one.mark }], 'edge')}>{w.edges.out} {one.mark}</button>{/each}
+	{#each plan?.edge_types ?? [] as one}<button
+			type="button"
+			class="act quiet"
+			onclick={() => void store.keep([{ op: 'remove_edge_type', mark: one.mark }], 'edge')}>{w.edges.out} {one.mark}</button
+		>{/each}
 </div>
 {#if store.problemFor('new-edge')}<p class="wrong" role="alert">{store.problemFor('new-edge')?.detail}</p>{/if}
 {#if plan?.edge_types.some((one) => one.kind === 'thickened')}
 	<div class="panel-row">
-		<label class="label long">{w.edges.line}<input class="well call" aria-label={w.edges.line} placeholder={w.edges.lineHint} bind:value={lineText} onkeydown={(e) => e.key === 'Enter' && void newLine()} /></label>
-		<button type="button" class="act quiet" onclick={() => (grow = grow === 'left' ? 'right' : 'left')}>{w.edges.grow[grow]}</button>
+		<label class="label long"
+			>{w.edges.line}<input
+				class="well call"
+				aria-label={w.edges.line}
+				placeholder={w.edges.lineHint}
+				bind:value={lineText}
+				onkeydown={(e) => e.key === 'Enter' && void newLine()}
+			/></label
+		>
+		<button type="button" class="act quiet" onclick={() => (grow = grow === 'left' ? 'right' : 'left')}
+			>{w.edges.grow[grow]}</button
+		>
 		<button type="button" class="act quiet" onclick={() => void newLine()}>+</button>
 	</div>
 	{#if store.problemFor('new-line')}<p class="wrong" role="alert">{store.problemFor('new-line')?.detail}</p>{/if}
@@ -123,20 +217,20 @@
 		grid-template-columns: 62px 1fr auto auto;
 		gap: 2px 10px;
 		align-items: baseline;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 3px 0;
 	}
 	.check b {
-		color: var(--chalk);
+		color: var(--color-chalk);
 	}
 	.check.short b {
-		color: var(--flag);
+		color: var(--color-flag);
 	}
 	.has {
 		font-weight: 760;
 	}
 	.rule {
-		border: 1.5px solid var(--ink);
+		border: 1.5px solid var(--color-ink);
 		padding: 0 6px;
 		text-decoration: none;
 		font-size: 14px;

@@ -5,7 +5,11 @@
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	import { w } from '../../words/words';
 	import type { SectionView } from './section_view';
-	let { section, view, start }: { section: Section; view: SectionView; start: (size: SectionSize, x: number, y: number) => void } = $props();
+	let {
+		section,
+		view,
+		start
+	}: { section: Section; view: SectionView; start: (size: SectionSize, x: number, y: number) => void } = $props();
 	interface Placed {
 		size: SectionSize;
 		line: string;
@@ -18,19 +22,40 @@
 		const [x0, y0, x1, y1] = [view.x(size.s0_mm), view.y(size.z0_mm), view.x(size.s1_mm), view.y(size.z1_mm)];
 		if (size.key === 'degrees') {
 			const right = x1 > x0;
-			return { size, line: `M${x0 + (right ? 44 : -44)} ${y0}A44 44 0 0 ${right ? 0 : 1} ${x0 + ((x1 - x0) * 44) / Math.hypot(x1 - x0, y1 - y0)} ${y0 + ((y1 - y0) * 44) / Math.hypot(x1 - x0, y1 - y0)}`, witness: `M${x0} ${y0}h${right ? 56 : -56}`, x: x0 + (right ? 60 : -60), y: y0 - 6, anchor: right ? 'start' : 'end' };
+			const r = 44 / Math.hypot(x1 - x0, y1 - y0);
+			return {
+				size,
+				line: `M${x0 + (right ? 44 : -44)} ${y0}A44 44 0 0 ${right ? 0 : 1} ${x0 + (x1 - x0) * r} ${y0 + (y1 - y0) * r}`,
+				witness: `M${x0} ${y0}h${right ? 56 : -56}`,
+				x: x0 + (right ? 60 : -60),
+				y: y0 - 6,
+				anchor: right ? 'start' : 'end'
+			};
 		}
 		if (size.s0_mm === size.s1_mm) {
 			const end = section.ends.find((one) => Math.abs(one.s_mm - size.s0_mm) < 2 && size.key === 'depth');
 			const x = end ? x0 + end.outward * view.away : x0;
-			const tall = Math.abs(y1 - y0);
-			const line = tall > 26 ? `M${x} ${y0}V${y1}${crowsFoot([x, Math.min(y0, y1)], [0, 1], 6, 4)}${crowsFoot([x, Math.max(y0, y1)], [0, -1], 6, 4)}` : `M${x} ${Math.min(y0, y1) - 16}v16M${x} ${Math.max(y0, y1)}v16${crowsFoot([x, Math.min(y0, y1)], [0, -1], 6, 4)}${crowsFoot([x, Math.max(y0, y1)], [0, 1], 6, 4)}`;
-			const witness = end ? `M${x0 + end.outward * 4} ${y0}H${x + end.outward * 8}M${x0 + end.outward * 4} ${y1}H${x + end.outward * 8}` : '';
+			const [top, foot] = [Math.min(y0, y1), Math.max(y0, y1)];
+			const tall = foot - top;
+			const line =
+				tall > 26
+					? `M${x} ${y0}V${y1}${crowsFoot([x, top], [0, 1], 6, 4)}${crowsFoot([x, foot], [0, -1], 6, 4)}`
+					: `M${x} ${top - 16}v16M${x} ${foot}v16${crowsFoot([x, top], [0, -1], 6, 4)}${crowsFoot([x, foot], [0, 1], 6, 4)}`;
+			const witness = end
+				? `M${x0 + end.outward * 4} ${y0}H${x + end.outward * 8}M${x0 + end.outward * 4} ${y1}H${x + end.outward * 8}`
+				: '';
 			const centred = tall > 44;
 			return { size, line, witness, x: centred ? x : x + 9, y: (y0 + y1) / 2 + 6, anchor: centred ? 'middle' : 'start' };
 		}
 		const y = Math.max(y0, y1) + 26;
-		return { size, line: `M${x0} ${y}H${x1}${crowsFoot([x0, y], [1, 0], 6, 4)}${crowsFoot([x1, y], [-1, 0], 6, 4)}`, witness: `M${x0} ${y0 + 5}V${y + 7}M${x1} ${y1 + 5}V${y + 7}`, x: (x0 + x1) / 2, y: y + ((x1 - x0) > 60 ? 6 : 24), anchor: 'middle' };
+		return {
+			size,
+			line: `M${x0} ${y}H${x1}${crowsFoot([x0, y], [1, 0], 6, 4)}${crowsFoot([x1, y], [-1, 0], 6, 4)}`,
+			witness: `M${x0} ${y0 + 5}V${y + 7}M${x1} ${y1 + 5}V${y + 7}`,
+			x: (x0 + x1) / 2,
+			y: y + (x1 - x0 > 60 ? 6 : 24),
+			anchor: 'middle'
+		};
 	}
 	const RANK = ['depth', 'bottom_width', 'width', 'length', 'diameter', 'drop', 'thickness', 'degrees'];
 	/** The sizes that have room: what matters more goes first, what would lie over it is left out. */
@@ -40,7 +65,16 @@
 			const wide = row.size.text.length * 10.4 + 6;
 			const x = row.anchor === 'middle' ? row.x - wide / 2 : row.anchor === 'start' ? row.x : row.x - wide;
 			const box = [x, row.y - 17, x + wide, row.y + 5];
-			if (kept.every(({ box: one }) => (box[2] ?? 0) < (one[0] ?? 0) || (one[2] ?? 0) < (box[0] ?? 0) || (box[3] ?? 0) < (one[1] ?? 0) || (one[3] ?? 0) < (box[1] ?? 0))) kept.push({ row, box });
+			if (
+				kept.every(
+					({ box: one }) =>
+						(box[2] ?? 0) < (one[0] ?? 0) ||
+						(one[2] ?? 0) < (box[0] ?? 0) ||
+						(box[3] ?? 0) < (one[1] ?? 0) ||
+						(one[3] ?? 0) < (box[1] ?? 0)
+				)
+			)
+				kept.push({ row, box });
 		}
 		return kept.map(({ row }) => row);
 	});
@@ -48,32 +82,57 @@
 </script>
 
 {#each rows as row}
-	<path d={row.witness} stroke="var(--line)" stroke-width=".9" fill="none" />
-	<path d={row.line} stroke="var(--ink)" stroke-width="1.2" fill="none" />
+	<path d={row.witness} stroke="var(--color-line)" stroke-width=".9" fill="none" />
+	<path d={row.line} stroke="var(--color-ink)" stroke-width="1.2" fill="none" />
 {/each}
 {#if deep && deep.frost_mm !== null && view.y(deep.frost_mm) > view.y(deep.bottom_mm) + 64}
 	{@const x = view.x(deep.s_mm) - deep.outward * 46}
 	{@const far = view.y(deep.frost_mm)}
-	<path d="M{x} {view.y(deep.bottom_mm) + 40}V{far}{crowsFoot([x, far], [0, -1])}" stroke="var(--flag)" stroke-width="1.8" fill="none" />
-	<text x={x + 10} y={Math.min(far - 8, (view.y(deep.bottom_mm) + 40 + far) / 2 + 6)} class="short"><SvgFrac text={w.edges.short(deep.short_text)} /></text>
+	<path
+		d="M{x} {view.y(deep.bottom_mm) + 40}V{far}{crowsFoot([x, far], [0, -1])}"
+		stroke="var(--color-flag)"
+		stroke-width="1.8"
+		fill="none"
+	/>
+	<text x={x + 10} y={Math.min(far - 8, (view.y(deep.bottom_mm) + 40 + far) / 2 + 6)} class="short"
+		><SvgFrac text={w.edges.short(deep.short_text)} /></text
+	>
 {/if}
 {#each rows as row}
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-	<g class="tag" class:typed={row.size.typed} data-size="{row.size.kind}-{row.size.key}-{row.size.mark}" role={row.size.typed ? 'button' : undefined} tabindex={row.size.typed ? 0 : undefined} aria-label="{row.size.mark} {row.size.key.replace('_', ' ')}, {row.size.text}" onclick={() => start(row.size, row.x, row.y)} onkeydown={(event) => (event.key === 'Enter' || event.key === ' ') && (event.preventDefault(), start(row.size, row.x, row.y))}>
-		<rect x={row.anchor === 'middle' ? row.x - row.size.text.length * 5.2 - 5 : row.anchor === 'start' ? row.x - 3 : row.x - row.size.text.length * 10.4 - 5} y={row.y - 19} width={row.size.text.length * 10.4 + 10} height="25" />
+	<g
+		class="tag"
+		class:typed={row.size.typed}
+		data-size="{row.size.kind}-{row.size.key}-{row.size.mark}"
+		role={row.size.typed ? 'button' : undefined}
+		tabindex={row.size.typed ? 0 : undefined}
+		aria-label="{row.size.mark} {row.size.key.replace('_', ' ')}, {row.size.text}"
+		onclick={() => start(row.size, row.x, row.y)}
+		onkeydown={(event) => (event.key === 'Enter' || event.key === ' ') && (event.preventDefault(), start(row.size, row.x, row.y))}
+	>
+		<rect
+			x={row.anchor === 'middle'
+				? row.x - row.size.text.length * 5.2 - 5
+				: row.anchor === 'start'
+					? row.x - 3
+					: row.x - row.size.text.length * 10.4 - 5}
+			y={row.y - 19}
+			width={row.size.text.length * 10.4 + 10}
+			height="25"
+		/>
 		<text x={row.x} y={row.y} text-anchor={row.anchor}><SvgFrac text={row.size.text} /></text>
 	</g>
 {/each}
 
 <style>
 	.tag rect {
-		fill: var(--bench);
+		fill: var(--color-bench);
 		opacity: 0.86;
 	}
 	.tag text {
 		font-size: 17px;
 		font-weight: 640;
-		fill: var(--ink2);
+		fill: var(--color-ink2);
 	}
 	.tag.typed {
 		cursor: text;
@@ -82,7 +141,7 @@
 		font-size: 18px;
 		font-weight: 800;
 		font-stretch: 92%;
-		fill: var(--ink);
+		fill: var(--color-ink);
 		text-decoration: underline;
 		text-decoration-thickness: 1.5px;
 		text-underline-offset: 3px;
@@ -90,9 +149,9 @@
 	.short {
 		font-size: 16px;
 		font-weight: 760;
-		fill: var(--flag);
+		fill: var(--color-flag);
 		paint-order: stroke;
-		stroke: var(--bench);
+		stroke: var(--color-bench);
 		stroke-width: 4px;
 	}
 </style>

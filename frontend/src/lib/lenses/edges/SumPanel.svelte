@@ -5,7 +5,11 @@
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	import type { EdgesData } from './edges.svelte';
-	let { store, data, dug }: { store: JobStore; data: EdgesData; dug: { part: string; as_dug_m3: number | null; dug_text: string }[] } = $props();
+	let {
+		store,
+		data,
+		dug
+	}: { store: JobStore; data: EdgesData; dug: { part: string; as_dug_m3: number | null; dug_text: string }[] } = $props();
 	const concrete = $derived(store.figure?.concrete ?? null);
 	const pours = $derived(store.figure?.second_pours ?? []);
 	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd³');
@@ -32,26 +36,56 @@
 {#if concrete}
 	<p class="label">{w.edges.pressPart}</p>
 	<table class="panel-table">
-		<thead><tr><th></th><th></th><th class="how"></th><th class="r">{w.edges.planned} {unit}</th>{#if any}<th class="r">{w.edges.asDug}</th>{/if}</tr></thead>
+		<thead
+			><tr
+				><th></th><th></th><th class="how"></th><th class="r">{w.edges.planned} {unit}</th>{#if any}<th class="r"
+						>{w.edges.asDug}</th
+					>{/if}</tr
+			></thead
+		>
 		<tbody>
 			{#each concrete.parts as part}
 				<tr class:on={open === part.letter} data-part={part.letter}>
-					<th scope="row" class="letter"><button type="button" aria-expanded={open === part.letter} aria-label={part.part} onclick={() => press(part.letter, part.kind, part.numbers)}>{part.letter}</button></th>
-					<td><button type="button" class="name" onclick={() => press(part.letter, part.kind, part.numbers)}>{part.part}</button>{#if open === part.letter && data.alone}<span class="label gone">{data.alone.text} {w.edges.alone}</span>{/if}</td>
+					<th scope="row" class="letter"
+						><button
+							type="button"
+							aria-expanded={open === part.letter}
+							aria-label={part.part}
+							onclick={() => press(part.letter, part.kind, part.numbers)}>{part.letter}</button
+						></th
+					>
+					<td
+						><button type="button" class="name" onclick={() => press(part.letter, part.kind, part.numbers)}>{part.part}</button
+						>{#if open === part.letter && data.alone}<span class="label gone">{data.alone.text} {w.edges.alone}</span>{/if}</td
+					>
 					<td class="how"><Frac text={part.how} /></td>
 					<td class="r"><Num working={part.working} text={part.text} /></td>
 					{#if any}<td class="r">{dugOf(part.part)}</td>{/if}
 				</tr>
 			{/each}
-			<tr class="sum"><td></td><td>{w.order.drawn}</td><td class="how"></td><td class="r"><Num working={concrete.net} text={concrete.net_text} /></td>{#if any}<td></td>{/if}</tr>
+			<tr class="sum"
+				><td></td><td>{w.order.drawn}</td><td class="how"></td><td class="r"
+					><Num working={concrete.net} text={concrete.net_text} /></td
+				>{#if any}<td></td>{/if}</tr
+			>
 		</tbody>
 	</table>
-	<p>{concrete.second_way_text ? `${w.edges.both(concrete.net_text, concrete.second_way_text)} ${concrete.agree}` : store.counting === null ? concrete.agree : w.order.counting(store.counting)}</p>
+	<p>
+		{concrete.second_way_text
+			? `${w.edges.both(concrete.net_text, concrete.second_way_text)} ${concrete.agree}`
+			: store.counting === null
+				? concrete.agree
+				: w.order.counting(store.counting)}
+	</p>
 	{#if pours.length}
 		<h3 class="panel-head">{w.edges.secondPours}</h3>
 		<table class="panel-table">
 			<tbody>
-				{#each pours as pour}<tr><th scope="row">{pour.name}</th><td class="how"><Frac text={pour.how} /></td><td class="r"><Num working={pour.working} text={pour.text} /></td></tr>{/each}
+				{#each pours as pour}<tr
+						><th scope="row">{pour.name}</th><td class="how"><Frac text={pour.how} /></td><td class="r"
+							><Num working={pour.working} text={pour.text} /></td
+						></tr
+					>{/each}
 			</tbody>
 		</table>
 	{/if}
@@ -62,8 +96,8 @@
 		font-weight: 800;
 		min-width: 30px;
 		min-height: 30px;
-		border: 1.5px solid var(--ink);
-		background: var(--well);
+		border: 1.5px solid var(--color-ink);
+		background: var(--color-well);
 	}
 	.name {
 		text-align: left;
@@ -78,7 +112,7 @@
 	}
 	.how {
 		font-size: 13.5px;
-		color: var(--ink2);
+		color: var(--color-ink2);
 	}
 	.r {
 		text-align: right;
@@ -86,7 +120,7 @@
 		white-space: nowrap;
 	}
 	.sum td {
-		border-top: 2px solid var(--ink);
+		border-top: 2px solid var(--color-ink);
 		font-weight: 800;
 		font-size: 17px;
 	}

@@ -18,22 +18,62 @@
 	let [slabText, partText, partName] = $state(['', '', '']);
 	let box = $state({ name: '', text: '', depth: '', keeps: false });
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
-	remember(`${store.id}/top`, () => ({ slabText, partText, partName, box }), (old) => ({ slabText, partText, partName, box } = old));
+	remember(
+		`${store.id}/top`,
+		() => ({ slabText, partText, partName, box }),
+		(old) => ({ slabText, partText, partName, box } = old)
+	);
 	let door = $state({ side: 0, start: '', width: '', inward: '', depth: '' });
 	const levels = $derived(store.figure?.levels ?? []);
 	const zones = $derived([...new Set(levels.map((row) => row.zone))]);
 	const doubts = $derived(onTab(store.figure?.findings, 'top'));
 	async function newSlab() {
-		if (await store.keep([{ op: 'set_slab_type', mark: nextMark('S', (plan?.slab_types ?? []).map((t) => t.mark)), thickness: slabText }], 'new-slab')) slabText = '';
+		if (
+			await store.keep(
+				[
+					{
+						op: 'set_slab_type',
+						mark: nextMark(
+							'S',
+							(plan?.slab_types ?? []).map((t) => t.mark)
+						),
+						thickness: slabText
+					}
+				],
+				'new-slab'
+			)
+		)
+			slabText = '';
 	}
 	async function newPart() {
 		if (await store.keep([{ op: 'walk_zone', text: partText, name: partName, drop: 0 }], 'new-part')) partText = partName = '';
 	}
 	async function newBox() {
-		if (await store.keep([{ op: 'add_recess', name: box.name, text: box.text, depth: box.depth, keeps_thickness: box.keeps }], 'new-recess')) box = { name: '', text: '', depth: '', keeps: false };
+		if (
+			await store.keep(
+				[{ op: 'add_recess', name: box.name, text: box.text, depth: box.depth, keeps_thickness: box.keeps }],
+				'new-recess'
+			)
+		)
+			box = { name: '', text: '', depth: '', keeps: false };
 	}
 	async function newDoor() {
-		const done = await store.keep([{ op: 'add_recess', name: '', text: '', keeps_thickness: false, side: store.cornerId(door.side), start: door.start, width: door.width, inward: door.inward, depth: door.depth }], 'new-door');
+		const done = await store.keep(
+			[
+				{
+					op: 'add_recess',
+					name: '',
+					text: '',
+					keeps_thickness: false,
+					side: store.cornerId(door.side),
+					start: door.start,
+					width: door.width,
+					inward: door.inward,
+					depth: door.depth
+				}
+			],
+			'new-door'
+		);
 		if (done) door = { ...door, start: '', width: '' };
 	}
 </script>
@@ -46,25 +86,84 @@
 	<h3>{w.edges.zones}</h3>
 	{#each plan.zones as zone, i}
 		<div class="panel-row">
-			<Field label={w.edges.name} hide value={zone.name} width="136px" problem={store.problemFor(`zone-name-${i}`)} keep={(name) => store.keep([{ op: 'set_zone', zone: zone.id, changes: { name } }], `zone-name-${i}`)} />
+			<Field
+				label={w.edges.name}
+				hide
+				value={zone.name}
+				width="136px"
+				problem={store.problemFor(`zone-name-${i}`)}
+				keep={(name) => store.keep([{ op: 'set_zone', zone: zone.id, changes: { name } }], `zone-name-${i}`)}
+			/>
 			<span class="choices" role="group" aria-label="{zone.name} {w.edges.slab}">
-				{#each plan.slab_types as slab}<button type="button" class="act quiet" class:on={zone.slab === slab.mark} aria-pressed={zone.slab === slab.mark} onclick={() => void store.keep([{ op: 'set_zone', zone: zone.id, changes: { slab: slab.mark } }], 'zone')}>{slab.mark}</button>{/each}
+				{#each plan.slab_types as slab}<button
+						type="button"
+						class="act quiet"
+						class:on={zone.slab === slab.mark}
+						aria-pressed={zone.slab === slab.mark}
+						onclick={() => void store.keep([{ op: 'set_zone', zone: zone.id, changes: { slab: slab.mark } }], 'zone')}
+						>{slab.mark}</button
+					>{/each}
 			</span>
-			<Field label={w.edges.drop} value={say(zone.drop_mm)} width="72px" problem={store.problemFor(`zone-drop-${i}`)} keep={(drop_mm) => store.keep([{ op: 'set_zone', zone: zone.id, changes: { drop_mm } }], `zone-drop-${i}`)} />
-			<label class="label use">{w.edges.use}<select class="plain-select" value={zone.use ?? ''} onchange={(e) => void store.keep([{ op: 'set_zone', zone: zone.id, changes: { use: e.currentTarget.value || null } }], 'zone')}>{#each Object.entries(w.edges.uses) as [key, name]}<option value={key}>{name}</option>{/each}</select></label>
-			{#if plan.zones.length > 1}<button type="button" class="act quiet" aria-label="{w.edges.out} {zone.name}" onclick={() => void store.keep([{ op: 'remove_zone', zone: zone.id }], 'zone')}>{w.edges.out}</button>{/if}
+			<Field
+				label={w.edges.drop}
+				value={say(zone.drop_mm)}
+				width="72px"
+				problem={store.problemFor(`zone-drop-${i}`)}
+				keep={(drop_mm) => store.keep([{ op: 'set_zone', zone: zone.id, changes: { drop_mm } }], `zone-drop-${i}`)}
+			/>
+			<label class="label use"
+				>{w.edges.use}<select
+					class="plain-select"
+					value={zone.use ?? ''}
+					onchange={(e) =>
+						void store.keep([{ op: 'set_zone', zone: zone.id, changes: { use: e.currentTarget.value || null } }], 'zone')}
+					>{#each Object.entries(w.edges.uses) as [key, name]}<option value={key}>{name}</option>{/each}</select
+				></label
+			>
+			{#if plan.zones.length > 1}<button
+					type="button"
+					class="act quiet"
+					aria-label="{w.edges.out} {zone.name}"
+					onclick={() => void store.keep([{ op: 'remove_zone', zone: zone.id }], 'zone')}>{w.edges.out}</button
+				>{/if}
 		</div>
 	{/each}
 	{@render wrong('zone')}
 	<div class="panel-row">
-		<label class="label long">{w.edges.part}<input class="well call" placeholder={w.edges.partHint} bind:value={partText} onkeydown={(e) => e.key === 'Enter' && void newPart()} /></label>
-		<label class="label">{w.edges.partName}<input class="well" bind:value={partName} onkeydown={(e) => e.key === 'Enter' && void newPart()} /></label>
+		<label class="label long"
+			>{w.edges.part}<input
+				class="well call"
+				placeholder={w.edges.partHint}
+				bind:value={partText}
+				onkeydown={(e) => e.key === 'Enter' && void newPart()}
+			/></label
+		>
+		<label class="label"
+			>{w.edges.partName}<input
+				class="well"
+				bind:value={partName}
+				onkeydown={(e) => e.key === 'Enter' && void newPart()}
+			/></label
+		>
 		<button type="button" class="act quiet" aria-label={w.edges.part} onclick={() => void newPart()}>+</button>
 	</div>
 	{@render wrong('new-part')}
 	<div class="panel-row">
-		{#each plan.slab_types as slab}<Field label={`${slab.mark} ${w.edges.thickness}`} value={say(slab.thickness_mm)} width="74px" problem={store.problemFor(`slab-${slab.mark}`)} keep={(thickness) => store.keep([{ op: 'set_slab_type', mark: slab.mark, thickness }], `slab-${slab.mark}`)} />{/each}
-		<label class="label">{w.edges.newSlab}<input class="well" placeholder={mm ? '150' : '6″'} bind:value={slabText} onkeydown={(e) => e.key === 'Enter' && void newSlab()} /></label>
+		{#each plan.slab_types as slab}<Field
+				label={`${slab.mark} ${w.edges.thickness}`}
+				value={say(slab.thickness_mm)}
+				width="74px"
+				problem={store.problemFor(`slab-${slab.mark}`)}
+				keep={(thickness) => store.keep([{ op: 'set_slab_type', mark: slab.mark, thickness }], `slab-${slab.mark}`)}
+			/>{/each}
+		<label class="label"
+			>{w.edges.newSlab}<input
+				class="well"
+				placeholder={mm ? '150' : '6″'}
+				bind:value={slabText}
+				onkeydown={(e) => e.key === 'Enter' && void newSlab()}
+			/></label
+		>
 	</div>
 	{@render wrong('new-slab')}
 	<p class="label">{w.edges.falls} <a href="/job/{store.id}/ground?tab=falls">{w.ground.tabs.falls.name}</a></p>
@@ -72,31 +171,101 @@
 	<h3 class="panel-head">{w.edges.recesses}</h3>
 	{#each plan.recesses as recess, i}
 		<div class="panel-row">
-			<Field label={w.edges.name} hide value={recess.name} width="136px" problem={store.problemFor(`recess-name-${i}`)} keep={(name) => store.keep([{ op: 'set_recess', recess: recess.id, changes: { name } }], `recess-name-${i}`)} />
-			<Field label={w.edges.recessDeep} value={say(recess.depth_mm)} width="72px" problem={store.problemFor(`recess-${i}`)} keep={(depth_mm) => store.keep([{ op: 'set_recess', recess: recess.id, changes: { depth_mm } }], `recess-${i}`)} />
+			<Field
+				label={w.edges.name}
+				hide
+				value={recess.name}
+				width="136px"
+				problem={store.problemFor(`recess-name-${i}`)}
+				keep={(name) => store.keep([{ op: 'set_recess', recess: recess.id, changes: { name } }], `recess-name-${i}`)}
+			/>
+			<Field
+				label={w.edges.recessDeep}
+				value={say(recess.depth_mm)}
+				width="72px"
+				problem={store.problemFor(`recess-${i}`)}
+				keep={(depth_mm) => store.keep([{ op: 'set_recess', recess: recess.id, changes: { depth_mm } }], `recess-${i}`)}
+			/>
 			<span class="choices">
-				<button type="button" class="act quiet" class:on={recess.keeps_thickness} aria-pressed={recess.keeps_thickness} onclick={() => void store.keep([{ op: 'set_recess', recess: recess.id, changes: { keeps_thickness: true } }], 'recess')}>{w.edges.keeps}</button>
-				<button type="button" class="act quiet" class:on={!recess.keeps_thickness} aria-pressed={!recess.keeps_thickness} onclick={() => void store.keep([{ op: 'set_recess', recess: recess.id, changes: { keeps_thickness: false } }], 'recess')}>{w.edges.thins}</button>
+				<button
+					type="button"
+					class="act quiet"
+					class:on={recess.keeps_thickness}
+					aria-pressed={recess.keeps_thickness}
+					onclick={() => void store.keep([{ op: 'set_recess', recess: recess.id, changes: { keeps_thickness: true } }], 'recess')}
+					>{w.edges.keeps}</button
+				>
+				<button
+					type="button"
+					class="act quiet"
+					class:on={!recess.keeps_thickness}
+					aria-pressed={!recess.keeps_thickness}
+					onclick={() =>
+						void store.keep([{ op: 'set_recess', recess: recess.id, changes: { keeps_thickness: false } }], 'recess')}
+					>{w.edges.thins}</button
+				>
 			</span>
 			<button type="button" class="act quiet" onclick={() => data.choose('recess', i)}>{w.edges.showCut}</button>
-			<button type="button" class="act quiet" aria-label="{w.edges.out} {recess.name}" onclick={() => void store.keep([takeOut('recesses', [recess.id])], 'recess')}>{w.edges.out}</button>
+			<button
+				type="button"
+				class="act quiet"
+				aria-label="{w.edges.out} {recess.name}"
+				onclick={() => void store.keep([takeOut('recesses', [recess.id])], 'recess')}>{w.edges.out}</button
+			>
 		</div>
 	{/each}
 	{@render wrong('recess')}
 	<div class="panel-row">
-		<label class="label long">{w.edges.addRecess}<input class="well call" placeholder={w.edges.recessWalk} bind:value={box.text} /></label>
-		<label class="label short">{w.edges.recessDeep}<input class="well call" aria-label="{w.edges.addRecess} {w.edges.recessDeep}" placeholder={mm ? '40' : '1 1/2'} bind:value={box.depth} onkeydown={(e) => e.key === 'Enter' && void newBox()} /></label>
-		<label class="label">{w.edges.recessName}<input class="well" aria-label="{w.edges.addRecess} {w.edges.recessName}" bind:value={box.name} /></label>
-		<button type="button" class="act quiet" class:on={box.keeps} aria-pressed={box.keeps} onclick={() => (box.keeps = !box.keeps)}>{box.keeps ? w.edges.keeps : w.edges.thins}</button>
-		<button type="button" class="act main" disabled={!box.text.trim() || !box.depth.trim()} onclick={() => void newBox()}>{w.edges.addRecess}</button>
+		<label class="label long"
+			>{w.edges.addRecess}<input class="well call" placeholder={w.edges.recessWalk} bind:value={box.text} /></label
+		>
+		<label class="label short"
+			>{w.edges.recessDeep}<input
+				class="well call"
+				aria-label="{w.edges.addRecess} {w.edges.recessDeep}"
+				placeholder={mm ? '40' : '1 1/2'}
+				bind:value={box.depth}
+				onkeydown={(e) => e.key === 'Enter' && void newBox()}
+			/></label
+		>
+		<label class="label"
+			>{w.edges.recessName}<input
+				class="well"
+				aria-label="{w.edges.addRecess} {w.edges.recessName}"
+				bind:value={box.name}
+			/></label
+		>
+		<button type="button" class="act quiet" class:on={box.keeps} aria-pressed={box.keeps} onclick={() => (box.keeps = !box.keeps)}
+			>{box.keeps ? w.edges.keeps : w.edges.thins}</button
+		>
+		<button type="button" class="act main" disabled={!box.text.trim() || !box.depth.trim()} onclick={() => void newBox()}
+			>{w.edges.addRecess}</button
+		>
 	</div>
 	{@render wrong('new-recess')}
 	<div class="panel-row">
-		<label class="label">{w.edges.setDown}<select class="plain-select" bind:value={door.side}>{#each sides as side, i}<option value={i}>{side.name}</option>{/each}</select></label>
-		<label class="label short">{w.edges.starts}<input class="well call" placeholder={mm ? '1200' : "4'"} bind:value={door.start} /></label>
-		<label class="label short">{w.edges.wide}<input class="well call" placeholder={mm ? '900' : "3'"} bind:value={door.width} /></label>
-		<label class="label short">{w.edges.inward}<input class="well call" placeholder={mm ? '140' : '5 1/2'} bind:value={door.inward} /></label>
-		<label class="label short">{w.edges.recessDeep}<input class="well call" aria-label="{w.edges.setDown} {w.edges.recessDeep}" placeholder={mm ? '20' : '3/4'} bind:value={door.depth} /></label>
+		<label class="label"
+			>{w.edges.setDown}<select class="plain-select" bind:value={door.side}
+				>{#each sides as side, i}<option value={i}>{side.name}</option>{/each}</select
+			></label
+		>
+		<label class="label short"
+			>{w.edges.starts}<input class="well call" placeholder={mm ? '1200' : "4'"} bind:value={door.start} /></label
+		>
+		<label class="label short"
+			>{w.edges.wide}<input class="well call" placeholder={mm ? '900' : "3'"} bind:value={door.width} /></label
+		>
+		<label class="label short"
+			>{w.edges.inward}<input class="well call" placeholder={mm ? '140' : '5 1/2'} bind:value={door.inward} /></label
+		>
+		<label class="label short"
+			>{w.edges.recessDeep}<input
+				class="well call"
+				aria-label="{w.edges.setDown} {w.edges.recessDeep}"
+				placeholder={mm ? '20' : '3/4'}
+				bind:value={door.depth}
+			/></label
+		>
 		<button type="button" class="act quiet" onclick={() => void newDoor()}>+</button>
 	</div>
 	{@render wrong('new-door')}
@@ -106,7 +275,12 @@
 	<table class="panel-table">
 		<tbody>
 			{#each zones as zone}
-				<tr><th scope="row">{zone}</th><td class="levels">{#each levels.filter((row) => row.zone === zone) as row}<span><b>{row.corner}</b> <Frac text={row.text} /></span>{/each}</td></tr>
+				<tr
+					><th scope="row">{zone}</th><td class="levels"
+						>{#each levels.filter((row) => row.zone === zone) as row}<span><b>{row.corner}</b> <Frac text={row.text} /></span
+							>{/each}</td
+					></tr
+				>
 			{/each}
 		</tbody>
 	</table>

@@ -6,7 +6,14 @@ import type { XY } from '../../drawing/viewport';
 import { cornerPlace, type Listed, rowPlace } from '../../state/ids';
 import type { JobStore } from '../../state/job.svelte';
 
-const LIST: Record<string, Listed> = { line: 'edges', beam: 'beams', pad: 'pads', recess: 'recesses', kerb: 'kerbs', 'side-pad': 'side_pads' };
+const LIST: Record<string, Listed> = {
+	line: 'edges',
+	beam: 'beams',
+	pad: 'pads',
+	recess: 'recesses',
+	kerb: 'kerbs',
+	'side-pad': 'side_pads'
+};
 
 export class EdgesData {
 	/** what is picked, by its id; null for the first thickened side */

@@ -9,10 +9,19 @@ const places = [
 ];
 let asked: Record<string, unknown>[] = [];
 let replies: Promise<object>[] = [];
-const told = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+const told = (body: unknown, status = 200) =>
+	new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
 const document = (beams: string[]) => ({ outline: [[0, 0]], corner_ids: ['ca', 'cb'], beams: beams.map((id) => ({ id })) });
 function data() {
-	const store = { id: 'j', kept: { revision: 3 }, trying: [] as object[], document: document(['b1', 'b2']), figure: { section_places: places }, rowId: (_: string, at: number) => `b${at + 1}`, cornerId: (at: number) => ['ca', 'cb'][at] };
+	const store = {
+		id: 'j',
+		kept: { revision: 3 },
+		trying: [] as object[],
+		document: document(['b1', 'b2']),
+		figure: { section_places: places },
+		rowId: (_: string, at: number) => `b${at + 1}`,
+		cornerId: (at: number) => ['ca', 'cb'][at]
+	};
 	return { store, data: new EdgesData(store as never) };
 }
 beforeEach(() => {
@@ -45,7 +54,11 @@ test('the section is asked for once for a line, its revision and what is tried, 
 	await one.load();
 	one.own = { start: [5, 5], end: [6, 6] };
 	await one.load();
-	expect(asked.map((row) => [row['start'], (row['edits'] as object[]).length])).toEqual([[[1, 0], 0], [[1, 0], 1], [[5, 5], 1]]);
+	expect(asked.map((row) => [row['start'], (row['edits'] as object[]).length])).toEqual([
+		[[1, 0], 0],
+		[[1, 0], 1],
+		[[5, 5], 1]
+	]);
 	one.choose('beam', 0);
 	expect([one.own, one.line]).toEqual([null, { start: [2, 0], end: [2, 9] }]);
 });
@@ -59,7 +72,13 @@ test('a line that moved on while its section was under way is asked for again', 
 	await one.load(); // busy: leaves it to the one under way
 	free({ section: { words: 'old' } });
 	await first;
-	expect([asked.map((row) => row['start']), one.section?.words]).toEqual([[[1, 0], [5, 5]], 'cut 2']);
+	expect([asked.map((row) => row['start']), one.section?.words]).toEqual([
+		[
+			[1, 0],
+			[5, 5]
+		],
+		'cut 2'
+	]);
 });
 
 test('one part alone is fetched for one lit part, and not for several', async () => {

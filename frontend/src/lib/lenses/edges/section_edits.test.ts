@@ -4,7 +4,19 @@ import { editOf, nextMark } from './section_edits';
 
 const rows = (letter: string) => [1, 2, 3].map((n) => ({ id: `${letter}${n}` }));
 const plan = { zones: rows('z'), recesses: rows('r') } as unknown as JobState['document'];
-const size = (kind: string, key: string, typed = true): SectionSize => ({ kind, key, mark: 'X1', row: 2, value: 1, text: '', s0_mm: 0, z0_mm: 0, s1_mm: 0, z1_mm: 0, typed });
+const size = (kind: string, key: string, typed = true): SectionSize => ({
+	kind,
+	key,
+	mark: 'X1',
+	row: 2,
+	value: 1,
+	text: '',
+	s0_mm: 0,
+	z0_mm: 0,
+	s1_mm: 0,
+	z1_mm: 0,
+	typed
+});
 
 test('each size on a section changes its own thing', () => {
 	expect(editOf(size('edge', 'depth'), ' 20 ', plan)).toEqual({ op: 'set_edge_type', mark: 'X1', depth: '20', text: '' });

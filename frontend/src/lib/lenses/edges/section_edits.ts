@@ -15,11 +15,15 @@ export function editOf(size: SectionSize, typed: string, plan: Plan | null): Edi
 	if (size.kind === 'recess') return { op: 'set_recess', recess: rowId(plan, 'recesses', size.row), changes: { depth_mm: text } };
 	if (size.kind === 'edge') {
 		if (size.key === 'degrees') return { op: 'set_edge_type', mark: size.mark, degrees, text: '' };
-		return size.key === 'depth' ? { op: 'set_edge_type', mark: size.mark, depth: text, text: '' } : { op: 'set_edge_type', mark: size.mark, bottom_width: text, text: '' };
+		return size.key === 'depth'
+			? { op: 'set_edge_type', mark: size.mark, depth: text, text: '' }
+			: { op: 'set_edge_type', mark: size.mark, bottom_width: text, text: '' };
 	}
 	if (size.kind === 'beam') {
 		if (size.key === 'degrees') return { op: 'set_beam_type', mark: size.mark, degrees, text: '' };
-		return size.key === 'depth' ? { op: 'set_beam_type', mark: size.mark, depth: text, text: '' } : { op: 'set_beam_type', mark: size.mark, width: text, text: '' };
+		return size.key === 'depth'
+			? { op: 'set_beam_type', mark: size.mark, depth: text, text: '' }
+			: { op: 'set_beam_type', mark: size.mark, width: text, text: '' };
 	}
 	if (size.kind === 'pad') return { op: 'set_pad_type', mark: size.mark, [size.key]: text, text: '' } as Edit;
 	return null;

@@ -12,8 +12,14 @@ test('a plain stretch is drawn short where it is long, and true where it is not'
 	expect(stretchesOf([5])).toEqual([]);
 });
 
-const flat = (from: number, to: number, deep = -100): number[][] => [[from, 0], [to, 0], [to, deep], [from, deep]];
-const section = (rings: number[][][], ends: object[] = []) => ({ rings, ends, layers: [], blocks: [], sizes: [], slopes: [], zones: [[500, 0, 'Slab']] }) as unknown as Section;
+const flat = (from: number, to: number, deep = -100): number[][] => [
+	[from, 0],
+	[to, 0],
+	[to, deep],
+	[from, deep]
+];
+const section = (rings: number[][][], ends: object[] = []) =>
+	({ rings, ends, layers: [], blocks: [], sizes: [], slopes: [], zones: [[500, 0, 'Slab']] }) as unknown as Section;
 const open = { outward: -1, ground_mm: -50, frost_mm: -800, s_mm: 0 };
 
 test('one scale both ways, inside the width, and the frost line in sight where it does not shrink the concrete', () => {
@@ -27,7 +33,24 @@ test('one scale both ways, inside the width, and the frost line in sight where i
 });
 
 test('a long section is broken, still runs forward, and says so', () => {
-	const view = SectionView.fit(section([[[0, 0], [500, 0], [9000, 0], [9500, 0], [9500, -450], [9000, -450], [9000, -100], [500, -100], [500, -450], [0, -450]]]), 640, 330);
+	const view = SectionView.fit(
+		section([
+			[
+				[0, 0],
+				[500, 0],
+				[9000, 0],
+				[9500, 0],
+				[9500, -450],
+				[9000, -450],
+				[9000, -100],
+				[500, -100],
+				[500, -450],
+				[0, -450]
+			]
+		]),
+		640,
+		330
+	);
 	const xs = [0, 250, 500, 3000, 8000, 9000, 9500].map((s) => view.x(s));
 	expect([...xs].sort((a, b) => a - b)).toEqual(xs);
 	expect(view.broken).toBe(true);

@@ -37,7 +37,10 @@ export class SectionView {
 	/** Fits concrete, layers and the ground outside; the frost line too where that keeps the concrete readable. */
 	static fit(section: Section, width: number, height: number): SectionView {
 		const spots = [...section.rings.flat(), ...section.layers.flatMap((layer) => layer.rings.flat())];
-		const marks = [...section.rings.flat().map((p) => p[0] ?? 0), ...section.blocks.flatMap((block) => [block.s0_mm, block.s1_mm])];
+		const marks = [
+			...section.rings.flat().map((p) => p[0] ?? 0),
+			...section.blocks.flatMap((block) => [block.s0_mm, block.s1_mm])
+		];
 		const stretches = stretchesOf(marks);
 		const long = stretches.reduce((sum, one) => sum + one.drawn, 0);
 		const z = spots.map((p) => p[1] ?? 0);
@@ -56,7 +59,10 @@ export class SectionView {
 		const used = long * scale;
 		const middle = (width - used) / 2;
 		const least = both || !outside ? (narrow ? 78 : 110) : narrow ? 106 : 140;
-		const left = section.ends.length && !outside && !both ? Math.max(30, middle - 50) : Math.max(least, both || !outside ? middle : middle - 10);
+		const left =
+			section.ends.length && !outside && !both
+				? Math.max(30, middle - 50)
+				: Math.max(least, both || !outside ? middle : middle - 10);
 		return new SectionView(scale, left, 44, z1, stretches, section, narrow ? 66 : 82);
 	}
 	x(s: number): number {
@@ -86,9 +92,13 @@ export class SectionView {
 			if (z.length) found.push({ x: this.x(s), top: this.y(Math.max(...z)), bottom: this.y(Math.min(...z)) });
 		}
 		for (const one of this.stretches.filter((row) => row.drawn < row.to - row.from)) {
-			const near = spots.filter((p) => Math.abs((p[0] ?? 0) - one.from) < 0.5 || Math.abs((p[0] ?? 0) - one.to) < 0.5).map((p) => p[1] ?? 0);
+			const near = spots
+				.filter((p) => Math.abs((p[0] ?? 0) - one.from) < 0.5 || Math.abs((p[0] ?? 0) - one.to) < 0.5)
+				.map((p) => p[1] ?? 0);
 			const slab = this.section.sizes.find((size) => size.kind === 'slab' && size.s0_mm > one.from && size.s0_mm < one.to);
-			const [high, low] = slab ? [Math.max(slab.z0_mm, slab.z1_mm), Math.min(slab.z0_mm, slab.z1_mm)] : [Math.max(...near), Math.max(...near) - 100];
+			const [high, low] = slab
+				? [Math.max(slab.z0_mm, slab.z1_mm), Math.min(slab.z0_mm, slab.z1_mm)]
+				: [Math.max(...near), Math.max(...near) - 100];
 			found.push({ x: this.x((one.from + one.to) / 2), top: this.y(high), bottom: this.y(low) });
 		}
 		return found;
@@ -96,12 +106,21 @@ export class SectionView {
 	/** Height of the drawing that is used, px. */
 	get low(): number {
 		const spots = [...this.section.rings.flat(), ...this.section.layers.flatMap((layer) => layer.rings.flat())];
-		return this.y(Math.min(...spots.map((p) => p[1] ?? 0), ...this.section.ends.flatMap((end) => (end.frost_mm === null ? [] : [end.frost_mm]))));
+		return this.y(
+			Math.min(
+				...spots.map((p) => p[1] ?? 0),
+				...this.section.ends.flatMap((end) => (end.frost_mm === null ? [] : [end.frost_mm]))
+			)
+		);
 	}
 	get broken(): boolean {
 		return this.stretches.some((one) => one.drawn < one.to - one.from);
 	}
 	get names(): { x: number; y: number; text: string }[] {
-		return this.section.zones.map(([s, , text]) => ({ x: this.x(s), y: this.y(this.z1) - (this.section.slopes.length ? 24 : 12), text }));
+		return this.section.zones.map(([s, , text]) => ({
+			x: this.x(s),
+			y: this.y(this.z1) - (this.section.slopes.length ? 24 : 12),
+			text
+		}));
 	}
 }

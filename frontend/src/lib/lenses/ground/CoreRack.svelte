@@ -12,12 +12,26 @@
 	let { state, picked, pick, width }: Props = $props();
 	const TOP = 104;
 	const TALL = 214;
-	const FILLS: Record<string, string> = { slab: 'conc', foam: 'zig', stone: 'pebbles', graded: 'pebbles', blinding: 'sand', fill: 'filled', screed: 'sand', finish: 'sand' };
+	const FILLS: Record<string, string> = {
+		slab: 'conc',
+		foam: 'zig',
+		stone: 'pebbles',
+		graded: 'pebbles',
+		blinding: 'sand',
+		fill: 'filled',
+		screed: 'sand',
+		finish: 'sand'
+	};
 	const names = $derived([...new Set(state.ground.stack.map((row) => row.zone))]);
 	const trenches = $derived(state.ground.rod.filter((row) => row.key === 'trench').slice(0, names.length > 4 ? 1 : 2));
 	const stand = $derived(state.ground.stands.at(-1) ?? null);
 	const high = $derived(Math.max(0, ...state.ground.stack.map((row) => row.top_mm)));
-	const deep = $derived(Math.min(...state.ground.stack.filter((row) => row.kind === 'native').map((row) => row.top_mm), ...trenches.map((row) => row.level_mm)) - 30);
+	const deep = $derived(
+		Math.min(
+			...state.ground.stack.filter((row) => row.kind === 'native').map((row) => row.top_mm),
+			...trenches.map((row) => row.level_mm)
+		) - 30
+	);
 	const scale = $derived(TALL / (high - deep || 1));
 	const y = (level: number) => TOP + (high - level) * scale;
 	const columns = $derived(names.length + trenches.length);
@@ -58,7 +72,10 @@
 			{#if at < (base ? y(base.level_mm) : TOP + 60) - 4 && Math.abs(at - 72) > 10}<path d="M22 {at}h{i % 4 ? 7 : 13}" />{/if}
 		{/each}
 		<path d="M14 70l12-8 8 8 8-8 14 8v10l-14-8-8 8-8-8-12 8z" class="break" />
-		{#if base}<path d="M14 {y(base.level_mm)}h42" class="foot" /><path d="M56 {y(base.level_mm)}H{x(picked)}" class="laser" />{/if}
+		{#if base}<path d="M14 {y(base.level_mm)}h42" class="foot" /><path
+				d="M56 {y(base.level_mm)}H{x(picked)}"
+				class="laser"
+			/>{/if}
 		{#if stand}<path d="M62 32v16l-13-8z" class="beam" />{/if}
 	</g>
 	{#each names as zone, i}
@@ -71,9 +88,28 @@
 				{:else if row.kind === 'barrier'}
 					<path d="M{x(i)} {y(row.top_mm)}h{boxWide}" class="barrier" />
 				{:else}
-					<rect x={x(i)} y={y(row.top_mm)} width={boxWide} height={Math.max(2, (row.top_mm - row.bottom_mm) * scale)} class="cell" />
-					<rect x={x(i)} y={y(row.top_mm)} width={boxWide} height={Math.max(2, (row.top_mm - row.bottom_mm) * scale)} fill="url(#{FILLS[row.kind] ?? 'conc'})" stroke="var(--ink)" stroke-width={picked === i ? 3 : 2} />
-					{#if (row.top_mm - row.bottom_mm) * scale > 17}<text x={x(i) + boxWide / 2} y={y((row.top_mm + row.bottom_mm) / 2) + 5} text-anchor="middle" class="thick"><SvgFrac text={row.thickness_text.replace(' mm', '')} /></text>{/if}
+					<rect
+						x={x(i)}
+						y={y(row.top_mm)}
+						width={boxWide}
+						height={Math.max(2, (row.top_mm - row.bottom_mm) * scale)}
+						class="cell"
+					/>
+					<rect
+						x={x(i)}
+						y={y(row.top_mm)}
+						width={boxWide}
+						height={Math.max(2, (row.top_mm - row.bottom_mm) * scale)}
+						fill="url(#{FILLS[row.kind] ?? 'conc'})"
+						stroke="var(--color-ink)"
+						stroke-width={picked === i ? 3 : 2}
+					/>
+					{#if (row.top_mm - row.bottom_mm) * scale > 17}<text
+							x={x(i) + boxWide / 2}
+							y={y((row.top_mm + row.bottom_mm) / 2) + 5}
+							text-anchor="middle"
+							class="thick"><SvgFrac text={row.thickness_text.replace(' mm', '')} /></text
+						>{/if}
 				{/if}
 			{/each}
 			{#each marks[i] ?? [] as mark}
@@ -86,9 +122,19 @@
 		<g class="core">
 			<text x={x(i)} y="84" class="name">{row.surface.split(' ')[0]} {w.ground.trench.toLowerCase()}</text>
 			<rect x={x(i)} y={y(0)} width={boxWide} height={y(row.level_mm) - y(0)} class="cell" />
-			<rect x={x(i)} y={y(0)} width={boxWide} height={y(row.level_mm) - y(0)} fill="url(#deep)" stroke="var(--ink)" stroke-width="2" />
+			<rect
+				x={x(i)}
+				y={y(0)}
+				width={boxWide}
+				height={y(row.level_mm) - y(0)}
+				fill="url(#deep)"
+				stroke="var(--color-ink)"
+				stroke-width="2"
+			/>
 			<path d="M{x(i)} {y(row.level_mm)}q6 9 12 2t12 2t{boxWide - 24} -3" class="soil" />
-			<text x={x(i) + boxWide + 6} y={y(row.level_mm) + 5} class="mark heavy"><SvgFrac text={row.reading_text || short(row.level_text)} /></text>
+			<text x={x(i) + boxWide + 6} y={y(row.level_mm) + 5} class="mark heavy"
+				><SvgFrac text={row.reading_text || short(row.level_text)} /></text
+			>
 		</g>
 	{/each}
 </svg>
@@ -99,7 +145,7 @@
 		max-width: 100%;
 	}
 	.laser {
-		stroke: var(--paint);
+		stroke: var(--color-paint);
 		stroke-width: 2.4;
 		stroke-dasharray: 10 5;
 		fill: none;
@@ -107,56 +153,56 @@
 	.line {
 		font-size: 15px;
 		font-weight: 700;
-		fill: var(--paint);
+		fill: var(--color-paint);
 	}
 	.rodstick path {
-		fill: var(--well);
-		stroke: var(--ink);
+		fill: var(--color-well);
+		stroke: var(--color-ink);
 		stroke-width: 2;
 	}
 	.rodstick .break {
 		stroke: none;
-		fill: var(--bench);
+		fill: var(--color-bench);
 	}
 	.rodstick .foot {
 		stroke-width: 6;
 	}
 	.rodstick .laser {
-		stroke: var(--paint);
+		stroke: var(--color-paint);
 		stroke-width: 2.4;
 	}
 	.rodstick .beam {
-		fill: var(--paint);
-		stroke: var(--ink);
+		fill: var(--color-paint);
+		stroke: var(--color-ink);
 		stroke-width: 1;
 	}
 	.core {
 		cursor: pointer;
 	}
 	.cell {
-		fill: var(--well);
+		fill: var(--color-well);
 	}
 	.name {
 		font-size: 15px;
 		font-weight: 600;
-		fill: var(--ink2);
+		fill: var(--color-ink2);
 	}
 	.on .name {
 		font-weight: 840;
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	.thick {
 		font-size: 15px;
 		font-weight: 760;
-		fill: var(--ink);
+		fill: var(--color-ink);
 		paint-order: stroke;
-		stroke: var(--well);
+		stroke: var(--color-well);
 		stroke-width: 4px;
 	}
 	.mark {
 		font-size: 14px;
 		font-weight: 560;
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	.heavy {
 		font-weight: 820;
@@ -165,11 +211,11 @@
 	}
 	.soil {
 		fill: none;
-		stroke: var(--soil);
+		stroke: var(--color-soil);
 		stroke-width: 3;
 	}
 	.barrier {
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 4;
 		stroke-dasharray: 8 4;
 	}

@@ -2,7 +2,16 @@
 	/** One core to scale, each layer tied by a line to the row that edits it. */
 	import type { Kind } from './stack';
 	let { rows }: { rows: { kind: Kind; mm: number }[] } = $props();
-	const FILLS: Partial<Record<Kind, string>> = { slab: 'conc', foam: 'zig', stone: 'pebbles', graded: 'pebbles', blinding: 'sand', fill: 'filled', screed: 'sand', finish: 'sand' };
+	const FILLS: Partial<Record<Kind, string>> = {
+		slab: 'conc',
+		foam: 'zig',
+		stone: 'pebbles',
+		graded: 'pebbles',
+		blinding: 'sand',
+		fill: 'filled',
+		screed: 'sand',
+		finish: 'sand'
+	};
 	let width = $state(150);
 	let tall = $state(240);
 	const step = $derived(tall / Math.max(1, rows.length));
@@ -40,24 +49,24 @@
 		inset: 0;
 	}
 	.cell {
-		fill: var(--well);
+		fill: var(--color-well);
 	}
 	.cut {
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 2.4;
 	}
 	.soil {
-		stroke: var(--soil);
+		stroke: var(--color-soil);
 		stroke-width: 3;
 	}
 	.barrier {
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 4.5;
 		stroke-dasharray: 9 4;
 	}
 	.tie {
 		fill: none;
-		stroke: var(--ink2);
+		stroke: var(--color-ink2);
 		stroke-width: 1.1;
 	}
 </style>

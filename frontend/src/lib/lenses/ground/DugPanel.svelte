@@ -18,21 +18,41 @@
 	let told = $state('');
 	$effect(() => {
 		const now = run;
-		const own = (now?.stations ?? []).map((one) => ({ at: typedLength(one.at_mm, store.units), width: typedLength(one.width_mm, store.units), depth: typedLength(one.depth_mm, store.units) }));
+		const own = (now?.stations ?? []).map((one) => ({
+			at: typedLength(one.at_mm, store.units),
+			width: typedLength(one.width_mm, store.units),
+			depth: typedLength(one.depth_mm, store.units)
+		}));
 		const blank = now ? ['0', typedLength(now.length_mm, store.units)].map((at) => ({ at, width: '', depth: '' })) : [];
 		rows = restored<typeof rows>(key) ?? (own.length ? own : blank);
 	});
 	const full = $derived(rows.filter((row) => row.width.trim() && row.depth.trim()));
-	const inches = (text: string) => (store.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim());
+	const inches = (text: string) =>
+		store.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim();
 	const feet = (text: string) => (store.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}'` : text.trim());
 	async function keep() {
 		if (!run) return;
-		const stations = full.map((row) => ({ at_mm: feet(row.at || '0'), width_mm: inches(row.width), depth_mm: inches(row.depth) }));
-		wrong = (await data.record('as-dug', { ...((run.beam ?? null) !== null ? { beam: store.rowId('beams', run.beam ?? 0) } : run.side === null ? { row: store.rowId('edges', run.row) } : { side: store.cornerId(run.side) }), stations }))?.words ?? '';
+		const stations = full.map((row) => ({
+			at_mm: feet(row.at || '0'),
+			width_mm: inches(row.width),
+			depth_mm: inches(row.depth)
+		}));
+		wrong =
+			(
+				await data.record('as-dug', {
+					...((run.beam ?? null) !== null
+						? { beam: store.rowId('beams', run.beam ?? 0) }
+						: run.side === null
+							? { row: store.rowId('edges', run.row) }
+							: { side: store.cornerId(run.side) }),
+					stations
+				})
+			)?.words ?? '';
 		if (!wrong) note(key, '');
 		told = wrong ? '' : `${run.name}: ${data.state?.ground.dug[picked]?.words ?? ''}`;
 	}
-	const setBucket = (typed: string) => store.keep([{ op: 'set_ground', changes: { bucket_mm: typed.trim() || null } }], 'bucket_mm');
+	const setBucket = (typed: string) =>
+		store.keep([{ op: 'set_ground', changes: { bucket_mm: typed.trim() || null } }], 'bucket_mm');
 	const money = (cents: number) => (cents ? `${cents > 0 ? '+' : '−'}${(Math.abs(cents) / 100).toFixed(0)}` : '');
 	const all = $derived(data.state?.ground.parts.reduce((sum, part) => sum + part.extra_cents, 0) ?? 0);
 </script>
@@ -42,7 +62,11 @@
 		<thead><tr><th>{w.ground.trenchOf}</th><th>{w.ground.pressTrench}</th></tr></thead>
 		<tbody>
 			{#each runs as one, i}
-				<tr class:on={i === picked}><th scope="row"><button type="button" onclick={() => choose(i)}>{one.name} <span class="label">{one.mark}</span></button></th><td><Frac text={one.words} /></td></tr>
+				<tr class:on={i === picked}
+					><th scope="row"
+						><button type="button" onclick={() => choose(i)}>{one.name} <span class="label">{one.mark}</span></button></th
+					><td><Frac text={one.words} /></td></tr
+				>
 			{/each}
 		</tbody>
 	</table>
@@ -50,29 +74,64 @@
 		<h3>{run.name}: {w.ground.stations.toLowerCase()}</h3>
 		{#each rows as row, i}
 			<div class="row stations" oninput={() => note(key, $state.snapshot(rows))}>
-				<label class="label">{i ? '' : w.ground.stationAt}<input class="reading" aria-label="{w.ground.stationAt} {i + 1}" bind:value={row.at} /></label>
-				<label class="label">{i ? '' : w.ground.wide}<input class="reading" aria-label="{w.ground.wide} {i + 1}" bind:value={row.width} /></label>
-				<label class="label">{i ? '' : w.ground.deep}<input class="reading" aria-label="{w.ground.deep} {i + 1}" bind:value={row.depth} /></label>
+				<label class="label"
+					>{i ? '' : w.ground.stationAt}<input
+						class="reading"
+						aria-label="{w.ground.stationAt} {i + 1}"
+						bind:value={row.at}
+					/></label
+				>
+				<label class="label"
+					>{i ? '' : w.ground.wide}<input class="reading" aria-label="{w.ground.wide} {i + 1}" bind:value={row.width} /></label
+				>
+				<label class="label"
+					>{i ? '' : w.ground.deep}<input class="reading" aria-label="{w.ground.deep} {i + 1}" bind:value={row.depth} /></label
+				>
 			</div>
 		{/each}
 		<div class="row">
-			<button type="button" class="act quiet" onclick={() => rows.push({ at: '', width: '', depth: '' })}>{w.ground.addStation}</button>
+			<button type="button" class="act quiet" onclick={() => rows.push({ at: '', width: '', depth: '' })}
+				>{w.ground.addStation}</button
+			>
 			<button type="button" class="act main" disabled={!full.length} onclick={() => void keep()}>{w.ground.keepDug}</button>
 			{#if told}<span role="status"><Frac text={told} /></span>{/if}
 		</div>
 		{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 	{/if}
-	<Field label={w.ground.bucket} width="170px" calm placeholder={w.notSet} value={store.document?.ground.bucket_mm ? typedLength(store.document.ground.bucket_mm, store.units) : ''} problem={store.problemFor('bucket_mm')} keep={setBucket} />
-	{#each onTab(data.state.findings, 'dug') as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}><Frac text="{row.words} {row.remedy}" /></p>{/each}
+	<Field
+		label={w.ground.bucket}
+		width="170px"
+		calm
+		placeholder={w.notSet}
+		value={store.document?.ground.bucket_mm ? typedLength(store.document.ground.bucket_mm, store.units) : ''}
+		problem={store.problemFor('bucket_mm')}
+		keep={setBucket}
+	/>
+	{#each onTab(data.state.findings, 'dug') as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}>
+			<Frac text="{row.words} {row.remedy}" />
+		</p>{/each}
 {:else}<p>{w.ground.noTrench}</p>{/if}
 {#if data.state}
 	<table class="panel-table three">
-		<thead><tr><th>{w.ground.part}</th><th>{w.ground.planned}, {unit}</th><th>{w.ground.asDug}</th><th>{w.ground.asShot}</th><th>{w.ground.costs}</th></tr></thead>
+		<thead
+			><tr
+				><th>{w.ground.part}</th><th>{w.ground.planned}, {unit}</th><th>{w.ground.asDug}</th><th>{w.ground.asShot}</th><th
+					>{w.ground.costs}</th
+				></tr
+			></thead
+		>
 		<tbody>
 			{#each data.state.ground.parts as part}
-				<tr><th scope="row">{part.part}</th><td>{part.planned_text}</td><td>{part.dug_text || '–'}</td><td>{part.shot_text || '–'}</td><td>{money(part.extra_cents)}</td></tr>
+				<tr
+					><th scope="row">{part.part}</th><td>{part.planned_text}</td><td>{part.dug_text || '–'}</td><td
+						>{part.shot_text || '–'}</td
+					><td>{money(part.extra_cents)}</td></tr
+				>
 			{/each}
-			<tr class="heavy"><th scope="row">{w.yard.total}</th><td>{store.kept?.figure.concrete?.net_text}</td><td></td><td></td><td>{money(all)}</td></tr>
+			<tr class="heavy"
+				><th scope="row">{w.yard.total}</th><td>{store.kept?.figure.concrete?.net_text}</td><td></td><td></td><td>{money(all)}</td
+				></tr
+			>
 		</tbody>
 	</table>
 {/if}

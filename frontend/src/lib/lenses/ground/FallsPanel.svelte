@@ -19,7 +19,11 @@
 	let depth = $state('');
 	let under = $state<'parallel' | 'level' | null>(null);
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
-	remember(`${data.store.id}/falls`, () => ({ kind, side, bearing, rate, depth, under }), (old) => ({ kind, side, bearing, rate, depth, under } = old));
+	remember(
+		`${data.store.id}/falls`,
+		() => ({ kind, side, bearing, rate, depth, under }),
+		(old) => ({ kind, side, bearing, rate, depth, under } = old)
+	);
 	const own = $derived(kind ?? now);
 	const problem = $derived(store.problemFor('fall'));
 	const drain = $derived(data.stick ?? (zone?.fall?.kind === 'drain' ? zone.fall.at : null));
@@ -47,30 +51,86 @@
 
 {#if data.state && zone}
 	<div class="row">
-		{#each data.zones as one, i}<button type="button" class="act quiet" class:on={i === data.zone} onclick={() => { data.zone = i; drop(); }}>{one.name}</button>{/each}
+		{#each data.zones as one, i}<button
+				type="button"
+				class="act quiet"
+				class:on={i === data.zone}
+				onclick={() => {
+					data.zone = i;
+					drop();
+				}}>{one.name}</button
+			>{/each}
 	</div>
 	<div class="saying"><p class="big plain"><Frac text={row?.words ?? ''} /></p></div>
 	<h3>{w.ground.zoneFall}</h3>
 	<div class="row">
-		{#each Object.entries(w.ground.fallKinds) as [key, name]}<button type="button" class="act quiet" class:on={own === key} aria-pressed={own === key} onclick={() => (kind = key as Fall)}>{name}</button>{/each}
+		{#each Object.entries(w.ground.fallKinds) as [key, name]}<button
+				type="button"
+				class="act quiet"
+				class:on={own === key}
+				aria-pressed={own === key}
+				onclick={() => (kind = key as Fall)}>{name}</button
+			>{/each}
 	</div>
 	<div class="row">
 		{#if own === 'side'}
-			<label class="label">{w.ground.toward}<select class="plain-select" bind:value={side}>{#each sides as one, i}<option value={i}>{one.name}</option>{/each}</select></label>
+			<label class="label"
+				>{w.ground.toward}<select class="plain-select" bind:value={side}
+					>{#each sides as one, i}<option value={i}>{one.name}</option>{/each}</select
+				></label
+			>
 		{:else if own === 'bearing'}
-			<label class="label">{w.ground.bearing}<input class="reading" bind:value={bearing} placeholder={zone.fall?.kind === 'plane' ? `${zone.fall.toward_deg}` : '180'} /></label>
+			<label class="label"
+				>{w.ground.bearing}<input
+					class="reading"
+					bind:value={bearing}
+					placeholder={zone.fall?.kind === 'plane' ? `${zone.fall.toward_deg}` : '180'}
+				/></label
+			>
 		{/if}
 		{#if own === 'side' || own === 'bearing'}
-			<label class="label">{w.ground.rate}<input class="reading" id="fall-rate" bind:value={rate} placeholder={w.ground.rateHint[store.units]} onkeydown={(e) => e.key === 'Enter' && void keep()} /></label>
+			<label class="label"
+				>{w.ground.rate}<input
+					class="reading"
+					id="fall-rate"
+					bind:value={rate}
+					placeholder={w.ground.rateHint[store.units]}
+					onkeydown={(e) => e.key === 'Enter' && void keep()}
+				/></label
+			>
 		{:else if own === 'drain'}
-			<p class="drain"><span class="label">{w.ground.drainAt}</span> {drain ? w.ground.drainHow.replace('Press', 'Set. Press') : w.ground.drainHow}</p>
-			<label class="label">{w.ground.drainDepth}<input class="reading" id="fall-depth" bind:value={depth} placeholder={zone.fall?.kind === 'drain' ? typedLength(zone.fall.depth_mm, store.units) : store.units === 'mm' ? '25' : '1"'} onkeydown={(e) => e.key === 'Enter' && void keep()} /></label>
+			<p class="drain">
+				<span class="label">{w.ground.drainAt}</span>
+				{drain ? w.ground.drainHow.replace('Press', 'Set. Press') : w.ground.drainHow}
+			</p>
+			<label class="label"
+				>{w.ground.drainDepth}<input
+					class="reading"
+					id="fall-depth"
+					bind:value={depth}
+					placeholder={zone.fall?.kind === 'drain'
+						? typedLength(zone.fall.depth_mm, store.units)
+						: store.units === 'mm'
+							? '25'
+							: '1"'}
+					onkeydown={(e) => e.key === 'Enter' && void keep()}
+				/></label
+			>
 		{/if}
 	</div>
 	<fieldset>
 		<legend class="label">{w.ground.underside}</legend>
 		{#each Object.entries(w.ground.undersides) as [key, name]}
-			<label><input type="radio" name="underside" value={key} checked={(under ?? zone.underside) === key} onchange={() => (under = key as 'parallel' | 'level')} /> {name}</label>
+			<label
+				><input
+					type="radio"
+					name="underside"
+					value={key}
+					checked={(under ?? zone.underside) === key}
+					onchange={() => (under = key as 'parallel' | 'level')}
+				/>
+				{name}</label
+			>
 		{/each}
 	</fieldset>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
@@ -79,7 +139,11 @@
 		{#if kind || under}<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>{/if}
 	</div>
 	<table class="panel-table">
-		<tbody>{#each data.state.falls as one}<tr class:on={one.zone === data.zone}><th scope="row">{one.name}</th><td><Frac text={one.words} /></td></tr>{/each}</tbody>
+		<tbody
+			>{#each data.state.falls as one}<tr class:on={one.zone === data.zone}
+					><th scope="row">{one.name}</th><td><Frac text={one.words} /></td></tr
+				>{/each}</tbody
+		>
 	</table>
 {/if}
 

@@ -57,7 +57,7 @@
 	onDestroy(() => laser.close());
 	const connect = () => laser.connect(store.id, data.layer, data.state?.ground.stands.length ?? 1);
 	const outline = $derived(store.figure?.outline ?? null);
-	const ring = $derived((store.document?.outline ?? []));
+	const ring = $derived(store.document?.outline ?? []);
 	const marks = $derived((store.document?.ground.benchmarks ?? []) as { name: string; at?: XY | null }[]);
 	const also = $derived(tab === 'laser' ? marks.flatMap((row) => (row.at ? [row.at] : [])) : []);
 	/** The first look: the rod on the base, and on the worst spot or in the largest gap. */
@@ -66,7 +66,7 @@
 		else if (!rod.typed) void rod.check();
 		if (tab === 'shots' && data.stick && !shot.typed) void shot.check();
 		if (data.stick || tab !== 'shots' || !data.state) return;
-		data.stick = (data.state.shots.rakes[0]?.at ?? data.state.shots.enough.next_at);
+		data.stick = data.state.shots.rakes[0]?.at ?? data.state.shots.enough.next_at;
 		shot.clear();
 	}
 	function chooseSurface(index: number) {
@@ -90,20 +90,55 @@
 		void stand([data.stick[0] + arrow[0] * step, data.stick[1] + arrow[1] * step]);
 	}
 	let across = $state(1280);
-	const title = $derived(tab === 'shots' ? `${w.ground.tabs.shots.sheet}: ${data.state?.layers.find((row) => row.key === data.layer)?.name ?? ''}` : w.ground.tabs[tab].sheet);
+	const title = $derived(
+		tab === 'shots'
+			? `${w.ground.tabs.shots.sheet}: ${data.state?.layers.find((row) => row.key === data.layer)?.name ?? ''}`
+			: w.ground.tabs[tab].sheet
+	);
 </script>
 
 <svelte:window bind:innerWidth={across} onkeydown={keys} />
-<Sheet {store} {pick} {title} {also} strips={tab === 'dug' || tab === 'shots'} labels={!['falls', 'stone'].includes(tab) && (tab !== 'shots' || !data.state?.shots.count)} sizes={false} letters={tab !== 'shots' && across > 600} roving={tab !== 'shots'}>
+<Sheet
+	{store}
+	{pick}
+	{title}
+	{also}
+	strips={tab === 'dug' || tab === 'shots'}
+	labels={!['falls', 'stone'].includes(tab) && (tab !== 'shots' || !data.state?.shots.count)}
+	sizes={false}
+	letters={tab !== 'shots' && across > 600}
+	roving={tab !== 'shots'}
+>
 	{#snippet key()}
-		{#if tab === 'shots'}<p class="label key"><span class="tri up"></span> {w.ground.high}, {w.ground.rakeOff.toLowerCase()} <span class="tri dn"></span> {w.ground.low}, fill <span class="x">✕</span> inside</p>{/if}
+		{#if tab === 'shots'}<p class="label key">
+				<span class="tri up"></span>
+				{w.ground.high}, {w.ground.rakeOff.toLowerCase()} <span class="tri dn"></span>
+				{w.ground.low}, fill <span class="x">✕</span> inside
+			</p>{/if}
 	{/snippet}
 	{#snippet over(view)}
 		{#if data.state}
-			{#if tab === 'shots'}<OverShots {view} shots={data.state.shots} stick={data.stick} trial={trial.map((row) => row.at)} roomy={across > 600} pick={(at) => void stand(at)} />
+			{#if tab === 'shots'}<OverShots
+					{view}
+					shots={data.state.shots}
+					stick={data.stick}
+					trial={trial.map((row) => row.at)}
+					roomy={across > 600}
+					pick={(at) => void stand(at)}
+				/>
 			{:else if tab === 'falls'}<OverFalls {view} state={data.state} stick={data.stick} pick={(at) => void stand(at)} />
 			{:else if tab === 'stone'}<OverPegs {view} pegs={data.state.ground.pegs} roomy={across > 600} />
-			{:else}<OverPlaces {view} state={data.state} {tab} {ring} picked={trench} stick={data.stick} benchmarks={marks} spot={tab === 'rod' ? ((data.state.ground.rod[surface]?.spot ?? null)) : null} pick={(at) => void stand(at)} />{/if}
+			{:else}<OverPlaces
+					{view}
+					state={data.state}
+					{tab}
+					{ring}
+					picked={trench}
+					stick={data.stick}
+					benchmarks={marks}
+					spot={tab === 'rod' ? (data.state.ground.rod[surface]?.spot ?? null) : null}
+					pick={(at) => void stand(at)}
+				/>{/if}
 		{/if}
 	{/snippet}
 </Sheet>
@@ -138,16 +173,16 @@
 		border: 6px solid transparent;
 	}
 	.up {
-		border-bottom: 11px solid var(--paint);
+		border-bottom: 11px solid var(--color-paint);
 		border-top: 0;
 	}
 	.dn {
-		border-top: 11px solid var(--paint);
+		border-top: 11px solid var(--color-paint);
 		border-bottom: 0;
 		margin-left: 8px;
 	}
 	.x {
-		color: var(--paint);
+		color: var(--color-paint);
 		font-weight: 800;
 		margin-left: 8px;
 	}

@@ -16,12 +16,21 @@
 	let again = $state('');
 	let turn = $state({ name: '', read: '' });
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
-	remember(`${data.store.id}/laser`, () => ({ mark, up, again, turn }), (old) => ({ mark, up, again, turn } = old));
+	remember(
+		`${data.store.id}/laser`,
+		() => ({ mark, up, again, turn }),
+		(old) => ({ mark, up, again, turn } = old)
+	);
 	let wrong = $state<{ at: string; words: string }>({ at: '', words: '' });
 	const on = $derived(up.on || marks[0]?.name || '');
 	async function addMark(level = mark.level) {
 		mark.level = level;
-		if (await store.keep([{ op: 'set_benchmark', benchmark: null, name: mark.name, level, what: mark.what, at: data.stick }], 'mark')) {
+		if (
+			await store.keep(
+				[{ op: 'set_benchmark', benchmark: null, name: mark.name, level, what: mark.what, at: data.stick }],
+				'mark'
+			)
+		) {
 			mark = { name: '', level: '', what: 'nail' };
 			await data.load();
 		}
@@ -36,7 +45,11 @@
 		if (mm !== null) then(mm);
 	}
 	const connectAs = (stand?: number) => (stand === undefined ? connect() : laser.connect(store.id, data.layer, stand));
-	async function note(at: string, kind: 'set-up' | 'bench-shot' | 'turning-point', values: Record<string, unknown>): Promise<boolean> {
+	async function note(
+		at: string,
+		kind: 'set-up' | 'bench-shot' | 'turning-point',
+		values: Record<string, unknown>
+	): Promise<boolean> {
 		const got = await data.record(kind, values);
 		wrong = { at, words: got?.words ?? '' };
 		return !got;
@@ -44,19 +57,23 @@
 	async function setUp() {
 		const name = up.name.trim() || `Set-up ${(data.state?.ground.stands.length ?? 0) + 1}`;
 		const at = data.stick;
-		if (await note('up', 'set-up', { name, on, backsight_mm: up.read, at, simulated: up.simulated })) up = { name: '', on: '', read: '', simulated: false };
+		if (await note('up', 'set-up', { name, on, backsight_mm: up.read, at, simulated: up.simulated }))
+			up = { name: '', on: '', read: '', simulated: false };
 	}
 	async function checkAgain() {
 		if (stand && (await note('again', 'bench-shot', { setup: stand.id, on: stand.on, reading_mm: again }))) again = '';
 	}
 	async function keepTurn() {
-		if (stand && (await note('turn', 'turning-point', { setup: stand.id, name: turn.name, foresight_mm: turn.read }))) turn = { name: '', read: '' };
+		if (stand && (await note('turn', 'turning-point', { setup: stand.id, name: turn.name, foresight_mm: turn.read })))
+			turn = { name: '', read: '' };
 	}
 </script>
 
 <div class="saying" aria-live="polite">
 	{#if stand}
-		<p class="big" class:good={stand.checked > 0 && !stand.moved} class:plain={stand.checked === 0}>{stand.name}{stand.moved ? ' moved.' : stand.checked ? ' stands.' : ' is not checked.'}</p>
+		<p class="big" class:good={stand.checked > 0 && !stand.moved} class:plain={stand.checked === 0}>
+			{stand.name}{stand.moved ? ' moved.' : stand.checked ? ' stands.' : ' is not checked.'}
+		</p>
 		<p data-drift={stand.moved}><Frac text={stand.words} /></p>
 	{:else}
 		<p class="big plain">{marks.length ? w.ground.noLaser : w.ground.noMarks}</p>
@@ -67,20 +84,59 @@
 	<h3>{w.ground.again}</h3>
 	<p class="label">{w.ground.againHow}</p>
 	<div class="row">
-		<label class="label">{stand.on}<input class="reading" id="again" bind:value={again} placeholder={w.ground.readHint[data.state?.reads ?? 'sixteenths']} onkeydown={(e) => e.key === 'Enter' && void checkAgain()} /></label>
+		<label class="label"
+			>{stand.on}<input
+				class="reading"
+				id="again"
+				bind:value={again}
+				placeholder={w.ground.readHint[data.state?.reads ?? 'sixteenths']}
+				onkeydown={(e) => e.key === 'Enter' && void checkAgain()}
+			/></label
+		>
 		<button type="button" class="act" disabled={!again.trim()} onclick={() => void checkAgain()}>{w.ground.check}</button>
-		{#if stand.simulated}<button type="button" class="act quiet" onclick={() => void take('again', (mm) => (again = `${mm} mm`), stand.on)}>{w.ground.fromStandIn}</button>{/if}
+		{#if stand.simulated}<button
+				type="button"
+				class="act quiet"
+				onclick={() => void take('again', (mm) => (again = `${mm} mm`), stand.on)}>{w.ground.fromStandIn}</button
+			>{/if}
 	</div>
 	{#if wrong.at === 'again' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 {/if}
 
 <h3>{w.ground.setUp}</h3>
 <div class="row">
-	<label class="label">{w.ground.setUpName}<input class="reading" bind:value={up.name} placeholder="Set-up {(data.state?.ground.stands.length ?? 0) + 1}" /></label>
-	<label class="label">{w.ground.on_}<select class="plain-select" value={on} onchange={(e) => (up.on = e.currentTarget.value)}>{#each marks as row}<option value={row.name}>{row.name}</option>{/each}</select></label>
-	<label class="label">{w.ground.backsight}<input class="reading" id="backsight" bind:value={up.read} oninput={() => (up.simulated = false)} placeholder={w.ground.readHint[data.state?.reads ?? 'sixteenths']} onkeydown={(e) => e.key === 'Enter' && void setUp()} /></label>
-	<button type="button" class="act main" disabled={!on || !up.read.trim()} onclick={() => void setUp()}>{w.ground.setUpKeep}</button>
-	<button type="button" class="act quiet" disabled={!on} onclick={() => void take('up', (mm) => (up = { ...up, read: `${mm} mm`, simulated: true }), on)}>{w.ground.fromStandIn}</button>
+	<label class="label"
+		>{w.ground.setUpName}<input
+			class="reading"
+			bind:value={up.name}
+			placeholder="Set-up {(data.state?.ground.stands.length ?? 0) + 1}"
+		/></label
+	>
+	<label class="label"
+		>{w.ground.on_}<select class="plain-select" value={on} onchange={(e) => (up.on = e.currentTarget.value)}
+			>{#each marks as row}<option value={row.name}>{row.name}</option>{/each}</select
+		></label
+	>
+	<label class="label"
+		>{w.ground.backsight}<input
+			class="reading"
+			id="backsight"
+			bind:value={up.read}
+			oninput={() => (up.simulated = false)}
+			placeholder={w.ground.readHint[data.state?.reads ?? 'sixteenths']}
+			onkeydown={(e) => e.key === 'Enter' && void setUp()}
+		/></label
+	>
+	<button type="button" class="act main" disabled={!on || !up.read.trim()} onclick={() => void setUp()}
+		>{w.ground.setUpKeep}</button
+	>
+	<button
+		type="button"
+		class="act quiet"
+		disabled={!on}
+		onclick={() => void take('up', (mm) => (up = { ...up, read: `${mm} mm`, simulated: true }), on)}
+		>{w.ground.fromStandIn}</button
+	>
 </div>
 {#if wrong.at === 'up' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 {#if laser.words}<p class="wrong" role="alert">{laser.words}</p>{/if}
@@ -90,19 +146,52 @@
 	<table class="panel-table">
 		<tbody>
 			{#each marks as row}
-				<tr><th scope="row">{row.name}</th><td><Frac text={row.level_text} /></td>
-					<td>{#if row.benchmark !== null}<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_benchmark', benchmark: store.document?.ground.benchmarks[row.benchmark ?? 0]?.id ?? '' }], 'mark').then(() => data.load())}>{w.ground.takeOff}</button>{/if}</td></tr>
+				<tr
+					><th scope="row">{row.name}</th><td><Frac text={row.level_text} /></td>
+					<td
+						>{#if row.benchmark !== null}<button
+								type="button"
+								class="act quiet"
+								onclick={() =>
+									void store
+										.keep(
+											[{ op: 'remove_benchmark', benchmark: store.document?.ground.benchmarks[row.benchmark ?? 0]?.id ?? '' }],
+											'mark'
+										)
+										.then(() => data.load())}>{w.ground.takeOff}</button
+							>{/if}</td
+					></tr
+				>
 			{/each}
 		</tbody>
 	</table>
 {/if}
 <div class="row">
 	<label class="label">{w.ground.markName}<input class="reading wide" id="mark-name" bind:value={mark.name} /></label>
-	<label class="label">{w.ground.markLevel}<input class="reading" id="mark-level" bind:value={mark.level} placeholder={w.ground.markHint[store.units]} onkeydown={(e) => e.key === 'Enter' && void addMark()} /></label>
-	<label class="label">{w.ground.markWhat}<select class="plain-select" bind:value={mark.what}>{#each Object.entries(w.ground.whats) as [key, name]}<option value={key}>{name}</option>{/each}</select></label>
-	<button type="button" class="act quiet" disabled={!mark.name.trim() || !mark.level.trim()} onclick={() => void addMark()}>{w.ground.addMark}</button>
+	<label class="label"
+		>{w.ground.markLevel}<input
+			class="reading"
+			id="mark-level"
+			bind:value={mark.level}
+			placeholder={w.ground.markHint[store.units]}
+			onkeydown={(e) => e.key === 'Enter' && void addMark()}
+		/></label
+	>
+	<label class="label"
+		>{w.ground.markWhat}<select class="plain-select" bind:value={mark.what}
+			>{#each Object.entries(w.ground.whats) as [key, name]}<option value={key}>{name}</option>{/each}</select
+		></label
+	>
+	<button type="button" class="act quiet" disabled={!mark.name.trim() || !mark.level.trim()} onclick={() => void addMark()}
+		>{w.ground.addMark}</button
+	>
 </div>
-{#if problem}<p class="wrong" role="alert">{problem.detail} {#each problem.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => void addMark(choice.text)}>{choice.label}</button>{/each}</p>{/if}
+{#if problem}<p class="wrong" role="alert">
+		{problem.detail}
+		{#each problem.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => void addMark(choice.text)}
+				>{choice.label}</button
+			>{/each}
+	</p>{/if}
 
 {#if stand}
 	<details>
@@ -110,7 +199,9 @@
 		<div class="row">
 			<label class="label">{w.ground.turningName}<input class="reading wide" bind:value={turn.name} /></label>
 			<label class="label">{w.ground.turningRead}<input class="reading" bind:value={turn.read} /></label>
-			<button type="button" class="act quiet" disabled={!turn.name.trim() || !turn.read.trim()} onclick={() => void keepTurn()}>{w.ground.turningKeep}</button>
+			<button type="button" class="act quiet" disabled={!turn.name.trim() || !turn.read.trim()} onclick={() => void keepTurn()}
+				>{w.ground.turningKeep}</button
+			>
 		</div>
 		{#if wrong.at === 'turn' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 	</details>

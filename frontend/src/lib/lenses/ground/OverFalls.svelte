@@ -34,24 +34,24 @@
 
 <style>
 	.fall {
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 1.3;
 		stroke-dasharray: 14 4 3 4;
 		fill: none;
 	}
 	.head {
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 2.4;
 		fill: none;
 	}
 	.drain {
-		fill: var(--well);
-		stroke: var(--ink);
+		fill: var(--color-well);
+		stroke: var(--color-ink);
 		stroke-width: 2.4;
 	}
 	.stick {
 		fill: none;
-		stroke: var(--chalk);
+		stroke: var(--color-chalk);
 		stroke-width: 3;
 	}
 </style>

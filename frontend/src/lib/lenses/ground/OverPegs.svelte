@@ -8,7 +8,7 @@
 
 {#each pegs as peg}
 	{@const [x, y] = view.px(peg.at)}
-	<path d="M{x - 5} {y - 7}h10v9l-5 7-5-7z" fill="var(--board)" stroke="var(--ink)" stroke-width="1.4" />
+	<path d="M{x - 5} {y - 7}h10v9l-5 7-5-7z" fill="var(--color-board)" stroke="var(--color-ink)" stroke-width="1.4" />
 	{#if pegs.length < 60}<text x={x + 8} y={y - 1}>{peg.number}</text>{/if}
 	{#if roomy && pegs.length < 40}<text {x} y={y + 18} text-anchor="middle"><SvgFrac text={peg.reading_text} /></text>{/if}
 {/each}
@@ -17,9 +17,9 @@
 	text {
 		font-size: 14px;
 		font-weight: 620;
-		fill: var(--ink);
+		fill: var(--color-ink);
 		paint-order: stroke;
-		stroke: var(--slab);
+		stroke: var(--color-slab);
 		stroke-width: 4px;
 	}
 </style>

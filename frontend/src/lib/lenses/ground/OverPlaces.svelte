@@ -32,11 +32,17 @@
 {#if tab === 'tests'}
 	{#each state.tests as row, i}
 		{@const [x, y] = view.px(row.test.at)}
-		<circle cx={x} cy={y} r="12" class="test" class:bad={!row.test.passed} /><text x={x} y={y + 5} text-anchor="middle">{i + 1}</text>
+		<circle cx={x} cy={y} r="12" class="test" class:bad={!row.test.passed} /><text {x} y={y + 5} text-anchor="middle"
+			>{i + 1}</text
+		>
 	{/each}
 	{#each state.soft as row, i}
 		{@const [x, y] = view.px(row.soft.at)}
-		<circle cx={x} cy={y} r={Math.max(9, (row.soft.across_mm / 2) * view.scale)} class="softspot" /><text x={x} y={y + 5} text-anchor="middle">S{i + 1}</text>
+		<circle cx={x} cy={y} r={Math.max(9, (row.soft.across_mm / 2) * view.scale)} class="softspot" /><text
+			{x}
+			y={y + 5}
+			text-anchor="middle">S{i + 1}</text
+		>
 	{/each}
 {/if}
 {#if tab === 'dug' && trench && trench.side !== null}
@@ -64,44 +70,44 @@
 
 <style>
 	.bm {
-		fill: var(--well);
-		stroke: var(--ink);
+		fill: var(--color-well);
+		stroke: var(--color-ink);
 		stroke-width: 2;
 	}
 	text {
 		font-size: 14px;
 		font-weight: 660;
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	.test {
-		fill: var(--well);
-		stroke: var(--chalk);
+		fill: var(--color-well);
+		stroke: var(--color-chalk);
 		stroke-width: 3;
 	}
 	.test.bad {
-		stroke: var(--flag);
+		stroke: var(--color-flag);
 		stroke-dasharray: 4 3;
 	}
 	.softspot {
-		fill: color-mix(in srgb, var(--soil) 30%, transparent);
-		stroke: var(--soil);
+		fill: color-mix(in srgb, var(--color-soil) 30%, transparent);
+		stroke: var(--color-soil);
 		stroke-width: 2;
 		stroke-dasharray: 5 3;
 	}
 	.dug {
-		stroke: var(--paint);
+		stroke: var(--color-paint);
 		stroke-width: 8;
 		opacity: 0.85;
 	}
 	.station {
-		fill: var(--well);
-		stroke: var(--ink);
+		fill: var(--color-well);
+		stroke: var(--color-ink);
 		stroke-width: 2;
 	}
 	.spot,
 	.stick {
 		fill: none;
-		stroke: var(--paint);
+		stroke: var(--color-paint);
 		stroke-width: 3;
 	}
 </style>

@@ -13,7 +13,8 @@
 	}
 	let { view, shots, stick, trial, roomy, pick }: Props = $props();
 	const shares = { '1': 22, '2': 40, '3': 58 } as Record<string, number>;
-	const fill = (sign: number, step: number) => `color-mix(in srgb, var(--${sign > 0 ? 'flag' : 'chalk'}) ${shares[String(step)] ?? 22}%, var(--slab))`;
+	const fill = (sign: number, step: number) =>
+		`color-mix(in srgb, var(--color-${sign > 0 ? 'flag' : 'chalk'}) ${shares[String(step)] ?? 22}%, var(--color-slab))`;
 	/** Amounts at all shots where there is room; the worst always, none over another's or over a mark. */
 	const named = $derived.by(() => {
 		const marks = shots.shots.map((shot) => view.px(shot.at));
@@ -25,7 +26,8 @@
 			if (!bad && (!roomy || shots.shots.length > 90)) continue;
 			const box: XY = bad ? [at[0] + 34, at[1]] : [at[0], at[1] + 15];
 			if (taken.some((one) => Math.abs(one[0] - box[0]) < 40 && Math.abs(one[1] - box[1]) < 15)) continue;
-			if (!bad && marks.some((one) => one[0] !== at[0] && Math.abs(one[0] - box[0]) < 24 && Math.abs(one[1] - box[1]) < 11)) continue;
+			if (!bad && marks.some((one) => one[0] !== at[0] && Math.abs(one[0] - box[0]) < 24 && Math.abs(one[1] - box[1]) < 11))
+				continue;
 			taken.push(box);
 			said.add(shot.number);
 		}
@@ -63,7 +65,15 @@
 </script>
 
 {#each shots.bands as band}
-	{#if band.sign}<path d={view.path(band.rings)} fill={fill(band.sign, band.step)} fill-rule="evenodd" stroke="var(--ink2)" stroke-width=".8" class="band" data-sign={band.sign} />{/if}
+	{#if band.sign}<path
+			d={view.path(band.rings)}
+			fill={fill(band.sign, band.step)}
+			fill-rule="evenodd"
+			stroke="var(--color-ink2)"
+			stroke-width=".8"
+			class="band"
+			data-sign={band.sign}
+		/>{/if}
 {/each}
 {#each contourMarks as [at, text]}
 	{@const [x, y] = view.px(at)}
@@ -72,12 +82,23 @@
 {#each inside as shot}
 	{@const [x, y] = view.px(shot.at)}
 	<path d="M{x - 4.5} {y - 4.5}l9 9m0-9l-9 9" class="mark" class:doubt={shot.doubt} />
-	{#if named.has(shot.number)}<text {x} y={y + 19} text-anchor="middle" class="amount"><SvgFrac text={shot.off_text} /></text>{/if}
+	{#if named.has(shot.number)}<text {x} y={y + 19} text-anchor="middle" class="amount"><SvgFrac text={shot.off_text} /></text
+		>{/if}
 {/each}
 {#each out as shot}
 	{@const [x, y] = view.px(shot.at)}
-	<path d={shot.verdict === 'high' ? `M${x} ${y - 9}l9 16h-18z` : `M${x} ${y + 9}l9-16h-18z`} class="out" class:doubt={shot.doubt} data-shot={shot.number} data-verdict={shot.verdict} />
-	{#if named.has(shot.number)}<text x={x + (stick && Math.hypot(stick[0] - shot.at[0], stick[1] - shot.at[1]) < 60 ? 22 : 12)} y={y + 6} class="amount bad"><SvgFrac text="{shot.off_mm > 0 ? '+' : '−'}{shot.off_text}" /></text>{/if}
+	<path
+		d={shot.verdict === 'high' ? `M${x} ${y - 9}l9 16h-18z` : `M${x} ${y + 9}l9-16h-18z`}
+		class="out"
+		class:doubt={shot.doubt}
+		data-shot={shot.number}
+		data-verdict={shot.verdict}
+	/>
+	{#if named.has(shot.number)}<text
+			x={x + (stick && Math.hypot(stick[0] - shot.at[0], stick[1] - shot.at[1]) < 60 ? 22 : 12)}
+			y={y + 6}
+			class="amount bad"><SvgFrac text="{shot.off_mm > 0 ? '+' : '−'}{shot.off_text}" /></text
+		>{/if}
 {/each}
 {#each trial as at}
 	{@const [x, y] = view.px(at)}
@@ -98,13 +119,13 @@
 <style>
 	.mark,
 	.rod {
-		stroke: var(--paint);
+		stroke: var(--color-paint);
 		stroke-width: 2.6;
 		fill: none;
 	}
 	.out {
-		fill: var(--paint);
-		stroke: var(--ink);
+		fill: var(--color-paint);
+		stroke: var(--color-ink);
 		stroke-width: 1.4;
 	}
 	.doubt {
@@ -114,33 +135,33 @@
 	.amount {
 		font-size: 13.5px;
 		font-weight: 620;
-		fill: var(--ink);
+		fill: var(--color-ink);
 		paint-order: stroke;
-		stroke: var(--slab);
+		stroke: var(--color-slab);
 		stroke-width: 4px;
 		stroke-linejoin: round;
 	}
 	.contour {
-		fill: var(--ink2);
+		fill: var(--color-ink2);
 	}
 	.bad {
 		font-size: 16px;
 		font-weight: 760;
 	}
 	.trial {
-		fill: var(--sheet);
-		stroke: var(--paint);
+		fill: var(--color-sheet);
+		stroke: var(--color-paint);
 		stroke-width: 2.4;
 	}
 	.next {
 		fill: none;
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 2;
 		stroke-dasharray: 4 3;
 	}
 	.stick {
 		fill: none;
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 2.6;
 	}
 	.catch {

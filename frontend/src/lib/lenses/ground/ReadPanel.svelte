@@ -16,22 +16,50 @@
 	}
 	let { box, title, reads, laser, shoot = null, keep = null }: Props = $props();
 	const said = $derived(box.answer);
-	const act = $derived(!said ? '' : said.verdict === 'high' ? w.ground.rakeOff : said.verdict === 'low' ? w.ground.fillPack : w.ground.right);
+	const act = $derived(
+		!said ? '' : said.verdict === 'high' ? w.ground.rakeOff : said.verdict === 'low' ? w.ground.fillPack : w.ground.right
+	);
 	const size = $derived(said ? said.words.replace(/^(down|up) /, '') : '');
 </script>
 
 <div class="panel">
 	<h3><Frac text={title} /></h3>
 	<div class="row">
-		<div class="cell"><p class="label">{w.ground.should}</p><p class="num should">{#if box.working}<Num working={box.working} text={box.should} />{/if}</p></div>
-		<label class="cell"><span class="label">{w.ground.read}</span><input id="rod-reading" class="num pen read" autocomplete="off" placeholder={w.ground.readHint[reads]} value={box.typed} aria-invalid={box.wrong !== ''} oninput={(e) => box.type(e.currentTarget.value)} onkeydown={(e) => e.key === 'Enter' && keep && said && void keep()} /></label>
+		<div class="cell">
+			<p class="label">{w.ground.should}</p>
+			<p class="num should">
+				{#if box.working}<Num working={box.working} text={box.should} />{/if}
+			</p>
+		</div>
+		<label class="cell"
+			><span class="label">{w.ground.read}</span><input
+				id="rod-reading"
+				class="num pen read"
+				autocomplete="off"
+				placeholder={w.ground.readHint[reads]}
+				value={box.typed}
+				aria-invalid={box.wrong !== ''}
+				oninput={(e) => box.type(e.currentTarget.value)}
+				onkeydown={(e) => e.key === 'Enter' && keep && said && void keep()}
+			/></label
+		>
 		<div class="verdict" aria-live="polite" data-verdict={said?.verdict ?? ''}>
 			{#if said}
 				<svg width="34" height="34" viewBox="-17 -17 34 34" aria-hidden="true">
 					{#if said.words === 'on grade' || said.verdict === 'inside'}<path d="M-10 -10l20 20m0-20l-20 20" class="x" />
 					{:else}<path d={said.verdict === 'high' ? 'M0 -14l15 27h-30z' : 'M0 14l15-27h-30z'} class="tri" />{/if}
 				</svg>
-				<p><b class="big">{#if said.words === 'on grade'}{w.ground.on}{:else}<Frac text="{size} {said.off_mm > 0 ? w.ground.high : w.ground.low}" />{/if}</b><span class="acts"><Frac text={said.words === 'on grade' ? act : `${said.words[0]?.toUpperCase()}${said.words.slice(1)}. ${act}`} />.</span></p>
+				<p>
+					<b class="big"
+						>{#if said.words === 'on grade'}{w.ground.on}{:else}<Frac
+								text="{size} {said.off_mm > 0 ? w.ground.high : w.ground.low}"
+							/>{/if}</b
+					><span class="acts"
+						><Frac
+							text={said.words === 'on grade' ? act : `${said.words[0]?.toUpperCase()}${said.words.slice(1)}. ${act}`}
+						/>.</span
+					>
+				</p>
 			{:else}<p class="label">{w.ground.nothingRead}</p>{/if}
 		</div>
 	</div>
@@ -39,7 +67,9 @@
 	{#if said?.jump}<p class="wrong" role="alert"><Frac text={said.jump} /></p>{/if}
 	<RodKeys {box} {reads} start={box.shouldMm} />
 	<div class="acts-row">
-		{#if keep}<button type="button" class="act main wide" disabled={!said} onclick={() => void keep?.()}>{w.ground.keepShot}</button>{/if}
+		{#if keep}<button type="button" class="act main wide" disabled={!said} onclick={() => void keep?.()}
+				>{w.ground.keepShot}</button
+			>{/if}
 		{#if laser.on && shoot}<button type="button" class="act" onclick={shoot}>{w.ground.shootHere}</button>{/if}
 		{#if laser.words}<p class="wrong" role="alert">{laser.words}</p>{/if}
 	</div>
@@ -47,7 +77,7 @@
 
 <style>
 	.panel {
-		border-bottom: 2px solid var(--ink);
+		border-bottom: 2px solid var(--color-ink);
 		padding: 8px 0;
 	}
 	.row {
@@ -68,21 +98,21 @@
 		width: 100%;
 		background: transparent;
 		border: 0;
-		border-bottom: 2px dashed var(--pencil);
+		border-bottom: 2px dashed var(--color-pencil);
 		font-weight: 560;
 	}
 	.read:focus {
-		background: var(--well);
+		background: var(--color-well);
 	}
 	.read::placeholder {
-		color: var(--line);
+		color: var(--color-line);
 		font-size: 22px;
 	}
 	.verdict {
 		display: flex;
 		gap: 10px;
 		align-items: center;
-		border-left: 2px solid var(--ink);
+		border-left: 2px solid var(--color-ink);
 		padding-left: 14px;
 		min-height: 62px;
 	}
@@ -98,12 +128,12 @@
 		font-weight: 560;
 	}
 	.tri {
-		fill: var(--paint);
-		stroke: var(--ink);
+		fill: var(--color-paint);
+		stroke: var(--color-ink);
 		stroke-width: 2;
 	}
 	.x {
-		stroke: var(--paint);
+		stroke: var(--color-paint);
 		stroke-width: 4;
 	}
 	.acts-row {
@@ -121,8 +151,8 @@
 		.verdict {
 			grid-column: 1 / -1;
 			border-left: 0;
-			border-top: 2px solid var(--ink);
-			border-bottom: 2px solid var(--ink);
+			border-top: 2px solid var(--color-ink);
+			border-bottom: 2px solid var(--color-ink);
 			padding: 4px 0;
 			min-height: 74px;
 		}

@@ -23,11 +23,20 @@
 	<div class="keys" aria-label={w.ground.read}>
 		<div class="head">
 			<b>{w.ground.inches}</b>
-			<span>{w.ground.feet}: <button type="button" aria-label="one foot less" onclick={() => set({ feet: Math.max(0, parts.feet - 1) })}>−</button><b class="feet">{parts.feet}</b><button type="button" aria-label="one foot more" onclick={() => set({ feet: parts.feet + 1 })}>+</button></span>
+			<span
+				>{w.ground.feet}:
+				<button type="button" aria-label="one foot less" onclick={() => set({ feet: Math.max(0, parts.feet - 1) })}>−</button><b
+					class="feet">{parts.feet}</b
+				><button type="button" aria-label="one foot more" onclick={() => set({ feet: parts.feet + 1 })}>+</button></span
+			>
 		</div>
 		<div class="inches">
 			{#each Array.from({ length: 12 }, (_, i) => i) as n}
-				<button type="button" class:on={touched && parts.inches === n} onclick={() => set({ inches: n, sixteenths: touched ? parts.sixteenths : 0 })}>{n}</button>
+				<button
+					type="button"
+					class:on={touched && parts.inches === n}
+					onclick={() => set({ inches: n, sixteenths: touched ? parts.sixteenths : 0 })}>{n}</button
+				>
 			{/each}
 		</div>
 		<svg viewBox="0 0 376 66" class="rod" role="group" aria-label="eighths of an inch">
@@ -37,7 +46,9 @@
 				<g role="button" tabindex="-1" aria-label="{n} eighths" class:on onclick={() => set({ sixteenths: n * 2 })}>
 					<rect x={n * 47 + 1} y="1" width="45" height="64" />
 					<path d="M{n * 47 + 23.5} 2v{n === 0 ? 24 : n === 4 ? 18 : n % 2 ? 8 : 13}" />
-					<text x={n * 47 + 23.5} y="54" text-anchor="middle"><SvgFrac text={n ? ['', '1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8'][n] ?? '' : '0'} /></text>
+					<text x={n * 47 + 23.5} y="54" text-anchor="middle"
+						><SvgFrac text={n ? (['', '1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8'][n] ?? '') : '0'} /></text
+					>
 				</g>
 			{/each}
 		</svg>
@@ -50,7 +61,14 @@
 {:else}
 	<div class="keys digits">
 		{#each ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as key}
-			<button type="button" disabled={key === '.' && reads === 'mm'} onclick={() => box.type((box.mm === null ? box.typed.replace(/ ?(mm|ft|')$/, '') : '') + key + (reads === 'tenths' && key !== '.' ? "'" : ''))}>{key}</button>
+			<button
+				type="button"
+				disabled={key === '.' && reads === 'mm'}
+				onclick={() =>
+					box.type(
+						(box.mm === null ? box.typed.replace(/ ?(mm|ft|')$/, '') : '') + key + (reads === 'tenths' && key !== '.' ? "'" : '')
+					)}>{key}</button
+			>
 		{/each}
 		<button type="button" onclick={() => box.clear()}>{w.ground.clear}</button>
 	</div>
@@ -70,8 +88,8 @@
 		width: 50px;
 		height: 46px;
 		font-size: 24px;
-		border: 2px solid var(--ink);
-		background: var(--well);
+		border: 2px solid var(--color-ink);
+		background: var(--color-well);
 	}
 	.feet {
 		display: inline-block;
@@ -90,45 +108,45 @@
 	.nudge button,
 	.digits button {
 		min-height: 54px;
-		border: 2px solid var(--ink);
-		background: var(--well);
+		border: 2px solid var(--color-ink);
+		background: var(--color-well);
 		font-size: 25px;
 		font-weight: 780;
 		font-stretch: 92%;
 	}
 	.inches button.on {
-		background: var(--ink);
-		color: var(--sheet);
+		background: var(--color-ink);
+		color: var(--color-sheet);
 	}
 	.rod {
 		width: 100%;
 		display: block;
 	}
 	.rod rect {
-		fill: var(--well);
-		stroke: var(--ink);
+		fill: var(--color-well);
+		stroke: var(--color-ink);
 		stroke-width: 2;
 	}
 	.rod path {
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 3;
 	}
 	.rod text {
 		font-size: 22px;
 		font-weight: 780;
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	.rod g {
 		cursor: pointer;
 	}
 	.rod .on rect {
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	.rod .on text {
-		fill: var(--sheet);
+		fill: var(--color-sheet);
 	}
 	.rod .on path {
-		stroke: var(--sheet);
+		stroke: var(--color-sheet);
 	}
 	.nudge {
 		display: grid;

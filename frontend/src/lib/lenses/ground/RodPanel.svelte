@@ -22,9 +22,14 @@
 	let width = $state(600);
 	let only = $state('');
 	const groups = $derived([...new Set(rows.map((one) => one.zone))].filter(Boolean));
-	const shown = $derived(rows.map((one, i) => ({ one, i })).filter(({ one }) => !only || one.zone === only || (only === 'edges' && !one.zone)));
+	const shown = $derived(
+		rows.map((one, i) => ({ one, i })).filter(({ one }) => !only || one.zone === only || (only === 'edges' && !one.zone))
+	);
 	function pickZone(zone: string) {
-		data.zone = Math.max(0, data.zones.findIndex((one) => one.name === zone));
+		data.zone = Math.max(
+			0,
+			data.zones.findIndex((one) => one.name === zone)
+		);
 		const at = rows.findIndex((one) => one.zone === zone && one.heavy);
 		if (at >= 0) choose(at);
 		only = zone;
@@ -38,7 +43,13 @@
 
 {#if found}
 	{#if row && data.stand}
-		<ReadPanel {box} title="{row.surface[0]?.toUpperCase()}{row.surface.slice(1)}, {row.at}" reads={found.reads} {laser} shoot={row.spot ? shoot : null} />
+		<ReadPanel
+			{box}
+			title="{row.surface[0]?.toUpperCase()}{row.surface.slice(1)}, {row.at}"
+			reads={found.reads}
+			{laser}
+			shoot={row.spot ? shoot : null}
+		/>
 	{:else if !data.stand}
 		<p class="none">{w.ground.noLaser} <a class="act quiet" href="?tab=laser">{w.ground.toLaser}</a></p>
 	{/if}
@@ -49,15 +60,29 @@
 	{#each onTab(found.findings, 'rod') as one}<p class="wrong"><Frac text="{one.words} {one.remedy}" /></p>{/each}
 	<div class="bar">
 		<h3>{w.ground.surfaces}</h3>
-		{#each ['', ...groups, 'edges'] as key}<button type="button" class="act quiet" class:on={only === key} onclick={() => (only = key)}>{key === '' ? 'all' : key}</button>{/each}
+		{#each ['', ...groups, 'edges'] as key}<button
+				type="button"
+				class="act quiet"
+				class:on={only === key}
+				onclick={() => (only = key)}>{key === '' ? 'all' : key}</button
+			>{/each}
 	</div>
 	<table class="panel-table card">
-		<thead><tr><th>{w.ground.pickSurface}</th><th>{w.ground.level}</th><th>{w.ground.reads}</th><th>{w.ground.pole}</th></tr></thead>
+		<thead
+			><tr><th>{w.ground.pickSurface}</th><th>{w.ground.level}</th><th>{w.ground.reads}</th><th>{w.ground.pole}</th></tr></thead
+		>
 		<tbody>
 			{#each shown as { one, i }}
 				<tr class:on={i === surface} class:heavy={one.heavy}>
-					<th scope="row"><button type="button" data-surface="{one.surface}, {one.at}" onclick={() => choose(i)}>{one.surface}, {one.at}</button></th>
-					<td><Frac text={one.level_text} />{#if one.slab_text}<span class="label block"><Frac text={one.slab_text} /></span>{/if}</td>
+					<th scope="row"
+						><button type="button" data-surface="{one.surface}, {one.at}" onclick={() => choose(i)}
+							>{one.surface}, {one.at}</button
+						></th
+					>
+					<td
+						><Frac text={one.level_text} />{#if one.slab_text}<span class="label block"><Frac text={one.slab_text} /></span
+							>{/if}</td
+					>
 					<td class="reads"><Frac text={one.reading_text || '–'} /></td>
 					<td><Frac text={one.pole_text} /></td>
 				</tr>

@@ -27,7 +27,11 @@
 		{#each rows.slice(0, 40) as row}
 			<li class:gone={row.superseded}>
 				<span>{clock(row.at)} {row.who} · {row.unread || `${row.verdict} ${row.values['source']}`}</span>
-				{#if row.superseded}<b>{w.ground.struck}</b>{:else}<button type="button" class="act quiet" onclick={() => void strike(row)}>{w.ground.strike}</button>{/if}
+				{#if row.superseded}<b>{w.ground.struck}</b>{:else}<button
+						type="button"
+						class="act quiet"
+						onclick={() => void strike(row)}>{w.ground.strike}</button
+					>{/if}
 			</li>
 		{/each}
 	</ul>
@@ -39,7 +43,7 @@
 		justify-content: space-between;
 		gap: 8px;
 		align-items: center;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		min-height: 38px;
 	}
 	.gone span {

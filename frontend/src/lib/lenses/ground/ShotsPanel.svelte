@@ -27,13 +27,23 @@
 	let wrong = $state('');
 	let told = $state('');
 	const layer = $derived(state_?.layers.find((row) => row.key === data.layer)?.name ?? '');
-	const where = $derived(!data.stick ? w.ground.pressSheet : box.where ? `${layer[0]?.toUpperCase()}${layer.slice(1)}, ${box.where}` : layer);
+	const where = $derived(
+		!data.stick ? w.ground.pressSheet : box.where ? `${layer[0]?.toUpperCase()}${layer.slice(1)}, ${box.where}` : layer
+	);
 	const source = $derived(laser.on ? 'stand-in' : 'typed');
 
 	async function keep() {
 		if (!data.stick || !stand || !box.answer) return;
 		const shot = { name: '', at: data.stick, reading_mm: box.mm ?? box.typed };
-		wrong = (await data.record('shots', { layer: data.layer, setup: stand.id, source: box.mm === null ? 'typed' : source, shots: [shot] }))?.words ?? '';
+		wrong =
+			(
+				await data.record('shots', {
+					layer: data.layer,
+					setup: stand.id,
+					source: box.mm === null ? 'typed' : source,
+					shots: [shot]
+				})
+			)?.words ?? '';
 		if (!wrong) box.clear();
 	}
 	async function shoot() {
@@ -71,24 +81,48 @@
 
 {#if shots && state_}
 	<div class="bar">
-		{#each state_.layers as row}<button type="button" class="act quiet" class:on={row.key === data.layer} aria-pressed={row.key === data.layer} onclick={() => void data.choose(row.key)}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</button>{/each}
+		{#each state_.layers as row}<button
+				type="button"
+				class="act quiet"
+				class:on={row.key === data.layer}
+				aria-pressed={row.key === data.layer}
+				onclick={() => void data.choose(row.key)}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</button
+			>{/each}
 	</div>
-	<select class="plain-select layers" aria-label={w.ground.layer} value={data.layer} onchange={(e) => void data.choose(e.currentTarget.value)}>{#each state_.layers as row}<option value={row.key}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</option>{/each}</select>
+	<select
+		class="plain-select layers"
+		aria-label={w.ground.layer}
+		value={data.layer}
+		onchange={(e) => void data.choose(e.currentTarget.value)}
+		>{#each state_.layers as row}<option value={row.key}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</option>{/each}</select
+	>
 	<div class="stack-phone">
-	<div class="saying" aria-live="polite" data-flat={shots.flat}>
-		<p class="big" class:good={shots.flat} class:plain={!shots.count || shots.verdict.startsWith('Flat')}><Frac text={shots.verdict} /></p>
-		<p><Frac text={shots.summary} /> <span class="label"><Frac text={shots.allowed} /></span></p>
-		{#if shots.extra}<p class="label">{w.ground.extra}: <b><Num working={shots.extra} /></b>. {shots.trimmed_text} {w.ground.trimmed}.</p>{/if}
-		{#if stand?.moved}<p class="wrong"><Frac text={stand.words} /></p>{/if}
-	</div>
-	<div class="read-first">
-	{#if stand}
-		<ReadPanel {box} title={where} reads={state_.reads} {laser} shoot={data.stick ? shoot : null} keep={data.stick ? keep : null} />
-	{:else}
-		<p class="none">{w.ground.noLaser} <a class="act quiet" href="?tab=laser">{w.ground.toLaser}</a></p>
-	{/if}
-	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
-	</div>
+		<div class="saying" aria-live="polite" data-flat={shots.flat}>
+			<p class="big" class:good={shots.flat} class:plain={!shots.count || shots.verdict.startsWith('Flat')}>
+				<Frac text={shots.verdict} />
+			</p>
+			<p><Frac text={shots.summary} /> <span class="label"><Frac text={shots.allowed} /></span></p>
+			{#if shots.extra}<p class="label">
+					{w.ground.extra}: <b><Num working={shots.extra} /></b>. {shots.trimmed_text}
+					{w.ground.trimmed}.
+				</p>{/if}
+			{#if stand?.moved}<p class="wrong"><Frac text={stand.words} /></p>{/if}
+		</div>
+		<div class="read-first">
+			{#if stand}
+				<ReadPanel
+					{box}
+					title={where}
+					reads={state_.reads}
+					{laser}
+					shoot={data.stick ? shoot : null}
+					keep={data.stick ? keep : null}
+				/>
+			{:else}
+				<p class="none">{w.ground.noLaser} <a class="act quiet" href="?tab=laser">{w.ground.toLaser}</a></p>
+			{/if}
+			{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+		</div>
 	</div>
 	{#if trial.length}
 		<div class="row grid">
@@ -101,7 +135,9 @@
 		</div>
 	{:else if stand}
 		<div class="row">
-			<button type="button" class="act quiet" onclick={() => void walk()}>{w.ground.shootGrid(state_.grid.length)} ({w.ground.standIn.toLowerCase()})</button>
+			<button type="button" class="act quiet" onclick={() => void walk()}
+				>{w.ground.shootGrid(state_.grid.length)} ({w.ground.standIn.toLowerCase()})</button
+			>
 			{#if told}<span role="status">{told}</span>{/if}
 		</div>
 	{/if}
@@ -110,12 +146,19 @@
 		{#if shots.rakes.length}
 			<ol class="rakes">
 				{#each shots.rakes.slice(0, 8) as row}
-					<li data-high={row.most_mm > 0}><button type="button" onclick={() => (data.stick = row.at)}><Frac text={row.words} /></button></li>
+					<li data-high={row.most_mm > 0}>
+						<button type="button" onclick={() => (data.stick = row.at)}><Frac text={row.words} /></button>
+					</li>
 				{/each}
 			</ol>
 		{:else}<p>{w.ground.noRakes}</p>{/if}
 		<h3>{w.ground.enough}</h3>
-		<p class:wrong={!shots.enough.enough}><Frac text={shots.enough.words} /> {#if shots.enough.next_at}<button type="button" class="act quiet" onclick={() => (data.stick = shots.enough.next_at)}>{w.ground.nextGap}: {w.ground.goThere}</button>{/if}</p>
+		<p class:wrong={!shots.enough.enough}>
+			<Frac text={shots.enough.words} />
+			{#if shots.enough.next_at}<button type="button" class="act quiet" onclick={() => (data.stick = shots.enough.next_at)}
+					>{w.ground.nextGap}: {w.ground.goThere}</button
+				>{/if}
+		</p>
 	{/if}
 	{#each onTab(state_.findings, 'shots') as row}<p class="wrong"><Frac text="{row.words} {row.remedy}" /></p>{/each}
 	<StandIn {laser} connect={() => void connect()} />
@@ -123,7 +166,16 @@
 		<summary><b>{w.ground.fromFile}</b></summary>
 		<p class="label">{w.ground.fileHow}</p>
 		<ReadingBar reading={data.reading} />
-		<label class="act quiet pick">{w.ground.pickFile}<input type="file" accept=".csv,.txt" onchange={(e) => { void take(e.currentTarget.files?.[0]); e.currentTarget.value = ''; }} /></label>
+		<label class="act quiet pick"
+			>{w.ground.pickFile}<input
+				type="file"
+				accept=".csv,.txt"
+				onchange={(e) => {
+					void take(e.currentTarget.files?.[0]);
+					e.currentTarget.value = '';
+				}}
+			/></label
+		>
 	</details>
 	<ShotRounds {data} />
 {/if}
@@ -141,7 +193,7 @@
 		display: none;
 	}
 	.grid {
-		border: 2px solid var(--ink);
+		border: 2px solid var(--color-ink);
 		padding: 6px 10px;
 	}
 	.none {
@@ -154,7 +206,7 @@
 		font-weight: 560;
 	}
 	.rakes li {
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding-left: 22px;
 		position: relative;
 	}
@@ -164,11 +216,11 @@
 		left: 2px;
 		top: 9px;
 		border: 7px solid transparent;
-		border-top: 13px solid var(--paint);
+		border-top: 13px solid var(--color-paint);
 		border-bottom: 0;
 	}
 	.rakes li[data-high='true']::before {
-		border-bottom: 13px solid var(--paint);
+		border-bottom: 13px solid var(--color-paint);
 		border-top: 0;
 	}
 	h3 {

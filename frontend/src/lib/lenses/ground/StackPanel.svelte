@@ -16,13 +16,30 @@
 	const units = $derived(store.units);
 	const mark = $derived(data.zones[data.zone]?.slab ?? '');
 	const own = $derived(plan?.build_ups.find((row) => row.slab === mark) ?? null);
-	const kept = $derived.by((): LayerRow[] => (own?.layers ?? [{ kind: 'slab' as const }, { kind: 'native' as const }]).map((row) => ({ id: 'id' in row ? row.id : '', kind: row.kind, thickness: 'thickness_mm' in row && row.thickness_mm ? typedLength(row.thickness_mm, units) : '', strength: 'strength_kpa' in row && row.strength_kpa ? (units === 'mm' ? `${Math.round(row.strength_kpa)} kPa` : `${Math.round(row.strength_kpa / 6.894757)} psi`) : '', stone: 'stone' in row ? (row.stone ?? '') : '' })));
+	const kept = $derived.by((): LayerRow[] =>
+		(own?.layers ?? [{ kind: 'slab' as const }, { kind: 'native' as const }]).map((row) => ({
+			id: 'id' in row ? row.id : '',
+			kind: row.kind,
+			thickness: 'thickness_mm' in row && row.thickness_mm ? typedLength(row.thickness_mm, units) : '',
+			strength:
+				'strength_kpa' in row && row.strength_kpa
+					? units === 'mm'
+						? `${Math.round(row.strength_kpa)} kPa`
+						: `${Math.round(row.strength_kpa / 6.894757)} psi`
+					: '',
+			stone: 'stone' in row ? (row.stone ?? '') : ''
+		}))
+	);
 	let draft = $state<LayerRow[] | null>(null);
 	let heated = $state<boolean | null>(null);
 	let space = $state<string | null>(null);
 	const on = $derived((space ?? own?.space ?? '') as '' | 'living' | 'garage' | 'unheated' | 'outside');
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
-	remember(`${data.store.id}/${data.zones[data.zone]?.id ?? 0}/stack`, () => ({ draft, heated, space }), (old) => ({ draft, heated, space } = old));
+	remember(
+		`${data.store.id}/${data.zones[data.zone]?.id ?? 0}/stack`,
+		() => ({ draft, heated, space }),
+		(old) => ({ draft, heated, space } = old)
+	);
 	const rows = $derived(draft ?? kept);
 	const hot = $derived(heated ?? own?.heated ?? false);
 	const problem = $derived(store.problemFor('stack'));
@@ -42,70 +59,178 @@
 		store.clearProblem();
 	}
 	async function keep(): Promise<boolean> {
-		const done = await store.keep([{ op: 'set_build_up', slab: mark, heated: hot, space: on || null, layers: toKeep(rows) }], 'stack');
+		const done = await store.keep(
+			[{ op: 'set_build_up', slab: mark, heated: hot, space: on || null, layers: toKeep(rows) }],
+			'stack'
+		);
 		if (done) drop();
 		return done;
 	}
-	const set = (key: 'found_mm' | 'strip_mm') => (typed: string) => store.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
+	const set = (key: 'found_mm' | 'strip_mm') => (typed: string) =>
+		store.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
 	/** Another zone: what was changed here is kept first, and stays in sight where it cannot be. */
 	async function pickZone(zone: string) {
 		if ((draft || heated !== null || space !== null) && !(await keep())) return;
-		data.zone = Math.max(0, data.zones.findIndex((one) => one.name === zone));
+		data.zone = Math.max(
+			0,
+			data.zones.findIndex((one) => one.name === zone)
+		);
 		drop();
 	}
 	/** thickness to draw: as kept, or as typed where that can be read */
-	const drawn = $derived(rows.map((row) => ({ kind: row.kind, mm: row.kind === 'slab' ? slabMm : readRough(row.thickness, units) })));
+	const drawn = $derived(
+		rows.map((row) => ({ kind: row.kind, mm: row.kind === 'slab' ? slabMm : readRough(row.thickness, units) }))
+	);
 	const slabMm = $derived(plan?.slab_types.find((row) => row.mark === mark)?.thickness_mm ?? 100);
 	const digs = $derived(data.state?.ground.stack.filter((row) => row.kind === 'native') ?? []);
-	const levelOf = (zone: string, key: string) => data.state?.ground.rod.find((one) => one.zone === zone && one.key === key)?.level_text ?? '';
+	const levelOf = (zone: string, key: string) =>
+		data.state?.ground.rod.find((one) => one.zone === zone && one.key === key)?.level_text ?? '';
 	const findings = $derived(onTab(data.state?.findings, 'stack'));
 </script>
 
 {#if data.state}
 	<div class="row">
-		{#each data.zones as zone, i}<button type="button" class="act quiet" class:on={i === data.zone} onclick={() => void pickZone(zone.name)}>{zone.name}</button>{/each}
+		{#each data.zones as zone, i}<button
+				type="button"
+				class="act quiet"
+				class:on={i === data.zone}
+				onclick={() => void pickZone(zone.name)}>{zone.name}</button
+			>{/each}
 	</div>
-	<h3>{w.ground.stackFor(mark)} <label class="hot"><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {w.ground.heated}</label>
-		<label class="hot">{w.ground.space} <select class="plain-select" value={on} onchange={(e) => (space = e.currentTarget.value)}>{#each Object.entries(w.ground.spaces) as [key, name]}<option value={key}>{name}</option>{/each}</select></label></h3>
+	<h3>
+		{w.ground.stackFor(mark)}
+		<label class="hot"
+			><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {w.ground.heated}</label
+		>
+		<label class="hot"
+			>{w.ground.space}
+			<select class="plain-select" value={on} onchange={(e) => (space = e.currentTarget.value)}
+				>{#each Object.entries(w.ground.spaces) as [key, name]}<option value={key}>{name}</option>{/each}</select
+			></label
+		>
+	</h3>
 	<div class="core">
-	<CoreSample rows={drawn} />
-	<ol class="stack">
-		{#each rows as row, i}
-			<li data-kind={row.kind} class:bad={wrongAt === i}>
-				<select class="plain-select" aria-label="{w.ground.layer} {i + 1}" value={row.kind} disabled={row.kind === 'slab' || row.kind === 'native'} onchange={(e) => change((list) => (list[i] = { ...row, kind: e.currentTarget.value as Kind }))}>
-					{#each kinds.filter((one) => row.kind === one || (one !== 'slab' && one !== 'native')) as one}<option value={one}>{w.ground.layers[one]}</option>{/each}
-				</select>
-				{#if row.kind === 'slab'}<span class="set"><Frac text={data.state.ground.stack.find((one) => one.slab === mark && one.kind === 'slab')?.thickness_text ?? ''} /></span>
-				{:else if row.kind !== 'barrier' && row.kind !== 'native'}<input class="reading" aria-label="{w.ground.layers[row.kind]} {w.ground.thick}" value={row.thickness} oninput={(e) => change((list) => (list[i] = { ...row, thickness: e.currentTarget.value }))} />
-				{:else if row.kind === 'native'}<span class="set"><Frac text={digs.find((one) => one.slab === mark) ? levelOf(digs.find((one) => one.slab === mark)?.zone ?? '', 'native') : ''} /></span>
-				{:else}<span></span>{/if}
-				{#if row.kind === 'foam'}<input class="reading" aria-label={w.ground.strength} placeholder={w.ground.strength} value={row.strength} oninput={(e) => change((list) => (list[i] = { ...row, strength: e.currentTarget.value }))} />
-				{:else if ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)}<select class="plain-select" aria-label={w.ground.stoneOf} value={row.stone} onchange={(e) => change((list) => (list[i] = { ...row, stone: e.currentTarget.value }))}><option value="">{w.ground.kitStone}</option>{#each stones as one}<option value={one}>{one}</option>{/each}</select>
-				{:else}<span></span>{/if}
-				<span class="moves">
-					{#if row.kind !== 'native'}
-						<button type="button" aria-label={w.ground.up} disabled={i === 0} onclick={() => change((list) => list.splice(i - 1, 0, ...list.splice(i, 1)))}>▲</button>
-						<button type="button" aria-label={w.ground.down} disabled={i >= rows.length - 2} onclick={() => change((list) => list.splice(i + 1, 0, ...list.splice(i, 1)))}>▼</button>
-						{#if row.kind !== 'slab'}<button type="button" aria-label={w.ground.out} onclick={() => change((list) => list.splice(i, 1))}>✕</button>{/if}
-					{/if}
-				</span>
-			</li>
-		{/each}
-	</ol>
+		<CoreSample rows={drawn} />
+		<ol class="stack">
+			{#each rows as row, i}
+				<li data-kind={row.kind} class:bad={wrongAt === i}>
+					<select
+						class="plain-select"
+						aria-label="{w.ground.layer} {i + 1}"
+						value={row.kind}
+						disabled={row.kind === 'slab' || row.kind === 'native'}
+						onchange={(e) => change((list) => (list[i] = { ...row, kind: e.currentTarget.value as Kind }))}
+					>
+						{#each kinds.filter((one) => row.kind === one || (one !== 'slab' && one !== 'native')) as one}<option value={one}
+								>{w.ground.layers[one]}</option
+							>{/each}
+					</select>
+					{#if row.kind === 'slab'}<span class="set"
+							><Frac
+								text={data.state.ground.stack.find((one) => one.slab === mark && one.kind === 'slab')?.thickness_text ?? ''}
+							/></span
+						>
+					{:else if row.kind !== 'barrier' && row.kind !== 'native'}<input
+							class="reading"
+							aria-label="{w.ground.layers[row.kind]} {w.ground.thick}"
+							value={row.thickness}
+							oninput={(e) => change((list) => (list[i] = { ...row, thickness: e.currentTarget.value }))}
+						/>
+					{:else if row.kind === 'native'}<span class="set"
+							><Frac
+								text={digs.find((one) => one.slab === mark)
+									? levelOf(digs.find((one) => one.slab === mark)?.zone ?? '', 'native')
+									: ''}
+							/></span
+						>
+					{:else}<span></span>{/if}
+					{#if row.kind === 'foam'}<input
+							class="reading"
+							aria-label={w.ground.strength}
+							placeholder={w.ground.strength}
+							value={row.strength}
+							oninput={(e) => change((list) => (list[i] = { ...row, strength: e.currentTarget.value }))}
+						/>
+					{:else if ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)}<select
+							class="plain-select"
+							aria-label={w.ground.stoneOf}
+							value={row.stone}
+							onchange={(e) => change((list) => (list[i] = { ...row, stone: e.currentTarget.value }))}
+							><option value="">{w.ground.kitStone}</option>{#each stones as one}<option value={one}>{one}</option>{/each}</select
+						>
+					{:else}<span></span>{/if}
+					<span class="moves">
+						{#if row.kind !== 'native'}
+							<button
+								type="button"
+								aria-label={w.ground.up}
+								disabled={i === 0}
+								onclick={() => change((list) => list.splice(i - 1, 0, ...list.splice(i, 1)))}>▲</button
+							>
+							<button
+								type="button"
+								aria-label={w.ground.down}
+								disabled={i >= rows.length - 2}
+								onclick={() => change((list) => list.splice(i + 1, 0, ...list.splice(i, 1)))}>▼</button
+							>
+							{#if row.kind !== 'slab'}<button
+									type="button"
+									aria-label={w.ground.out}
+									onclick={() => change((list) => list.splice(i, 1))}>✕</button
+								>{/if}
+						{/if}
+					</span>
+				</li>
+			{/each}
+		</ol>
 	</div>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row">
-		<button type="button" class="act quiet" onclick={() => change((list) => list.splice(list.length - 1, 0, { id: '', kind: session.ways?.ground.base === 'clean' ? 'stone' : 'graded', thickness: units === 'mm' ? '100' : '4"', strength: '', stone: '' }))}>{w.ground.addLayer}</button>
+		<button
+			type="button"
+			class="act quiet"
+			onclick={() =>
+				change((list) =>
+					list.splice(list.length - 1, 0, {
+						id: '',
+						kind: session.ways?.ground.base === 'clean' ? 'stone' : 'graded',
+						thickness: units === 'mm' ? '100' : '4"',
+						strength: '',
+						stone: ''
+					})
+				)}>{w.ground.addLayer}</button
+		>
 		{#if draft || heated !== null || space !== null}
 			<button type="button" class="act main" onclick={() => void keep()}>{w.ground.keepStack}</button>
 			<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>
 		{/if}
 	</div>
-	{#each findings as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}><Frac text="{row.words} {row.remedy}" /></p>{/each}
+	{#each findings as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}>
+			<Frac text="{row.words} {row.remedy}" />
+		</p>{/each}
 	<div class="row fields">
-		<Field label={w.ground.found} width="190px" calm placeholder={data.state.found_text || w.ground.foundHint[units]} value={plan?.ground.found_mm != null ? data.state.found_text : ''} problem={store.problemFor('found_mm')} keep={set('found_mm')} />
-		<Field label={w.ground.strip} width="170px" calm placeholder={data.state.strip_text} value={plan?.ground.strip_mm != null ? data.state.strip_text : ''} problem={store.problemFor('strip_mm')} keep={set('strip_mm')} />
-		<p class="digs"><span class="label">{w.ground.dig}</span> {#each digs as row, i}{i ? '; ' : ''}{row.zone} <b><Frac text={levelOf(row.zone, row.layer)} /></b>{/each}</p>
+		<Field
+			label={w.ground.found}
+			width="190px"
+			calm
+			placeholder={data.state.found_text || w.ground.foundHint[units]}
+			value={plan?.ground.found_mm != null ? data.state.found_text : ''}
+			problem={store.problemFor('found_mm')}
+			keep={set('found_mm')}
+		/>
+		<Field
+			label={w.ground.strip}
+			width="170px"
+			calm
+			placeholder={data.state.strip_text}
+			value={plan?.ground.strip_mm != null ? data.state.strip_text : ''}
+			problem={store.problemFor('strip_mm')}
+			keep={set('strip_mm')}
+		/>
+		<p class="digs">
+			<span class="label">{w.ground.dig}</span>
+			{#each digs as row, i}{i ? '; ' : ''}{row.zone} <b><Frac text={levelOf(row.zone, row.layer)} /></b>{/each}
+		</p>
 	</div>
 	<p class="label">{w.ground.caution}</p>
 {/if}
@@ -123,7 +248,7 @@
 		grid-template-columns: 124px 76px 118px 1fr;
 		gap: 8px;
 		align-items: center;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		height: 46px;
 	}
 	.core {
@@ -131,11 +256,11 @@
 		grid-template-columns: 132px 1fr;
 	}
 	.stack li.bad {
-		border-left: 5px solid var(--flag);
+		border-left: 5px solid var(--color-flag);
 		padding-left: 6px;
 	}
 	.stack li[data-kind='slab'] {
-		background: var(--slab);
+		background: var(--color-slab);
 	}
 	.set {
 		white-space: nowrap;
@@ -149,7 +274,7 @@
 	.moves button {
 		width: 36px;
 		height: 34px;
-		border: 1.5px solid var(--ink);
+		border: 1.5px solid var(--color-ink);
 	}
 	.moves button:disabled {
 		opacity: 0.35;

@@ -7,12 +7,22 @@
 </script>
 
 <details class="standin" open={laser.on}>
-	<summary><b>{w.ground.standIn}</b> {#if laser.on}<span class="label">{w.ground.battery(laser.battery)}</span>{/if}</summary>
+	<summary
+		><b>{w.ground.standIn}</b>
+		{#if laser.on}<span class="label">{w.ground.battery(laser.battery)}</span>{/if}</summary
+	>
 	<p class="label">{w.ground.standInHow}</p>
 	<div class="row">
 		{#if laser.on}
 			<button type="button" class="act quiet" onclick={() => laser.close()}>{w.ground.disconnect}</button>
-			<label class="label">{w.ground.faultName}<select class="plain-select" value={laser.fault} onchange={(e) => void laser.misbehave(e.currentTarget.value as Fault)}>{#each faults as one}<option value={one}>{w.ground.faults[one]}</option>{/each}</select></label>
+			<label class="label"
+				>{w.ground.faultName}<select
+					class="plain-select"
+					value={laser.fault}
+					onchange={(e) => void laser.misbehave(e.currentTarget.value as Fault)}
+					>{#each faults as one}<option value={one}>{w.ground.faults[one]}</option>{/each}</select
+				></label
+			>
 		{:else}
 			<button type="button" class="act quiet" onclick={connect}>{w.ground.connect}</button>
 		{/if}

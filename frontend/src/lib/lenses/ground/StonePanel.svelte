@@ -15,8 +15,20 @@
 	const metric = $derived(store.units === 'mm');
 	const money = (cents: number) => (cents / 100).toLocaleString(undefined, { maximumFractionDigits: 0 });
 	const volume = (m3: number) => (metric ? `${m3.toFixed(1)} m³` : `${(m3 / 0.764554857984).toFixed(1)} yd³`);
-	const set = (key: 'on_hand_m3' | 'peg_spacing_mm') => (typed: string) => store.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
-	const setMargin = (typed: string) => store.keep([{ op: 'hold', side: store.cornerId(plan?.set_out.hold_side ?? null) || null, lot_line: plan?.set_out.lot_line ?? null, margin: typed }], 'margin');
+	const set = (key: 'on_hand_m3' | 'peg_spacing_mm') => (typed: string) =>
+		store.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
+	const setMargin = (typed: string) =>
+		store.keep(
+			[
+				{
+					op: 'hold',
+					side: store.cornerId(plan?.set_out.hold_side ?? null) || null,
+					lot_line: plan?.set_out.lot_line ?? null,
+					margin: typed
+				}
+			],
+			'margin'
+		);
 	let sign = $state({ layer: '', lift: '1', passes: '4' });
 	let wrong = $state('');
 	async function signOff(layer: string) {
@@ -29,16 +41,33 @@
 	$effect(() => {
 		if (!session.ways) void session.loadWays();
 	});
-	const layers = $derived([...new Set((found?.stack ?? []).filter((row) => ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)).map((row) => row.name))]);
+	const layers = $derived([
+		...new Set(
+			(found?.stack ?? []).filter((row) => ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)).map((row) => row.name)
+		)
+	]);
 </script>
 
 {#snippet pegs()}
 	{#if found && plan}
-	<h3>{w.ground.pegs(found.pegs.length)}</h3>
-	<div class="row">
-		<Field label={w.ground.pegSpacing} width="170px" calm placeholder={metric ? '2438' : '8′'} value={plan.ground.peg_spacing_mm ? typedLength(plan.ground.peg_spacing_mm, store.units) : ''} problem={store.problemFor('peg_spacing_mm')} keep={set('peg_spacing_mm')} />
-		<p class="pegs">{#if found.pegs[0]?.reading_text}<span class="label">{w.ground.pegTop}</span> {#each [...new Set(found.pegs.map((peg) => `${peg.zone} ${peg.reading_text}`))].slice(0, 5) as one, i}{i ? '; ' : ''}<b><Frac text={one} /></b>{/each}{:else}<span class="label">{w.ground.noLaser}</span>{/if}</p>
-	</div>
+		<h3>{w.ground.pegs(found.pegs.length)}</h3>
+		<div class="row">
+			<Field
+				label={w.ground.pegSpacing}
+				width="170px"
+				calm
+				placeholder={metric ? '2438' : '8′'}
+				value={plan.ground.peg_spacing_mm ? typedLength(plan.ground.peg_spacing_mm, store.units) : ''}
+				problem={store.problemFor('peg_spacing_mm')}
+				keep={set('peg_spacing_mm')}
+			/>
+			<p class="pegs">
+				{#if found.pegs[0]?.reading_text}<span class="label">{w.ground.pegTop}</span>
+					{#each [...new Set(found.pegs.map((peg) => `${peg.zone} ${peg.reading_text}`))].slice(0, 5) as one, i}{i ? '; ' : ''}<b
+							><Frac text={one} /></b
+						>{/each}{:else}<span class="label">{w.ground.noLaser}</span>{/if}
+			</p>
+		</div>
 	{/if}
 {/snippet}
 
@@ -48,33 +77,74 @@
 		{#each found.stones as row}
 			<section class="stone">
 				<h3>{row.mark} <span class="label">{row.name}{row.from_shots ? `, ${w.ground.fromShots}` : ''}</span></h3>
-				<p class="sum"><b class="big"><Num working={row.mass} /></b> <span>{metric ? '' : `${row.tonnes.toFixed(1)} ${w.ground.tonnes}, `}<Num working={row.loose} /> {w.ground.loose}, <Num working={row.compacted} /> {w.ground.packed}</span></p>
-				<p>{w.ground.trucks(row.trucks)}{row.cost_cents ? `, about ${money(row.cost_cents)}` : ''}. {#each row.lifts as lift, i}{i ? '; ' : ''}<Frac text={lift} />{/each}.</p>
+				<p class="sum">
+					<b class="big"><Num working={row.mass} /></b>
+					<span
+						>{metric ? '' : `${row.tonnes.toFixed(1)} ${w.ground.tonnes}, `}<Num working={row.loose} />
+						{w.ground.loose}, <Num working={row.compacted} />
+						{w.ground.packed}</span
+					>
+				</p>
+				<p>
+					{w.ground.trucks(row.trucks)}{row.cost_cents ? `, about ${money(row.cost_cents)}` : ''}. {#each row.lifts as lift, i}{i
+							? '; '
+							: ''}<Frac text={lift} />{/each}.
+				</p>
 			</section>
 		{/each}
 	{:else}<p class="none">{w.ground.noStone} <a class="act quiet" href="?tab=stack">{w.ground.tabs.stack.name}</a></p>{/if}
 	<div class="row">
-		<Field label={w.ground.onHand} width="170px" calm placeholder="0" value={plan.ground.on_hand_m3 ? volume(plan.ground.on_hand_m3) : ''} problem={store.problemFor('on_hand_m3')} keep={set('on_hand_m3')} />
-		<Field label={w.ground.margin} width="170px" calm placeholder={metric ? '305' : '12″'} value={plan.set_out.base_margin_mm != null ? typedLength(plan.set_out.base_margin_mm, store.units) : ''} problem={store.problemFor('margin')} keep={setMargin} />
+		<Field
+			label={w.ground.onHand}
+			width="170px"
+			calm
+			placeholder="0"
+			value={plan.ground.on_hand_m3 ? volume(plan.ground.on_hand_m3) : ''}
+			problem={store.problemFor('on_hand_m3')}
+			keep={set('on_hand_m3')}
+		/>
+		<Field
+			label={w.ground.margin}
+			width="170px"
+			calm
+			placeholder={metric ? '305' : '12″'}
+			value={plan.set_out.base_margin_mm != null ? typedLength(plan.set_out.base_margin_mm, store.units) : ''}
+			problem={store.problemFor('margin')}
+			keep={setMargin}
+		/>
 	</div>
 	<h3>{w.ground.spoil}</h3>
 	{#if found.spoil}
-		<table class="panel-table"><tbody>
-			<tr><th scope="row">{w.ground.sod}</th><td><Num working={found.spoil.strip} /></td></tr>
-			<tr><th scope="row">{w.ground.digOut}</th><td>{volume(found.spoil.dig_m3)}</td></tr>
-			<tr><th scope="row">{w.ground.trenchOut}</th><td>{volume(found.spoil.trench_m3)}</td></tr>
-			<tr class="heavy"><th scope="row">{w.ground.looseOut}</th><td><Num working={found.spoil.total} /> · {w.ground.trucks(found.spoil.trucks)}, about {money(found.spoil.haul_cents)} {w.ground.haul}</td></tr>
-		</tbody></table>
+		<table class="panel-table">
+			<tbody>
+				<tr><th scope="row">{w.ground.sod}</th><td><Num working={found.spoil.strip} /></td></tr>
+				<tr><th scope="row">{w.ground.digOut}</th><td>{volume(found.spoil.dig_m3)}</td></tr>
+				<tr><th scope="row">{w.ground.trenchOut}</th><td>{volume(found.spoil.trench_m3)}</td></tr>
+				<tr class="heavy"
+					><th scope="row">{w.ground.looseOut}</th><td
+						><Num working={found.spoil.total} /> · {w.ground.trucks(found.spoil.trucks)}, about {money(found.spoil.haul_cents)}
+						{w.ground.haul}</td
+					></tr
+				>
+			</tbody>
+		</table>
 		<p class="label">{found.spoil.words}</p>
 	{:else}{#each onTab(data.state?.findings, 'stone') as row}<p class="wrong">{row.words} {row.remedy}</p>{/each}{/if}
 	{#if !pegsFirst}{@render pegs()}{/if}
 	{#if layers.length}
 		<h3>{w.ground.lifts}</h3>
-		{#each data.state?.signed ?? [] as row}<p>{row.signed.layer}, {w.ground.lift.toLowerCase()} {row.signed.lift}: {row.signed.passes} passes, {w.ground.signed.toLowerCase()}{row.who ? ` ${w.ground.by} ${row.who}` : ''}.</p>{/each}
+		{#each data.state?.signed ?? [] as row}<p>
+				{row.signed.layer}, {w.ground.lift.toLowerCase()}
+				{row.signed.lift}: {row.signed.passes} passes, {w.ground.signed.toLowerCase()}{row.who
+					? ` ${w.ground.by} ${row.who}`
+					: ''}.
+			</p>{/each}
 		<div class="row">
 			<label class="label">{w.ground.lift}<input class="reading" inputmode="numeric" bind:value={sign.lift} /></label>
 			<label class="label">{w.ground.passes}<input class="reading" inputmode="numeric" bind:value={sign.passes} /></label>
-			{#each layers as name}<button type="button" class="act quiet" onclick={() => void signOff(name)}>{w.ground.signLift}: {name}</button>{/each}
+			{#each layers as name}<button type="button" class="act quiet" onclick={() => void signOff(name)}
+					>{w.ground.signLift}: {name}</button
+				>{/each}
 		</div>
 		{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 	{/if}
@@ -83,7 +153,7 @@
 
 <style>
 	.stone {
-		border-bottom: 1px solid var(--hair);
+		border-bottom: 1px solid var(--color-hair);
 		padding: 5px 0;
 	}
 	.big {

@@ -11,32 +11,61 @@
 	let note = $state('');
 	let soft = $state({ across: '', deep: '', done: 'nothing yet' as (typeof w.ground.dones)[number] });
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
-	remember(`${data.store.id}/tests`, () => ({ value, note, soft }), (old) => ({ value, note, soft } = old));
+	remember(
+		`${data.store.id}/tests`,
+		() => ({ value, note, soft }),
+		(old) => ({ value, note, soft } = old)
+	);
 	let wrong = $state({ at: '', words: '' });
 	const tests = $derived(data.state?.tests ?? []);
 	const spots = $derived(data.state?.soft ?? []);
-	const bad = $derived(tests.filter((row) => !row.test.passed).length + spots.filter((row) => row.soft.done === 'nothing yet').length);
-	const inches = (text: string) => (data.store.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim());
+	const bad = $derived(
+		tests.filter((row) => !row.test.passed).length + spots.filter((row) => row.soft.done === 'nothing yet').length
+	);
+	const inches = (text: string) =>
+		data.store.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim();
 	async function keepTest() {
-		const extra = kind === 'probe' ? { sank_mm: value.trim() ? inches(value) : null } : kind === 'density' ? { density_percent: value.trim() ? Number(value) : null } : {};
+		const extra =
+			kind === 'probe'
+				? { sank_mm: value.trim() ? inches(value) : null }
+				: kind === 'density'
+					? { density_percent: value.trim() ? Number(value) : null }
+					: {};
 		const got = await data.record('ground-test', { test: kind, at: data.stick, layer: data.layer, passed, note, ...extra });
 		wrong = { at: 'test', words: got?.words ?? '' };
 		if (!got) value = note = '';
 	}
 	async function keepSoft() {
-		const got = await data.record('soft-spot', { at: data.stick, across_mm: inches(soft.across), deep_mm: soft.deep.trim() ? inches(soft.deep) : null, done: soft.done, note });
+		const got = await data.record('soft-spot', {
+			at: data.stick,
+			across_mm: inches(soft.across),
+			deep_mm: soft.deep.trim() ? inches(soft.deep) : null,
+			done: soft.done,
+			note
+		});
 		wrong = { at: 'soft', words: got?.words ?? '' };
 		if (!got) soft = { across: '', deep: '', done: 'nothing yet' };
 	}
 </script>
 
 {#if data.state}
-	<div class="saying"><p class="big" class:plain={!tests.length && !spots.length} class:good={bad === 0 && tests.length > 0}>{!tests.length && !spots.length ? w.ground.testsNone : bad ? `${bad} to settle.` : 'All passed.'}</p></div>
+	<div class="saying">
+		<p class="big" class:plain={!tests.length && !spots.length} class:good={bad === 0 && tests.length > 0}>
+			{!tests.length && !spots.length ? w.ground.testsNone : bad ? `${bad} to settle.` : 'All passed.'}
+		</p>
+	</div>
 	<p><span class="label">{w.ground.where}:</span> <b>{data.stick ? 'as pressed on the plan' : w.ground.notPicked}</b></p>
 	<h3>{w.ground.test}</h3>
 	<div class="row">
-		{#each Object.entries(w.ground.testKinds) as [key, name]}<button type="button" class="act quiet" class:on={kind === key} onclick={() => (kind = key as typeof kind)}>{name}</button>{/each}
-		{#if kind !== 'roll'}<label class="label">{kind === 'probe' ? w.ground.sank : w.ground.density}<input class="reading" id="test-value" bind:value /></label>{/if}
+		{#each Object.entries(w.ground.testKinds) as [key, name]}<button
+				type="button"
+				class="act quiet"
+				class:on={kind === key}
+				onclick={() => (kind = key as typeof kind)}>{name}</button
+			>{/each}
+		{#if kind !== 'roll'}<label class="label"
+				>{kind === 'probe' ? w.ground.sank : w.ground.density}<input class="reading" id="test-value" bind:value /></label
+			>{/if}
 		<button type="button" class="act quiet" class:on={passed} onclick={() => (passed = true)}>{w.ground.passed}</button>
 		<button type="button" class="act quiet" class:on={!passed} onclick={() => (passed = false)}>{w.ground.failed}</button>
 		<label class="label">{w.ground.note}<input class="reading wide" bind:value={note} /></label>
@@ -47,13 +76,27 @@
 	<div class="row">
 		<label class="label">{w.ground.across}<input class="reading" bind:value={soft.across} /></label>
 		<label class="label">{w.ground.deep.split(' ')[0]}<input class="reading" bind:value={soft.deep} /></label>
-		<label class="label">{w.ground.softDone}<select class="plain-select" bind:value={soft.done}>{#each w.ground.dones as one}<option value={one}>{one}</option>{/each}</select></label>
-		<button type="button" class="act" disabled={!data.stick || !soft.across.trim()} onclick={() => void keepSoft()}>{w.ground.keepSoft}</button>
+		<label class="label"
+			>{w.ground.softDone}<select class="plain-select" bind:value={soft.done}
+				>{#each w.ground.dones as one}<option value={one}>{one}</option>{/each}</select
+			></label
+		>
+		<button type="button" class="act" disabled={!data.stick || !soft.across.trim()} onclick={() => void keepSoft()}
+			>{w.ground.keepSoft}</button
+		>
 	</div>
 	{#if wrong.at === 'soft' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 	<ul>
-		{#each tests as row, i}<li class:bad={!row.test.passed}><b>{i + 1}</b> <Frac text={row.words} /> {row.test.note} <span class="label">{row.who}</span></li>{/each}
-		{#each spots as row, i}<li class:bad={row.soft.done === 'nothing yet'}><b>S{i + 1}</b> <Frac text={row.words} /> {row.soft.note} <span class="label">{row.who}</span></li>{/each}
+		{#each tests as row, i}<li class:bad={!row.test.passed}>
+				<b>{i + 1}</b>
+				<Frac text={row.words} />
+				{row.test.note} <span class="label">{row.who}</span>
+			</li>{/each}
+		{#each spots as row, i}<li class:bad={row.soft.done === 'nothing yet'}>
+				<b>S{i + 1}</b>
+				<Frac text={row.words} />
+				{row.soft.note} <span class="label">{row.who}</span>
+			</li>{/each}
 	</ul>
 	<p class="label">{w.ground.caution}</p>
 {/if}
@@ -77,11 +120,11 @@
 		display: block;
 	}
 	li {
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 6px 0;
 	}
 	.bad {
-		color: var(--flag);
+		color: var(--color-flag);
 		font-weight: 640;
 	}
 	h3 {

@@ -53,7 +53,11 @@ export class GroundData {
 		await this.load();
 	}
 	/** Keep a record, then everything that hangs on it. Null when it went through. */
-	async record(kind: NewRecord['kind'], values: Record<string, unknown>, supersedes: string | null = null): Promise<Wrong | null> {
+	async record(
+		kind: NewRecord['kind'],
+		values: Record<string, unknown>,
+		supersedes: string | null = null
+	): Promise<Wrong | null> {
 		const got = await addRecord(this.store, kind, values, session.who, supersedes);
 		if (isWrong(got)) return got;
 		if (!got) return null;
@@ -79,7 +83,15 @@ export class GroundData {
 	async file(file: File): Promise<string> {
 		try {
 			const record = idOf(this.store.id, { file: file.name, size: file.size, changed: file.lastModified, layer: this.layer });
-			await this.reading.read((reading) => api.shotsFile(this.store.id, file, { record, layer: this.layer, who: session.who, setup: this.stand?.id ?? null, reading }));
+			await this.reading.read((reading) =>
+				api.shotsFile(this.store.id, file, {
+					record,
+					layer: this.layer,
+					who: session.who,
+					setup: this.stand?.id ?? null,
+					reading
+				})
+			);
 			forgetId(this.store.id, record);
 		} catch (error) {
 			if (error instanceof ApiProblem) return error.problem.detail;

@@ -4,7 +4,11 @@ import { readRough, toKeep } from './stack';
 describe('a build-up while it is typed', () => {
 	it('keeps nothing that its kind has no field for', () => {
 		const was = { id: 'l1', thickness: '4"', strength: '25 psi', stone: 'clean 3/4' };
-		const [barrier, foam, stone] = toKeep([{ kind: 'barrier', ...was }, { kind: 'foam', ...was }, { kind: 'stone', ...was }]);
+		const [barrier, foam, stone] = toKeep([
+			{ kind: 'barrier', ...was },
+			{ kind: 'foam', ...was },
+			{ kind: 'stone', ...was }
+		]);
 		expect(barrier).toEqual({ id: 'l1', kind: 'barrier', thickness_mm: null, strength_kpa: null, stone: null });
 		expect(foam).toEqual({ id: 'l1', kind: 'foam', thickness_mm: '4"', strength_kpa: '25 psi', stone: null });
 		expect(stone).toEqual({ id: 'l1', kind: 'stone', thickness_mm: '4"', strength_kpa: null, stone: 'clean 3/4' });

@@ -12,7 +12,10 @@ export interface LayerRow {
 }
 /** A typed thickness roughly in mm, for the drawing alone; the program reads it when it is kept. */
 export function readRough(text: string, units: 'ft-in' | 'mm'): number {
-	const parts = text.replace(/["″]|mm|in/g, '').trim().split(/\s+/);
+	const parts = text
+		.replace(/["″]|mm|in/g, '')
+		.trim()
+		.split(/\s+/);
 	const value = parts.reduce((sum, part) => {
 		const [over, under] = part.split('/');
 		return sum + (under ? Number(over) / Number(under) : Number(part));

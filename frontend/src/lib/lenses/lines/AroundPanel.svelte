@@ -19,10 +19,15 @@
 	let level = $state('');
 	let line = $state({ open: false, start: '', end: '' });
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
-	remember(`${store.id}/around`, () => ({ text, name, level, line }), (old) => ({ text, name, level, line } = old));
+	remember(
+		`${store.id}/around`,
+		() => ({ text, name, level, line }),
+		(old) => ({ text, name, level, line } = old)
+	);
 	const shown = (mm: number) => typedLength(mm, store.units);
 	async function add() {
-		if (await store.keep([{ op: 'add_existing', what, name, text, ring: null, level: level.trim() || 0 }], 'existing')) text = name = level = '';
+		if (await store.keep([{ op: 'add_existing', what, name, text, ring: null, level: level.trim() || 0 }], 'existing'))
+			text = name = level = '';
 	}
 	const point = (typed: string) => typed.split(/\s*,\s*/) as unknown as [number, number];
 	async function lotLine() {
@@ -36,9 +41,23 @@
 <h3>{w.lines.holdWhat}</h3>
 <div class="row">
 	{#each sides as side, i}
-		<button type="button" class="act quiet" class:on={held === i} aria-pressed={held === i} onclick={() => void store.keep([{ op: 'hold', side: store.cornerId(i), existing: null, lot_line: null, margin: null }], 'hold')}>{side.name}</button>
+		<button
+			type="button"
+			class="act quiet"
+			class:on={held === i}
+			aria-pressed={held === i}
+			onclick={() =>
+				void store.keep([{ op: 'hold', side: store.cornerId(i), existing: null, lot_line: null, margin: null }], 'hold')}
+			>{side.name}</button
+		>
 	{/each}
-	<button type="button" class="act quiet" class:on={held === -1} aria-pressed={held === -1} onclick={() => (line.open = !line.open)}>{w.lines.lotLine}</button>
+	<button
+		type="button"
+		class="act quiet"
+		class:on={held === -1}
+		aria-pressed={held === -1}
+		onclick={() => (line.open = !line.open)}>{w.lines.lotLine}</button
+	>
 </div>
 {#if line.open}
 	<div class="row">
@@ -50,30 +69,86 @@
 {/if}
 <p class="label">{w.lines.holdHow}</p>
 <div class="margin">
-	<Field label={w.lines.margin} width="210px" value={data.setOut?.margin_text ?? ''} problem={store.problemFor('margin')}
-		keep={(typed) => store.keep([{ op: 'hold', side: store.cornerId(plan?.set_out?.hold_side ?? null) || null, existing: null, lot_line: plan?.set_out?.lot_line ?? null, margin: typed }], 'margin')} />
+	<Field
+		label={w.lines.margin}
+		width="210px"
+		value={data.setOut?.margin_text ?? ''}
+		problem={store.problemFor('margin')}
+		keep={(typed) =>
+			store.keep(
+				[
+					{
+						op: 'hold',
+						side: store.cornerId(plan?.set_out?.hold_side ?? null) || null,
+						existing: null,
+						lot_line: plan?.set_out?.lot_line ?? null,
+						margin: typed
+					}
+				],
+				'margin'
+			)}
+	/>
 </div>
 
 <h3>{w.lines.beside}</h3>
 {#each plan?.existing ?? [] as thing, i}
 	<div class="thing">
 		<b>{thing.name}</b><span>{w.lines.things[thing.what]}</span>
-		<Field label={w.lines.floor} width="130px" value={shown(thing.level_mm)} problem={store.problemFor(`floor-${i}`)} keep={(typed) => store.keep([{ op: 'set_existing', existing: thing.id, changes: { level_mm: typed } }], `floor-${i}`)} />
-		<button type="button" class="act quiet" class:on={plan?.set_out?.lot_line?.name === thing.name} onclick={() => void store.keep([{ op: 'hold', side: null, existing: thing.id, lot_line: null, margin: null }], 'hold')}>{w.lines.holdIt}</button>
-		<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_existing', existing: thing.id }], 'existing')}>{w.edges.out}</button>
+		<Field
+			label={w.lines.floor}
+			width="130px"
+			value={shown(thing.level_mm)}
+			problem={store.problemFor(`floor-${i}`)}
+			keep={(typed) => store.keep([{ op: 'set_existing', existing: thing.id, changes: { level_mm: typed } }], `floor-${i}`)}
+		/>
+		<button
+			type="button"
+			class="act quiet"
+			class:on={plan?.set_out?.lot_line?.name === thing.name}
+			onclick={() => void store.keep([{ op: 'hold', side: null, existing: thing.id, lot_line: null, margin: null }], 'hold')}
+			>{w.lines.holdIt}</button
+		>
+		<button
+			type="button"
+			class="act quiet"
+			onclick={() => void store.keep([{ op: 'remove_existing', existing: thing.id }], 'existing')}>{w.edges.out}</button
+		>
 	</div>
 {:else}<p>{w.lines.nothingBeside}</p>{/each}
 <div class="row">
-	{#each kinds as one}<button type="button" class="act quiet" class:on={what === one} aria-pressed={what === one} onclick={() => (what = one)}>{w.lines.things[one]}</button>{/each}
+	{#each kinds as one}<button
+			type="button"
+			class="act quiet"
+			class:on={what === one}
+			aria-pressed={what === one}
+			onclick={() => (what = one)}>{w.lines.things[one]}</button
+		>{/each}
 </div>
 <label class="label" for="beside-walk">{w.lines.besideCall}</label>
-<input id="beside-walk" class="well call" bind:value={text} placeholder="from B, 20' e 30' n 20' w 30' s" autocomplete="off" onkeydown={(e) => e.key === 'Enter' && void add()} />
+<input
+	id="beside-walk"
+	class="well call"
+	bind:value={text}
+	placeholder="from B, 20' e 30' n 20' w 30' s"
+	autocomplete="off"
+	onkeydown={(e) => e.key === 'Enter' && void add()}
+/>
 <div class="row">
 	<label class="label">{w.edges.name}<input class="well" bind:value={name} /></label>
 	<label class="label">{w.lines.floor}<input class="well" bind:value={level} placeholder="0" /></label>
 	<button type="button" class="act main" disabled={!text.trim()} onclick={() => void add()}>{w.lines.drawIt}</button>
 </div>
-{#if problem}<p class="wrong" role="alert"><Frac text={problem.detail} /> {#each problem.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => { level = choice.text; void add(); }}>{choice.label}</button>{/each}</p>{/if}
+{#if problem}<p class="wrong" role="alert">
+		<Frac text={problem.detail} />
+		{#each problem.choices ?? [] as choice}<button
+				type="button"
+				class="act quiet"
+				onclick={() => {
+					level = choice.text;
+					void add();
+				}}>{choice.label}</button
+			>{/each}
+	</p>{/if}
 <p class="label">{w.lines.floorHow}</p>
 <PointsIn {store} />
 
@@ -96,7 +171,7 @@
 		grid-template-columns: 1fr 70px 130px auto auto;
 		gap: 10px;
 		align-items: center;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 4px 0;
 	}
 	.call {

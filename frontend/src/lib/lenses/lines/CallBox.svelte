@@ -7,6 +7,14 @@
 	const walked = $derived(box.heard?.walked ?? null);
 	const problem = $derived(box.store.problemFor('walk'));
 	const said = $derived(walked?.heard.legs?.map((leg) => leg.said).join(', ') ?? '');
+	const choices = $derived(
+		walked
+			? [
+					...(walked.heard.choices ?? []),
+					...(box.kind === 'zone' || (box.kind === 'opening' && walked.heard.origin === '') ? [] : walked.fixes)
+				]
+			: []
+	);
 	const kinds: WalkKind[] = ['outline', 'zone', 'opening'];
 	const keepWord = $derived({ outline: w.lines.keep, zone: w.lines.keepZone, opening: w.lines.keepOpening }[box.kind]);
 </script>
@@ -15,7 +23,13 @@
 	{#if hasOutline}
 		<div class="kinds" role="group" aria-label={w.lines.call}>
 			{#each kinds as kind}
-				<button type="button" class="act quiet" class:on={box.kind === kind} aria-pressed={box.kind === kind} onclick={() => box.choose(kind)}>{w.lines.modes[kind]}</button>
+				<button
+					type="button"
+					class="act quiet"
+					class:on={box.kind === kind}
+					aria-pressed={box.kind === kind}
+					onclick={() => box.choose(kind)}>{w.lines.modes[kind]}</button
+				>
 			{/each}
 		</div>
 	{/if}
@@ -51,10 +65,12 @@
 		{:else if walked}
 			{#if said}<p>{w.lines.heard}: <Frac text={said} />. {box.heard?.lands}</p>{/if}
 			{#if walked.heard.problem}<p class="wrong"><Frac text={walked.heard.problem} /></p>{/if}
-			{#if box.kind === 'outline' || walked.closed}<p class="verdict" class:closed={walked.closed}><Frac text={walked.verdict} /></p>
+			{#if box.kind === 'outline' || walked.closed}<p class="verdict" class:closed={walked.closed}>
+					<Frac text={walked.verdict} />
+				</p>
 			{:else if said && !box.heard?.lands}<p>{w.lines.walkOn[box.kind]}</p>{/if}
 			<div class="offers">
-				{#each [...(walked.heard.choices ?? []), ...(box.kind === 'zone' || (box.kind === 'opening' && walked.heard.origin === '') ? [] : walked.fixes)] as choice}
+				{#each choices as choice}
 					<button type="button" class="act quiet" onclick={() => void box.take(choice.text)}><Frac text={choice.label} /></button>
 				{/each}
 				<button type="button" class="act quiet" onclick={() => void box.forget()}>{w.lines.forget}</button>
@@ -78,13 +94,13 @@
 	}
 	.in {
 		display: flex;
-		background: var(--well);
-		border: 2px solid var(--ink);
+		background: var(--color-well);
+		border: 2px solid var(--color-ink);
 		border-bottom-width: 5px;
 		margin-top: 3px;
 	}
 	.in:focus-within {
-		outline: 3px solid var(--chalk);
+		outline: 3px solid var(--color-chalk);
 	}
 	.in input {
 		flex: 1;
@@ -94,7 +110,7 @@
 		font-family: var(--font-pencil);
 		font-size: 23px;
 		font-weight: 520;
-		color: var(--pencil);
+		color: var(--color-pencil);
 		background: transparent;
 		outline: none;
 	}
@@ -103,7 +119,7 @@
 	}
 	.in .act {
 		border: 0;
-		border-left: 2px solid var(--ink);
+		border-left: 2px solid var(--color-ink);
 	}
 	.extra {
 		display: flex;
@@ -112,26 +128,26 @@
 	}
 	.echo {
 		font-size: 14px;
-		color: var(--ink2);
+		color: var(--color-ink2);
 		margin-top: 4px;
 		min-height: 40px;
 	}
 	.verdict {
 		font-size: 18px;
 		font-weight: 780;
-		color: var(--flag);
+		color: var(--color-flag);
 		line-height: 1.2;
 		margin-top: 3px;
 	}
 	.verdict.closed {
-		color: var(--chalk);
+		color: var(--color-chalk);
 	}
 	.offers {
 		display: flex;
 		flex-wrap: wrap;
 		gap: 6px;
 		margin-top: 6px;
-		color: var(--ink);
+		color: var(--color-ink);
 	}
 	@media (max-width: 600px) {
 		.in {
@@ -139,7 +155,7 @@
 		}
 		.in .act {
 			border-left: 0;
-			border-top: 2px solid var(--ink);
+			border-top: 2px solid var(--color-ink);
 		}
 		.echo {
 			font-size: 16px;

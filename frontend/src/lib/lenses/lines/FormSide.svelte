@@ -15,9 +15,11 @@
 	const tall = $derived(Math.max(top - low, 150));
 	const x = (mm: number) => 8 + (mm / length) * (W - 16);
 	const y = (level: number) => 20 + ((top - level) / tall) * 66;
-	const line = (key: 'top_mm' | 'ground_mm') => form.stations.map((s) => `${x(s.at_mm).toFixed(1)} ${y(s[key]).toFixed(1)}`).join('L');
+	const line = (key: 'top_mm' | 'ground_mm') =>
+		form.stations.map((s) => `${x(s.at_mm).toFixed(1)} ${y(s[key]).toFixed(1)}`).join('L');
 	const at = 'form-side';
-	const change = (changes: Record<string, unknown>) => store.keep([{ op: 'form_sides', sides: [store.cornerId(form.side)], changes }], at);
+	const change = (changes: Record<string, unknown>) =>
+		store.keep([{ op: 'form_sides', sides: [store.cornerId(form.side)], changes }], at);
 	const row = $derived(store.document?.forms?.find((one) => one.sides.includes(form.side)));
 	const level = (i: number) => row?.ground[i] ?? null;
 	const shown = (mm: number | undefined) => (mm === undefined ? '' : typedLength(-mm, store.units));
@@ -31,15 +33,28 @@
 		return change({ ground: levels.map((value, i) => ({ at_mm: ends[i], level_mm: value })) });
 	}
 	const station = (mm: number) => (store.units === 'mm' ? `${Math.round(mm)}` : `${+(mm / 304.8).toFixed(2)}'`);
-	const alongText = $derived((row?.ground.length ?? 0) > 2 ? (row?.ground ?? []).map((spot) => `${shown(spot.level_mm)} at ${station(spot.at_mm)}`).join(', ') : '');
+	const alongText = $derived(
+		(row?.ground.length ?? 0) > 2
+			? (row?.ground ?? []).map((spot) => `${shown(spot.level_mm)} at ${station(spot.at_mm)}`).join(', ')
+			: ''
+	);
 	const problem = $derived(store.problemFor(at));
 </script>
 
 <div class="side">
-	<h3>{form.name}: <Frac text={form.height_text} /> {w.lines.highWord}{form.lean_mm ? `, ${w.lines.leanIn} ` : ''}{#if form.lean_mm}<Frac text={form.lean_text} />{/if}</h3>
+	<h3>
+		{form.name}: <Frac text={form.height_text} />
+		{w.lines.highWord}{form.lean_mm ? `, ${w.lines.leanIn} ` : ''}{#if form.lean_mm}<Frac text={form.lean_text} />{/if}
+	</h3>
 	<svg viewBox="0 0 {W} 116" role="img" aria-label="{form.name}, {form.height_text}">
 		{#each form.courses as course}
-			<rect x={x(course.from_mm)} y={y(top) + (course.top_mm / tall) * 66} width={Math.max(2, x(course.to_mm) - x(course.from_mm))} height={(course.deep_mm / tall) * 66} class="board" />
+			<rect
+				x={x(course.from_mm)}
+				y={y(top) + (course.top_mm / tall) * 66}
+				width={Math.max(2, x(course.to_mm) - x(course.from_mm))}
+				height={(course.deep_mm / tall) * 66}
+				class="board"
+			/>
 		{/each}
 		<path d="M{line('ground_mm')}L{x(length)} 112L{x(0)} 112Z" class="earth" />
 		<path d="M{line('ground_mm')}" class="ground" />
@@ -51,25 +66,67 @@
 	</svg>
 	<div class="fields">
 		{#each [0, 1] as end}
-			<Field label={w.lines.groundAt(form.name.split(' ')[end * 2] ?? '')} width="150px" value={shown(level(end)?.level_mm)} {problem} keep={(typed) => ground(end, typed)} />
+			<Field
+				label={w.lines.groundAt(form.name.split(' ')[end * 2] ?? '')}
+				width="150px"
+				value={shown(level(end)?.level_mm)}
+				{problem}
+				keep={(typed) => ground(end, typed)}
+			/>
 		{/each}
-		<Field label={w.lines.groundAlong} width="320px" placeholder={w.lines.groundHint} calm value={alongText} {problem} keep={(typed) => change({ ground: typed })} />
-		<Field label={w.lines.boardsTop} width="150px" placeholder={w.lines.kitChooses} calm value={row?.boards?.join(', ') ?? ''} {problem} keep={(typed) => change({ boards: typed.trim() ? typed.split(/\s*,\s*/) : null })} />
+		<Field
+			label={w.lines.groundAlong}
+			width="320px"
+			placeholder={w.lines.groundHint}
+			calm
+			value={alongText}
+			{problem}
+			keep={(typed) => change({ ground: typed })}
+		/>
+		<Field
+			label={w.lines.boardsTop}
+			width="150px"
+			placeholder={w.lines.kitChooses}
+			calm
+			value={row?.boards?.join(', ') ?? ''}
+			{problem}
+			keep={(typed) => change({ boards: typed.trim() ? typed.split(/\s*,\s*/) : null })}
+		/>
 		<div class="row">
-			<button type="button" class="act quiet" class:on={form.backfilled} aria-pressed={form.backfilled} onclick={() => void change({ backfilled: !form.backfilled })}>{w.lines.backfill}</button>
-			<button type="button" class="act quiet" class:on={form.left_out} aria-pressed={form.left_out} onclick={() => void change({ left_out: !form.left_out })}>{w.lines.leaveOut}</button>
+			<button
+				type="button"
+				class="act quiet"
+				class:on={form.backfilled}
+				aria-pressed={form.backfilled}
+				onclick={() => void change({ backfilled: !form.backfilled })}>{w.lines.backfill}</button
+			>
+			<button
+				type="button"
+				class="act quiet"
+				class:on={form.left_out}
+				aria-pressed={form.left_out}
+				onclick={() => void change({ left_out: !form.left_out })}>{w.lines.leaveOut}</button
+			>
 			{#each ['boards', 'panel', 'foam-faced', 'none'] as const as build}
-				<button type="button" class="act quiet" class:on={(row?.build ?? 'boards') === build} aria-pressed={(row?.build ?? 'boards') === build} onclick={() => void change({ build })}>{w.lines.builds[build]}</button>
+				<button
+					type="button"
+					class="act quiet"
+					class:on={(row?.build ?? 'boards') === build}
+					aria-pressed={(row?.build ?? 'boards') === build}
+					onclick={() => void change({ build })}>{w.lines.builds[build]}</button
+				>
 			{/each}
 		</div>
 	</div>
-	{#if form.push_n_per_m > 0 && form.formed}<p class="label"><Frac text={`${form.push_words} `} />{#if how?.push}{w.lines.push} <Num working={how.push} />{/if}</p>{/if}
+	{#if form.push_n_per_m > 0 && form.formed}<p class="label">
+			<Frac text={`${form.push_words} `} />{#if how?.push}{w.lines.push} <Num working={how.push} />{/if}
+		</p>{/if}
 </div>
 
 <style>
 	.side {
-		border-top: 2px solid var(--ink);
-		border-bottom: 2px solid var(--ink);
+		border-top: 2px solid var(--color-ink);
+		border-bottom: 2px solid var(--color-ink);
 		margin-top: 8px;
 		padding: 6px 0;
 	}
@@ -78,25 +135,25 @@
 		display: block;
 	}
 	.board {
-		fill: var(--board);
-		stroke: var(--ink);
+		fill: var(--color-board);
+		stroke: var(--color-ink);
 		stroke-width: 1.2;
 	}
 	.earth {
-		fill: color-mix(in srgb, var(--soil) 28%, var(--bench));
+		fill: color-mix(in srgb, var(--color-soil) 28%, var(--color-bench));
 	}
 	.ground {
 		fill: none;
-		stroke: var(--soil);
+		stroke: var(--color-soil);
 		stroke-width: 2.4;
 	}
 	.top {
 		fill: none;
-		stroke: var(--chalk);
+		stroke: var(--color-chalk);
 		stroke-width: 2;
 	}
 	.stake {
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 2;
 	}
 	.kicked {
@@ -104,7 +161,7 @@
 	}
 	text {
 		font-size: 13px;
-		fill: var(--ink);
+		fill: var(--color-ink);
 		font-weight: 600;
 	}
 	.fields {

@@ -12,21 +12,40 @@
 	const state = $derived(data.forms);
 	const doubts = $derived(state?.findings ?? []);
 	const picked = $derived(pick.side === null ? null : (state?.forms.sides[pick.side] ?? null));
-	const putBack = (side: number) => void data.record('form-back', { side: store.cornerId(side) }, session.who).then(() => data.load('forms'));
+	const putBack = (side: number) =>
+		void data.record('form-back', { side: store.cornerId(side) }, session.who).then(() => data.load('forms'));
 </script>
 
 {#if state}
 	<table class="panel-table">
-		<thead><tr><th>{w.lines.side}</th><th>{w.lines.high}</th><th>{w.lines.boardsWord}</th><th>{w.lines.stakes}</th><th>{w.lines.kickers}</th></tr></thead>
+		<thead
+			><tr
+				><th>{w.lines.side}</th><th>{w.lines.high}</th><th>{w.lines.boardsWord}</th><th>{w.lines.stakes}</th><th
+					>{w.lines.kickers}</th
+				></tr
+			></thead
+		>
 		<tbody>
 			{#each state.forms.sides as side}
 				<tr class:on={pick.side === side.side} class:bare={!side.formed} data-form-side={side.side}>
-					<th scope="row"><button type="button" class="pen plain" onclick={() => pick.chooseSide(side.side)}>{side.name}</button></th>
+					<th scope="row"
+						><button type="button" class="pen plain" onclick={() => pick.chooseSide(side.side)}>{side.name}</button></th
+					>
 					{#if side.formed}
 						{@const how = state.forms.workings[side.side]}
-						<td>{#if how?.height}<Num working={how.height} text={side.height_text} />{/if}</td>
-						<td>{side.build === 'panel' ? w.lines.panels(side.panels) : [...side.boards].reverse().join(' + ')}{side.left_out ? `, ${w.lines.leftOut}` : ''}</td>
-						<td>{#if how?.stakes && how.spacing}<Num working={how.stakes} text={String(side.stakes)} /> {w.lines.at} <Num working={how.spacing} text={side.spacing_text} />{/if}</td>
+						<td
+							>{#if how?.height}<Num working={how.height} text={side.height_text} />{/if}</td
+						>
+						<td
+							>{side.build === 'panel' ? w.lines.panels(side.panels) : [...side.boards].reverse().join(' + ')}{side.left_out
+								? `, ${w.lines.leftOut}`
+								: ''}</td
+						>
+						<td
+							>{#if how?.stakes && how.spacing}<Num working={how.stakes} text={String(side.stakes)} />
+								{w.lines.at}
+								<Num working={how.spacing} text={side.spacing_text} />{/if}</td
+						>
 						<td>{side.backfilled ? w.lines.earth : side.kickers || w.lines.none}</td>
 					{:else}
 						<td colspan="4">{side.why}</td>
@@ -34,19 +53,32 @@
 				</tr>
 			{/each}
 			{#each state.forms.steps as step}
-				<tr><th scope="row">{w.lines.step} {step.name}</th><td><Frac text={step.height_text} /></td><td>{step.board}</td><td>{step.hangers} {w.lines.hangers}</td><td></td></tr>
+				<tr
+					><th scope="row">{w.lines.step} {step.name}</th><td><Frac text={step.height_text} /></td><td>{step.board}</td><td
+						>{step.hangers} {w.lines.hangers}</td
+					><td></td></tr
+				>
 			{/each}
 		</tbody>
 	</table>
-	{#if picked}<FormSide {store} form={picked} how={state.forms.workings[picked.side]} />{:else}<p class="label">{w.lines.pressSide}</p>{/if}
+	{#if picked}<FormSide {store} form={picked} how={state.forms.workings[picked.side]} />{:else}<p class="label">
+			{w.lines.pressSide}
+		</p>{/if}
 	{#each doubts as doubt}
-		<p class="doubt" data-finding={doubt.code}><b><Frac text={doubt.words} /></b> <Frac text={doubt.remedy} />
-			{#if doubt.code === 'form-left-out'}<button type="button" class="act quiet" onclick={() => putBack(Number(doubt.where.split('/').pop()))}>{w.lines.itIsBack}</button>{/if}
+		<p class="doubt" data-finding={doubt.code}>
+			<b><Frac text={doubt.words} /></b>
+			<Frac text={doubt.remedy} />
+			{#if doubt.code === 'form-left-out'}<button
+					type="button"
+					class="act quiet"
+					onclick={() => putBack(Number(doubt.where.split('/').pop()))}>{w.lines.itIsBack}</button
+				>{/if}
 		</p>
 	{/each}
 	<h3>{w.lines.takes}</h3>
 	<dl>
-		{#each state.forms.takes as take}<dt>{take.name}</dt><dd><Num working={take.working} text={take.text} /></dd>{/each}
+		{#each state.forms.takes as take}<dt>{take.name}</dt>
+			<dd><Num working={take.working} text={take.text} /></dd>{/each}
 	</dl>
 	<p class="label">{state.forms.caution}</p>
 {:else}<p role="status">{data.problem || w.notices.loading}</p>{/if}
@@ -60,15 +92,15 @@
 		font-family: inherit;
 		font-weight: 700;
 		background: none;
-		color: var(--ink);
+		color: var(--color-ink);
 		padding: 0;
 	}
 	.bare td {
-		color: var(--ink2);
+		color: var(--color-ink2);
 		white-space: normal;
 	}
 	.doubt {
-		border-left: 4px solid var(--flag);
+		border-left: 4px solid var(--color-flag);
 		padding: 4px 0 4px 10px;
 		margin-top: 8px;
 		font-size: 14.5px;
@@ -83,7 +115,7 @@
 		margin: 4px 0 10px;
 	}
 	dt {
-		color: var(--ink2);
+		color: var(--color-ink2);
 	}
 	dd {
 		text-align: right;

@@ -21,7 +21,14 @@
 		const got = await api.revisions(store.id, rows.at(-1)?.n).catch(() => null);
 		if (got) [rows, more] = [[...rows, ...got], got.length === PAGE];
 	}
-	const when = (at: string) => new Date(at).toLocaleString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', hour: 'numeric', minute: '2-digit' });
+	const when = (at: string) =>
+		new Date(at).toLocaleString('en-GB', {
+			weekday: 'short',
+			day: 'numeric',
+			month: 'short',
+			hour: 'numeric',
+			minute: '2-digit'
+		});
 </script>
 
 <details bind:open>
@@ -37,13 +44,13 @@
 			</li>
 		{/each}
 	</ol>
-	{#if more}<button type="button" class="act quiet my-2" onclick={() => void earlier()}>{w.history.more}</button>{/if}
+	{#if more}<button type="button" class="act quiet my-8" onclick={() => void earlier()}>{w.history.more}</button>{/if}
 </details>
 
 <style>
 	details {
 		margin-top: 12px;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 	}
 	summary {
 		font-weight: 760;
@@ -56,13 +63,13 @@
 		grid-template-columns: 30px 1fr auto;
 		gap: 8px;
 		align-items: center;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 3px 0;
 	}
 	li .label {
 		display: block;
 	}
 	.n {
-		color: var(--ink2);
+		color: var(--color-ink2);
 	}
 </style>

@@ -31,12 +31,20 @@
 	const [walk, data] = [new WalkBox(store), new LinesData(store)];
 	const square = new SquareBox(data);
 	// svelte-ignore state_referenced_locally (one store for the life of this lens)
-	remember(`${store.id}/walk`, () => ({ text: walk.kind === 'outline' ? '' : walk.text, name: walk.zoneName, drop: walk.zoneDrop }), (old) => {
-		[walk.zoneName, walk.zoneDrop] = [old.name, old.drop];
-		if (old.text && !walk.text) walk.type(old.text);
-	});
+	remember(
+		`${store.id}/walk`,
+		() => ({ text: walk.kind === 'outline' ? '' : walk.text, name: walk.zoneName, drop: walk.zoneDrop }),
+		(old) => {
+			[walk.zoneName, walk.zoneDrop] = [old.name, old.drop];
+			if (old.text && !walk.text) walk.type(old.text);
+		}
+	);
 	// svelte-ignore state_referenced_locally (one store for the life of this lens)
-	remember(`${store.id}/square`, () => (square.unkept ? { rows: square.rows, hold: square.hold, ids: square.ids } : null), (old) => old && square.bringBack(old.rows, old.hold, old.ids));
+	remember(
+		`${store.id}/square`,
+		() => (square.unkept ? { rows: square.rows, hold: square.hold, ids: square.ids } : null),
+		(old) => old && square.bringBack(old.rows, old.hold, old.ids)
+	);
 	const outline = $derived(store.figure?.outline ?? null);
 	const tab = $derived.by((): Tab => {
 		const asked = page.url.searchParams.get('tab');
@@ -63,20 +71,41 @@
 			else square.fill();
 		});
 	});
-	const ring = $derived((store.document?.outline ?? []));
+	const ring = $derived(store.document?.outline ?? []);
 	const also = $derived.by((): XY[] => {
-		const nails = tab === 'setout' && data.setOut ? data.setOut.strings.flatMap((line) => [line.start, line.end]).map((nail): XY => [nail.x_mm, nail.y_mm]) : [];
+		const nails =
+			tab === 'setout' && data.setOut
+				? data.setOut.strings.flatMap((line) => [line.start, line.end]).map((nail): XY => [nail.x_mm, nail.y_mm])
+				: [];
 		const near = tab === 'around' ? (store.document?.existing ?? []).flatMap((thing) => thing.polygon) : [];
 		return [...nails, ...near];
 	});
 	let across = $state(1280);
 	const wide = $derived(across > 600);
 	const squared = $derived(square.answer?.squared ?? null);
-	const title = $derived(tab === 'walk' ? (outline ? w.lines.outlineTitle : walk.ghost.length > 1 ? w.lines.called : w.lines.empty) : w.lines.tabs[tab].sheet);
+	const title = $derived(
+		tab === 'walk'
+			? outline
+				? w.lines.outlineTitle
+				: walk.ghost.length > 1
+					? w.lines.called
+					: w.lines.empty
+			: w.lines.tabs[tab].sheet
+	);
 </script>
 
 <svelte:window bind:innerWidth={across} />
-<Sheet {store} {pick} editable={tab === 'walk'} {title} ghost={tab === 'walk' ? walk.ghost : []} {also} strips={tab === 'walk'} labels={tab === 'walk' || tab === 'around'} sizes={tab !== 'setout' && tab !== 'boards'}>
+<Sheet
+	{store}
+	{pick}
+	editable={tab === 'walk'}
+	{title}
+	ghost={tab === 'walk' ? walk.ghost : []}
+	{also}
+	strips={tab === 'walk'}
+	labels={tab === 'walk' || tab === 'around'}
+	sizes={tab !== 'setout' && tab !== 'boards'}
+>
 	{#snippet key()}
 		{#if !outline && walk.ghost.length < 2}<p class="label">{w.lines.emptyHow}</p>{/if}
 		{#if tab === 'setout'}<p class="label">{w.lines.setOutKey}</p>{/if}
@@ -85,12 +114,22 @@
 	{/snippet}
 	{#snippet over(view)}
 		{#if tab === 'setout' && data.setOut}<OverSetOut {view} sheet={data.setOut} />{/if}
-		{#if (tab === 'around' || tab === 'setout') && data.setOut}<path d={view.path([data.setOut.baseline_line], false)} class="held" />{/if}
+		{#if (tab === 'around' || tab === 'setout') && data.setOut}<path
+				d={view.path([data.setOut.baseline_line], false)}
+				class="held"
+			/>{/if}
 		{#if tab === 'square' && squared}
 			<OverSquare {view} {ring} {squared} roomy={wide} />
-			{#if exaggeration(squared, view.scale) > 1}<text x="20" y="47" class="times">{w.lines.tooFar(exaggeration(squared, view.scale))}</text>{/if}
+			{#if exaggeration(squared, view.scale) > 1}<text x="20" y="47" class="times"
+					>{w.lines.tooFar(exaggeration(squared, view.scale))}</text
+				>{/if}
 		{/if}
-		{#if (tab === 'forms' || tab === 'straight') && data.forms}<OverForms {view} {ring} forms={data.forms.forms} picked={pick.side} />{/if}
+		{#if (tab === 'forms' || tab === 'straight') && data.forms}<OverForms
+				{view}
+				{ring}
+				forms={data.forms.forms}
+				picked={pick.side}
+			/>{/if}
 		{#if tab === 'boards' && data.cuts}<OverBoards {view} {ring} cuts={data.cuts} picked={pick.side} />{/if}
 	{/snippet}
 </Sheet>
@@ -110,12 +149,12 @@
 <style>
 	.held {
 		fill: none;
-		stroke: var(--chalk);
+		stroke: var(--color-chalk);
 		stroke-width: 6;
 	}
 	.times {
 		font-size: 14px;
 		font-weight: 560;
-		fill: var(--ink2);
+		fill: var(--color-ink2);
 	}
 </style>

@@ -23,29 +23,35 @@
 	<path d="M{a}L{b}" class="edge" />
 	<path d="M{a}L{b}" class="board" class:on={picked === piece.side} />
 	{#if px > 20}
-		<rect x={middle[0] - piece.key.length * 4.6 - 3} y={middle[1] - 9} width={piece.key.length * 9.2 + 6} height="18" class="tag" />
+		<rect
+			x={middle[0] - piece.key.length * 4.6 - 3}
+			y={middle[1] - 9}
+			width={piece.key.length * 9.2 + 6}
+			height="18"
+			class="tag"
+		/>
 		<text x={middle[0]} y={middle[1] + 4.8} text-anchor="middle">{piece.key}</text>
 	{/if}
 {/each}
 
 <style>
 	.edge {
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 9;
 	}
 	.board {
-		stroke: var(--board);
+		stroke: var(--color-board);
 		stroke-width: 6;
 	}
 	.board.on {
-		stroke: var(--chalk);
+		stroke: var(--color-chalk);
 	}
 	.tag {
-		fill: var(--sheet);
+		fill: var(--color-sheet);
 	}
 	text {
 		font-size: 14px;
 		font-weight: 760;
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 </style>

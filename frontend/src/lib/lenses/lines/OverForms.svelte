@@ -11,8 +11,22 @@
 			const u: XY = [(b[0] - a[0]) / size, (b[1] - a[1]) / size];
 			const out: XY = [-u[1], u[0]];
 			const along = form.stations.at(-1)?.at_mm || 1;
-			const spot = (mm: number, away: number): XY => [a[0] + (u[0] * mm * size) / along + out[0] * away, a[1] + (u[1] * mm * size) / along + out[1] * away];
-			return { form, a, b, spot, stakes: form.stake_at_mm.map((mm, i) => ({ at: spot(mm, 9), kick: form.kicker_every > 0 && i % form.kicker_every === 0 ? spot(mm, 24) : null })), middle: spot(along / 2, -16), turn: Math.abs(u[1]) > 0.7 ? -90 : 0 };
+			const spot = (mm: number, away: number): XY => [
+				a[0] + (u[0] * mm * size) / along + out[0] * away,
+				a[1] + (u[1] * mm * size) / along + out[1] * away
+			];
+			return {
+				form,
+				a,
+				b,
+				spot,
+				stakes: form.stake_at_mm.map((mm, i) => ({
+					at: spot(mm, 9),
+					kick: form.kicker_every > 0 && i % form.kicker_every === 0 ? spot(mm, 24) : null
+				})),
+				middle: spot(along / 2, -16),
+				turn: Math.abs(u[1]) > 0.7 ? -90 : 0
+			};
 		})
 	);
 </script>
@@ -26,33 +40,35 @@
 		{#if kick}<path d="M{at}L{kick}" class="kicker" />{/if}
 		<rect x={at[0] - 3.5} y={at[1] - 3.5} width="7" height="7" class="stake" />
 	{/each}
-	{#if form.left_out}<g transform="translate({middle}) rotate({turn})"><text text-anchor="middle" y="5" class="out">{w.lines.truckHere}</text></g>{/if}
+	{#if form.left_out}<g transform="translate({middle}) rotate({turn})"
+			><text text-anchor="middle" y="5" class="out">{w.lines.truckHere}</text></g
+		>{/if}
 	{#if picked === form.side}<path d="M{spot(0, 14)}L{spot(long, 14)}" class="picked" />{/if}
 {/each}
 
 <style>
 	.gap {
-		stroke: var(--sheet);
+		stroke: var(--color-sheet);
 		stroke-width: 7;
 	}
 	.stake {
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	.kicker {
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 2.4;
 	}
 	.picked {
-		stroke: var(--chalk);
+		stroke: var(--color-chalk);
 		stroke-width: 2;
 		fill: none;
 	}
 	.out {
 		font-size: 15px;
 		font-weight: 780;
-		fill: var(--flag);
+		fill: var(--color-flag);
 		paint-order: stroke;
-		stroke: var(--slab);
+		stroke: var(--color-slab);
 		stroke-width: 5px;
 	}
 </style>

@@ -9,20 +9,37 @@
 	const sizeOf = (a: number[], b: number[]) => sizeLine(view.px(a), view.px(b), 0);
 	const point = (nail: { x_mm: number; y_mm: number }): XY => [nail.x_mm, nail.y_mm];
 	const share = [0.33, 0.64];
-	const on = (a: number[], b: number[], k: number): XY => [(a[0] ?? 0) + ((b[0] ?? 0) - (a[0] ?? 0)) * k, (a[1] ?? 0) + ((b[1] ?? 0) - (a[1] ?? 0)) * k];
+	const on = (a: number[], b: number[], k: number): XY => [
+		(a[0] ?? 0) + ((b[0] ?? 0) - (a[0] ?? 0)) * k,
+		(a[1] ?? 0) + ((b[1] ?? 0) - (a[1] ?? 0)) * k
+	];
 </script>
 
 {#if sheet.base_ring.length}<path d={view.path([sheet.base_ring])} class="base" />{/if}
 {#each squares as square, i}
 	{@const c = square.corners}
-	<path d={view.path([[c[0] ?? [], c[2] ?? []], [c[1] ?? [], c[3] ?? []]], false)} class="diagonal" />
+	<path
+		d={view.path(
+			[
+				[c[0] ?? [], c[2] ?? []],
+				[c[1] ?? [], c[3] ?? []]
+			],
+			false
+		)}
+		class="diagonal"
+	/>
 	{@const [x, y] = view.px(on(c[0] ?? [], c[2] ?? [], share[i] ?? 0.5))}
-	<g transform="translate({x} {y}) rotate({sizeOf(c[0] ?? [], c[2] ?? []).angle})"><text text-anchor="middle" y="-5"><SvgFrac text={square.diagonal_text} /></text></g>
+	<g transform="translate({x} {y}) rotate({sizeOf(c[0] ?? [], c[2] ?? []).angle})"
+		><text text-anchor="middle" y="-5"><SvgFrac text={square.diagonal_text} /></text></g
+	>
 {/each}
 {#each sheet.strings as line}
 	<path d={view.path([[point(line.start), point(line.end)]], false)} class="string" />
 	{#each [line.start, line.end] as nail}
-		{#if nail.board.length}<path d={view.path([nail.board], false)} class="profile-edge" /><path d={view.path([nail.board], false)} class="profile" />{/if}
+		{#if nail.board.length}<path d={view.path([nail.board], false)} class="profile-edge" /><path
+				d={view.path([nail.board], false)}
+				class="profile"
+			/>{/if}
 		{@const [x, y] = view.px(point(nail))}
 		<circle cx={x} cy={y} r="3.2" class="nail" />
 	{/each}
@@ -31,40 +48,40 @@
 <style>
 	.base {
 		fill: none;
-		stroke: var(--ink2);
+		stroke: var(--color-ink2);
 		stroke-width: 1.1;
 		stroke-dasharray: 2 5;
 	}
 	.diagonal {
 		fill: none;
-		stroke: var(--pencil);
+		stroke: var(--color-pencil);
 		stroke-width: 2.2;
 		stroke-dasharray: 3 5;
 	}
 	.string {
 		fill: none;
-		stroke: var(--chalk);
+		stroke: var(--color-chalk);
 		stroke-width: 1.8;
 	}
 	.profile-edge {
 		fill: none;
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 9;
 	}
 	.profile {
 		fill: none;
-		stroke: var(--board);
+		stroke: var(--color-board);
 		stroke-width: 6.4;
 	}
 	.nail {
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	text {
 		font-size: 15px;
 		font-weight: 700;
-		fill: var(--ink);
+		fill: var(--color-ink);
 		paint-order: stroke;
-		stroke: var(--slab);
+		stroke: var(--color-slab);
 		stroke-width: 5px;
 	}
 </style>

@@ -9,7 +9,7 @@
 	const spots = $derived(
 		ring.map((p, i) => {
 			const laid = squared.laid_mm[i];
-			return laid ? ([p[0] + ((laid[0] ?? 0) - p[0]) * times, p[1] + ((laid[1] ?? 0) - p[1]) * times]) : null;
+			return laid ? [p[0] + ((laid[0] ?? 0) - p[0]) * times, p[1] + ((laid[1] ?? 0) - p[1]) * times] : null;
 		})
 	);
 	const segments = $derived(
@@ -51,27 +51,31 @@
 {/each}
 {#each named as { from, to, words }}
 	{@const right = to[0] > middle}
-	<text x={right ? Math.min(from[0], to[0]) - 10 : Math.max(from[0], to[0]) + 8} y={Math.max(from[1], to[1]) + 24} text-anchor={right ? 'end' : 'start'}><SvgFrac text={said(words)} /></text>
+	<text
+		x={right ? Math.min(from[0], to[0]) - 10 : Math.max(from[0], to[0]) + 8}
+		y={Math.max(from[1], to[1]) + 24}
+		text-anchor={right ? 'end' : 'start'}><SvgFrac text={said(words)} /></text
+	>
 {/each}
 
 <style>
 	.laid {
 		fill: none;
-		stroke: var(--flag);
+		stroke: var(--color-flag);
 		stroke-width: 2.6;
 		stroke-dasharray: 10 4;
 	}
 	.arrow {
 		fill: none;
-		stroke: var(--flag);
+		stroke: var(--color-flag);
 		stroke-width: 3.2;
 	}
 	text {
 		font-size: 16px;
 		font-weight: 780;
-		fill: var(--flag);
+		fill: var(--color-flag);
 		paint-order: stroke;
-		stroke: var(--sheet);
+		stroke: var(--color-sheet);
 		stroke-width: 5px;
 	}
 </style>

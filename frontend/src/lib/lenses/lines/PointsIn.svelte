@@ -1,3 +1,19 @@
+<script module lang="ts">
+	/** A loop as a path that fits 64 by 44. */
+	function thumb(ring: readonly (readonly number[])[]): string {
+		const [xs, ys] = [ring.map((p) => p[0] ?? 0), ring.map((p) => p[1] ?? 0)];
+		const [x0, y0] = [Math.min(...xs), Math.min(...ys)];
+		const scale = Math.min(64 / (Math.max(...xs) - x0 || 1), 44 / (Math.max(...ys) - y0 || 1));
+		return (
+			ring
+				.map(
+					(p, i) => `${i ? 'L' : 'M'}${(((p[0] ?? 0) - x0) * scale).toFixed(1)} ${(44 - ((p[1] ?? 0) - y0) * scale).toFixed(1)}`
+				)
+				.join('') + 'Z'
+		);
+	}
+</script>
+
 <script lang="ts">
 	/** An outline from a DXF or CSV file: which loop is what, in which units, before anything is taken. */
 	import { api } from '../../api/api';
@@ -46,52 +62,81 @@
 		if (!found || !file) return;
 		const of = (one: Role) => found?.loops.filter((_, i) => role[i] === one) ?? [];
 		const ring = of('outline')[0]?.ring ?? [];
-		const existing = of('beside').map((loop) => ({ id: '', name: loop.layer, what: 'other' as const, polygon: loop.ring, level_mm: 0, levels: [] }));
+		const existing = of('beside').map((loop) => ({
+			id: '',
+			name: loop.layer,
+			what: 'other' as const,
+			polygon: loop.ring,
+			level_mm: 0,
+			levels: []
+		}));
 		const openings = of('opening').map((loop) => loop.ring);
-		if (await store.keep([{ op: 'take_outline', ring, openings, existing, source: file.name.slice(0, 100) }], 'points')) found = file = null;
+		if (await store.keep([{ op: 'take_outline', ring, openings, existing, source: file.name.slice(0, 100) }], 'points'))
+			found = file = null;
 	}
 </script>
 
 <h3>{w.lines.fromFile}</h3>
-<label class="act quiet pick">{w.lines.pickFile}<input type="file" accept=".dxf,.csv,.txt" onchange={(e) => { file = e.currentTarget.files?.[0] ?? null; e.currentTarget.value = ''; void look(null); }} /></label>
+<label class="act quiet pick"
+	>{w.lines.pickFile}<input
+		type="file"
+		accept=".dxf,.csv,.txt"
+		onchange={(e) => {
+			file = e.currentTarget.files?.[0] ?? null;
+			e.currentTarget.value = '';
+			void look(null);
+		}}
+	/></label
+>
 {#if busy && !reading.long}<p role="status">{w.lines.reading}</p>{/if}
 <ReadingBar {reading} />
 {#if words}<p class="wrong" role="alert">{words}</p>{/if}
 {#if found}
-	<p class={found.asked ? 'wrong' : ''}>{found.asked ? w.lines.askUnits : w.lines.readIn} <b>{w.lines.unitNames[found.units]}</b></p>
+	<p class={found.asked ? 'wrong' : ''}>
+		{found.asked ? w.lines.askUnits : w.lines.readIn} <b>{w.lines.unitNames[found.units]}</b>
+	</p>
 	<div class="row">
-		{#each units as unit}<button type="button" class="act quiet" class:on={found.units === unit} aria-pressed={found.units === unit} onclick={() => void look(unit)}>{w.lines.unitNames[unit]}</button>{/each}
+		{#each units as unit}<button
+				type="button"
+				class="act quiet"
+				class:on={found.units === unit}
+				aria-pressed={found.units === unit}
+				onclick={() => void look(unit)}>{w.lines.unitNames[unit]}</button
+			>{/each}
 	</div>
 	{#each found.remarks as remark}<p class="label">{remark}</p>{/each}
 	{#if found.layers.length > 1}
-		<label class="label">{w.lines.layer} <select class="plain-select" bind:value={layer}><option value="">{w.lines.allLayers}</option>{#each found.layers as one}<option>{one}</option>{/each}</select></label>
+		<label class="label"
+			>{w.lines.layer}
+			<select class="plain-select" bind:value={layer}
+				><option value="">{w.lines.allLayers}</option>{#each found.layers as one}<option>{one}</option>{/each}</select
+			></label
+		>
 	{/if}
 	<ul>
 		{#each rows.slice(0, 30) as { loop, i }}
 			<li>
 				<svg width="64" height="44" viewBox="-2 -2 68 48" aria-hidden="true"><path d={thumb(loop.ring)} /></svg>
-				<span><b><Frac text={loop.across} /></b><span class="label"> {loop.layer}, {w.lines.cornersWord(loop.corners)}, {loop.area}</span></span>
-				<select class="plain-select" bind:value={role[i]} aria-label={w.lines.loopIs}>{#each roles as one}<option value={one}>{w.lines.roles[one]}</option>{/each}</select>
+				<span
+					><b><Frac text={loop.across} /></b><span class="label">
+						{loop.layer}, {w.lines.cornersWord(loop.corners)}, {loop.area}</span
+					></span
+				>
+				<select class="plain-select" bind:value={role[i]} aria-label={w.lines.loopIs}
+					>{#each roles as one}<option value={one}>{w.lines.roles[one]}</option>{/each}</select
+				>
 			</li>
 		{/each}
 	</ul>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row">
-		<button type="button" class="act main" disabled={!ready || found.asked} onclick={() => void take()}>{w.lines.takeOutline}</button>
+		<button type="button" class="act main" disabled={!ready || found.asked} onclick={() => void take()}
+			>{w.lines.takeOutline}</button
+		>
 		<button type="button" class="act" onclick={() => (found = null)}>{w.board.drop}</button>
 	</div>
 	{#if found.asked}<p class="label">{w.lines.unitsFirst}</p>{/if}
 {/if}
-
-<script module lang="ts">
-	/** A loop as a path that fits 64 by 44. */
-	function thumb(ring: readonly (readonly number[])[]): string {
-		const [xs, ys] = [ring.map((p) => p[0] ?? 0), ring.map((p) => p[1] ?? 0)];
-		const [x0, y0] = [Math.min(...xs), Math.min(...ys)];
-		const scale = Math.min(64 / (Math.max(...xs) - x0 || 1), 44 / (Math.max(...ys) - y0 || 1));
-		return ring.map((p, i) => `${i ? 'L' : 'M'}${(((p[0] ?? 0) - x0) * scale).toFixed(1)} ${(44 - ((p[1] ?? 0) - y0) * scale).toFixed(1)}`).join('') + 'Z';
-	}
-</script>
 
 <style>
 	h3 {
@@ -103,7 +148,7 @@
 		width: 1px;
 	}
 	.pick:focus-within {
-		outline: 3px solid var(--chalk);
+		outline: 3px solid var(--color-chalk);
 	}
 	.row {
 		display: flex;
@@ -116,12 +161,12 @@
 		grid-template-columns: 70px 1fr auto;
 		gap: 8px;
 		align-items: center;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 4px 0;
 	}
 	li path {
-		fill: var(--slab);
-		stroke: var(--ink);
+		fill: var(--color-slab);
+		stroke: var(--color-ink);
 		stroke-width: 2;
 	}
 </style>

@@ -17,7 +17,9 @@
 				<span><Frac text={row.verdict} /><span class="label"> {row.who ? `${row.who}, ` : ''}{when(row.at)}</span></span>
 				<span class="acts">
 					<button type="button" class="act quiet" onclick={() => box.load(row.values, row.shown)}>{w.lines.showRound}</button>
-					{#if !row.superseded}<button type="button" class="act quiet" onclick={() => box.load(row.values, row.shown, row.id)}>{w.lines.correct}</button>{/if}
+					{#if !row.superseded}<button type="button" class="act quiet" onclick={() => box.load(row.values, row.shown, row.id)}
+							>{w.lines.correct}</button
+						>{/if}
 				</span>
 			</li>
 		{/each}
@@ -33,7 +35,7 @@
 		grid-template-columns: 26px 1fr auto;
 		gap: 8px;
 		align-items: center;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 3px 0;
 	}
 	.old > span:nth-child(2) {
@@ -44,7 +46,7 @@
 		gap: 4px;
 	}
 	.n {
-		color: var(--ink2);
+		color: var(--color-ink2);
 	}
 	.label {
 		display: block;

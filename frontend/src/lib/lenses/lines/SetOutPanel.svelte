@@ -18,14 +18,25 @@
 
 <p class="lead"><Frac text={w.lines.heldWords(sheet.baseline, sheet.baseline_text, sheet.profile_text)} /></p>
 <div class="row" role="group" aria-label={w.lines.setOutWays}>
-	{#each ways as one}<button type="button" class="act quiet" class:on={way === one} aria-pressed={way === one} onclick={() => (way = one)}>{w.lines.setOutBy[one]}</button>{/each}
+	{#each ways as one}<button
+			type="button"
+			class="act quiet"
+			class:on={way === one}
+			aria-pressed={way === one}
+			onclick={() => (way = one)}>{w.lines.setOutBy[one]}</button
+		>{/each}
 </div>
 {#if way === 'swing'}
 	<table class="panel-table">
-		<thead><tr><th>{w.lines.corner}</th><th colspan="2">{w.lines.firstTape}</th><th colspan="2">{w.lines.secondTape}</th></tr></thead>
+		<thead
+			><tr><th>{w.lines.corner}</th><th colspan="2">{w.lines.firstTape}</th><th colspan="2">{w.lines.secondTape}</th></tr></thead
+		>
 		<tbody>
 			{#each sheet.swing as row}
-				<tr><th scope="row">{row.name}</th><td>{w.lines.fromCorner} {row.a_name}</td><td class="num"><Num working={row.a} /></td><td>{w.lines.fromCorner} {row.b_name}</td><td class="num"><Num working={row.b} /></td></tr>
+				<tr
+					><th scope="row">{row.name}</th><td>{w.lines.fromCorner} {row.a_name}</td><td class="num"><Num working={row.a} /></td
+					><td>{w.lines.fromCorner} {row.b_name}</td><td class="num"><Num working={row.b} /></td></tr
+				>
 				{#if row.weak}<tr><td></td><td colspan="4" class="wrong">{w.lines.flat}</td></tr>{/if}
 			{/each}
 		</tbody>
@@ -33,38 +44,78 @@
 {:else if way === 'offsets'}
 	<table class="panel-table">
 		<thead><tr><th>{w.lines.corner}</th><th>{w.lines.along(sheet.baseline)}</th><th>{w.lines.leftOf}</th></tr></thead>
-		<tbody>{#each sheet.corners as row}<tr><th scope="row">{row.name}</th><td class="num"><Frac text={row.x_text} /></td><td class="num"><Frac text={row.y_text} /></td></tr>{/each}</tbody>
+		<tbody
+			>{#each sheet.corners as row}<tr
+					><th scope="row">{row.name}</th><td class="num"><Frac text={row.x_text} /></td><td class="num"
+						><Frac text={row.y_text} /></td
+					></tr
+				>{/each}</tbody
+		>
 	</table>
 {:else if way === 'diagonals'}
 	{#each sheet.squares as square}
 		<div class="square">
-			<span><Frac text={w.lines.rectangle(square.long_text, square.short_text)} /></span><b class="num"><Num working={square.diagonal} /></b>
+			<span><Frac text={w.lines.rectangle(square.long_text, square.short_text)} /></span><b class="num"
+				><Num working={square.diagonal} /></b
+			>
 			{#each square.ends as ends}<span class="label"><Frac text={`${ends.from} to ${ends.to}`} /></span><span></span>{/each}
 		</div>
 	{:else}<p>{w.lines.noSquares}</p>{/each}
 {:else if way === 'three'}
-	<table class="panel-table"><tbody>{#each sheet.three_four_five as row}<tr><th scope="row">{row.name}</th><td><Frac text={row.words} /></td></tr>{/each}</tbody></table>
+	<table class="panel-table">
+		<tbody
+			>{#each sheet.three_four_five as row}<tr><th scope="row">{row.name}</th><td><Frac text={row.words} /></td></tr
+				>{/each}</tbody
+		>
+	</table>
 	<p class="label">{w.lines.threeHow}</p>
 {:else if way === 'nails'}
 	<table class="panel-table">
 		<thead><tr><th>{w.lines.string}</th><th>{w.lines.nearEnd}</th><th>{w.lines.farEnd}</th></tr></thead>
 		<tbody>
 			{#each sheet.strings as line}
-				<tr><th scope="row">{line.name}</th>{#each [line.start, line.end] as nail}<td><Frac text={nail.beyond_text} /> {w.lines.past} {nail.beyond}{nail.board.length ? '' : `, ${w.lines.onIt} ${nail.on}`}</td>{/each}</tr>
+				<tr
+					><th scope="row">{line.name}</th>{#each [line.start, line.end] as nail}<td
+							><Frac text={nail.beyond_text} />
+							{w.lines.past}
+							{nail.beyond}{nail.board.length ? '' : `, ${w.lines.onIt} ${nail.on}`}</td
+						>{/each}</tr
+				>
 			{/each}
 		</tbody>
 	</table>
 {:else}
 	<p>{w.lines.stakesHow(sheet.profile_text)}</p>
 	<table class="panel-table">
-		<thead><tr><th>{w.lines.pastCorner}</th><th>{w.lines.inLine}</th><th>{w.lines.along(sheet.baseline)}</th><th>{w.lines.leftOf}</th></tr></thead>
-		<tbody>{#each sheet.stakes as stake}<tr><th scope="row">{stake.name}</th><td>{stake.in_line_with}</td><td class="num"><Frac text={stake.along_text} /></td><td class="num"><Frac text={stake.left_text} /></td></tr>{/each}</tbody>
+		<thead
+			><tr
+				><th>{w.lines.pastCorner}</th><th>{w.lines.inLine}</th><th>{w.lines.along(sheet.baseline)}</th><th>{w.lines.leftOf}</th
+				></tr
+			></thead
+		>
+		<tbody
+			>{#each sheet.stakes as stake}<tr
+					><th scope="row">{stake.name}</th><td>{stake.in_line_with}</td><td class="num"><Frac text={stake.along_text} /></td><td
+						class="num"><Frac text={stake.left_text} /></td
+					></tr
+				>{/each}</tbody
+		>
 	</table>
 {/if}
-<Field label={w.lines.profileHere} width="270px" calm placeholder={sheet.profile_text} value={own ? sheet.profile_text : ''} problem={store.problemFor('profile')} keep={(typed) => store.keep([{ op: 'set_fields', values: { 'ways.profile_mm': typed.trim() || null } }], 'profile')} />
+<Field
+	label={w.lines.profileHere}
+	width="270px"
+	calm
+	placeholder={sheet.profile_text}
+	value={own ? sheet.profile_text : ''}
+	problem={store.problemFor('profile')}
+	keep={(typed) => store.keep([{ op: 'set_fields', values: { 'ways.profile_mm': typed.trim() || null } }], 'profile')}
+/>
 <h3>{w.lines.take}</h3>
 <div class="row">
-	{#each paper as size}<a class="act quiet" href="{file('set-out.pdf')}?paper={size}" download>{w.lines.paper[size as 'a4' | 'letter']}</a>{/each}
+	{#each paper as size}<a class="act quiet" href="{file('set-out.pdf')}?paper={size}" download
+			>{w.lines.paper[size as 'a4' | 'letter']}</a
+		>{/each}
 	<a class="act quiet" href={file('set-out.csv')} download>{w.lines.csvSheet}</a>
 	<a class="act quiet" href={file('points.csv')} download>{w.lines.csvPoints}</a>
 	<a class="act quiet" href={file('plan.dxf')} download>{w.lines.dxf}</a>
@@ -92,7 +143,7 @@
 	.square {
 		display: grid;
 		grid-template-columns: 1fr auto;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 5px 0;
 	}
 </style>

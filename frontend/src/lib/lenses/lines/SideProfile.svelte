@@ -29,27 +29,27 @@
 		display: block;
 	}
 	.right {
-		stroke: var(--chalk);
+		stroke: var(--color-chalk);
 		stroke-width: 2.4;
 	}
 	.board {
 		fill: none;
-		stroke: var(--ink);
+		stroke: var(--color-ink);
 		stroke-width: 9;
 	}
 	.face {
 		fill: none;
-		stroke: var(--board);
+		stroke: var(--color-board);
 		stroke-width: 6.5;
 	}
 	.go {
-		stroke: var(--flag);
+		stroke: var(--color-flag);
 		stroke-width: 3;
 	}
 	circle {
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	.bad {
-		fill: var(--flag);
+		fill: var(--color-flag);
 	}
 </style>

@@ -10,13 +10,23 @@
 </script>
 
 <table class:many>
-	<thead><tr><th>{w.lines.side}</th><th>{w.lines.call}</th><th class="tape">{w.lines.tape}</th><th class="r">{w.lines.stands}</th></tr></thead>
+	<thead
+		><tr><th>{w.lines.side}</th><th>{w.lines.call}</th><th class="tape">{w.lines.tape}</th><th class="r">{w.lines.stands}</th></tr
+		></thead
+	>
 	<tbody>
 		{#each outline.sides as side, i}
 			<tr class:on={pick.side === i} data-side-row={i}>
 				<th scope="row"><b>{side.name.split(' ')[0]}</b> to <b>{side.name.split(' ')[2]}</b></th>
 				<td>
-					<button type="button" class="pen" onclick={() => { pick.chooseSide(i); pick.typing = true; }}><Frac text={side.call} /></button>
+					<button
+						type="button"
+						class="pen"
+						onclick={() => {
+							pick.chooseSide(i);
+							pick.typing = true;
+						}}><Frac text={side.call} /></button
+					>
 				</td>
 				<td class="tape">
 					<span class="blade" style:width="{(side.mm / longest) * 100}%"><span class="hook"></span></span>
@@ -37,13 +47,13 @@
 	thead th {
 		font-size: 13px;
 		font-weight: 600;
-		color: var(--ink2);
+		color: var(--color-ink2);
 		text-align: left;
 	}
 	tbody th,
 	td {
 		height: 30px;
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		text-align: left;
 		font-weight: 480;
 		white-space: nowrap;
@@ -65,10 +75,10 @@
 		position: relative;
 		height: 11px;
 		min-width: 6px;
-		border: 1.5px solid var(--ink);
+		border: 1.5px solid var(--color-ink);
 		background:
-			repeating-linear-gradient(90deg, transparent 0 5px, var(--ink) 5px 6px) 0 0 / 100% 4px no-repeat,
-			var(--well);
+			repeating-linear-gradient(90deg, transparent 0 5px, var(--color-ink) 5px 6px) 0 0 / 100% 4px no-repeat,
+			var(--color-well);
 	}
 	.hook {
 		position: absolute;
@@ -76,7 +86,7 @@
 		top: -4px;
 		width: 3.5px;
 		height: 16px;
-		background: var(--ink);
+		background: var(--color-ink);
 	}
 	.r {
 		text-align: right;
@@ -85,10 +95,10 @@
 	}
 	tr.on td,
 	tr.on th {
-		background: var(--chalk-tint);
+		background: var(--color-chalk-tint);
 	}
 	.sum td {
-		border-top: 2px solid var(--ink);
+		border-top: 2px solid var(--color-ink);
 		font-weight: 720;
 	}
 	.zero {

@@ -25,7 +25,9 @@
 		{#if squared.advice.length}
 			<div class="row">
 				{#each squared.advice.slice(0, 3) as next}
-					<button type="button" class="act quiet" onclick={() => take(next.measure)}><Frac text={`${w.lines.tapeNext} ${next.name}`} /></button>
+					<button type="button" class="act quiet" onclick={() => take(next.measure)}
+						><Frac text={`${w.lines.tapeNext} ${next.name}`} /></button
+					>
 				{/each}
 			</div>
 		{/if}
@@ -63,28 +65,68 @@
 				<td class="res"><Frac text={box.resultOf(i)} /></td>
 			</tr>
 			{#if box.problem?.row === i}
-				<tr><td colspan="4"><div class="wrong" role="alert">
-					{box.problem.words}
-					{#each box.problem.choices as text}<button type="button" class="act quiet" onclick={() => box.type(i, text)}>{text}</button>{/each}
-				</div></td></tr>
+				<tr
+					><td colspan="4"
+						><div class="wrong" role="alert">
+							{box.problem.words}
+							{#each box.problem.choices as text}<button type="button" class="act quiet" onclick={() => box.type(i, text)}
+									>{text}</button
+								>{/each}
+						</div></td
+					></tr
+				>
 			{/if}
 		{/each}
 	</tbody>
 </table>
 <div class="row add">
-	<label class="label">{w.lines.from}<select class="plain-select" bind:value={one}>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
-	<label class="label">{w.lines.to}<select class="plain-select" bind:value={other}>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select></label>
-	<label class="label">{w.lines.orMark}<select class="plain-select" bind:value={mark.side}><option value={-1}>–</option>{#each box.sideNames as name, i}<option value={i}>{name}</option>{/each}</select></label>
-	{#if mark.side >= 0}<label class="label">{w.lines.markAt(cornerName(mark.side))}<input class="reading" bind:value={mark.at} /></label>{/if}
-	<button type="button" class="act quiet" disabled={mark.side < 0 ? one === other : !mark.at.trim()} onclick={() => take({ from: one, to: mark.side < 0 ? other : { side: mark.side, at_mm: mark.at.trim() } })}>{w.lines.addTape}</button>
-	<button type="button" class="act quiet" disabled={box.hold.includes(other)} onclick={() => box.addOffset(other)}>{w.lines.addOffset(cornerName(box.hold[0]), cornerName(box.hold[1]))}</button>
+	<label class="label"
+		>{w.lines.from}<select class="plain-select" bind:value={one}
+			>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select
+		></label
+	>
+	<label class="label"
+		>{w.lines.to}<select class="plain-select" bind:value={other}
+			>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select
+		></label
+	>
+	<label class="label"
+		>{w.lines.orMark}<select class="plain-select" bind:value={mark.side}
+			><option value={-1}>–</option>{#each box.sideNames as name, i}<option value={i}>{name}</option>{/each}</select
+		></label
+	>
+	{#if mark.side >= 0}<label class="label"
+			>{w.lines.markAt(cornerName(mark.side))}<input class="reading" bind:value={mark.at} /></label
+		>{/if}
+	<button
+		type="button"
+		class="act quiet"
+		disabled={mark.side < 0 ? one === other : !mark.at.trim()}
+		onclick={() => take({ from: one, to: mark.side < 0 ? other : { side: mark.side, at_mm: mark.at.trim() } })}
+		>{w.lines.addTape}</button
+	>
+	<button type="button" class="act quiet" disabled={box.hold.includes(other)} onclick={() => box.addOffset(other)}
+		>{w.lines.addOffset(cornerName(box.hold[0]), cornerName(box.hold[1]))}</button
+	>
 </div>
 <div class="row">
 	<button type="button" class="act main" disabled={!squared} onclick={() => void box.keep()}>{w.lines.keepRound}</button>
-	{#if squared?.determined && !squared.inside && squared.acts.length}<button type="button" class="act quiet" onclick={() => void box.planAsLaid()}>{w.lines.asLaid}</button>{/if}
+	{#if squared?.determined && !squared.inside && squared.acts.length}<button
+			type="button"
+			class="act quiet"
+			onclick={() => void box.planAsLaid()}>{w.lines.asLaid}</button
+		>{/if}
 	<span role="status">{box.corrects ? w.lines.correcting : box.kept}</span>
 </div>
-<Field label={w.lines.rightInside} width="230px" calm placeholder={box.answer?.tolerance_text ?? w.order.asCrew} value={box.ownTolerance} problem={box.data.store.problemFor('tolerance')} keep={(typed) => box.setTolerance(typed)} />
+<Field
+	label={w.lines.rightInside}
+	width="230px"
+	calm
+	placeholder={box.answer?.tolerance_text ?? w.order.asCrew}
+	value={box.ownTolerance}
+	problem={box.data.store.problemFor('tolerance')}
+	keep={(typed) => box.setTolerance(typed)}
+/>
 <p class="label">{w.lines.tapeNote}</p>
 <Rounds {box} />
 
@@ -112,7 +154,7 @@
 	.suspect th,
 	.suspect .res,
 	.suspect .reading {
-		color: var(--flag);
+		color: var(--color-flag);
 		text-decoration: line-through;
 	}
 	.res {

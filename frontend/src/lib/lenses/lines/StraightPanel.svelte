@@ -11,20 +11,42 @@
 	// svelte-ignore state_referenced_locally (one box for the life of this tab)
 	const box = new StraightBox(data);
 	// svelte-ignore state_referenced_locally (one job for the life of this tab)
-	remember(`${data.store.id}/straight-want`, () => box.want, (old) => (box.want = old));
+	remember(
+		`${data.store.id}/straight-want`,
+		() => box.want,
+		(old) => (box.want = old)
+	);
 	const outline = $derived(data.store.figure?.outline ?? null);
 	const side = $derived(pick.side ?? 0);
 	$effect(() => {
 		box.open(side, data.forms?.forms.sides[side], outline?.sides[side]?.mm ?? 1);
 	});
 	const nearest = (mm: number) => outline && box.checked?.moves.find((move) => Math.abs(move.at_mm - mm) < 1);
-	const kept = $derived(data.records.filter((row) => row.kind !== 'taped' && row.kind !== 'form-back' && row.values['side'] === data.store.cornerId(side)));
-	const at = (mm: number) => (data.store.units === 'mm' ? `${Math.round(mm)}` : `${Math.floor(mm / 304.8 + 1e-6)}′${Math.round((mm / 25.4) % 12) % 12 ? ` ${Math.round((mm / 25.4) % 12) % 12}″` : ''}`);
+	const kept = $derived(
+		data.records.filter(
+			(row) => row.kind !== 'taped' && row.kind !== 'form-back' && row.values['side'] === data.store.cornerId(side)
+		)
+	);
+	const at = (mm: number) =>
+		data.store.units === 'mm'
+			? `${Math.round(mm)}`
+			: `${Math.floor(mm / 304.8 + 1e-6)}′${Math.round((mm / 25.4) % 12) % 12 ? ` ${Math.round((mm / 25.4) % 12) % 12}″` : ''}`;
 </script>
 
 <div class="row">
-	{#each ['string-gaps', 'form-levels'] as const as kind}<button type="button" class="act quiet" class:on={box.kind === kind} aria-pressed={box.kind === kind} onclick={() => box.choose(kind)}>{w.lines.checks[kind]}</button>{/each}
-	<select class="plain-select" aria-label={w.lines.side} value={side} onchange={(e) => pick.chooseSide(Number(e.currentTarget.value))}>
+	{#each ['string-gaps', 'form-levels'] as const as kind}<button
+			type="button"
+			class="act quiet"
+			class:on={box.kind === kind}
+			aria-pressed={box.kind === kind}
+			onclick={() => box.choose(kind)}>{w.lines.checks[kind]}</button
+		>{/each}
+	<select
+		class="plain-select"
+		aria-label={w.lines.side}
+		value={side}
+		onchange={(e) => pick.chooseSide(Number(e.currentTarget.value))}
+	>
 		{#each outline?.sides ?? [] as one, i}<option value={i}>{one.name}</option>{/each}
 	</select>
 </div>
@@ -39,8 +61,26 @@
 <div class="row">
 	{#if box.kind === 'string-gaps'}
 		<label class="label">{w.lines.block}<input class="well" bind:value={box.block} oninput={() => box.soon()} /></label>
-		<button type="button" class="act quiet" class:on={!box.inside} aria-pressed={!box.inside} onclick={() => { box.inside = false; box.soon(); }}>{w.lines.stringOut}</button>
-		<button type="button" class="act quiet" class:on={box.inside} aria-pressed={box.inside} onclick={() => { box.inside = true; box.soon(); }}>{w.lines.stringIn}</button>
+		<button
+			type="button"
+			class="act quiet"
+			class:on={!box.inside}
+			aria-pressed={!box.inside}
+			onclick={() => {
+				box.inside = false;
+				box.soon();
+			}}>{w.lines.stringOut}</button
+		>
+		<button
+			type="button"
+			class="act quiet"
+			class:on={box.inside}
+			aria-pressed={box.inside}
+			onclick={() => {
+				box.inside = true;
+				box.soon();
+			}}>{w.lines.stringIn}</button
+		>
 	{:else}
 		<label class="label">{w.lines.want}<input class="well" bind:value={box.want} oninput={() => box.soon()} /></label>
 	{/if}
@@ -49,7 +89,13 @@
 	{#each box.stations as mm, i}
 		<label>
 			<span class="label">{w.lines.stakeAt} {at(mm)}</span>
-			<input class="reading" value={box.typed[i] ?? ''} aria-invalid={box.problem?.row === i} oninput={(e) => box.type(i, e.currentTarget.value)} autocomplete="off" />
+			<input
+				class="reading"
+				value={box.typed[i] ?? ''}
+				aria-invalid={box.problem?.row === i}
+				oninput={(e) => box.type(i, e.currentTarget.value)}
+				autocomplete="off"
+			/>
 			<span class="said"><Frac text={nearest(mm)?.words.replace(/^At .*?: /, '') ?? ''} /></span>
 			{#if box.problem?.row === i}<span class="wrong" role="alert">{box.problem.words}</span>{/if}
 		</label>
@@ -59,7 +105,9 @@
 	<button type="button" class="act main" disabled={!box.checked} onclick={() => void box.keep()}>{w.lines.keepReadings}</button>
 	<span role="status">{box.kept}</span>
 </div>
-{#each kept.slice(0, 4) as row (row.id)}<p class="kept"><Frac text={row.verdict} /> <span class="label">{row.who}</span></p>{/each}
+{#each kept.slice(0, 4) as row (row.id)}<p class="kept">
+		<Frac text={row.verdict} /> <span class="label">{row.who}</span>
+	</p>{/each}
 
 <style>
 	.row {
@@ -92,7 +140,7 @@
 		font-weight: 640;
 	}
 	.kept {
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 4px 0;
 	}
 </style>

@@ -14,7 +14,11 @@
 	let shape = $state<Shape | null>(null);
 	let sizes = $state(['', '', '', '']);
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
-	remember(`${store.id}/template`, () => ({ shape, sizes }), (old) => ({ shape, sizes } = old));
+	remember(
+		`${store.id}/template`,
+		() => ({ shape, sizes }),
+		(old) => ({ shape, sizes } = old)
+	);
 	const names = $derived(shape ? w.lines.sizes[shape] : []);
 	const problem = $derived(store.problemFor('template'));
 	const wrongAt = $derived(Number(problem?.path.match(/sizes\[(\d)\]/)?.[1] ?? -1));
@@ -28,8 +32,21 @@
 	<h3>{w.lines.template}</h3>
 	<div class="row">
 		{#each shapes as one}
-			<button type="button" class="act quiet shape" class:on={shape === one} aria-pressed={shape === one} onclick={() => (shape = shape === one ? null : one)}>
-				<svg width="64" height="42" aria-hidden="true"><path d={one === 'L' ? 'M4 38H60V20H24V4H4Z' : drawn[one]} fill="var(--slab)" stroke="currentColor" stroke-width="2.4" /></svg>
+			<button
+				type="button"
+				class="act quiet shape"
+				class:on={shape === one}
+				aria-pressed={shape === one}
+				onclick={() => (shape = shape === one ? null : one)}
+			>
+				<svg width="64" height="42" aria-hidden="true"
+					><path
+						d={one === 'L' ? 'M4 38H60V20H24V4H4Z' : drawn[one]}
+						fill="var(--color-slab)"
+						stroke="currentColor"
+						stroke-width="2.4"
+					/></svg
+				>
 				{w.lines.shapes[one]}
 			</button>
 		{/each}
@@ -37,7 +54,14 @@
 	{#if shape}
 		<div class="row">
 			{#each names as name, i}
-				<label class="label">{name}<input class="well" bind:value={sizes[i]} aria-invalid={wrongAt === i} onkeydown={(e) => e.key === 'Enter' && void layOut()} /></label>
+				<label class="label"
+					>{name}<input
+						class="well"
+						bind:value={sizes[i]}
+						aria-invalid={wrongAt === i}
+						onkeydown={(e) => e.key === 'Enter' && void layOut()}
+					/></label
+				>
 			{/each}
 		</div>
 		{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
@@ -63,6 +87,6 @@
 		width: 110px;
 	}
 	[aria-invalid='true'] {
-		border-color: var(--flag);
+		border-color: var(--color-flag);
 	}
 </style>

@@ -16,7 +16,11 @@
 	let all = $state(false);
 	let radius = $state('');
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
-	remember(`${store.id}/radius`, () => ({ radius }), (old) => ({ radius } = old));
+	remember(
+		`${store.id}/radius`,
+		() => ({ radius }),
+		(old) => ({ radius } = old)
+	);
 	const roundProblem = $derived(store.problemFor('round'));
 	async function round() {
 		if (await store.keep([{ op: 'round_corner', corner: store.cornerId(pick.corner), radius }], 'round')) {
@@ -30,14 +34,35 @@
 <CallBox {box} hasOutline={outline !== null} />
 {#if outline && plan}
 	<div class="tools">
-		<button type="button" class="act quiet" aria-pressed={pick.square} onclick={() => (pick.square = !pick.square)}>{pick.square ? w.lines.square : w.lines.free}</button>
+		<button type="button" class="act quiet" aria-pressed={pick.square} onclick={() => (pick.square = !pick.square)}
+			>{pick.square ? w.lines.square : w.lines.free}</button
+		>
 		{#if pick.side !== null}
-			<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'add_corner', side: store.cornerId(pick.side) }], 'sheet')}>{w.lines.addCorner}: {outline.sides[pick.side]?.name}</button>
+			<button
+				type="button"
+				class="act quiet"
+				onclick={() => void store.keep([{ op: 'add_corner', side: store.cornerId(pick.side) }], 'sheet')}
+				>{w.lines.addCorner}: {outline.sides[pick.side]?.name}</button
+			>
 		{/if}
 		{#if pick.corner !== null}
-			<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_corner', corner: store.cornerId(pick.corner) }], 'sheet').then(() => pick.none())}>{w.lines.removeCorner}: {cornerName(pick.corner)}</button>
-			<label class="round"><span class="label">{w.lines.radius}</span><input class="well" bind:value={radius} onkeydown={(e) => e.key === 'Enter' && void round()} /></label>
-			<button type="button" class="act quiet" disabled={!radius.trim()} onclick={() => void round()}>{w.lines.round} {cornerName(pick.corner)}</button>
+			<button
+				type="button"
+				class="act quiet"
+				onclick={() =>
+					void store.keep([{ op: 'remove_corner', corner: store.cornerId(pick.corner) }], 'sheet').then(() => pick.none())}
+				>{w.lines.removeCorner}: {cornerName(pick.corner)}</button
+			>
+			<label class="round"
+				><span class="label">{w.lines.radius}</span><input
+					class="well"
+					bind:value={radius}
+					onkeydown={(e) => e.key === 'Enter' && void round()}
+				/></label
+			>
+			<button type="button" class="act quiet" disabled={!radius.trim()} onclick={() => void round()}
+				>{w.lines.round} {cornerName(pick.corner)}</button
+			>
 		{/if}
 	</div>
 	{#if roundProblem}<p class="wrong" role="alert">{roundProblem.detail}</p>{/if}
@@ -45,7 +70,12 @@
 		<h3 class="head">{w.lines.openings}</h3>
 		<div class="tools">
 			{#each plan.openings.keys() as i}
-				<button type="button" class="act quiet" onclick={() => void store.keep([{ op: 'remove_opening', opening: plan?.opening_ids[i] ?? '' }], 'sheet')}>{w.lines.fill} {i + 1}</button>
+				<button
+					type="button"
+					class="act quiet"
+					onclick={() => void store.keep([{ op: 'remove_opening', opening: plan?.opening_ids[i] ?? '' }], 'sheet')}
+					>{w.lines.fill} {i + 1}</button
+				>
 			{/each}
 		</div>
 	{/if}
@@ -57,7 +87,9 @@
 			{/each}
 		</ul>
 		{#if outline.diagonals.length > 9}
-			<button type="button" class="act quiet" onclick={() => (all = !all)}>{all ? w.lines.fewer : w.lines.more(outline.diagonals.length - 9)}</button>
+			<button type="button" class="act quiet" onclick={() => (all = !all)}
+				>{all ? w.lines.fewer : w.lines.more(outline.diagonals.length - 9)}</button
+			>
 		{/if}
 	{:else if outline.sides.length > 3}
 		<button type="button" class="act quiet" onclick={() => void store.everyDiagonal()}>{w.lines.allDiagonals}</button>
@@ -100,7 +132,7 @@
 	}
 	.diagonals span {
 		font-weight: 480;
-		color: var(--ink2);
+		color: var(--color-ink2);
 		white-space: nowrap;
 	}
 </style>

@@ -71,7 +71,12 @@ export class LinesData {
 		this.recorded = true;
 	}
 	/** Append a record; null when it went through, the problem's words and path otherwise. */
-	async record(kind: RecordKind, values: Record<string, unknown>, who: string, supersedes: string | null = null): Promise<Wrong | null> {
+	async record(
+		kind: RecordKind,
+		values: Record<string, unknown>,
+		who: string,
+		supersedes: string | null = null
+	): Promise<Wrong | null> {
 		const got = await addRecord(this.store, kind, values, who, supersedes);
 		if (isWrong(got)) return got;
 		if (!got) return null;

@@ -4,7 +4,8 @@ import { LinesData } from './lines.svelte';
 
 let asked: string[] = [];
 let cuts: (object | Promise<object>)[] = [];
-const told = (body: unknown, status = 200) => new Response(status === 204 ? null : JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+const told = (body: unknown, status = 200) =>
+	new Response(status === 204 ? null : JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
 const lines = () => new LinesData({ id: 'j', kept: { document: { outline: [[0, 0]] } }, load: () => Promise.resolve() } as never);
 
 beforeEach(() => {

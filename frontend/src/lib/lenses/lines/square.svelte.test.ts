@@ -4,14 +4,35 @@ import { LinesData } from './lines.svelte';
 import { SquareBox } from './square.svelte';
 
 const sides = ['A to B', 'B to C', 'C to D', 'D to A'].map((name, i) => ({ name, text: i % 2 ? '16′' : '24′' }));
-const made = () => ({
-	revision: 3,
-	document: { units: 'ft-in', outline: [[0, 0]], corner_ids: ['ca', 'cb', 'cc', 'cd'], set_out: { hold_side: null } },
-	figure: { outline: { sides, diagonals: [{ from: 0, to: 2, text: '28′-10 1/8″' }, { from: 1, to: 3, text: '28′-10 1/8″' }] } }
-}) as unknown as JobState;
+const made = () =>
+	({
+		revision: 3,
+		document: { units: 'ft-in', outline: [[0, 0]], corner_ids: ['ca', 'cb', 'cc', 'cd'], set_out: { hold_side: null } },
+		figure: {
+			outline: {
+				sides,
+				diagonals: [
+					{ from: 0, to: 2, text: '28′-10 1/8″' },
+					{ from: 1, to: 3, text: '28′-10 1/8″' }
+				]
+			}
+		}
+	}) as unknown as JobState;
 let kept = made();
 const sheet = {
-	squares: [{ diagonal_text: '28′-10 1/8″', ends: [{ from: 'A', to: 'C' }, { from: 'B', to: 'D' }], measures: [{ from: 0, to: 2 }, { from: 1, to: 3 }] }]
+	squares: [
+		{
+			diagonal_text: '28′-10 1/8″',
+			ends: [
+				{ from: 'A', to: 'C' },
+				{ from: 'B', to: 'D' }
+			],
+			measures: [
+				{ from: 0, to: 2 },
+				{ from: 1, to: 3 }
+			]
+		}
+	]
 } as unknown as SetOutSheet;
 
 let asked: { url: string; body: unknown }[] = [];
@@ -55,7 +76,15 @@ test('only filled rows are sent, as typed, and a problem comes back to its own r
 	one.type(0, "24'");
 	one.type(4, '28');
 	await vi.advanceTimersByTimeAsync(300);
-	expect(asked.at(-1)?.body).toEqual({ values: { hold: ['ca', 'cb'], measures: [{ from: 'ca', to: 'cb', mm: "24'" }, { from: 'ca', to: 'cc', mm: '28' }] } });
+	expect(asked.at(-1)?.body).toEqual({
+		values: {
+			hold: ['ca', 'cb'],
+			measures: [
+				{ from: 'ca', to: 'cb', mm: "24'" },
+				{ from: 'ca', to: 'cc', mm: '28' }
+			]
+		}
+	});
 	expect(one.problem).toEqual({ words: '28 what?', row: 4, choices: ["28'", '28"'] });
 	expect(one.rows[4]?.typed).toBe('28');
 });
@@ -63,7 +92,10 @@ test('only filled rows are sent, as typed, and a problem comes back to its own r
 test('results stand beside their rows, the suspect as left out', async () => {
 	const one = box();
 	const suspect = { kind: 'tape', from: 1, to: 2, mm: 5 };
-	reply = { status: 200, body: { squared: { suspect, residuals: [{ text: 'agrees' }, { text: '1/8″ long' }] }, tolerance_text: '1/8″' } };
+	reply = {
+		status: 200,
+		body: { squared: { suspect, residuals: [{ text: 'agrees' }, { text: '1/8″ long' }] }, tolerance_text: '1/8″' }
+	};
 	for (const row of [0, 1, 4]) one.type(row, "10'");
 	await vi.advanceTimersByTimeAsync(300);
 	expect([0, 1, 2, 4].map((row) => one.resultOf(row))).toEqual(['agrees', 'left out', '', '1/8″ long']);
@@ -77,14 +109,25 @@ test('when the outline changes the readings stay, and those to corners that are 
 	one.data.store.kept!.figure.outline!.sides.pop();
 	one.data.store.kept!.document.corner_ids = ['cb', 'ca', 'cc'];
 	await one.refresh();
-	expect(one.rows.filter((row) => row.typed).map(({ from, to, typed }) => ({ from, to, typed }))).toEqual([{ from: 0, to: 1, typed: "24'" }]);
+	expect(one.rows.filter((row) => row.typed).map(({ from, to, typed }) => ({ from, to, typed }))).toEqual([
+		{ from: 0, to: 1, typed: "24'" }
+	]);
 	expect(one.hold).toEqual([1, 0]);
 });
 
 test('a round that is brought back fills its rows, offsets among them', async () => {
 	const one = box();
 	reply = { status: 200, body: { squared: { suspect: null, residuals: [] }, tolerance_text: '' } };
-	one.load({ hold: [1, 2], measures: [{ from: 0, to: 1, mm: 1 }, { kind: 'offset', line: [1, 2], to: 3, off_mm: 2 }] }, ['24′', '1″']);
+	one.load(
+		{
+			hold: [1, 2],
+			measures: [
+				{ from: 0, to: 1, mm: 1 },
+				{ kind: 'offset', line: [1, 2], to: 3, off_mm: 2 }
+			]
+		},
+		['24′', '1″']
+	);
 	await vi.advanceTimersByTimeAsync(10);
 	expect(one.hold).toEqual([1, 2]);
 	expect(one.rows[0]?.typed).toBe('24′');

@@ -21,7 +21,8 @@ export interface Row {
 }
 
 const same = (a: End, b: End) => JSON.stringify(a) === JSON.stringify(b);
-const pairIs = (row: Row, a: End, b: End) => !row.line && ((same(row.from, a) && same(row.to, b)) || (same(row.from, b) && same(row.to, a)));
+const pairIs = (row: Row, a: End, b: End) =>
+	!row.line && ((same(row.from, a) && same(row.to, b)) || (same(row.from, b) && same(row.to, a)));
 
 export class SquareBox {
 	rows = $state<Row[]>([]);
@@ -69,8 +70,16 @@ export class SquareBox {
 	}
 	nameOf(end: End): string {
 		if (typeof end === 'number') return cornerName(end);
-		const found = this.data.setOut?.squares.flatMap((q) => q.measures.flatMap((m, i) => [{ end: m['from'], name: q.ends[i]?.from }, { end: m['to'], name: q.ends[i]?.to }]));
-		return found?.find((one) => same(one.end as End, end))?.name ?? `mark ${typeof end.at_mm === 'string' ? `${end.at_mm} ` : ''}along ${this.#outline?.sides[end.side]?.name}`;
+		const found = this.data.setOut?.squares.flatMap((q) =>
+			q.measures.flatMap((m, i) => [
+				{ end: m['from'], name: q.ends[i]?.from },
+				{ end: m['to'], name: q.ends[i]?.to }
+			])
+		);
+		return (
+			found?.find((one) => same(one.end as End, end))?.name ??
+			`mark ${typeof end.at_mm === 'string' ? `${end.at_mm} ` : ''}along ${this.#outline?.sides[end.side]?.name}`
+		);
 	}
 	/** Sides, then the diagonals of the largest rectangles: the rows a crew would tape. */
 	fill() {
@@ -190,7 +199,12 @@ export class SquareBox {
 	/** The outline has changed: new rows where its corners did, else the same readings against it. */
 	async refresh() {
 		const typed = this.rows.filter((row) => row.typed.trim());
-		const named = typed.map((row) => ({ row, from: this.#named(row.from), to: this.#named(row.to), line: row.line?.map((at) => this.#named(at)) as [Named, Named] | undefined }));
+		const named = typed.map((row) => ({
+			row,
+			from: this.#named(row.from),
+			to: this.#named(row.to),
+			line: row.line?.map((at) => this.#named(at)) as [Named, Named] | undefined
+		}));
 		const hold = this.hold.map((at) => this.#named(at)) as [Named, Named];
 		this.fill();
 		this.hold = this.#pair(hold) ?? this.hold;
@@ -224,6 +238,8 @@ export class SquareBox {
 	#suspectRow(): number {
 		const s = this.answer?.squared.suspect as { from?: End; to?: End; line?: [number, number] } | null | undefined;
 		if (!s) return -1;
-		return this.rows.findIndex((row) => row.typed.trim() && (s.line ? !!row.line && same(row.to, s.to ?? 0) : pairIs(row, s.from ?? 0, s.to ?? 0)));
+		return this.rows.findIndex(
+			(row) => row.typed.trim() && (s.line ? !!row.line && same(row.to, s.to ?? 0) : pairIs(row, s.from ?? 0, s.to ?? 0))
+		);
 	}
 }

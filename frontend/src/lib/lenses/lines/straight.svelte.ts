@@ -78,7 +78,8 @@ export class StraightBox {
 		const filled = this.#filled;
 		this.problem = null;
 		if (!filled.length) return void (this.checked = null);
-		if (this.kind === 'form-levels' && !this.want.trim()) return void (this.problem = { words: w.lines.wantFirst, row: -1, field: 'want' });
+		if (this.kind === 'form-levels' && !this.want.trim())
+			return void (this.problem = { words: w.lines.wantFirst, row: -1, field: 'want' });
 		try {
 			const got = await api.straight(this.data.store.id, this.kind, { values: this.#values() });
 			if (ask === this.#ask) this.checked = got.checked;

@@ -34,7 +34,7 @@ export class WalkBox {
 	}
 
 	get ghost(): XY[] {
-		return this.heard && this.text.trim() ? (this.heard.walked.points) : [];
+		return this.heard && this.text.trim() ? this.heard.walked.points : [];
 	}
 	get ready(): boolean {
 		const walked = this.heard?.walked;

@@ -4,8 +4,13 @@ import { WalkBox } from './walk.svelte';
 
 let heard: (object | Promise<object>)[] = [];
 let kept: object[] = [];
-const told = (body: unknown) => new Response(JSON.stringify(body), { status: 200, headers: { 'content-type': 'application/json' } });
-const walked = (closed: boolean, problem = '', lands = '') => ({ walked: { closed, points: [[0, 0]], heard: { problem } }, start: [0, 0], lands });
+const told = (body: unknown) =>
+	new Response(JSON.stringify(body), { status: 200, headers: { 'content-type': 'application/json' } });
+const walked = (closed: boolean, problem = '', lands = '') => ({
+	walked: { closed, points: [[0, 0]], heard: { problem } },
+	start: [0, 0],
+	lands
+});
 function box(walk: object | null = null, outline: unknown = [[0, 0]]) {
 	const document = { walk, outline };
 	const figure = { outline: { sides: [{ call: "24' e" }, { call: "16' n" }] } };

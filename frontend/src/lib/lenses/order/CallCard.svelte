@@ -36,18 +36,26 @@
 			<p class="label">{w.order.cardHint}</p>
 		</div>
 		<div class="acts">
-			<button type="button" class="act quiet disabled:opacity-40" disabled={stops.length > 0} onclick={() => void copy()}>{copied ? w.order.copied : w.order.copy}</button>
-			<button type="button" class="act quiet disabled:opacity-40" disabled={stops.length > 0} onclick={() => print()}>{w.order.print}</button>
+			<button type="button" class="act quiet disabled:opacity-40" disabled={stops.length > 0} onclick={() => void copy()}
+				>{copied ? w.order.copied : w.order.copy}</button
+			>
+			<button type="button" class="act quiet disabled:opacity-40" disabled={stops.length > 0} onclick={() => print()}
+				>{w.order.print}</button
+			>
 		</div>
 	</header>
 	{#if stops.length}
-		<div class="mt-3 border-2 border-(--flag) bg-(--well) p-3" role="alert" data-stops={stops.length}>
+		<div class="mt-12 border-2 border-flag bg-well p-12" role="alert" data-stops={stops.length}>
 			<h4 class="text-lg font-bold">{w.order.stopped}</h4>
-			<ul class="mt-1 grid list-none gap-2 p-0">
+			<ul class="mt-4 grid list-none gap-8 p-0">
 				{#each alike(stops) as { first: stop, more }}
 					<li data-stop={stop.code}>
 						<Frac text="{stop.words} {stop.remedy}{more ? ` ${w.order.moreAlike(more)}` : ''}" />
-						{#if stop.stage !== 'order'}<a class="mt-1 block font-semibold underline" href="/job/{store.id}/{stop.stage}{stop.tabs[0] ? `?tab=${stop.tabs[0]}` : ''}">{w.order.mend} {w.lenses[stop.stage as LensId]}</a>{/if}
+						{#if stop.stage !== 'order'}<a
+								class="mt-4 block font-semibold underline"
+								href="/job/{store.id}/{stop.stage}{stop.tabs[0] ? `?tab=${stop.tabs[0]}` : ''}"
+								>{w.order.mend} {w.lenses[stop.stage as LensId]}</a
+							>{/if}
 					</li>
 				{/each}
 			</ul>
@@ -64,7 +72,13 @@
 				{#if line.set_at.startsWith('ways')}
 					{#if line.missing}<a class="fill" href="/ways">{w.order.fill}</a>{/if}
 				{:else if line.set_at !== 'lines' && line.key !== 'yards'}
-					<button type="button" class="fill" aria-expanded={open === line.key} onclick={() => (open = open === line.key ? null : line.key)}>{open === line.key ? w.slip.close : line.missing ? w.order.fill : w.order.change}</button>
+					<button
+						type="button"
+						class="fill"
+						aria-expanded={open === line.key}
+						onclick={() => (open = open === line.key ? null : line.key)}
+						>{open === line.key ? w.slip.close : line.missing ? w.order.fill : w.order.change}</button
+					>
 				{/if}
 				{#if open === line.key}<CardFields {store} line={line.key} />{/if}
 			</li>
@@ -74,8 +88,8 @@
 
 <style>
 	.card {
-		background: var(--well);
-		border: 2px solid var(--ink);
+		background: var(--color-well);
+		border: 2px solid var(--color-ink);
 		padding: 12px 16px;
 	}
 	header {
@@ -91,13 +105,13 @@
 		gap: 4px;
 	}
 	li {
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 5px 0 6px;
 		position: relative;
 	}
 	.asks {
 		font-size: 13.5px;
-		color: var(--ink2);
+		color: var(--color-ink2);
 		font-weight: 560;
 	}
 	.says {
@@ -107,7 +121,7 @@
 		padding-right: 54px;
 	}
 	.unsaid {
-		color: var(--flag);
+		color: var(--color-flag);
 		font-weight: 680;
 		font-size: 15px;
 		padding-right: 54px;

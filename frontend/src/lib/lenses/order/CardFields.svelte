@@ -16,7 +16,8 @@
 	};
 	const NUMBERS: Path[] = ['mix.air_percent', 'order.spacing_min'];
 	const plan = $derived(store.document);
-	const inches = (mm: number | null | undefined) => (mm == null ? '' : store.units === 'mm' ? `${mm} mm` : shownLength(mm, 'ft-in'));
+	const inches = (mm: number | null | undefined) =>
+		mm == null ? '' : store.units === 'mm' ? `${mm} mm` : shownLength(mm, 'ft-in');
 	function value(path: Path): string {
 		if (!plan) return '';
 		const { mix, order, site } = plan;
@@ -24,7 +25,12 @@
 		const all: Record<Path, string> = {
 			'site.address': site.address,
 			'site.directions': site.directions,
-			'mix.strength_mpa': strength == null ? '' : store.units === 'mm' ? `${+strength.toFixed(1)} MPa` : `${Math.round(strength / 0.00689475729 / 10) * 10} psi`,
+			'mix.strength_mpa':
+				strength == null
+					? ''
+					: store.units === 'mm'
+						? `${+strength.toFixed(1)} MPa`
+						: `${Math.round(strength / 0.00689475729 / 10) * 10} psi`,
 			'mix.stone_mm': inches(mix.stone_mm),
 			'mix.slump_mm': inches(mix.slump_mm),
 			'mix.air_percent': mix.air_percent == null ? '' : String(mix.air_percent),
@@ -42,7 +48,8 @@
 		if (!text) return texts.includes(path) ? '' : null;
 		return NUMBERS.includes(path) && Number.isFinite(Number(text)) ? Number(text) : text;
 	}
-	const keep = (path: Path, typed: string) => store.keep([{ op: 'set_fields', values: { [path]: sent(path, typed) } }], `card-${path}`);
+	const keep = (path: Path, typed: string) =>
+		store.keep([{ op: 'set_fields', values: { [path]: sent(path, typed) } }], `card-${path}`);
 </script>
 
 <div class="fields">
@@ -50,11 +57,23 @@
 		{#if path === 'order.method'}
 			<div class="marks" role="group" aria-label={w.order.fields[path]}>
 				{#each ['chute', 'pump', 'barrows', 'conveyor'] as const as method}
-					<button type="button" class="act quiet" class:on={plan?.order.method === method} aria-pressed={plan?.order.method === method} onclick={() => void keep(path, method)}>{w.order.methods[method]}</button>
+					<button
+						type="button"
+						class="act quiet"
+						class:on={plan?.order.method === method}
+						aria-pressed={plan?.order.method === method}
+						onclick={() => void keep(path, method)}>{w.order.methods[method]}</button
+					>
 				{/each}
 			</div>
 		{:else}
-			<Field label={w.order.fields[path]} value={value(path)} type={path === 'order.pour_at' ? 'datetime-local' : 'text'} problem={store.problemFor(`card-${path}`)} keep={(typed) => keep(path, typed)} />
+			<Field
+				label={w.order.fields[path]}
+				value={value(path)}
+				type={path === 'order.pour_at' ? 'datetime-local' : 'text'}
+				problem={store.problemFor(`card-${path}`)}
+				keep={(typed) => keep(path, typed)}
+			/>
 		{/if}
 	{/each}
 </div>

@@ -16,14 +16,24 @@
 				<td class="r"><Num working={part.working} text={part.text} /></td>
 			</tr>
 		{/each}
-		<tr class="sum"><td></td><td>{w.order.drawn}</td><td class="how"></td><td class="r"><Num working={concrete.net} text={concrete.net_text} /></td></tr>
+		<tr class="sum"
+			><td></td><td>{w.order.drawn}</td><td class="how"></td><td class="r"
+				><Num working={concrete.net} text={concrete.net_text} /></td
+			></tr
+		>
 		{#each concrete.allowances as row}
 			<tr class="plus">
-				<td class="letter">+</td><td>{row.name}<span class="why">{row.reason}</span></td><td class="how"><Frac text={row.how} /></td>
+				<td class="letter">+</td><td>{row.name}<span class="why">{row.reason}</span></td><td class="how"
+					><Frac text={row.how} /></td
+				>
 				<td class="r"><Num working={row.working} text={row.text} /></td>
 			</tr>
 		{/each}
-		<tr class="sum"><td></td><td>{w.order.need}</td><td class="how"></td><td class="r"><Num working={concrete.ordered.need} text={concrete.need_text} /></td></tr>
+		<tr class="sum"
+			><td></td><td>{w.order.need}</td><td class="how"></td><td class="r"
+				><Num working={concrete.ordered.need} text={concrete.need_text} /></td
+			></tr
+		>
 	</tbody>
 </table>
 <p class="order"><span>{w.board.order}</span> <Num working={concrete.ordered.order} text={concrete.ordered.text} /> {unit}</p>
@@ -38,11 +48,11 @@
 	th {
 		font-size: 13px;
 		font-weight: 600;
-		color: var(--ink2);
+		color: var(--color-ink2);
 		text-align: left;
 	}
 	td {
-		border-top: 1px solid var(--hair);
+		border-top: 1px solid var(--color-hair);
 		padding: 2px 6px 2px 0;
 		vertical-align: top;
 	}
@@ -52,7 +62,7 @@
 	}
 	.how {
 		font-size: 13.5px;
-		color: var(--ink2);
+		color: var(--color-ink2);
 	}
 	.r {
 		text-align: right;
@@ -64,10 +74,10 @@
 		display: block;
 		font-size: 13px;
 		line-height: 1.2;
-		color: var(--ink2);
+		color: var(--color-ink2);
 	}
 	.sum td {
-		border-top: 2px solid var(--ink);
+		border-top: 2px solid var(--color-ink);
 		font-weight: 800;
 		font-size: 17px;
 	}

@@ -13,11 +13,24 @@
 		<li>
 			<svg width="74" height="44" aria-hidden="true">
 				<clipPath id="drum{i}"><path d="M10 14L40 4L62 12V26L40 34L10 24Z" /></clipPath>
-				<g clip-path="url(#drum{i})"><rect width="74" height="44" fill="var(--well)" /><rect y={34 - 30 * (truck.load_m3 / most)} width="74" height="44" fill="var(--water)" /></g>
-				<path d="M10 14L40 4L62 12V26L40 34L10 24Z" fill="none" stroke="var(--ink)" stroke-width="2.2" />
-				<path d="M4 36H70" stroke="var(--ink)" stroke-width="2.4" /><circle cx="18" cy="38" r="5" fill="var(--ink)" /><circle cx="54" cy="38" r="5" fill="var(--ink)" />
+				<g clip-path="url(#drum{i})"
+					><rect width="74" height="44" fill="var(--color-well)" /><rect
+						y={34 - 30 * (truck.load_m3 / most)}
+						width="74"
+						height="44"
+						fill="var(--color-water)"
+					/></g
+				>
+				<path d="M10 14L40 4L62 12V26L40 34L10 24Z" fill="none" stroke="var(--color-ink)" stroke-width="2.2" />
+				<path d="M4 36H70" stroke="var(--color-ink)" stroke-width="2.4" /><circle
+					cx="18"
+					cy="38"
+					r="5"
+					fill="var(--color-ink)"
+				/><circle cx="54" cy="38" r="5" fill="var(--color-ink)" />
 			</svg>
-			<b><Frac text={truck.text} /></b> {unit}
+			<b><Frac text={truck.text} /></b>
+			{unit}
 		</li>
 	{/each}
 </ol>

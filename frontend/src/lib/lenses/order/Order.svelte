@@ -18,7 +18,16 @@
 	const doubts = $derived(forOrder(store.doubts?.findings ?? store.figure?.findings).filter((one) => one.severity !== 'stop'));
 </script>
 
-<Sheet {store} {pick} title={store.units === 'mm' ? w.order.whereM : w.order.where} strips labels={false} sizes={false} letters={false} footHeight={182}>
+<Sheet
+	{store}
+	{pick}
+	title={store.units === 'mm' ? w.order.whereM : w.order.where}
+	strips
+	labels={false}
+	sizes={false}
+	letters={false}
+	footHeight={182}
+>
 	{#snippet over(view)}
 		{#each concrete?.parts ?? [] as part}
 			{@const [x, y] = view.px(part.at)}
@@ -54,26 +63,26 @@
 		align-items: start;
 	}
 	.part circle {
-		fill: var(--well);
-		stroke: var(--ink);
+		fill: var(--color-well);
+		stroke: var(--color-ink);
 		stroke-width: 1.8;
 	}
 	.part text {
 		font-weight: 780;
 		font-size: 15px;
-		fill: var(--ink);
+		fill: var(--color-ink);
 	}
 	.part .size {
 		font-size: 14px;
 		font-weight: 640;
 		paint-order: stroke;
-		stroke: var(--slab);
+		stroke: var(--color-slab);
 		stroke-width: 5px;
 	}
 	.caution {
 		margin-top: 10px;
 		font-size: 13.5px;
-		color: var(--ink2);
+		color: var(--color-ink2);
 	}
 	@media (max-width: 860px) {
 		.two {

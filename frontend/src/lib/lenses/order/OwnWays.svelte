@@ -8,13 +8,19 @@
 	const own = $derived(store.document?.ways);
 	const metric = $derived(store.units === 'mm');
 	const thin = (mm: number | null | undefined) => (mm == null ? '' : metric ? `${+mm.toFixed(2)} mm` : shownLength(mm, 'ft-in'));
-	const volume = (m3: number | null | undefined) => (m3 == null ? '' : metric ? `${+m3.toFixed(3)} m³` : `${+(m3 / 0.764554857984).toFixed(3)} yd`);
+	const volume = (m3: number | null | undefined) =>
+		m3 == null ? '' : metric ? `${+m3.toFixed(3)} m³` : `${+(m3 / 0.764554857984).toFixed(3)} yd`;
 	const truck = $derived(metric ? own?.truck_m3 : own?.truck_yd3);
 	const rows = $derived([
 		{ key: 'base_low_mm', label: w.ways.base, value: thin(own?.base_low_mm), number: false },
 		{ key: 'trench_wide_mm', label: w.ways.trench, value: thin(own?.trench_wide_mm), number: false },
 		{ key: 'left_behind_m3', label: w.ways.left, value: volume(own?.left_behind_m3), number: false },
-		{ key: metric ? 'truck_m3' : 'truck_yd3', label: `${w.ways.truck}, ${metric ? 'm³' : 'yd'}`, value: truck == null ? '' : String(truck), number: true },
+		{
+			key: metric ? 'truck_m3' : 'truck_yd3',
+			label: `${w.ways.truck}, ${metric ? 'm³' : 'yd'}`,
+			value: truck == null ? '' : String(truck),
+			number: true
+		},
 		{ key: 'reason', label: w.ways.why, value: own?.reason ?? '', number: false }
 	]);
 	function keep(key: string, typed: string, number: boolean) {
@@ -28,7 +34,14 @@
 	<summary>{w.order.ownWays}</summary>
 	<div class="rows">
 		{#each rows as row}
-			<Field label={row.label} value={row.value} placeholder={row.key === 'reason' ? '' : w.order.asCrew} width={row.key === 'reason' ? '100%' : '150px'} problem={store.problemFor(`own-${row.key}`)} keep={(typed) => keep(row.key, typed, row.number)} />
+			<Field
+				label={row.label}
+				value={row.value}
+				placeholder={row.key === 'reason' ? '' : w.order.asCrew}
+				width={row.key === 'reason' ? '100%' : '150px'}
+				problem={store.problemFor(`own-${row.key}`)}
+				keep={(typed) => keep(row.key, typed, row.number)}
+			/>
 		{/each}
 	</div>
 </details>

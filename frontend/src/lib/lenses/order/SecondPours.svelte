@@ -8,11 +8,15 @@
 </script>
 
 {#if pours.length}
-	<h3 class="mt-3 border-t-2 border-[var(--ink)] pt-[6px]">{w.order.secondPours}</h3>
+	<h3 class="mt-12 border-t-2 border-ink pt-[6px]">{w.order.secondPours}</h3>
 	<table class="panel-table" data-second-pours>
 		<tbody>
 			{#each pours as pour}
-				<tr><th scope="row" class="font-[620]">{pour.name}</th><td class="text-[13.5px] text-[var(--ink2)]"><Frac text={pour.how} /></td><td class="pr-0! text-right! font-[760]"><Num working={pour.working} text={pour.text} /></td></tr>
+				<tr
+					><th scope="row" class="font-[620]">{pour.name}</th><td class="text-[13.5px] text-ink2"><Frac text={pour.how} /></td><td
+						class="pr-0! text-right! font-[760]"><Num working={pour.working} text={pour.text} /></td
+					></tr
+				>
 			{/each}
 		</tbody>
 	</table>

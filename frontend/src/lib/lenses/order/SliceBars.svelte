@@ -2,7 +2,8 @@
 	/** The second way: the same slab in slices, drawn under the plan at the plan's own scale. */
 	import type { Concrete } from '../../api/schema';
 	import { w } from '../../words/words';
-	let { concrete, counting, units, unit }: { concrete: Concrete; counting: number | null; units: 'ft-in' | 'mm'; unit: string } = $props();
+	let { concrete, counting, units, unit }: { concrete: Concrete; counting: number | null; units: 'ft-in' | 'mm'; unit: string } =
+		$props();
 	let width = $state(380);
 	const most = $derived(Math.max(...concrete.slices.map((bar) => bar.m3), 1e-9));
 	const step = $derived((width - 2) / concrete.slices.length);
@@ -15,11 +16,25 @@
 	<p class="label">{w.order.slices(thin, units === 'mm' ? w.order.halfMetre : w.order.foot)}</p>
 	<svg {width} {height} aria-hidden="true">
 		{#each concrete.slices as bar, i}
-			<rect x={1 + i * step} y={height - 3 - (bar.m3 / most) * (height - 8)} width={Math.max(step - 1, 1)} height={(bar.m3 / most) * (height - 8)} fill="var(--water)" stroke="var(--ink2)" stroke-width=".8" />
+			<rect
+				x={1 + i * step}
+				y={height - 3 - (bar.m3 / most) * (height - 8)}
+				width={Math.max(step - 1, 1)}
+				height={(bar.m3 / most) * (height - 8)}
+				fill="var(--color-water)"
+				stroke="var(--color-ink2)"
+				stroke-width=".8"
+			/>
 		{/each}
-		<path d="M0 {height - 2}H{width}" stroke="var(--ink)" stroke-width="2.4" />
+		<path d="M0 {height - 2}H{width}" stroke="var(--color-ink)" stroke-width="2.4" />
 	</svg>
-	<p class="says" role="status">{concrete.second_way_text ? `${w.order.compare(concrete.second_way_text, concrete.net_text, unit)} ${concrete.agree}` : counting === null ? concrete.agree : w.order.counting(counting)}</p>
+	<p class="says" role="status">
+		{concrete.second_way_text
+			? `${w.order.compare(concrete.second_way_text, concrete.net_text, unit)} ${concrete.agree}`
+			: counting === null
+				? concrete.agree
+				: w.order.counting(counting)}
+	</p>
 </div>
 
 <style>

@@ -19,7 +19,9 @@
 	import { w } from '#lib/words/words.ts';
 
 	const id = $derived(page.params['id'] ?? '');
-	const lens = $derived((['lines', 'ground', 'edges', 'order'].includes(page.params['lens'] ?? '') ? page.params['lens'] : 'lines') as LensId);
+	const lens = $derived(
+		(['lines', 'ground', 'edges', 'order'].includes(page.params['lens'] ?? '') ? page.params['lens'] : 'lines') as LensId
+	);
 	let store = $state.raw<JobStore | null>(null);
 	let pick = $state.raw(new Pick(() => null));
 	let help = $state(false);
@@ -35,10 +37,18 @@
 		void lens;
 		untrack(() => workingSlip.close());
 	});
-	const toggleUnits = () => void store?.keep([{ op: 'set_fields', values: { units: store.units === 'mm' ? 'ft-in' : 'mm' } }], 'units');
+	const toggleUnits = () =>
+		void store?.keep([{ op: 'set_fields', values: { units: store.units === 'mm' ? 'ft-in' : 'mm' } }], 'units');
 	const keys = (event: KeyboardEvent) => {
 		if (!store) return;
-		jobKeys(event, { store, pick, lens, go: (next) => void goto(`/job/${id}/${next}`), help: () => (help = true), units: toggleUnits });
+		jobKeys(event, {
+			store,
+			pick,
+			lens,
+			go: (next) => void goto(`/job/${id}/${next}`),
+			help: () => (help = true),
+			units: toggleUnits
+		});
 	};
 </script>
 
@@ -46,15 +56,32 @@
 <svelte:head><title>{store?.kept ? `${store.kept.document.name} · ${w.lenses[lens]}` : w.product}</title></svelte:head>
 
 {#if store?.missing}
-	<main class="gone"><h2>{w.notices.gone}</h2><a class="act" href="/">{w.notices.toYard}</a></main>
+	<main class="gone">
+		<h2>{w.notices.gone}</h2>
+		<a class="act" href="/">{w.notices.toYard}</a>
+	</main>
 {:else if store?.fault}
-	<main class="gone"><h2>{w.notices.broken}</h2><p role="alert">{store.fault}</p><p class="flex flex-wrap gap-3"><a class="act" href="/api/jobs/{id}/file" download>{w.notices.takeFile}</a><a class="act" href="/api/jobs/{id}/as-stored" download>{w.notices.takeStored}</a><a class="act" href="/">{w.notices.toYard}</a></p><Recover {id} back={() => void store?.load()} /></main>
+	<main class="gone">
+		<h2>{w.notices.broken}</h2>
+		<p role="alert">{store.fault}</p>
+		<p class="flex flex-wrap gap-12">
+			<a class="act" href="/api/jobs/{id}/file" download>{w.notices.takeFile}</a><a
+				class="act"
+				href="/api/jobs/{id}/as-stored"
+				download>{w.notices.takeStored}</a
+			><a class="act" href="/">{w.notices.toYard}</a>
+		</p>
+		<Recover {id} back={() => void store?.load()} />
+	</main>
 {:else if store?.kept}
 	<div class="app">
 		<StageString job={store.kept} doubts={store.doubts} {lens} />
 		<Notices {store} />
 		<main class="main {lens}">
-			{#if lens === 'lines'}<Lines {store} {pick} />{:else if lens === 'ground'}<Ground {store} {pick} />{:else if lens === 'edges'}<Edges {store} {pick} />{:else}<Order {store} {pick} />{/if}
+			{#if lens === 'lines'}<Lines {store} {pick} />{:else if lens === 'ground'}<Ground
+					{store}
+					{pick}
+				/>{:else if lens === 'edges'}<Edges {store} {pick} />{:else}<Order {store} {pick} />{/if}
 		</main>
 		<Board {store} {lens} help={() => (help = true)} {toggleUnits} />
 	</div>
@@ -74,7 +101,7 @@
 		flex: 1;
 		min-height: 0;
 		display: grid;
-		background: var(--bench);
+		background: var(--color-bench);
 	}
 	.lines {
 		grid-template-columns: minmax(400px, 704fr) minmax(520px, 576fr);
