@@ -31,7 +31,7 @@ def nasty(folder):
 def chains(_):
     """What is said without an answer, in Chromium at both sizes."""
     done = subprocess.run(
-        [sys.executable, "-m", "pytest", "-q", "tests/e2e/test_faults.py"], cwd=ROOT, capture_output=True, text=True
+        [sys.executable, "-m", "pytest", "tests/e2e/test_faults.py"], cwd=ROOT, capture_output=True, text=True
     )
     passed = (
         int((done.stdout.rsplit(" passed", 1)[0].rsplit("\n", 1)[-1].split() or ["0"])[-1])
