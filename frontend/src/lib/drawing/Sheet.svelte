@@ -152,10 +152,24 @@
 	}
 </script>
 
-<section class="sheet" aria-label="Sheet" bind:clientWidth={width} bind:clientHeight={height}>
+<section
+	class="sheet relative min-h-0 min-w-0 overflow-hidden bg-sheet print:hidden"
+	aria-label="Sheet"
+	bind:clientWidth={width}
+	bind:clientHeight={height}
+>
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex,
 		a11y_no_noninteractive_element_interactions (the drawing is one tab stop with its own keys) -->
-	<svg {width} {height} role="application" tabindex="0" aria-label={spoken} onkeydown={keys} data-moving={drag !== null}>
+	<svg
+		class="absolute inset-0 block [touch-action:pan-y] focus-visible:[outline-offset:-4px]"
+		{width}
+		{height}
+		role="application"
+		tabindex="0"
+		aria-label={spoken}
+		onkeydown={keys}
+		data-moving={drag !== null}
+	>
 		<Patterns />
 		{#if plan && store.figure && ring.length}
 			<SheetAreas {view} {plan} figure={store.figure} {ring} {strips} {labels} moving={drag !== null} />
@@ -165,7 +179,7 @@
 				<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
 				<path
 					d={view.path([[p, q]], false)}
-					class="side"
+					class={['side cursor-pointer fill-none', pick.side === i ? 'stroke-chalk stroke-5' : 'stroke-transparent stroke-18']}
 					class:on={pick.side === i}
 					data-side={i}
 					onclick={() => pick.chooseSide(i)}
@@ -180,7 +194,9 @@
 			{#each ghost as p, i}
 				{@const [x, y] = view.px(p)}
 				<circle cx={x} cy={y} r="5" fill="var(--color-well)" stroke="var(--color-chalk)" stroke-width="2.6" />
-				{#if !ring.length}<text x={x + 10} y={y - 9} class="called">{i && i === ghost.length - 1 ? '' : cornerName(i)}</text>{/if}
+				{#if !ring.length}<text x={x + 10} y={y - 9} class="fill-chalk text-read font-heavy"
+						>{i && i === ghost.length - 1 ? '' : cornerName(i)}</text
+					>{/if}
 			{/each}
 		{/if}
 		{#if points.length > 1}
@@ -194,51 +210,10 @@
 			/>
 		{/if}
 	</svg>
-	<div class="title">
+	<div class="pointer-events-none absolute top-12 left-20 max-w-[calc(100%_-_100px)]">
 		<h3>{title}</h3>
 		{@render key?.()}
 	</div>
 	{#if pick.typing && pick.side !== null && editable}<SizeBox {store} {pick} x={typedAt[0]} y={typedAt[1]} />{/if}
 	{@render foot?.()}
 </section>
-
-<style>
-	.sheet {
-		background: var(--color-sheet);
-		position: relative;
-		overflow: hidden;
-		min-width: 0;
-		min-height: 0;
-	}
-	svg {
-		position: absolute;
-		inset: 0;
-		display: block;
-		touch-action: pan-y;
-	}
-	svg:focus-visible {
-		outline-offset: -4px;
-	}
-	.title {
-		position: absolute;
-		left: 20px;
-		top: 12px;
-		pointer-events: none;
-		max-width: calc(100% - 100px);
-	}
-	.called {
-		font-size: 16px;
-		font-weight: 780;
-		fill: var(--color-chalk);
-	}
-	.side {
-		stroke: transparent;
-		stroke-width: 18;
-		fill: none;
-		cursor: pointer;
-	}
-	.side.on {
-		stroke: var(--color-chalk);
-		stroke-width: 5;
-	}
-</style>

@@ -41,7 +41,13 @@
 						stroke-dasharray="6 4"
 					/>
 				{:else}
-					<path d={view.path(strip.rings)} class="haunch" />
+					<path
+						d={view.path(strip.rings)}
+						class={[
+							'fill-[color-mix(in_srgb,_var(--color-water)_42%,_var(--color-slab))]',
+							'stroke-[color-mix(in_srgb,_var(--color-water)_42%,_var(--color-slab))] stroke-[0.8px]'
+						]}
+					/>
 					<path
 						d={view.path(strip.borders, false)}
 						fill="none"
@@ -74,30 +80,17 @@
 		{@const [x, y] = view.px(zone.at)}
 		{@const room = wide(zone)}
 		{#each room > zone.name.length * 7.4 ? ['halo', ''] : [] as halo}
-			<text {x} y={y - 4} text-anchor="middle" class="zone {halo}">{zone.name}</text>
+			<text {x} y={y - 4} text-anchor="middle" class={['fill-ink2 text-body font-mid', `zone ${halo}`]}>{zone.name}</text>
 			{#each room > 96 ? zone.under.split(', ') : [] as line, i}
-				<text {x} y={y + 13 + i * 16} text-anchor="middle" class="under {halo}"><SvgFrac text={line} /></text>
+				<text {x} y={y + 13 + i * 16} text-anchor="middle" class={['fill-ink2 text-[13.5px] font-label', `under ${halo}`]}
+					><SvgFrac text={line} /></text
+				>
 			{/each}
 		{/each}
 	{/each}
 {/if}
 
 <style>
-	.haunch {
-		fill: color-mix(in srgb, var(--color-water) 42%, var(--color-slab));
-		stroke: color-mix(in srgb, var(--color-water) 42%, var(--color-slab));
-		stroke-width: 0.8;
-	}
-	.zone {
-		font-size: 15px;
-		font-weight: 640;
-		fill: var(--color-ink2);
-	}
-	.under {
-		font-size: 13.5px;
-		font-weight: 560;
-		fill: var(--color-ink2);
-	}
 	.halo {
 		paint-order: stroke;
 		stroke: var(--color-slab);

@@ -24,45 +24,36 @@
 
 {#each rows as { p, at }, i}
 	<g transform="translate({at})" class:on={pick.corner === i}>
-		<rect x={small ? -9 : -11} y={small ? -9 : -11} width={small ? 18 : 22} height={small ? 18 : 22} />
-		<text text-anchor="middle" y="5.5" font-size={small ? 13 : 15}>{cornerName(i)}</text>
+		<rect
+			class={['stroke-[1.6px]', pick.corner === i ? 'fill-chalk stroke-chalk' : 'fill-well stroke-ink']}
+			x={small ? -9 : -11}
+			y={small ? -9 : -11}
+			width={small ? 18 : 22}
+			height={small ? 18 : 22}
+		/>
+		<text
+			class={['font-heavy', pick.corner === i ? 'fill-on-chalk' : 'fill-ink']}
+			text-anchor="middle"
+			y="5.5"
+			font-size={small ? 13 : 15}>{cornerName(i)}</text
+		>
 	</g>
 	{#if editable}
 		<!-- svelte-ignore a11y_no_static_element_interactions (the sheet is one tab stop and takes the keys) -->
-		<circle cx={p[0]} cy={p[1]} r="16" class="handle" data-corner={i} onpointerdown={(event) => grab(i, event)} />
-		<circle cx={p[0]} cy={p[1]} r={pick.corner === i ? 7 : 5} class="dot" class:on={pick.corner === i} />
+		<circle
+			cx={p[0]}
+			cy={p[1]}
+			r="16"
+			class="cursor-grab touch-none fill-transparent"
+			data-corner={i}
+			onpointerdown={(event) => grab(i, event)}
+		/>
+		<circle
+			cx={p[0]}
+			cy={p[1]}
+			r={pick.corner === i ? 7 : 5}
+			class={['pointer-events-none stroke-chalk stroke-[2.4px]', pick.corner === i ? 'fill-chalk' : 'fill-well']}
+			class:on={pick.corner === i}
+		/>
 	{/if}
 {/each}
-
-<style>
-	rect {
-		fill: var(--color-well);
-		stroke: var(--color-ink);
-		stroke-width: 1.6;
-	}
-	text {
-		font-weight: 780;
-		fill: var(--color-ink);
-	}
-	g.on rect {
-		fill: var(--color-chalk);
-		stroke: var(--color-chalk);
-	}
-	g.on text {
-		fill: var(--color-on-chalk);
-	}
-	.handle {
-		fill: transparent;
-		cursor: grab;
-		touch-action: none;
-	}
-	.dot {
-		fill: var(--color-well);
-		stroke: var(--color-chalk);
-		stroke-width: 2.4;
-		pointer-events: none;
-	}
-	.dot.on {
-		fill: var(--color-chalk);
-	}
-</style>

@@ -20,23 +20,14 @@
 </script>
 
 {#each rows as { thing, at, turn }}
-	<path d={view.path([thing.polygon])} class="old" data-existing={thing.name} />
-	<g transform="translate({at}) rotate({turn})"><text text-anchor="middle" y="5">{thing.name}</text></g>
+	<path
+		d={view.path([thing.polygon])}
+		class="old fill-ground stroke-ink stroke-[1.6px] [stroke-dasharray:9_4]"
+		data-existing={thing.name}
+	/>
+	<g transform="translate({at}) rotate({turn})"
+		><text class="fill-ink stroke-ground stroke-5 text-body font-mid [paint-order:stroke]" text-anchor="middle" y="5"
+			>{thing.name}</text
+		></g
+	>
 {/each}
-
-<style>
-	.old {
-		fill: var(--color-ground);
-		stroke: var(--color-ink);
-		stroke-width: 1.6;
-		stroke-dasharray: 9 4;
-	}
-	text {
-		font-size: 15px;
-		font-weight: 640;
-		fill: var(--color-ink);
-		paint-order: stroke;
-		stroke: var(--color-ground);
-		stroke-width: 5px;
-	}
-</style>

@@ -41,17 +41,8 @@
 		<path d={view.path(thing.rings)} fill="url(#conc)" />
 	{/if}
 	{#if thing.kind !== 'pile' && thing.kind !== 'kerb' && size.wide > thing.name.length * 6.6 && size.tall > 18}
-		<text {x} y={y + 5} text-anchor="middle">{thing.name}</text>
+		<text class="fill-ink2 stroke-sheet stroke-4 text-label font-[620] [paint-order:stroke]" {x} y={y + 5} text-anchor="middle"
+			>{thing.name}</text
+		>
 	{/if}
 {/each}
-
-<style>
-	text {
-		font-size: 13px;
-		font-weight: 620;
-		fill: var(--color-ink2);
-		paint-order: stroke;
-		stroke: var(--color-sheet);
-		stroke-width: 4px;
-	}
-</style>

@@ -29,7 +29,7 @@
 	{#if shown}
 		{@const w = width(text)}
 		{@const tight = w + 22 > line.length}
-		<g class="size" class:on={pick.side === i}>
+		<g class={[pick.side === i ? 'text-chalk' : 'text-ink']} class:on={pick.side === i}>
 			{#if !short}
 				<path d={line.witness} stroke="var(--color-line)" stroke-width=".9" />
 				<path d="M{line.a}L{line.b}" stroke="currentColor" stroke-width="1.2" />
@@ -46,9 +46,9 @@
 				/>
 				<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the sheet itself takes the keys) -->
 				<text
+					class={['fill-current text-body font-mid font-stretch-[90%]', editable && '[cursor:text]']}
 					text-anchor="middle"
 					y="5"
-					class:press={editable}
 					data-size={i}
 					onclick={() => {
 						pick.chooseSide(i);
@@ -59,21 +59,3 @@
 		</g>
 	{/if}
 {/each}
-
-<style>
-	.size {
-		color: var(--color-ink);
-	}
-	.on {
-		color: var(--color-chalk);
-	}
-	text {
-		font-size: 15px;
-		font-weight: 640;
-		font-stretch: 90%;
-		fill: currentColor;
-	}
-	.press {
-		cursor: text;
-	}
-</style>

@@ -44,11 +44,16 @@
 	}
 </script>
 
-<div class="box" style:left="{x}px" style:top="{y}px" onfocusout={leave}>
+<div
+	class="absolute z-4 w-250 [translate:-50%_-50%] border-x-2 border-t-2 border-b-5 border-ink bg-sheet p-6"
+	style:left="{x}px"
+	style:top="{y}px"
+	onfocusout={leave}
+>
 	<input
 		bind:this={box}
 		bind:value={typed}
-		class="well pen-in"
+		class="well border-0 font-pencil text-[20px]"
 		aria-label={sides[side]?.name}
 		onkeydown={(event) => {
 			event.stopPropagation();
@@ -56,12 +61,14 @@
 			if (event.key === 'Escape') close(side);
 		}}
 	/>
-	<div class="row">
-		<button type="button" class="act quiet" onclick={() => void keep('start')}>{w.lines.moves(cornerName(side))}</button>
-		<button type="button" class="act quiet" onclick={() => void keep('end')}
+	<div class="row mt-4 flex gap-4">
+		<button type="button" class="act quiet flex-1 px-7 py-0" onclick={() => void keep('start')}
+			>{w.lines.moves(cornerName(side))}</button
+		>
+		<button type="button" class="act quiet flex-1 px-7 py-0" onclick={() => void keep('end')}
 			>{w.lines.moves(cornerName((side + 1) % sides.length))}</button
 		>
-		<button type="button" class="act quiet" aria-label={w.slip.close} onclick={() => close(side)}>×</button>
+		<button type="button" class="act quiet flex-1 px-7 py-0" aria-label={w.slip.close} onclick={() => close(side)}>×</button>
 	</div>
 	{#if problem}
 		<p class="wrong" role="alert">
@@ -72,30 +79,3 @@
 		</p>
 	{/if}
 </div>
-
-<style>
-	.box {
-		position: absolute;
-		translate: -50% -50%;
-		width: 250px;
-		background: var(--color-sheet);
-		border: 2px solid var(--color-ink);
-		border-bottom-width: 5px;
-		padding: 6px;
-		z-index: 4;
-	}
-	.pen-in {
-		font-family: var(--font-pencil);
-		font-size: 20px;
-		border-width: 0;
-	}
-	.row {
-		display: flex;
-		gap: 4px;
-		margin-top: 4px;
-	}
-	.row .act {
-		padding: 0 7px;
-		flex: 1;
-	}
-</style>

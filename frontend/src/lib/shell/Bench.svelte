@@ -5,44 +5,17 @@
 	let { question, jobId, children }: { question: string; jobId: string; children: Snippet } = $props();
 </script>
 
-<section class="bench" aria-label={question}>
-	<div class="pad">
+<section
+	class={[
+		'bench flex min-w-0 flex-col overflow-auto border-l-3 border-ink bg-bench max-fold:border-t-3',
+		'max-fold:overflow-visible max-fold:border-l-0 max-fold:border-ink print:border-0 print:bg-white',
+		'print:overflow-visible'
+	]}
+	aria-label={question}
+>
+	<div class="flex-none px-20 pt-14 pb-16 max-phone:px-14 max-phone:py-12">
 		<h2>{question}</h2>
 		{@render children()}
 	</div>
 	<WorkingSlip {jobId} />
 </section>
-
-<style>
-	.bench {
-		background: var(--color-bench);
-		border-left: 3px solid var(--color-ink);
-		overflow: auto;
-		display: flex;
-		flex-direction: column;
-		min-width: 0;
-	}
-	.pad {
-		padding: 14px 20px 16px;
-		flex: none;
-	}
-	@media (max-width: 1100px) {
-		.bench {
-			border-left: 0;
-			border-top: 3px solid var(--color-ink);
-			overflow: visible;
-		}
-	}
-	@media (max-width: 600px) {
-		.pad {
-			padding: 12px 14px;
-		}
-	}
-	@media print {
-		.bench {
-			border: 0;
-			background: #fff;
-			overflow: visible;
-		}
-	}
-</style>

@@ -21,97 +21,238 @@
 	const loads = $derived(now?.trucks.map((truck) => truck.text).join(' + ') ?? '');
 </script>
 
-<footer class="board {lens}" aria-label="Tally">
-	<div class="t" data-reading="order" aria-live="polite">
-		<p class="l">{w.board.order}</p>
+<footer
+	class={[
+		'relative grid min-h-80 flex-none border-t-3 border-ink text-board-ink',
+		'grid-cols-[minmax(230px,1.25fr)_1fr_1fr_1.15fr_auto] max-fold:grid-cols-[1.3fr_1fr_1fr_auto]',
+		'max-phone:min-h-66 max-phone:grid-cols-[1.35fr_1fr_auto] print:hidden',
+		`board ${lens}`
+	]}
+	aria-label="Tally"
+>
+	<div
+		class="relative min-w-0 border-r-[1.5px] border-board-ink pt-6 pr-8 pb-0 pl-18 max-phone:pl-12"
+		data-reading="order"
+		aria-live="polite"
+	>
+		<p class="text-[13.5px] leading-15 font-[620] text-board-ink2">{w.board.order}</p>
 		{#if now?.concrete}
-			<p class="v">
-				{#if orderMoved && !trial}<s><Frac text={orderMoved} /></s>{/if}
-				<Num working={now.concrete.ordered.order} text={now.concrete.ordered.text} /> <small>{unit}</small>
-				{#if trial?.concrete}<span class="pen trial"><Frac text={trial.concrete.ordered.text} />?</span>{/if}
+			<p
+				class={[
+					'v text-tally leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px]',
+					'max-phone:leading-28'
+				]}
+			>
+				{#if orderMoved && !trial}<s class="mr-5 text-[0.7em] font-plain [text-decoration-thickness:2px]"
+						><Frac text={orderMoved} /></s
+					>{/if}
+				<Num working={now.concrete.ordered.order} text={now.concrete.ordered.text} />
+				<small class="text-key font-[650]">{unit}</small>
+				{#if trial?.concrete}<span class="pen trial text-[24px] text-board-ink"><Frac text={trial.concrete.ordered.text} />?</span
+					>{/if}
 			</p>
-			<p class="d">{reason}</p>
+			<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">{reason}</p>
 		{:else}
-			<p class="v unknown">{w.notSet}</p>
-			<p class="d">{now?.outline ? w.board.cannot : w.board.callFirst}</p>
+			<p
+				class={[
+					'v text-[26px] leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px]',
+					'max-phone:leading-28'
+				]}
+			>
+				{w.notSet}
+			</p>
+			<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">
+				{now?.outline ? w.board.cannot : w.board.callFirst}
+			</p>
 		{/if}
 		{#if store.trying.length}
-			<p class="try">
-				<button type="button" onclick={() => void store.keepDraft()}>{w.board.keep}</button>
-				<button type="button" onclick={() => store.dropDraft()}>{w.board.drop}</button>
+			<p class="absolute top-4 right-8 flex gap-6">
+				<button class="min-h-28 text-body font-strong underline" type="button" onclick={() => void store.keepDraft()}
+					>{w.board.keep}</button
+				>
+				<button class="min-h-28 text-body font-strong underline" type="button" onclick={() => store.dropDraft()}
+					>{w.board.drop}</button
+				>
 			</p>
 		{/if}
 	</div>
-	<div class="t trucks" data-reading="trucks">
-		<p class="l">{w.board.trucks}</p>
+	<div
+		class={['relative min-w-0 border-r-[1.5px] border-board-ink pt-6 pr-8 pb-0 pl-18 max-phone:pl-12', 'max-phone:hidden!']}
+		data-reading="trucks"
+	>
+		<p class="text-[13.5px] leading-15 font-[620] text-board-ink2">{w.board.trucks}</p>
 		{#if now?.concrete}
-			<p class="v">{now.trucks.length} <small><Frac text={loads} /></small></p>
-			<p class="d">{unit} each</p>
+			<p
+				class={[
+					'v text-tally leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px]',
+					'max-phone:leading-28'
+				]}
+			>
+				{now.trucks.length} <small class="text-key font-[650]"><Frac text={loads} /></small>
+			</p>
+			<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">
+				{unit} each
+			</p>
 		{:else}
-			<p class="v unknown">{w.notSet}</p>
-			<p class="d">&nbsp;</p>
+			<p
+				class={[
+					'v text-[26px] leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px]',
+					'max-phone:leading-28'
+				]}
+			>
+				{w.notSet}
+			</p>
+			<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">&nbsp;</p>
 		{/if}
 	</div>
-	<div class="t area" data-reading="area">
-		<p class="l">{w.board.area}</p>
+	<div class="area relative min-w-0 border-r-[1.5px] border-board-ink pt-6 pr-8 pb-0 pl-18 max-phone:pl-12" data-reading="area">
+		<p class="text-[13.5px] leading-15 font-[620] text-board-ink2">{w.board.area}</p>
 		{#if now?.outline}
-			<p class="v">
-				{#if areaMoved && !trial}<s>{areaMoved.split(' ')[0]}</s>{/if}
+			<p
+				class={[
+					'v text-tally leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px]',
+					'max-phone:leading-28'
+				]}
+			>
+				{#if areaMoved && !trial}<s class="mr-5 text-[0.7em] font-plain [text-decoration-thickness:2px]"
+						>{areaMoved.split(' ')[0]}</s
+					>{/if}
 				<Num working={now.outline.area} text={(trial?.outline ?? now.outline).area_text} />
 			</p>
-			<p class="d">{areaMoved ? reason : 'net of openings'}</p>
+			<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">
+				{areaMoved ? reason : 'net of openings'}
+			</p>
 		{:else}
-			<p class="v unknown">{w.notSet}</p>
-			<p class="d">&nbsp;</p>
+			<p
+				class={[
+					'v text-[26px] leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px]',
+					'max-phone:leading-28'
+				]}
+			>
+				{w.notSet}
+			</p>
+			<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">&nbsp;</p>
 		{/if}
 	</div>
 	{#if lens === 'ground'}
-		<div class="t round" data-reading="rod">
-			<p class="l">{store.graded?.rod_zone ? w.board.rod(store.graded.rod_zone) : w.board.rodNone}</p>
+		<div
+			class={['round relative min-w-0 border-r-[1.5px] border-board-ink pt-6 pr-8 pb-0 pl-18 max-fold:hidden', 'max-phone:pl-12']}
+			data-reading="rod"
+		>
+			<p class="text-[13.5px] leading-15 font-[620] text-board-ink2">
+				{store.graded?.rod_zone ? w.board.rod(store.graded.rod_zone) : w.board.rodNone}
+			</p>
 			{#if store.graded?.rod}
-				<p class="v">
+				<p
+					class={[
+						'v text-tally leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px]',
+						'max-phone:leading-28'
+					]}
+				>
 					{#if store.graded.working}<Num working={store.graded.working} text={store.graded.rod} />{/if}
 				</p>
-				<p class="d">{store.graded.stuck ? w.board.laserMoved : w.board.rodNote}</p>
+				<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">
+					{store.graded.stuck ? w.board.laserMoved : w.board.rodNote}
+				</p>
 			{:else}
-				<p class="v unknown">{w.notSet}</p>
-				<p class="d">{w.board.setUpFirst}</p>
+				<p
+					class={[
+						'v text-[26px] leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px]',
+						'max-phone:leading-28'
+					]}
+				>
+					{w.notSet}
+				</p>
+				<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">
+					{w.board.setUpFirst}
+				</p>
 			{/if}
 		</div>
 	{:else}
-		<div class="t round" data-reading="perimeter">
-			<p class="l">{w.board.perimeter}</p>
+		<div
+			class={['round relative min-w-0 border-r-[1.5px] border-board-ink pt-6 pr-8 pb-0 pl-18 max-fold:hidden', 'max-phone:pl-12']}
+			data-reading="perimeter"
+		>
+			<p class="text-[13.5px] leading-15 font-[620] text-board-ink2">{w.board.perimeter}</p>
 			{#if now?.outline}
-				<p class="v">
-					{#if roundMoved && !trial}<s><Frac text={roundMoved.replace(' mm', '')} /></s>{/if}
+				<p
+					class={[
+						'v text-tally leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px]',
+						'max-phone:leading-28'
+					]}
+				>
+					{#if roundMoved && !trial}<s class="mr-5 text-[0.7em] font-plain [text-decoration-thickness:2px]"
+							><Frac text={roundMoved.replace(' mm', '')} /></s
+						>{/if}
 					<Num working={now.outline.perimeter} text={(trial?.outline ?? now.outline).perimeter_text} />
 				</p>
-				<p class="d">{roundMoved ? reason : 'all sides added'}</p>
+				<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">
+					{roundMoved ? reason : 'all sides added'}
+				</p>
 			{:else}
-				<p class="v unknown">{w.notSet}</p>
-				<p class="d">&nbsp;</p>
+				<p
+					class={[
+						'v text-[26px] leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px]',
+						'max-phone:leading-28'
+					]}
+				>
+					{w.notSet}
+				</p>
+				<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">&nbsp;</p>
 			{/if}
 		</div>
 	{/if}
-	<div class="tools">
+	<div class="flex items-center gap-4 px-10 py-0 max-phone:px-6 max-phone:py-0">
 		<button
+			class={[
+				'h-44 min-w-46 border-[1.5px] border-board-ink px-7 py-0 text-note font-[680] font-stretch-[88%]',
+				'disabled:cursor-default disabled:opacity-55 max-phone:min-w-54 max-phone:text-body'
+			]}
 			type="button"
 			disabled={!kept?.undo && !store.lastWaiting}
 			title={store.lastWaiting ? w.outbox.takeBack(saysOf(store.lastWaiting)) : (kept?.undo ?? '')}
 			onclick={store.undo}>{w.board.undo}</button
 		>
-		<button type="button" disabled={!kept?.redo} title={kept?.redo ?? ''} onclick={store.redo}>{w.board.redo}</button>
-		<button type="button" class="wide" onclick={toggleUnits}>{store.units === 'mm' ? 'mm' : 'ft-in'}</button>
-		<button type="button" class="wide" onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</button>
-		<button type="button" class="wide" aria-label={w.board.keys} onclick={help}>?</button>
+		<button
+			class={[
+				'h-44 min-w-46 border-[1.5px] border-board-ink px-7 py-0 text-note font-[680] font-stretch-[88%]',
+				'disabled:cursor-default disabled:opacity-55 max-phone:min-w-54 max-phone:text-body'
+			]}
+			type="button"
+			disabled={!kept?.redo}
+			title={kept?.redo ?? ''}
+			onclick={store.redo}>{w.board.redo}</button
+		>
+		<button
+			type="button"
+			class={[
+				'border-[1.5px] border-board-ink px-7 py-0 max-phone:hidden! max-phone:min-w-54 max-phone:text-body',
+				'h-44 min-w-46 text-note font-[680] font-stretch-[88%] disabled:cursor-default disabled:opacity-55'
+			]}
+			onclick={toggleUnits}>{store.units === 'mm' ? 'mm' : 'ft-in'}</button
+		>
+		<button
+			type="button"
+			class={[
+				'border-[1.5px] border-board-ink px-7 py-0 max-phone:hidden! max-phone:min-w-54 max-phone:text-body',
+				'h-44 min-w-46 text-note font-[680] font-stretch-[88%] disabled:cursor-default disabled:opacity-55'
+			]}
+			onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</button
+		>
+		<button
+			type="button"
+			class={[
+				'border-[1.5px] border-board-ink px-7 py-0 max-phone:hidden! max-phone:min-w-54 max-phone:text-body',
+				'h-44 min-w-46 text-note font-[680] font-stretch-[88%] disabled:cursor-default disabled:opacity-55'
+			]}
+			aria-label={w.board.keys}
+			onclick={help}>?</button
+		>
 	</div>
 </footer>
 
 <style>
 	.board {
-		position: relative;
-		flex: none;
-		min-height: 80px;
 		background:
 			repeating-linear-gradient(
 				178.6deg,
@@ -120,132 +261,18 @@
 				transparent 10px 23px
 			),
 			var(--color-board);
-		color: var(--color-board-ink);
-		border-top: 3px solid var(--color-ink);
-		display: grid;
-		grid-template-columns: minmax(230px, 1.25fr) 1fr 1fr 1.15fr auto;
-	}
-	.t {
-		padding: 6px 8px 0 18px;
-		border-right: 1.5px solid var(--color-board-ink);
-		min-width: 0;
-		position: relative;
-	}
-	.l {
-		font-size: 13.5px;
-		line-height: 15px;
-		font-weight: 620;
-		color: var(--color-board-ink2);
-	}
-	.v {
-		font-size: 30px;
-		line-height: 36px;
-		font-weight: 780;
-		font-stretch: 90%;
-		white-space: nowrap;
-	}
-	.v small {
-		font-size: 17px;
-		font-weight: 650;
-	}
-	.v s {
-		font-size: 0.7em;
-		font-weight: 480;
-		margin-right: 5px;
-		text-decoration-thickness: 2px;
 	}
 	.board :global(.wk) {
 		background:
 			linear-gradient(var(--color-board-ink), var(--color-board-ink)) 0 96% / 100% 2px no-repeat,
 			linear-gradient(var(--color-board-ink), var(--color-board-ink)) 0 96% / 2px 8px no-repeat;
 	}
-	.unknown {
-		font-size: 26px;
-	}
-	.trial {
-		font-size: 24px;
-		color: var(--color-board-ink);
-	}
-	.d {
-		font-size: 13px;
-		line-height: 15px;
-		color: var(--color-board-ink2);
-		font-weight: 560;
-		white-space: nowrap;
-		overflow: hidden;
-		text-overflow: ellipsis;
-	}
-	.try {
-		position: absolute;
-		right: 8px;
-		top: 4px;
-		display: flex;
-		gap: 6px;
-	}
-	.try button {
-		text-decoration: underline;
-		font-weight: 720;
-		font-size: 15px;
-		min-height: 28px;
-	}
-	.tools {
-		display: flex;
-		gap: 4px;
-		align-items: center;
-		padding: 0 10px;
-	}
-	.tools button {
-		height: 44px;
-		min-width: 46px;
-		padding: 0 7px;
-		border: 1.5px solid var(--color-board-ink);
-		font-weight: 680;
-		font-size: 14px;
-		font-stretch: 88%;
-	}
-	.tools button:disabled {
-		opacity: 0.55;
-		cursor: default;
-	}
-	@media (max-width: 1100px) {
-		.round {
-			display: none;
-		}
-		.board {
-			grid-template-columns: 1.3fr 1fr 1fr auto;
-		}
-	}
 	@media (max-width: 600px) {
 		.ground .round {
 			display: block;
 		}
-		.board {
-			grid-template-columns: 1.35fr 1fr auto;
-			min-height: 66px;
-		}
-		.ground .area,
-		.trucks,
-		.wide {
+		.ground .area {
 			display: none !important;
-		}
-		.t {
-			padding-left: 12px;
-		}
-		.v {
-			font-size: 23px;
-			line-height: 28px;
-		}
-		.tools {
-			padding: 0 6px;
-		}
-		.tools button {
-			min-width: 54px;
-			font-size: 15px;
-		}
-	}
-	@media print {
-		.board {
-			display: none;
 		}
 	}
 </style>

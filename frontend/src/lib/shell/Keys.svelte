@@ -11,9 +11,9 @@
 		<Dialog.Overlay class="veil" />
 		<Dialog.Content class="slip" aria-describedby={undefined}>
 			<Dialog.Title class="slip-title">{w.keysTitle}</Dialog.Title>
-			<dl class="keys">
+			<dl class="mb-14 grid grid-cols-[max-content_1fr] gap-x-18 gap-y-4">
 				{#each w.keys as [key, does]}
-					<dt>{key}</dt>
+					<dt class="font-strong">{key}</dt>
 					<dd>{does}</dd>
 				{/each}
 			</dl>
@@ -50,14 +50,5 @@
 		font-size: 22px;
 		font-weight: 800;
 		margin-bottom: 10px;
-	}
-	.keys {
-		display: grid;
-		grid-template-columns: max-content 1fr;
-		gap: 4px 18px;
-		margin-bottom: 14px;
-	}
-	dt {
-		font-weight: 720;
 	}
 </style>

@@ -15,38 +15,41 @@
 
 <OutboxStrip rows={store.waiting} />
 {#if store.clash}
-	<div class="notice" role="alert">
+	<div
+		class={['flex flex-wrap gap-x-12 gap-y-6 border-b-3 border-flag bg-well px-20 py-6 font-mid text-ink', 'items-center']}
+		role="alert"
+	>
 		<span>{store.clash.words} {w.outbox.yours(saysOf(store.clash))} {behind ? w.outbox.after(behind) : ''}</span>
 		<button type="button" class="act quiet" onclick={() => void store.reapply()}>{w.notices.reapply}</button>
 		<button type="button" class="act quiet" onclick={() => store.takeTheirs()}>{w.notices.theirs}</button>
 	</div>
 {/if}
 {#each faults as fault}
-	<p class="notice" role="alert" data-fault={fault.where}>{fault.words} {fault.remedy}</p>
+	<p
+		class={['flex flex-wrap gap-x-12 gap-y-6 border-b-3 border-flag bg-well px-20 py-6 font-mid text-ink', 'items-center']}
+		role="alert"
+		data-fault={fault.where}
+	>
+		{fault.words}
+		{fault.remedy}
+	</p>
 {/each}
 {#if unread.length}
-	<div class="notice" role="alert" data-unread={unread.length}>
+	<div
+		class={['flex flex-wrap gap-x-12 gap-y-6 border-b-3 border-flag bg-well px-20 py-6 font-mid text-ink', 'items-center']}
+		role="alert"
+		data-unread={unread.length}
+	>
 		<span>{unread[0]?.words} {unread.length > 1 ? w.notices.moreUnread(unread.length - 1) : ''} {unread[0]?.remedy}</span>
 		<a class="act quiet" href="/api/jobs/{store.id}/as-stored" download>{w.notices.takeStored}</a>
 	</div>
 {/if}
 {#if orphan}
-	<div class="notice" role="alert">
+	<div
+		class={['flex flex-wrap gap-x-12 gap-y-6 border-b-3 border-flag bg-well px-20 py-6 font-mid text-ink', 'items-center']}
+		role="alert"
+	>
 		<span>{orphan.detail}</span>
 		<button type="button" class="act quiet" onclick={() => store.clearProblem()}>{w.slip.close}</button>
 	</div>
 {/if}
-
-<style>
-	.notice {
-		background: var(--color-well);
-		border-bottom: 3px solid var(--color-flag);
-		color: var(--color-ink);
-		font-weight: 640;
-		padding: 6px 20px;
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px 12px;
-		align-items: center;
-	}
-</style>

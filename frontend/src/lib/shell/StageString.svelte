@@ -14,14 +14,24 @@
 	const straight = $derived(firstOpen < 0 ? rows.length - 1 : firstOpen - 1);
 </script>
 
-<header class="string">
-	<div class="job">
-		<a href="/" class="up">‹ {w.yard.title}</a>
-		<p class="name" title={job.document.name}>{job.document.name}</p>
-		{#if session.who}<p class="who">{session.who}</p>{/if}
+<header
+	class={[
+		'grid h-92 flex-none grid-cols-[200px_1fr] border-b-3 border-ink bg-ground',
+		'max-phone:h-78 max-phone:grid-cols-[92px_1fr] print:hidden'
+	]}
+>
+	<div class={['job overflow-hidden pt-9 pr-6 pb-0 pl-18 max-phone:pt-6 max-phone:pr-2 max-phone:pb-0', 'max-phone:pl-10']}>
+		<a href="/" class="inline-block text-label font-[600] text-ink2 max-phone:min-h-24 max-phone:text-body">‹ {w.yard.title}</a>
+		<p
+			class={['name line-clamp-2 text-act leading-[1.06] font-heavy wrap-anywhere font-stretch-[84%]', 'max-phone:text-body']}
+			title={job.document.name}
+		>
+			{job.document.name}
+		</p>
+		{#if session.who}<p class="hidden">{session.who}</p>{/if}
 	</div>
-	<nav class="line" aria-label="Stages" bind:clientWidth={width}>
-		<svg {width} height="92" aria-hidden="true">
+	<nav class="relative min-w-0" aria-label="Stages" bind:clientWidth={width}>
+		<svg class="absolute inset-0 max-phone:-top-10" {width} height="92" aria-hidden="true">
 			{#each width < 420 ? [12] : [12, width - 14] as stake}
 				<path d="M{stake - 6} 38h12v34l-6 13l-6-13z" fill="var(--color-board)" stroke="var(--color-ink)" stroke-width="2" />
 			{/each}
@@ -68,134 +78,29 @@
 		</svg>
 		<ol>
 			{#each rows as row, i}
-				<li style:left="{x(i)}px">
-					<a href="/job/{job.id}/{row.id}" aria-current={row.id === lens ? 'step' : undefined} data-state={row.state}>
-						<b>{row.name}</b><span><Frac text={row.says} /></span>
+				<li class="absolute top-0 -ml-55 w-110 max-phone:-ml-43 max-phone:w-86" style:left="{x(i)}px">
+					<a
+						class="group block h-89 pt-8 text-center max-phone:h-76 max-phone:pt-3"
+						href="/job/{job.id}/{row.id}"
+						aria-current={row.id === lens ? 'step' : undefined}
+						data-state={row.state}
+					>
+						<b
+							class={[
+								'block text-body leading-18 font-[600] font-stretch-[88%] max-phone:leading-17',
+								'group-aria-[current]:text-key group-aria-[current]:font-black'
+							]}>{row.name}</b
+						><span
+							class={[
+								'text-[13.5px] leading-16 text-ink2 font-stretch-[88%] max-phone:text-label max-phone:leading-14',
+								'group-data-[state=flagged]:text-flag max-phone:block max-phone:whitespace-nowrap',
+								'group-data-[state=flagged]:font-[700] group-data-[state=tight]:text-chalk',
+								'group-data-[state=tight]:font-mid'
+							]}><Frac text={row.says} /></span
+						>
 					</a>
 				</li>
 			{/each}
 		</ol>
 	</nav>
 </header>
-
-<style>
-	.string {
-		display: grid;
-		grid-template-columns: 200px 1fr;
-		background: var(--color-ground);
-		border-bottom: 3px solid var(--color-ink);
-		height: 92px;
-		flex: none;
-	}
-	.job {
-		padding: 9px 6px 0 18px;
-		overflow: hidden;
-	}
-	.up {
-		font-size: 13px;
-		font-weight: 600;
-		color: var(--color-ink2);
-		display: inline-block;
-	}
-	.name {
-		font-size: 19px;
-		line-height: 1.06;
-		font-weight: 780;
-		font-stretch: 84%;
-		display: -webkit-box;
-		-webkit-line-clamp: 2;
-		line-clamp: 2;
-		-webkit-box-orient: vertical;
-		overflow: hidden;
-		overflow-wrap: anywhere;
-	}
-	.who {
-		display: none;
-	}
-	.line {
-		position: relative;
-		min-width: 0;
-	}
-	.line svg {
-		position: absolute;
-		inset: 0;
-	}
-	li {
-		position: absolute;
-		top: 0;
-		width: 110px;
-		margin-left: -55px;
-	}
-	li a {
-		display: block;
-		height: 89px;
-		padding-top: 8px;
-		text-align: center;
-	}
-	li b {
-		display: block;
-		font-size: 15px;
-		line-height: 18px;
-		font-weight: 600;
-		font-stretch: 88%;
-	}
-	li span {
-		font-size: 13.5px;
-		line-height: 16px;
-		color: var(--color-ink2);
-		font-stretch: 88%;
-	}
-	a[aria-current] b {
-		font-weight: 840;
-		font-size: 17px;
-	}
-	a[data-state='flagged'] span {
-		color: var(--color-flag);
-		font-weight: 700;
-	}
-	a[data-state='tight'] span {
-		color: var(--color-chalk);
-		font-weight: 640;
-	}
-	@media (max-width: 600px) {
-		.string {
-			grid-template-columns: 92px 1fr;
-			height: 78px;
-		}
-		.job {
-			padding: 6px 2px 0 10px;
-		}
-		.up {
-			font-size: 15px;
-			min-height: 24px;
-		}
-		.name {
-			font-size: 15px;
-		}
-		.line svg {
-			top: -10px;
-		}
-		li {
-			width: 86px;
-			margin-left: -43px;
-		}
-		li a {
-			height: 76px;
-			padding-top: 3px;
-		}
-		li b {
-			line-height: 17px;
-		}
-		li span {
-			font-size: 13px;
-			line-height: 14px;
-			display: block;
-			white-space: nowrap;
-		}
-	}
-	@media print {
-		.string {
-			display: none;
-		}
-	}
-</style>

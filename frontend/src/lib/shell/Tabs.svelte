@@ -11,54 +11,27 @@
 </script>
 
 {#if tight}
-	<select class="plain-select small" aria-label={name} value={here} onchange={(e) => void goto(`?tab=${e.currentTarget.value}`)}>
+	<select
+		class={['plain-select hidden max-phone:block max-phone:min-h-46 max-phone:w-full max-phone:text-key', 'max-phone:font-[740]']}
+		aria-label={name}
+		value={here}
+		onchange={(e) => void goto(`?tab=${e.currentTarget.value}`)}
+	>
 		{#each tabs as one}<option value={one.key}>{one.name}</option>{/each}
 	</select>
 {/if}
-<nav class="tabs" class:tight aria-label={name}>
+<nav
+	class={['mx-0 mt-6 mb-4 flex flex-wrap gap-x-2 gap-y-0 border-b-2 border-ink', tight && 'max-phone:hidden']}
+	aria-label={name}
+>
 	{#each tabs as one}<a
+			class={[
+				'min-h-38 px-9 py-7 font-[660] max-phone:min-h-46 max-phone:px-10 max-phone:py-11',
+				here === one.key && 'bg-ink',
+				here === one.key ? 'text-sheet' : 'text-ink'
+			]}
 			href="?tab={one.key}"
-			class:here={here === one.key}
 			aria-current={here === one.key ? 'page' : undefined}
 			data-sveltekit-noscroll>{one.name}</a
 		>{/each}
 </nav>
-
-<style>
-	.tabs {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0 2px;
-		margin: 6px 0 4px;
-		border-bottom: 2px solid var(--color-ink);
-	}
-	a {
-		padding: 7px 9px;
-		min-height: 38px;
-		font-weight: 660;
-		color: var(--color-ink);
-	}
-	a.here {
-		background: var(--color-ink);
-		color: var(--color-sheet);
-	}
-	.small {
-		display: none;
-	}
-	@media (max-width: 600px) {
-		.tabs.tight {
-			display: none;
-		}
-		.small {
-			display: block;
-			width: 100%;
-			min-height: 46px;
-			font-size: 17px;
-			font-weight: 740;
-		}
-		a {
-			min-height: 46px;
-			padding: 11px 10px;
-		}
-	}
-</style>

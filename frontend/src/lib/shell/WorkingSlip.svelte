@@ -13,31 +13,60 @@
 </script>
 
 {#if slip}
-	<aside class="working-slip" aria-label="Working" aria-live="polite">
-		<div class="head">
-			<p class="sum">
+	<aside
+		class={[
+			'working-slip sticky bottom-0 mt-auto flex-none bg-slip py-12 pr-22 pl-26 text-board-ink',
+			'max-h-300 overflow-auto text-body [clip-path:polygon(0_0,_100%_7px,_100%_calc(100%_-_5px),_0_100%)]',
+			"z-3 before:absolute before:top-0 before:bottom-0 before:left-0 before:content-[''] print:hidden",
+			'before:w-11'
+		]}
+		aria-label="Working"
+		aria-live="polite"
+	>
+		<div class="flex items-start justify-between gap-12">
+			<p>
 				<b>{slip.name}</b>
-				{#if slip.shown}<span>= <Frac text={slip.shown} /></span>{/if}
+				{#if slip.shown}<span class="wrap-anywhere">= <Frac text={slip.shown} /></span>{/if}
 				<b>= <Frac text={slip.text} /></b>
-				{#if slip.note}<span class="note">({slip.note})</span>{/if}
+				{#if slip.note}<span class="wrap-anywhere text-board-ink2">({slip.note})</span>{/if}
 			</p>
-			<div class="buttons">
-				{#if workingSlip.trail.length > 1}<button type="button" onclick={() => workingSlip.back()}>{w.slip.back}</button>{/if}
-				<button type="button" onclick={() => workingSlip.close()}>{w.slip.close}</button>
+			<div class="flex flex-none gap-6">
+				{#if workingSlip.trail.length > 1}<button
+						class="min-h-26 text-left font-[620] underline underline-offset-[2px]"
+						type="button"
+						onclick={() => workingSlip.back()}>{w.slip.back}</button
+					>{/if}
+				<button
+					class="min-h-26 text-left font-[620] underline underline-offset-[2px]"
+					type="button"
+					onclick={() => workingSlip.close()}>{w.slip.close}</button
+				>
 			</div>
 		</div>
-		<p class="from">
+		<p class="mt-3 text-note text-board-ink2">
 			{slip.words}
 			{#if ['house', 'estimate', 'thumb'].includes(slip.standing)}<span class="boxed">{slip.standing}</span>{/if}
-			<a class="in-book" href="/rules?source={slip.source}" data-rule={slip.source}>{w.rules.inBook}</a>
-			{#if slip.set_at}<a href={where(slip.set_at)} onclick={() => workingSlip.close()}>{w.slip.set}</a>{/if}
+			<a
+				class="in-book min-h-26 text-left font-[620] underline underline-offset-[2px]"
+				href="/rules?source={slip.source}"
+				data-rule={slip.source}>{w.rules.inBook}</a
+			>
+			{#if slip.set_at}<a
+					class="min-h-26 text-left font-[620] underline underline-offset-[2px]"
+					href={where(slip.set_at)}
+					onclick={() => workingSlip.close()}>{w.slip.set}</a
+				>{/if}
 		</p>
 		{#if slip.inputs.length}
-			<ul>
+			<ul class="mt-4 flex flex-wrap gap-x-16 gap-y-2 text-note">
 				{#each slip.inputs as [, input]}
 					<li>
 						{#if input.inputs.length || input.words}
-							<button type="button" onclick={() => workingSlip.into(input)}>{input.name} <Frac text={input.text} /></button>
+							<button
+								class="min-h-26 text-left font-[620] underline underline-offset-[2px]"
+								type="button"
+								onclick={() => workingSlip.into(input)}>{input.name} <Frac text={input.text} /></button
+							>
 						{:else}{input.name} <Frac text={input.text} />{/if}
 					</li>
 				{/each}
@@ -47,69 +76,7 @@
 {/if}
 
 <style>
-	.working-slip {
-		background: var(--color-slip);
-		color: var(--color-board-ink);
-		padding: 12px 22px 12px 26px;
-		flex: none;
-		position: sticky;
-		bottom: 0;
-		margin-top: auto;
-		clip-path: polygon(0 0, 100% 7px, 100% calc(100% - 5px), 0 100%);
-		font-size: 15px;
-		max-height: 300px;
-		overflow: auto;
-		z-index: 3;
-	}
 	.working-slip::before {
-		content: '';
-		position: absolute;
-		left: 0;
-		top: 0;
-		bottom: 0;
-		width: 11px;
 		background: repeating-linear-gradient(180deg, var(--color-grain) 0 2px, var(--color-board) 2px 6px);
-	}
-	.head {
-		display: flex;
-		gap: 12px;
-		align-items: start;
-		justify-content: space-between;
-	}
-	.sum span {
-		overflow-wrap: anywhere;
-	}
-	.note {
-		color: var(--color-board-ink2);
-	}
-	.buttons {
-		display: flex;
-		gap: 6px;
-		flex: none;
-	}
-	.working-slip button,
-	.working-slip a {
-		text-decoration: underline;
-		text-underline-offset: 2px;
-		font-weight: 620;
-		min-height: 26px;
-		text-align: left;
-	}
-	.from {
-		font-size: 14px;
-		color: var(--color-board-ink2);
-		margin-top: 3px;
-	}
-	ul {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 2px 16px;
-		font-size: 14px;
-		margin-top: 4px;
-	}
-	@media print {
-		.working-slip {
-			display: none;
-		}
 	}
 </style>

@@ -46,13 +46,18 @@
 	}
 </script>
 
-<div class="field" style:width>
+<div class="min-w-0" style:width>
 	<label for={id ?? own} class={hide ? 'sr-only' : 'label'}>{label}</label>
 	<input
 		id={id ?? own}
-		class="in"
-		class:calm
-		class:unkept={typed !== null && typed !== value}
+		class={[
+			'block min-h-34 w-full border-x-0 border-t-0 border-b-[1.5px] border-dashed border-pencil px-2 py-0',
+			'bg-transparent font-pencil text-key font-[520] text-pencil placeholder:font-sans max-phone:min-h-46',
+			'placeholder:text-note placeholder:font-label placeholder:opacity-100 focus:bg-well',
+			'aria-[invalid=true]:border-b-3 aria-[invalid=true]:border-flag',
+			calm ? 'placeholder:text-ink2' : 'placeholder:text-flag',
+			typed !== null && typed !== value && 'not-focus:border-b-3 not-focus:border-pencil'
+		]}
 		{type}
 		{placeholder}
 		value={typed ?? value}
@@ -77,46 +82,3 @@
 		</p>
 	{/if}
 </div>
-
-<style>
-	.field {
-		min-width: 0;
-	}
-	.in {
-		display: block;
-		width: 100%;
-		min-height: 34px;
-		font-family: var(--font-pencil);
-		font-weight: 520;
-		font-size: 17px;
-		color: var(--color-pencil);
-		background: transparent;
-		border: 0;
-		border-bottom: 1.5px dashed var(--color-pencil);
-		padding: 0 2px;
-	}
-	.in::placeholder {
-		font-family: var(--font-sans);
-		font-size: 14px;
-		color: var(--color-flag);
-		opacity: 1;
-		font-weight: 560;
-	}
-	.in.calm::placeholder {
-		color: var(--color-ink2);
-	}
-	.in:focus {
-		background: var(--color-well);
-	}
-	.in.unkept:not(:focus) {
-		border-bottom: 3px solid var(--color-pencil);
-	}
-	.in[aria-invalid='true'] {
-		border-bottom: 3px solid var(--color-flag);
-	}
-	@media (max-width: 600px) {
-		.in {
-			min-height: 46px;
-		}
-	}
-</style>

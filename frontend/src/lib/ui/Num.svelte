@@ -9,7 +9,7 @@
 
 <button
 	type="button"
-	class="wk num"
+	class="wk num [font-weight:inherit] text-inherit aria-expanded:bg-chalk-tint"
 	aria-expanded={open}
 	data-working={working.name}
 	title={working.name}
@@ -25,10 +25,5 @@
 <style>
 	.num {
 		font: inherit;
-		color: inherit;
-		font-weight: inherit;
-	}
-	.num[aria-expanded='true'] {
-		background-color: var(--color-chalk-tint);
 	}
 </style>

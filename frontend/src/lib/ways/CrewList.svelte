@@ -20,8 +20,8 @@
 
 <ul>
 	{#each ways.crew as person, i}
-		<li>
-			<span class="pen">{person.name}</span><span>{person.phone}</span>
+		<li class="grid grid-cols-[1fr_1fr_auto] items-center border-t border-hair px-0 py-3">
+			<span class="pen justify-self-start text-key">{person.name}</span><span>{person.phone}</span>
 			<button
 				type="button"
 				class="act quiet"
@@ -31,36 +31,13 @@
 		</li>
 	{/each}
 </ul>
-<div class="add">
-	<label class="label"
+<div class="flex flex-wrap items-end gap-8">
+	<label class="label w-180"
 		>{w.ways.name}<input class="well" bind:value={name} onkeydown={(e) => e.key === 'Enter' && void add()} /></label
 	>
-	<label class="label"
+	<label class="label w-180"
 		>{w.ways.phone}<input class="well" bind:value={phone} onkeydown={(e) => e.key === 'Enter' && void add()} /></label
 	>
 	<button type="button" class="act quiet" onclick={() => void add()}>{w.ways.add}</button>
 </div>
 {#if store.problem && store.problemAt === 'crew'}<p class="wrong" role="alert">{store.problem}</p>{/if}
-
-<style>
-	li {
-		display: grid;
-		grid-template-columns: 1fr 1fr auto;
-		align-items: center;
-		border-top: 1px solid var(--color-hair);
-		padding: 3px 0;
-	}
-	.pen {
-		justify-self: start;
-		font-size: 17px;
-	}
-	.add {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px;
-		align-items: end;
-	}
-	label {
-		width: 180px;
-	}
-</style>

@@ -8,6 +8,7 @@
 	import { w } from '../words/words';
 	import OnHand from './OnHand.svelte';
 	import type { WaysStore } from './ways.svelte';
+	import WaysSection from './WaysSection.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const inch = bothLengths;
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
@@ -91,9 +92,9 @@
 	);
 </script>
 
-<section>
+<WaysSection>
 	<h2>{w.ways.forms}</h2>
-	<div class="grid">
+	<div class="grid grid-cols-[1fr_1fr] gap-x-18 gap-y-8">
 		{#each sizes as row (row.at)}<Field
 				label={row.label}
 				value={row.value}
@@ -106,7 +107,7 @@
 	{#each schools as [choice, rows]}
 		<h3>{w.ways.choices[choice]}</h3>
 		{#each rows as school (school.key)}
-			<div class="school">
+			<div class="grid grid-cols-[118px_1fr] items-center gap-12 border-t border-hair pt-6 text-note">
 				<button
 					type="button"
 					class="act quiet"
@@ -119,10 +120,10 @@
 			</div>
 		{/each}
 	{/each}
-</section>
-<section>
+</WaysSection>
+<WaysSection>
 	<h2>{w.ways.boards}</h2>
-	<div class="grid">
+	<div class="grid grid-cols-[1fr_1fr] gap-x-18 gap-y-8">
 		{#each f.boards.keys() as i}{@const row = perFoot(i)}<Field
 				label={row.label}
 				value={row.value}
@@ -130,9 +131,9 @@
 				keep={keep(row)}
 			/>{/each}
 	</div>
-	<div class="add">
-		<label class="label">{w.ways.boardMark}<input class="well" bind:value={mark} placeholder="2x14" /></label>
-		<label class="label">{w.ways.deep}<input class="well" bind:value={deep} placeholder="13 1/4 in" /></label>
+	<div class="flex flex-wrap items-end gap-8">
+		<label class="label w-130">{w.ways.boardMark}<input class="well" bind:value={mark} placeholder="2x14" /></label>
+		<label class="label w-130">{w.ways.deep}<input class="well" bind:value={deep} placeholder="13 1/4 in" /></label>
 		<button type="button" class="act quiet" disabled={!mark.trim() || !deep.trim()} onclick={() => void addBoard()}
 			>{w.ways.addBoard}</button
 		>
@@ -141,49 +142,8 @@
 	<h3>{w.ways.onHand}</h3>
 	<OnHand {store} {ways} />
 	<h3>{w.ways.prices}</h3>
-	<div class="grid">
+	<div class="grid grid-cols-[1fr_1fr] gap-x-18 gap-y-8">
 		{#each prices as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}
 	</div>
 	<p class="label">{f.reason}</p>
-</section>
-
-<style>
-	section {
-		padding: 16px 20px 30px;
-		display: grid;
-		gap: 10px;
-		align-content: start;
-		border-top: 3px solid var(--color-ink);
-	}
-	section:nth-of-type(even) {
-		border-left: 3px solid var(--color-ink);
-	}
-	.grid {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 8px 18px;
-	}
-	.add {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px;
-		align-items: end;
-	}
-	.add label {
-		width: 130px;
-	}
-	.school {
-		display: grid;
-		grid-template-columns: 118px 1fr;
-		gap: 12px;
-		align-items: center;
-		border-top: 1px solid var(--color-hair);
-		padding-top: 6px;
-		font-size: 14px;
-	}
-	@media (max-width: 860px) {
-		section:nth-of-type(even) {
-			border-left: 0;
-		}
-	}
-</style>
+</WaysSection>

@@ -6,6 +6,7 @@
 	import { bothLengths } from '../ui/typed';
 	import { w } from '../words/words';
 	import type { WaysStore } from './ways.svelte';
+	import WaysSection from './WaysSection.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const g = $derived(ways.ground);
 	const words = w.ground.ways;
@@ -111,12 +112,12 @@
 	}
 </script>
 
-<section>
+<WaysSection>
 	<h2>{words.title}</h2>
 	<label class="label"
 		>{words.reads}
 		<select
-			class="plain-select"
+			class="plain-select block"
 			value={g.rod_reads ?? ''}
 			onchange={(e) =>
 				void store.keep((x) => (x.ground.rod_reads = (e.currentTarget.value || null) as Ways['ground']['rod_reads']), 'reads')}
@@ -124,13 +125,13 @@
 			{#each Object.entries(words.readKinds) as [key, name]}<option value={key}>{name}</option>{/each}
 		</select>
 	</label>
-	<div class="grid">
+	<div class="grid grid-cols-[1fr_1fr] gap-x-18 gap-y-8">
 		{#each rows as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}
 	</div>
 	{#each choices as choice}
 		<h3>{words.choices[choice]}</h3>
 		{#each session.schools[choice] ?? [] as school (school.key)}
-			<div class="school">
+			<div class="grid grid-cols-[118px_1fr] items-center gap-12 border-t border-hair pt-6 text-note">
 				<button
 					type="button"
 					class="act quiet"
@@ -142,11 +143,11 @@
 			</div>
 		{/each}
 	{/each}
-</section>
-<section>
+</WaysSection>
+<WaysSection>
 	<h2>{words.stones}</h2>
 	<p class="label">{words.thumb}</p>
-	{#each g.stones.keys() as i}<div class="grid">
+	{#each g.stones.keys() as i}<div class="grid grid-cols-[1fr_1fr] gap-x-18 gap-y-8">
 			{#each stone(i) as row (row.at)}<Field
 					label={row.label}
 					value={row.value}
@@ -154,39 +155,4 @@
 					keep={keep(row)}
 				/>{/each}
 		</div>{/each}
-</section>
-
-<style>
-	section {
-		padding: 16px 20px 30px;
-		display: grid;
-		gap: 10px;
-		align-content: start;
-		border-top: 3px solid var(--color-ink);
-	}
-	section:nth-of-type(even) {
-		border-left: 3px solid var(--color-ink);
-	}
-	.grid {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 8px 18px;
-	}
-	.school {
-		display: grid;
-		grid-template-columns: 118px 1fr;
-		gap: 12px;
-		align-items: center;
-		border-top: 1px solid var(--color-hair);
-		padding-top: 6px;
-		font-size: 14px;
-	}
-	.plain-select {
-		display: block;
-	}
-	@media (max-width: 860px) {
-		section:nth-of-type(even) {
-			border-left: 0;
-		}
-	}
-</style>
+</WaysSection>

@@ -22,7 +22,7 @@
 
 <ul>
 	{#each ways.forms.on_hand as row, i}
-		<li>
+		<li class="grid grid-cols-[1fr_1fr_auto] items-center border-t border-hair px-0 py-3">
 			<b>{row.count} of {row.board}</b><span>{said(row.length_mm)}</span>
 			<button
 				type="button"
@@ -33,33 +33,14 @@
 		</li>
 	{/each}
 </ul>
-<div class="add">
-	<label class="label"
+<div class="flex flex-wrap items-end gap-8">
+	<label class="label w-112"
 		>{w.ways.boardMark}<select class="plain-select" bind:value={board}
 			>{#each ways.forms.boards as one}<option>{one.mark}</option>{/each}</select
 		></label
 	>
-	<label class="label">{w.ways.length}<input class="well" bind:value={length} placeholder="16' 0&quot;" /></label>
-	<label class="label">{w.ways.count}<input class="well" bind:value={count} placeholder="1" inputmode="numeric" /></label>
+	<label class="label w-112">{w.ways.length}<input class="well" bind:value={length} placeholder="16' 0&quot;" /></label>
+	<label class="label w-112">{w.ways.count}<input class="well" bind:value={count} placeholder="1" inputmode="numeric" /></label>
 	<button type="button" class="act quiet" disabled={!length.trim()} onclick={() => void add()}>{w.ways.addBoards}</button>
 </div>
 {#if store.problem && store.problemAt === 'on-hand'}<p class="wrong" role="alert">{store.problem}</p>{/if}
-
-<style>
-	li {
-		display: grid;
-		grid-template-columns: 1fr 1fr auto;
-		align-items: center;
-		border-top: 1px solid var(--color-hair);
-		padding: 3px 0;
-	}
-	.add {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px;
-		align-items: end;
-	}
-	label {
-		width: 112px;
-	}
-</style>

@@ -10,6 +10,7 @@
 	import FormWays from './FormWays.svelte';
 	import GroundWays from './GroundWays.svelte';
 	import { WaysStore } from './ways.svelte';
+	import WaysSection from './WaysSection.svelte';
 	const store = new WaysStore();
 	const ways = $derived(session.ways);
 	const problem = (at: string): Problem | null =>
@@ -114,31 +115,31 @@
 	const keep = (row: Row) => (typed: string) => store.keep((x) => row.set(x, typed), row.at);
 </script>
 
-<div class="app">
-	<header>
+<div class="min-h-[100dvh] bg-bench">
+	<header class="flex flex-wrap items-center gap-x-18 gap-y-10 border-b-3 border-ink bg-ground px-20 py-12">
 		<a class="act quiet" href="/">‹ {w.yard.title}</a>
-		<div>
-			<h1>{w.ways.title}</h1>
+		<div class="min-w-240 flex-1">
+			<h1 class="text-[27px] leading-[1] font-black">{w.ways.title}</h1>
 			<p class="label">{w.ways.lead}</p>
 		</div>
 		<a class="act quiet" href="/rules">{w.rules.title}</a>
 		<Who />
 	</header>
 	{#if ways}
-		<main>
-			<section>
+		<main class="grid grid-cols-[1fr_1fr] gap-0 max-mid:grid-cols-[1fr]">
+			<WaysSection>
 				<h2>{w.ways.allowances}</h2>
 				{#each allowances as { row, why }}
-					<div class="pair">
+					<div class="flex gap-16 border-t border-hair pt-6 max-mid:flex-col [&>:first-child]:flex-none">
 						<Field label={row.label} value={row.value} width="210px" problem={problem(row.at)} keep={keep(row)} />
 						<Field label={why.label} value={why.value} problem={problem(why.at)} keep={keep(why)} />
 					</div>
 				{/each}
-				<p class="school">{w.ways.schools.items}</p>
-				<p class="school">{w.ways.schools.flat}</p>
+				<p class="text-note text-ink2">{w.ways.schools.items}</p>
+				<p class="text-note text-ink2">{w.ways.schools.flat}</p>
 				<h2>{w.ways.reading}</h2>
 				<p class="label">{w.ways.nearest}</p>
-				<div class="marks" role="group" aria-label={w.ways.nearest}>
+				<div class="flex flex-wrap gap-4" role="group" aria-label={w.ways.nearest}>
 					{#each [16, 8, 4] as const as n}<button
 							type="button"
 							class="act quiet"
@@ -148,7 +149,7 @@
 						>{/each}
 				</div>
 				<p class="label">{w.ways.newUnits}</p>
-				<div class="marks" role="group" aria-label={w.ways.newUnits}>
+				<div class="flex flex-wrap gap-4" role="group" aria-label={w.ways.newUnits}>
 					{#each ['ft-in', 'mm'] as const as one}<button
 							type="button"
 							class="act quiet"
@@ -164,10 +165,10 @@
 					problem={problem('reading-why')}
 					keep={(t) => store.keep((x) => (x.reading.reason = t), 'reading-why')}
 				/>
-			</section>
-			<section>
+			</WaysSection>
+			<WaysSection>
 				<h2>{w.ways.plant}</h2>
-				<div class="grid">
+				<div class="grid grid-cols-[1fr_1fr] gap-x-18 gap-y-8 [&>:last-child]:col-span-full">
 					{#each plant as row (row.at)}<Field
 							label={row.label}
 							value={row.value}
@@ -176,7 +177,7 @@
 						/>{/each}
 				</div>
 				<p class="label">{w.ways.increment}</p>
-				<div class="marks" role="group" aria-label={w.ways.increment}>
+				<div class="flex flex-wrap gap-4" role="group" aria-label={w.ways.increment}>
 					{#each [0.25, 0.5] as const as n}<button
 							type="button"
 							class="act quiet"
@@ -198,7 +199,7 @@
 					problem={problem('step-why')}
 					keep={(t) => store.keep((x) => (x.plant.increment_reason = t), 'step-why')}
 				/>
-				<div class="marks">
+				<div class="flex flex-wrap gap-4">
 					<button
 						type="button"
 						class="act quiet"
@@ -216,86 +217,9 @@
 					keep={(t) => store.keep((x) => (x.firm = t), 'firm')}
 				/>
 				<CrewList {store} {ways} />
-			</section>
+			</WaysSection>
 			<FormWays {store} {ways} />
 			<GroundWays {store} {ways} />
 		</main>
 	{/if}
 </div>
-
-<style>
-	.app {
-		min-height: 100dvh;
-		background: var(--color-bench);
-	}
-	header {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 10px 18px;
-		align-items: center;
-		padding: 12px 20px;
-		border-bottom: 3px solid var(--color-ink);
-		background: var(--color-ground);
-	}
-	header div {
-		flex: 1;
-		min-width: 240px;
-	}
-	h1 {
-		font-size: 27px;
-		font-weight: 840;
-		line-height: 1;
-	}
-	main {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 0;
-	}
-	section {
-		padding: 16px 20px 30px;
-		display: grid;
-		gap: 10px;
-		align-content: start;
-	}
-	section + section {
-		border-left: 3px solid var(--color-ink);
-	}
-	.pair {
-		display: flex;
-		gap: 16px;
-		border-top: 1px solid var(--color-hair);
-		padding-top: 6px;
-	}
-	.pair > :global(:first-child) {
-		flex: none;
-	}
-	.grid > :global(:last-child) {
-		grid-column: 1 / -1;
-	}
-	.grid {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 8px 18px;
-	}
-	.marks {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px;
-	}
-	.school {
-		font-size: 14px;
-		color: var(--color-ink2);
-	}
-	@media (max-width: 860px) {
-		main {
-			grid-template-columns: 1fr;
-		}
-		section + section {
-			border-left: 0;
-			border-top: 3px solid var(--color-ink);
-		}
-		.pair {
-			flex-direction: column;
-		}
-	}
-</style>

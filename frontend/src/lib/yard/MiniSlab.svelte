@@ -14,7 +14,7 @@
 	});
 </script>
 
-<svg viewBox="0 0 {width} {height}" aria-hidden="true">
+<svg class="w-full" viewBox="0 0 {width} {height}" aria-hidden="true">
 	{#if view && job.outline}
 		<path d={view.path([job.outline])} fill="none" stroke="var(--color-ink)" stroke-width="6.5" />
 		<path d={view.path([job.outline])} fill="none" stroke="var(--color-board)" stroke-width="4.6" />
@@ -35,9 +35,3 @@
 		/>
 	{/if}
 </svg>
-
-<style>
-	svg {
-		width: 100%;
-	}
-</style>

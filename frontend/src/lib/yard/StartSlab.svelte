@@ -29,9 +29,11 @@
 </script>
 
 <svelte:window onkeydown={(event) => event.key === 'Escape' && drop()} />
-<form onsubmit={start}>
-	<label class="label">{w.yard.name}<input class="well" maxlength="120" bind:this={box} bind:value={name} /></label>
-	<fieldset>
+<form class="flex flex-wrap items-end gap-x-18 gap-y-10 border-b-2 border-ink bg-bench px-20 py-16" onsubmit={start}>
+	<label class="label w-[min(360px,_100%)]"
+		>{w.yard.name}<input class="well" maxlength="120" bind:this={box} bind:value={name} /></label
+	>
+	<fieldset class="flex flex-wrap gap-4">
 		<legend class="label">{w.yard.units}</legend>
 		{#each ['ft-in', 'mm'] as const as one}
 			<button type="button" class="act" class:on={units === one} aria-pressed={units === one} onclick={() => (units = one)}
@@ -42,23 +44,3 @@
 	<button class="act main">{w.yard.go}</button>
 	<button type="button" class="act quiet" onclick={drop}>{w.board.drop}</button>
 </form>
-
-<style>
-	form {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 10px 18px;
-		align-items: end;
-		padding: 16px 20px;
-		background: var(--color-bench);
-		border-bottom: 2px solid var(--color-ink);
-	}
-	label {
-		width: min(360px, 100%);
-	}
-	fieldset {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px;
-	}
-</style>

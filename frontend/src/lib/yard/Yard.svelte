@@ -45,8 +45,8 @@
 </script>
 
 <svelte:window onkeydown={keys} />
-<div class="app">
-	<header>
+<div class="flex h-[100dvh] flex-col">
+	<header class="flex min-h-84 flex-wrap items-center gap-x-16 gap-y-8 border-b-3 border-ink px-20 py-12">
 		<svg width="66" height="40" aria-hidden="true"
 			><path d="M3 30h60v7H3z" fill="var(--color-ink2)" /><path
 				d="M24 20v10M42 20v10"
@@ -63,11 +63,11 @@
 				stroke-width="2.4"
 			/></svg
 		>
-		<div class="brand">
-			<h1>{w.product}</h1>
+		<div class="min-w-190 flex-1">
+			<h1 class="text-[27px] leading-[1] font-black">{w.product}</h1>
 			<p class="label">{w.yard.title}{yard.jobs ? `, ${w.yard.yardWord(live.length)}, ${w.yard.scale}` : ''}</p>
 		</div>
-		<nav>
+		<nav class="flex flex-wrap items-center gap-8">
 			<Who />
 			<a class="act quiet" href="/ways">{w.ways.title}</a>
 			<a class="act quiet" href="/rules">{w.rules.title}</a>
@@ -86,105 +86,59 @@
 	</header>
 	<OutboxStrip rows={outbox.rows} named />
 	<div class="px-20"><ReadingBar reading={yard.reading} /></div>
-	{#if session.waysUnread}<p class="notice" role="alert">{session.waysUnread}</p>{/if}
-	{#if yard.words}<p class="notice" role="alert">{yard.words}</p>{/if}
+	{#if session.waysUnread}<p class="border-b-3 border-flag bg-well px-20 py-8 font-mid" role="alert">{session.waysUnread}</p>{/if}
+	{#if yard.words}<p class="border-b-3 border-flag bg-well px-20 py-8 font-mid" role="alert">{yard.words}</p>{/if}
 	{#if yard.jobs === null && !yard.words}<p class="px-20 py-16 font-[640] text-ink2" role="status">
 			{w.yard.loading}
 		</p>{/if}
 	{#if yard.deleted}
-		<p class="notice" role="status">
+		<p class="border-b-3 border-flag bg-well px-20 py-8 font-mid" role="status">
 			{w.yard.deleted(yard.deleted.name)}
 			<button type="button" class="act quiet" onclick={() => void yard.undelete()}>{w.yard.undo}</button>
 		</p>
 	{/if}
-	<main>
+	<main class="flex-1 overflow-auto bg-sheet">
 		{#if starting}<StartSlab {yard} close={() => (starting = false)} />{/if}
-		<div class="heads" aria-hidden="true">
+		<div
+			class={[
+				'grid gap-x-18 gap-y-0 border-b-[1.5px] border-ink px-20 pt-8 pb-6',
+				'grid-cols-[180px_minmax(200px,1.3fr)_150px_minmax(170px,1.1fr)_minmax(150px,1fr)_66px] font-[700]',
+				'bg-bench max-fold:hidden'
+			]}
+			aria-hidden="true"
+		>
 			<span></span><span>{w.yard.slabs}</span><span>{w.board.order}</span><span>{w.yard.last}</span><span>{w.yard.stops}</span>
 		</div>
 		<ul>
 			{#each live as job (job.id)}<YardRow {yard} {job} {scale} />{/each}
 		</ul>
-		{#if yard.jobs && !yard.jobs.length && !starting}<p class="empty">{w.yard.empty}</p>{/if}
+		{#if yard.jobs && !yard.jobs.length && !starting}<p class="px-20 pt-24 pb-8 text-act">{w.yard.empty}</p>{/if}
 		{#if aside.length}
-			<h2 class="aside">{w.yard.aside}</h2>
+			<h2 class="px-20 pt-24 pb-8 text-act">{w.yard.aside}</h2>
 			<ul>
 				{#each aside as job (job.id)}<YardRow {yard} {job} {scale} />{/each}
 			</ul>
 		{/if}
 	</main>
-	<footer aria-label="Tally">
-		<div>
-			<p>{w.yard.total}</p>
-			<b>{live.some((job) => job.order) ? total : w.notSet}</b>
+	<footer class="flex min-h-80 border-t-3 border-ink text-board-ink" aria-label="Tally">
+		<div class="border-r-[1.5px] border-board-ink pt-6 pr-28 pb-0 pl-20">
+			<p class="text-[13.5px] font-[620] text-board-ink2">{w.yard.total}</p>
+			<b class="text-tally leading-[1.2] font-heavy font-stretch-[90%]">{live.some((job) => job.order) ? total : w.notSet}</b>
 		</div>
-		<div>
-			<p>{w.yard.trucks}</p>
-			<b>{trucks}</b>
+		<div class="border-r-[1.5px] border-board-ink pt-6 pr-28 pb-0 pl-20">
+			<p class="text-[13.5px] font-[620] text-board-ink2">{w.yard.trucks}</p>
+			<b class="text-tally leading-[1.2] font-heavy font-stretch-[90%]">{trucks}</b>
 		</div>
-		<button type="button" class="dim" onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</button>
+		<button
+			type="button"
+			class="my-auto mr-12 ml-auto h-44 border-[1.5px] border-board-ink px-10 py-0 font-[680]"
+			onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</button
+		>
 	</footer>
 </div>
 
 <style>
-	.app {
-		height: 100dvh;
-		display: flex;
-		flex-direction: column;
-	}
-	header {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 8px 16px;
-		padding: 12px 20px;
-		border-bottom: 3px solid var(--color-ink);
-		min-height: 84px;
-	}
-	h1 {
-		font-size: 27px;
-		font-weight: 840;
-		line-height: 1;
-	}
-	.brand {
-		flex: 1;
-		min-width: 190px;
-	}
-	nav {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px;
-		align-items: center;
-	}
-	main {
-		flex: 1;
-		overflow: auto;
-		background: var(--color-sheet);
-	}
-	.heads {
-		display: grid;
-		grid-template-columns: 180px minmax(200px, 1.3fr) 150px minmax(170px, 1.1fr) minmax(150px, 1fr) 66px;
-		gap: 0 18px;
-		padding: 8px 20px 6px;
-		font-weight: 700;
-		border-bottom: 1.5px solid var(--color-ink);
-		background: var(--color-bench);
-	}
-	.notice {
-		background: var(--color-well);
-		border-bottom: 3px solid var(--color-flag);
-		padding: 8px 20px;
-		font-weight: 640;
-	}
-	.empty,
-	.aside {
-		padding: 24px 20px 8px;
-		font-size: 19px;
-	}
 	footer {
-		display: flex;
-		min-height: 80px;
-		border-top: 3px solid var(--color-ink);
 		background:
 			repeating-linear-gradient(
 				178.6deg,
@@ -193,33 +147,5 @@
 				transparent 10px 23px
 			),
 			var(--color-board);
-		color: var(--color-board-ink);
-	}
-	footer div {
-		padding: 6px 28px 0 20px;
-		border-right: 1.5px solid var(--color-board-ink);
-	}
-	footer p {
-		font-size: 13.5px;
-		font-weight: 620;
-		color: var(--color-board-ink2);
-	}
-	footer b {
-		font-size: 30px;
-		font-weight: 780;
-		font-stretch: 90%;
-		line-height: 1.2;
-	}
-	.dim {
-		margin: auto 12px auto auto;
-		height: 44px;
-		padding: 0 10px;
-		border: 1.5px solid var(--color-board-ink);
-		font-weight: 680;
-	}
-	@media (max-width: 1100px) {
-		.heads {
-			display: none;
-		}
 	}
 </style>

@@ -24,9 +24,21 @@
 	}
 </script>
 
-<li class="row" data-job={job.name} data-fault={job.fault}>
-	<a class="slab" href={job.fault ? undefined : `/job/${job.id}/lines`} tabindex="-1" aria-hidden="true"
-		><MiniSlab {job} {scale} width={170} height={112} /></a
+<li
+	class={[
+		'row group grid gap-x-18 gap-y-0 border-b-[1.5px] border-line px-20 py-4',
+		'grid-cols-[180px_minmax(200px,1.3fr)_150px_minmax(170px,1.1fr)_minmax(150px,1fr)_66px] items-center',
+		'min-h-118 max-fold:gap-x-12 max-fold:gap-y-4 max-fold:px-14 max-fold:py-10',
+		'max-fold:grid-cols-[120px_1fr_auto]'
+	]}
+	data-job={job.name}
+	data-fault={job.fault}
+>
+	<a
+		class="slab max-fold:row-[span_2] max-fold:w-120 max-fold:overflow-hidden"
+		href={job.fault ? undefined : `/job/${job.id}/lines`}
+		tabindex="-1"
+		aria-hidden="true"><MiniSlab {job} {scale} width={170} height={112} /></a
 	>
 	<div class="what">
 		{#if renaming}
@@ -43,9 +55,12 @@
 				}}
 			/>
 		{:else if job.fault}
-			<p class="name">{job.name}</p>
+			<p class="name inline-block px-0 py-6 text-act leading-[1.1] font-heavy wrap-anywhere font-stretch-[90%]">{job.name}</p>
 		{:else}
-			<a class="name" href="/job/{job.id}/lines">{job.name}</a>
+			<a
+				class="name inline-block px-0 py-6 text-act leading-[1.1] font-heavy wrap-anywhere font-stretch-[90%]"
+				href="/job/{job.id}/lines">{job.name}</a
+			>
 		{/if}
 		<p class="label">
 			{job.area ?? (job.fault || job.counting ? '' : w.yard.nothing)}{job.area || !(job.fault || job.counting)
@@ -53,19 +68,28 @@
 				: ''}{job.units === 'mm' ? w.yard.mm : w.yard.ftin}
 		</p>
 	</div>
-	<p class="yards">
-		{#if job.order}<b><Frac text={job.order} /></b>
-			{job.order_unit}<span class="label">{job.trucks} {job.trucks === 1 ? 'truck' : 'trucks'}</span>{:else}<span class="label"
-				>{job.counting ? w.yard.counting : w.notSet}</span
+	<p class="yards max-fold:col-[2]">
+		{#if job.order}<b class="text-tally font-heavy font-stretch-[90%]"><Frac text={job.order} /></b>
+			{job.order_unit}<span class="label block">{job.trucks} {job.trucks === 1 ? 'truck' : 'trucks'}</span>{:else}<span
+				class="label block">{job.counting ? w.yard.counting : w.notSet}</span
 			>{/if}
 	</p>
-	<p class="last"><b>{job.summary}</b><span class="label">{job.author ? `${job.author}, ` : ''}{when}</span></p>
-	<p class="stops">{job.stops}</p>
-	<div class="acts">
+	<p class="max-fold:hidden">
+		<b class="font-[620]">{job.summary}</b><span class="label block">{job.author ? `${job.author}, ` : ''}{when}</span>
+	</p>
+	<p
+		class={[
+			'font-mid wrap-anywhere group-data-[fault=true]:text-flag max-fold:hidden',
+			'max-fold:group-data-[fault=true]:col-span-full max-fold:group-data-[fault=true]:block'
+		]}
+	>
+		{job.stops}
+	</p>
+	<div class="max-fold:col-[3] max-fold:row-[1_/_span_2]">
 		<button type="button" class="act quiet" aria-expanded={open} onclick={() => (open = !open)}>{w.yard.more}</button>
 	</div>
 	{#if open}
-		<div class="more">
+		<div class="col-[2_/_-1] flex flex-wrap gap-6 pb-8 max-fold:col-span-full">
 			{#if !job.fault}
 				<button
 					type="button"
@@ -86,80 +110,3 @@
 		</div>
 	{/if}
 </li>
-
-<style>
-	.row {
-		display: grid;
-		grid-template-columns: 180px minmax(200px, 1.3fr) 150px minmax(170px, 1.1fr) minmax(150px, 1fr) 66px;
-		gap: 0 18px;
-		align-items: center;
-		border-bottom: 1.5px solid var(--color-line);
-		padding: 4px 20px;
-		min-height: 118px;
-	}
-	.name {
-		font-size: 19px;
-		font-weight: 780;
-		font-stretch: 90%;
-		line-height: 1.1;
-		display: inline-block;
-		padding: 6px 0;
-		overflow-wrap: anywhere;
-	}
-	.yards b {
-		font-size: 30px;
-		font-weight: 780;
-		font-stretch: 90%;
-	}
-	.yards .label,
-	.last .label {
-		display: block;
-	}
-	.last b {
-		font-weight: 620;
-	}
-	.stops {
-		font-weight: 640;
-		overflow-wrap: anywhere;
-	}
-	[data-fault='true'] .stops {
-		color: var(--color-flag);
-	}
-	.more {
-		grid-column: 2 / -1;
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		padding-bottom: 8px;
-	}
-	@media (max-width: 1100px) {
-		.row {
-			grid-template-columns: 120px 1fr auto;
-			padding: 10px 14px;
-			gap: 4px 12px;
-		}
-		.slab {
-			grid-row: span 2;
-			width: 120px;
-			overflow: hidden;
-		}
-		.last,
-		.stops {
-			display: none;
-		}
-		[data-fault='true'] .stops {
-			display: block;
-			grid-column: 1 / -1;
-		}
-		.yards {
-			grid-column: 2;
-		}
-		.acts {
-			grid-column: 3;
-			grid-row: 1 / span 2;
-		}
-		.more {
-			grid-column: 1 / -1;
-		}
-	}
-</style>

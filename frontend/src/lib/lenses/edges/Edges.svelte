@@ -65,10 +65,18 @@
 >
 	{#snippet key()}
 		{#if strips.length}
-			<p class="keys">
-				<span class="full"></span>{w.edges.full}
-				{#if strips.some((one) => one.face === 'haunch')}<span class="haunch"></span>{w.edges.haunch}{/if}
-				{#if store.figure?.drawing?.steps.length}<span class="step"></span>{w.edges.step}{/if}
+			<p class="flex items-center gap-6 text-[13.5px] font-label whitespace-nowrap">
+				<span class="ml-8 inline-block h-14 w-26 border-[1.3px] border-dashed border-ink2 bg-water first:ml-0"></span>{w.edges
+					.full}
+				{#if strips.some((one) => one.face === 'haunch')}<span
+						class={[
+							'ml-8 border-[1.3px] border-dashed border-ink2',
+							'inline-block h-14 w-26 bg-[color-mix(in_srgb,_var(--color-water)_45%,_var(--color-slab))] first:ml-0'
+						]}
+					></span>{w.edges.haunch}{/if}
+				{#if store.figure?.drawing?.steps.length}<span
+						class="ml-8 inline-block h-5 w-26 border-0 border-dashed border-ink2 bg-ink first:ml-0"
+					></span>{w.edges.step}{/if}
 			</p>
 		{:else}<p class="label">{w.edges.none}</p>{/if}
 	{/snippet}
@@ -104,44 +112,5 @@
 			{:else}<SumPanel {store} {data} dug={ground.state?.ground.parts ?? []} />{/if}
 		{/if}
 	{:else}<p>{w.edges.needOutline}</p>{/if}
-	<p class="caution">{w.edges.caution}</p>
+	<p class="mt-14 border-t border-hair pt-6 text-[13.5px] text-ink2">{w.edges.caution}</p>
 </Bench>
-
-<style>
-	.keys {
-		display: flex;
-		gap: 6px;
-		align-items: center;
-		font-size: 13.5px;
-		font-weight: 560;
-		white-space: nowrap;
-	}
-	.keys span {
-		display: inline-block;
-		width: 26px;
-		height: 14px;
-		border: 1.3px dashed var(--color-ink2);
-		margin-left: 8px;
-	}
-	.keys span:first-child {
-		margin-left: 0;
-	}
-	.full {
-		background: var(--color-water);
-	}
-	.haunch {
-		background: color-mix(in srgb, var(--color-water) 45%, var(--color-slab));
-	}
-	.keys .step {
-		border: 0;
-		height: 5px;
-		background: var(--color-ink);
-	}
-	.caution {
-		margin-top: 14px;
-		font-size: 13.5px;
-		color: var(--color-ink2);
-		border-top: 1px solid var(--color-hair);
-		padding-top: 6px;
-	}
-</style>

@@ -86,19 +86,19 @@
 			>{/each}
 	</span>
 </div>
-{#each asked as one}<p class="act-line asked"><Frac text="{one.words} {one.remedy}" /></p>{/each}
-<div class="ways">
+{#each asked as one}<p class="act-line mt-6 text-read font-[700]"><Frac text="{one.words} {one.remedy}" /></p>{/each}
+<div class="mt-8 grid grid-cols-[1fr_1fr] gap-x-20 gap-y-0 max-phone:grid-cols-[1fr]">
 	{#each options as option}
-		<article class:drawn={option.key === 'drawn'}>
+		<article class="min-w-0 border-t-2 border-ink px-0 pt-6 pb-10" class:drawn={option.key === 'drawn'}>
 			<h3>{option.name}</h3>
 			{#if option.sketch}<OptionSection sketch={option.sketch} {deepest} units={store.units} />{/if}
 			{#if option.net_m3}
-				<p class="vol">
+				<p class="text-key">
 					<b>{option.net_text}</b>{#if option.foam_m2}, {option.foam_text} {w.edges.foam}{/if}
 				</p>
-				<p class="vol">{w.edges.about} <b>{option.cost_text}</b></p>
+				<p class="text-key">{w.edges.about} <b>{option.cost_text}</b></p>
 			{/if}
-			<p class="words"><Frac text={option.words} /></p>
+			<p class="mx-0 my-2 text-[14.5px]"><Frac text={option.words} /></p>
 			{#if option.for_it}<p class="label">{w.edges.for}: {option.for_it}</p>
 				<p class="label">{w.edges.against}: {option.against_it}</p>{/if}
 			{#if option.edits.length}<button
@@ -116,34 +116,3 @@
 			.map((one) => [one.source, one.source_words]))] as [source, words]}<p class="label">
 		{words} <a class="in-book" href="/rules?source={source}">{w.rules.inBook}</a>
 	</p>{/each}
-
-<style>
-	.ways {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 0 20px;
-		margin-top: 8px;
-	}
-	article {
-		border-top: 2px solid var(--color-ink);
-		padding: 6px 0 10px;
-		min-width: 0;
-	}
-	.asked {
-		font-weight: 700;
-		font-size: 16px;
-		margin-top: 6px;
-	}
-	.vol {
-		font-size: 17px;
-	}
-	.words {
-		font-size: 14.5px;
-		margin: 2px 0;
-	}
-	@media (max-width: 600px) {
-		.ways {
-			grid-template-columns: 1fr;
-		}
-	}
-</style>

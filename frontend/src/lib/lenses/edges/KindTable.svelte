@@ -22,12 +22,16 @@
 		{#each rows as row}
 			<tr class:on={picked === row.mark}>
 				<th scope="row"
-					><button type="button" class="mark" aria-pressed={picked === row.mark} onclick={() => pick(row.mark)}>{row.mark}</button
+					><button
+						type="button"
+						class="min-h-34 min-w-34 border-2 border-ink bg-well font-[800] aria-pressed:bg-ink aria-pressed:text-sheet"
+						aria-pressed={picked === row.mark}
+						onclick={() => pick(row.mark)}>{row.mark}</button
 					></th
 				>
-				<td><Frac text={row.says} /></td>
-				<td>{w.edges.count(row.own.length)}</td>
-				<td class="r">
+				<td class="py-3 pr-8 pl-0"><Frac text={row.says} /></td>
+				<td class="py-3 pr-8 pl-0">{w.edges.count(row.own.length)}</td>
+				<td class="py-3 pr-8 pl-0 text-right">
 					{#if row.own.length}<button type="button" class="act quiet" onclick={() => data.choose(kind, row.own[0] ?? 0)}
 							>{w.edges.showCut}</button
 						>{/if}
@@ -52,23 +56,3 @@
 		{/each}
 	</tbody>
 </table>
-
-<style>
-	.mark {
-		font-weight: 800;
-		min-height: 34px;
-		min-width: 34px;
-		border: 2px solid var(--color-ink);
-		background: var(--color-well);
-	}
-	.mark[aria-pressed='true'] {
-		background: var(--color-ink);
-		color: var(--color-sheet);
-	}
-	td {
-		padding: 3px 8px 3px 0;
-	}
-	.r {
-		text-align: right;
-	}
-</style>

@@ -39,24 +39,17 @@
 		/>
 		{#each match.points as p}
 			<circle cx={x(p.at_mm)} cy={y(p.level_mm)} r="4.5" fill="var(--color-well)" stroke="var(--color-pencil)" stroke-width="2" />
-			{#if Math.abs(p.off_mm) > 0.7}<text x={x(p.at_mm)} y={y(Math.max(p.level_mm, p.top_mm)) - 9} text-anchor="middle"
-					><SvgFrac text={off(p.off_mm)} /></text
+			{#if Math.abs(p.off_mm) > 0.7}<text
+					class="fill-ink text-body font-[680]"
+					x={x(p.at_mm)}
+					y={y(Math.max(p.level_mm, p.top_mm)) - 9}
+					text-anchor="middle"><SvgFrac text={off(p.off_mm)} /></text
 				>{/if}
 		{/each}
-		<text x={width - 60} y={y(match.points[match.points.length - 1]?.top_mm ?? 0) + 5}>new top</text>
-		<text x="40" y={top + tall + 22} class="small">{match.name}; heights {times} times too tall</text>
+		<text class="fill-ink text-body font-[680]" x={width - 60} y={y(match.points[match.points.length - 1]?.top_mm ?? 0) + 5}
+			>new top</text
+		>
+		<text x="40" y={top + tall + 22} class="fill-ink2 text-[13.5px] font-label">{match.name}; heights {times} times too tall</text
+		>
 	</svg>
 </div>
-
-<style>
-	text {
-		font-size: 15px;
-		font-weight: 680;
-		fill: var(--color-ink);
-	}
-	.small {
-		font-size: 13.5px;
-		font-weight: 560;
-		fill: var(--color-ink2);
-	}
-</style>

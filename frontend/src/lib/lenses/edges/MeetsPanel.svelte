@@ -188,7 +188,7 @@
 			problem={store.problemFor(`kerb-l-${i}`)}
 			keep={(leave_outs) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { leave_outs } }], `kerb-l-${i}`)}
 		/>
-		{#if pour}<span class="vol"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
+		{#if pour}<span class="pb-6 font-[760]"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
 		<button type="button" class="act quiet" onclick={() => void store.keep([takeOut('kerbs', [row.id])], 'kerb')}
 			>{w.edges.out}</button
 		>
@@ -250,7 +250,7 @@
 			problem={store.problemFor(`sp-l-${i}`)}
 			keep={(top_mm) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { top_mm } }], `sp-l-${i}`)}
 		/>
-		{#if pour}<span class="vol"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
+		{#if pour}<span class="pb-6 font-[760]"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
 		<button type="button" class="act quiet" onclick={() => void store.keep([takeOut('side_pads', [row.id])], 'side-pad')}
 			>{w.edges.out}</button
 		>
@@ -343,10 +343,3 @@
 </div>
 {@render wrong('piles')}
 {#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}
-
-<style>
-	.vol {
-		font-weight: 760;
-		padding-bottom: 6px;
-	}
-</style>

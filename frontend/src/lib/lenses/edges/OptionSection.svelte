@@ -30,7 +30,7 @@
 			fill="none"
 		/>
 		<path d="M4 {y(sketch.frost_mm)}H{width - 4}" stroke="var(--color-ink)" stroke-width="1.4" stroke-dasharray="12 4 3 4" />
-		<text x={width - 6} y={y(sketch.frost_mm) - 4} text-anchor="end" class="small">frost</text>
+		<text x={width - 6} y={y(sketch.frost_mm) - 4} text-anchor="end" class="fill-ink2 text-label font-label">frost</text>
 		{#if sketch.wing_mm}
 			{@const wy = y(sketch.ground_mm) + 26}
 			<rect
@@ -80,24 +80,11 @@
 				stroke-width="2.2"
 			/>
 		{/if}
-		<text x={x0 + wide / 2} y={Math.min((top + bottom) / 2 + 6, tall - 8)} text-anchor="middle" class="deep"
-			><SvgFrac {text} /></text
+		<text
+			x={x0 + wide / 2}
+			y={Math.min((top + bottom) / 2 + 6, tall - 8)}
+			text-anchor="middle"
+			class="fill-ink stroke-water stroke-5 text-key font-[800] [paint-order:stroke]"><SvgFrac {text} /></text
 		>
 	</svg>
 </div>
-
-<style>
-	.small {
-		font-size: 13px;
-		font-weight: 560;
-		fill: var(--color-ink2);
-	}
-	.deep {
-		font-size: 17px;
-		font-weight: 800;
-		fill: var(--color-ink);
-		paint-order: stroke;
-		stroke: var(--color-water);
-		stroke-width: 5px;
-	}
-</style>

@@ -8,13 +8,5 @@
 {#each parts as part}
 	{@const [x, y] = view.px(part.at)}
 	<circle cx={x} cy={y} r="11" fill="var(--color-well)" stroke="var(--color-ink)" stroke-width="1.6" pointer-events="none" />
-	<text {x} y={y + 5} text-anchor="middle" pointer-events="none">{part.letter}</text>
+	<text class="fill-ink text-note font-heavy" {x} y={y + 5} text-anchor="middle" pointer-events="none">{part.letter}</text>
 {/each}
-
-<style>
-	text {
-		font-size: 14px;
-		font-weight: 780;
-		fill: var(--color-ink);
-	}
-</style>

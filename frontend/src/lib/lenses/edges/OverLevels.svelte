@@ -31,17 +31,10 @@
 	});
 </script>
 
-{#each rows as row}<text x={row.at[0]} y={row.at[1] + 5} text-anchor={row.anchor} pointer-events="none"
-		><SvgFrac text={row.text} /></text
+{#each rows as row}<text
+		class="fill-ink stroke-slab stroke-4 text-[13.5px] font-strong [paint-order:stroke]"
+		x={row.at[0]}
+		y={row.at[1] + 5}
+		text-anchor={row.anchor}
+		pointer-events="none"><SvgFrac text={row.text} /></text
 	>{/each}
-
-<style>
-	text {
-		font-size: 13.5px;
-		font-weight: 720;
-		fill: var(--color-ink);
-		paint-order: stroke;
-		stroke: var(--color-slab);
-		stroke-width: 4px;
-	}
-</style>

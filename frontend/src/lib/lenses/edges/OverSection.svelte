@@ -116,7 +116,7 @@
 			stroke={picks('along', row) ? 'var(--color-chalk)' : 'transparent'}
 			stroke-width="14"
 			stroke-opacity=".6"
-			class="hit"
+			class="cursor-pointer"
 			onclick={() => choose('along', row)}
 		/>{/if}
 {/each}
@@ -128,7 +128,7 @@
 		stroke={picks('beam', row) ? 'var(--color-chalk)' : 'transparent'}
 		stroke-width="13"
 		stroke-opacity=".55"
-		class="hit"
+		class="cursor-pointer"
 		data-beam={row}
 		onclick={() => choose('beam', row)}
 	/>
@@ -139,7 +139,7 @@
 		<path
 			d={view.path(thing.rings)}
 			fill="transparent"
-			class="hit"
+			class="cursor-pointer"
 			data-recess={thing.row}
 			onclick={() => choose('recess', thing.row)}
 		/>
@@ -149,9 +149,22 @@
 	{#each tags as tag}
 		{@const [x, y] = view.px(tag.at)}
 		<!-- svelte-ignore a11y_no_static_element_interactions -->
-		<g class="hit drag" data-tag="{tag.kind}-{tag.row}" onpointerdown={(event) => carry(tag.kind, tag.row, event)}>
-			<rect x={x - 13} y={y - 11} width="26" height="22" class="tag" class:on={picks(tag.kind, tag.row)} />
-			<text {x} y={y + 5} text-anchor="middle" class="mark" class:on={picks(tag.kind, tag.row)}>{tag.mark}</text>
+		<g class="cursor-move touch-none" data-tag="{tag.kind}-{tag.row}" onpointerdown={(event) => carry(tag.kind, tag.row, event)}>
+			<rect
+				x={x - 13}
+				y={y - 11}
+				width="26"
+				height="22"
+				class={['stroke-[1.8px]', picks(tag.kind, tag.row) ? 'fill-chalk stroke-chalk' : 'fill-well stroke-ink']}
+				class:on={picks(tag.kind, tag.row)}
+			/>
+			<text
+				{x}
+				y={y + 5}
+				text-anchor="middle"
+				class={['text-note font-heavy', picks(tag.kind, tag.row) ? 'fill-on-chalk' : 'fill-ink']}
+				class:on={picks(tag.kind, tag.row)}>{tag.mark}</text
+			>
 		</g>
 	{/each}
 {/if}
@@ -160,7 +173,13 @@
 	{@const b = view.px(line.end)}
 	{@const angle = (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI}
 	<!-- svelte-ignore a11y_no_static_element_interactions -->
-	<path d="M{a}L{b}" stroke="transparent" stroke-width="16" class="drag" onpointerdown={(event) => grab('both', event)} />
+	<path
+		d="M{a}L{b}"
+		stroke="transparent"
+		stroke-width="16"
+		class="cursor-move touch-none"
+		onpointerdown={(event) => grab('both', event)}
+	/>
 	<path d="M{a}L{b}" stroke="var(--color-chalk)" stroke-width="2.6" pointer-events="none" />
 	{#each [{ p: a, end: 'start' }, { p: b, end: 'end' }] as const as one}
 		<path
@@ -174,7 +193,7 @@
 			cy={one.p[1]}
 			r="12"
 			fill="transparent"
-			class="drag"
+			class="cursor-move touch-none"
 			data-cut-end={one.end}
 			role="button"
 			tabindex="0"
@@ -184,39 +203,10 @@
 		/>
 	{/each}
 	<g transform="translate({a})" pointer-events="none"
-		><rect x="-11" y="-11" width="22" height="22" fill="var(--color-chalk)" /><text text-anchor="middle" y="6" class="no">1</text
+		><rect x="-11" y="-11" width="22" height="22" fill="var(--color-chalk)" /><text
+			text-anchor="middle"
+			y="6"
+			class="fill-on-chalk text-body font-heavy">1</text
 		></g
 	>
 {/if}
-
-<style>
-	.hit {
-		cursor: pointer;
-	}
-	.drag {
-		cursor: move;
-		touch-action: none;
-	}
-	.tag {
-		fill: var(--color-well);
-		stroke: var(--color-ink);
-		stroke-width: 1.8;
-	}
-	.tag.on {
-		fill: var(--color-chalk);
-		stroke: var(--color-chalk);
-	}
-	.mark {
-		font-size: 14px;
-		font-weight: 780;
-		fill: var(--color-ink);
-	}
-	.mark.on,
-	.no {
-		fill: var(--color-on-chalk);
-	}
-	.no {
-		font-weight: 780;
-		font-size: 15px;
-	}
-</style>

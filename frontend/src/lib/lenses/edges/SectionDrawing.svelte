@@ -55,7 +55,7 @@
 	};
 </script>
 
-<div class="cut" bind:clientWidth={width}>
+<div class="cut relative min-w-0" bind:clientWidth={width}>
 	<svg {width} height={high} role="img" aria-label={section.words}>
 		<defs>
 			<pattern id="c-conc" width="18" height="16" patternUnits="userSpaceOnUse"
@@ -111,8 +111,11 @@
 						stroke-dasharray="6 4"
 					/>
 				{/if}
-				<text x={view.x((block.s0_mm + block.s1_mm) / 2)} y={view.y(block.top_mm) - 7} text-anchor="middle" class="name"
-					>{block.name}</text
+				<text
+					x={view.x((block.s0_mm + block.s1_mm) / 2)}
+					y={view.y(block.top_mm) - 7}
+					text-anchor="middle"
+					class="name fill-ink2 stroke-bench stroke-4 text-note font-mid [paint-order:stroke]">{block.name}</text
 				>
 			{/each}
 			{#each view.breaks as b}
@@ -136,20 +139,30 @@
 						x={view.x((slope.s0_mm + slope.s1_mm) / 2)}
 						y={view.y(Math.max(slope.z0_mm, slope.z1_mm)) - 8}
 						text-anchor="middle"
-						class="name">{down < 0 ? '← ' : ''}falls {slope.text}{down > 0 ? ' →' : ''}</text
+						class="name fill-ink2 stroke-bench stroke-4 text-note font-mid [paint-order:stroke]"
+						>{down < 0 ? '← ' : ''}falls {slope.text}{down > 0 ? ' →' : ''}</text
 					>
 				{/if}
 			{/each}
 			<SectionSizes {section} {view} {start} />
 			{#each view.names as name}
-				<text x={name.x} y={name.y} text-anchor="middle" class="name">{name.text}</text>
+				<text
+					x={name.x}
+					y={name.y}
+					text-anchor="middle"
+					class="name fill-ink2 stroke-bench stroke-4 text-note font-mid [paint-order:stroke]">{name.text}</text
+				>
 			{/each}
 		</g>
 	</svg>
 	{#if editing}
-		{#key editing}<div class="typing" style:left="{editing.x - 56}px" style:top="{Math.min(editing.y - 20, high - 44)}px">
+		{#key editing}<div
+				class="absolute z-2 bg-bench"
+				style:left="{editing.x - 56}px"
+				style:top="{Math.min(editing.y - 20, high - 44)}px"
+			>
 				<input
-					class="well"
+					class="well w-112 font-pencil text-act"
 					aria-label="{editing.size.mark} {editing.size.key.replace('_', ' ')}"
 					aria-invalid={problem !== null}
 					use:focus
@@ -164,50 +177,14 @@
 			</div>{/key}
 	{/if}
 </div>
-<p class="legend label">
-	{#if view.broken}<span>{w.edges.broken}</span>{/if}
-	{#each kinds as kind}<span><i class="hatch {kind}"></i>{w.edges.legend[kind] ?? kind}</span>{/each}
+<p class="label flex flex-wrap gap-x-14 gap-y-2">
+	{#if view.broken}<span class="flex items-center gap-5">{w.edges.broken}</span>{/if}
+	{#each kinds as kind}<span class="flex items-center gap-5"
+			><i class={['h-12 w-22 border-[1.2px] border-ink bg-slab', `hatch ${kind}`]}></i>{w.edges.legend[kind] ?? kind}</span
+		>{/each}
 </p>
 
 <style>
-	.cut {
-		min-width: 0;
-		position: relative;
-	}
-	.name {
-		font-size: 14px;
-		font-weight: 640;
-		fill: var(--color-ink2);
-		paint-order: stroke;
-		stroke: var(--color-bench);
-		stroke-width: 4px;
-	}
-	.typing {
-		position: absolute;
-		z-index: 2;
-		background: var(--color-bench);
-	}
-	.typing input {
-		width: 112px;
-		font-family: var(--font-pencil);
-		font-size: 19px;
-	}
-	.legend {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 2px 14px;
-	}
-	.legend span {
-		display: flex;
-		align-items: center;
-		gap: 5px;
-	}
-	.hatch {
-		width: 22px;
-		height: 12px;
-		border: 1.2px solid var(--color-ink);
-		background: var(--color-slab);
-	}
 	.hatch.concrete {
 		background: radial-gradient(circle at 4px 4px, var(--color-ink2) 1px, transparent 1.4px) 0 0 / 9px 7px var(--color-slab);
 	}

@@ -81,10 +81,12 @@
 			x={(Math.min(...xs) + Math.max(...xs)) / 2}
 			{y}
 			text-anchor="middle"
-			class="layer inside"><SvgFrac text={layer.text} /></text
+			class="fill-ink2 stroke-well stroke-6 text-[13.5px] font-[600] [paint-order:stroke]"><SvgFrac text={layer.text} /></text
 		>
-	{:else if Math.max(...xs) < width - 100 && !view.broken}<text x={Math.max(...xs) + 8} {y} class="layer"
-			><SvgFrac text={layer.text} /></text
+	{:else if Math.max(...xs) < width - 100 && !view.broken}<text
+			x={Math.max(...xs) + 8}
+			{y}
+			class="fill-ink2 stroke-bench stroke-4 text-[13.5px] font-[600] [paint-order:stroke]"><SvgFrac text={layer.text} /></text
 		>{/if}
 {/each}
 {#each section.ends as end}
@@ -129,7 +131,7 @@
 			x={out < 0 ? face - wall / 2 : face + wall / 2}
 			y={view.y(end.against_level_mm ?? end.top_mm) + 20}
 			text-anchor="middle"
-			class="layer">{end.against}</text
+			class="fill-ink2 stroke-bench stroke-4 text-[13.5px] font-[600] [paint-order:stroke]">{end.against}</text
 		>
 	{:else}
 		{#if end.ground_mm !== null}
@@ -146,8 +148,11 @@
 				stroke-width="1.6"
 				stroke-dasharray="5 5"
 			/>
-			<text x={out < 0 ? far : far} y={view.y(end.top_mm) + 52} text-anchor={out < 0 ? 'start' : 'end'} class="layer"
-				>{w.edges.noGround}</text
+			<text
+				x={out < 0 ? far : far}
+				y={view.y(end.top_mm) + 52}
+				text-anchor={out < 0 ? 'start' : 'end'}
+				class="fill-ink2 stroke-bench stroke-4 text-[13.5px] font-[600] [paint-order:stroke]">{w.edges.noGround}</text
 			>
 		{/if}
 		{#each end.boards as board}
@@ -174,7 +179,8 @@
 						x={sx + out * 10}
 						y={view.y(board.top_mm) - 14}
 						text-anchor={out < 0 ? 'end' : 'start'}
-						class="layer">{end.boards.map((one) => one.mark).join(' + ')}</text
+						class="fill-ink2 stroke-bench stroke-4 text-[13.5px] font-[600] [paint-order:stroke]"
+						>{end.boards.map((one) => one.mark).join(' + ')}</text
 					>{/if}
 			{/if}
 		{/each}
@@ -223,18 +229,3 @@
 	{@const seen = view.y(frost.frost_mm) <= height - 14}
 	<path d="M10 {fy}H{width - 10}" stroke="var(--color-ink)" stroke-width="1.6" stroke-dasharray={seen ? '14 5 3 5' : '3 7'} />
 {/if}
-
-<style>
-	.layer.inside {
-		stroke: var(--color-well);
-		stroke-width: 6px;
-	}
-	.layer {
-		font-size: 13.5px;
-		font-weight: 600;
-		fill: var(--color-ink2);
-		paint-order: stroke;
-		stroke: var(--color-bench);
-		stroke-width: 4px;
-	}
-</style>

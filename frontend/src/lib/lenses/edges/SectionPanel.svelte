@@ -57,10 +57,10 @@
 </script>
 
 <div class="panel-row">
-	<label class="label where"
+	<label class="label flex w-auto items-center gap-8 whitespace-nowrap"
 		>{w.edges.cutHere}
 		<select
-			class="plain-select"
+			class="plain-select w-210"
 			value={data.own ? 'own' : `${place?.kind} ${place?.row}`}
 			onchange={(e) => {
 				const [kind, row] = e.currentTarget.value.split(' ');
@@ -81,10 +81,17 @@
 {/if}
 {#if data.problem}<p class="wrong" role="alert">{data.problem}</p>{/if}
 {#each checks as check}
-	<div class="check" class:short={check.verdict === 'short'}>
-		<b>{w.edges.checks[check.verdict]}</b><span>{check.name}</span><span class="has"><Frac text={check.has} /></span>
-		{#if check.rule}<abbr class="rule" title={check.source_words}><Frac text={check.rule} /></abbr>{/if}
-		{#if check.verdict !== 'meets'}<span class="why"
+	<div
+		class="grid grid-cols-[62px_1fr_auto_auto] items-baseline gap-x-10 gap-y-2 border-t border-hair px-0 py-3"
+		class:short={check.verdict === 'short'}
+	>
+		<b class={[check.verdict === 'short' ? 'text-flag' : 'text-chalk']}>{w.edges.checks[check.verdict]}</b><span
+			>{check.name}</span
+		><span class="font-[760]"><Frac text={check.has} /></span>
+		{#if check.rule}<abbr class="border-[1.5px] border-ink px-6 py-0 text-note no-underline" title={check.source_words}
+				><Frac text={check.rule} /></abbr
+			>{/if}
+		{#if check.verdict !== 'meets'}<span class="col-[2_/_-1] text-note"
 				><Frac text={check.remedy} />
 				<span class="label">{check.source_words} <a class="in-book" href="/rules?source={check.source}">{w.rules.inBook}</a></span
 				></span
@@ -131,7 +138,7 @@
 			<label class="label long" for="cut-call"
 				>{w.edges.cutCall(type.mark)}<input
 					id="cut-call"
-					class="well call"
+					class="well call font-pencil"
 					placeholder={w.edges.beamHint(store.units === 'mm').replace('16', '18')}
 					bind:value={cutText}
 					onkeydown={(event) => event.key === 'Enter' && void keepCut()}
@@ -177,7 +184,7 @@
 	</span>
 	{#if kind === 'thickened'}<label class="label long"
 			><span class="sr-only">{w.edges.newEdge}</span><input
-				class="well call"
+				class="well call font-pencil"
 				aria-label={w.edges.newEdge}
 				placeholder={store.units === 'mm' ? '300 wide 450 deep 45' : '12 wide 18 deep 45'}
 				bind:value={newText}
@@ -196,7 +203,7 @@
 	<div class="panel-row">
 		<label class="label long"
 			>{w.edges.line}<input
-				class="well call"
+				class="well call font-pencil"
 				aria-label={w.edges.line}
 				placeholder={w.edges.lineHint}
 				bind:value={lineText}
@@ -210,46 +217,3 @@
 	</div>
 	{#if store.problemFor('new-line')}<p class="wrong" role="alert">{store.problemFor('new-line')?.detail}</p>{/if}
 {/if}
-
-<style>
-	.check {
-		display: grid;
-		grid-template-columns: 62px 1fr auto auto;
-		gap: 2px 10px;
-		align-items: baseline;
-		border-top: 1px solid var(--color-hair);
-		padding: 3px 0;
-	}
-	.check b {
-		color: var(--color-chalk);
-	}
-	.check.short b {
-		color: var(--color-flag);
-	}
-	.has {
-		font-weight: 760;
-	}
-	.rule {
-		border: 1.5px solid var(--color-ink);
-		padding: 0 6px;
-		text-decoration: none;
-		font-size: 14px;
-	}
-	.why {
-		grid-column: 2 / -1;
-		font-size: 14px;
-	}
-	.panel-row .where {
-		display: flex;
-		align-items: center;
-		gap: 8px;
-		width: auto;
-		white-space: nowrap;
-	}
-	.where select {
-		width: 210px;
-	}
-	.call {
-		font-family: var(--font-pencil);
-	}
-</style>

@@ -94,15 +94,17 @@
 		stroke-width="1.8"
 		fill="none"
 	/>
-	<text x={x + 10} y={Math.min(far - 8, (view.y(deep.bottom_mm) + 40 + far) / 2 + 6)} class="short"
+	<text
+		x={x + 10}
+		y={Math.min(far - 8, (view.y(deep.bottom_mm) + 40 + far) / 2 + 6)}
+		class="short fill-flag stroke-bench stroke-4 text-read font-[760] [paint-order:stroke]"
 		><SvgFrac text={w.edges.short(deep.short_text)} /></text
 	>
 {/if}
 {#each rows as row}
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<g
-		class="tag"
-		class:typed={row.size.typed}
+		class={[row.size.typed && '[cursor:text]']}
 		data-size="{row.size.kind}-{row.size.key}-{row.size.mark}"
 		role={row.size.typed ? 'button' : undefined}
 		tabindex={row.size.typed ? 0 : undefined}
@@ -111,6 +113,7 @@
 		onkeydown={(event) => (event.key === 'Enter' || event.key === ' ') && (event.preventDefault(), start(row.size, row.x, row.y))}
 	>
 		<rect
+			class="fill-bench opacity-86"
 			x={row.anchor === 'middle'
 				? row.x - row.size.text.length * 5.2 - 5
 				: row.anchor === 'start'
@@ -120,38 +123,14 @@
 			width={row.size.text.length * 10.4 + 10}
 			height="25"
 		/>
-		<text x={row.x} y={row.y} text-anchor={row.anchor}><SvgFrac text={row.size.text} /></text>
+		<text
+			class={[
+				row.size.typed ? 'fill-ink text-size font-[800]' : 'fill-ink2 text-key font-mid',
+				row.size.typed && 'font-stretch-[92%] underline [text-decoration-thickness:1.5px] underline-offset-[3px]'
+			]}
+			x={row.x}
+			y={row.y}
+			text-anchor={row.anchor}><SvgFrac text={row.size.text} /></text
+		>
 	</g>
 {/each}
-
-<style>
-	.tag rect {
-		fill: var(--color-bench);
-		opacity: 0.86;
-	}
-	.tag text {
-		font-size: 17px;
-		font-weight: 640;
-		fill: var(--color-ink2);
-	}
-	.tag.typed {
-		cursor: text;
-	}
-	.tag.typed text {
-		font-size: 18px;
-		font-weight: 800;
-		font-stretch: 92%;
-		fill: var(--color-ink);
-		text-decoration: underline;
-		text-decoration-thickness: 1.5px;
-		text-underline-offset: 3px;
-	}
-	.short {
-		font-size: 16px;
-		font-weight: 760;
-		fill: var(--color-flag);
-		paint-order: stroke;
-		stroke: var(--color-bench);
-		stroke-width: 4px;
-	}
-</style>

@@ -38,16 +38,17 @@
 	<table class="panel-table">
 		<thead
 			><tr
-				><th></th><th></th><th class="how"></th><th class="r">{w.edges.planned} {unit}</th>{#if any}<th class="r"
-						>{w.edges.asDug}</th
-					>{/if}</tr
+				><th></th><th></th><th class="text-[13.5px] text-ink2 max-phone:hidden"></th><th
+					class="pl-12 text-right font-[740] whitespace-nowrap">{w.edges.planned} {unit}</th
+				>{#if any}<th class="pl-12 text-right font-[740] whitespace-nowrap">{w.edges.asDug}</th>{/if}</tr
 			></thead
 		>
 		<tbody>
 			{#each concrete.parts as part}
 				<tr class:on={open === part.letter} data-part={part.letter}>
-					<th scope="row" class="letter"
+					<th scope="row"
 						><button
+							class="min-h-30 min-w-30 border-[1.5px] border-ink bg-well font-[800] max-phone:min-h-46 max-phone:min-w-46"
 							type="button"
 							aria-expanded={open === part.letter}
 							aria-label={part.part}
@@ -55,18 +56,24 @@
 						></th
 					>
 					<td
-						><button type="button" class="name" onclick={() => press(part.letter, part.kind, part.numbers)}>{part.part}</button
-						>{#if open === part.letter && data.alone}<span class="label gone">{data.alone.text} {w.edges.alone}</span>{/if}</td
+						><button
+							type="button"
+							class="name min-h-30 text-left max-phone:min-h-46"
+							onclick={() => press(part.letter, part.kind, part.numbers)}>{part.part}</button
+						>{#if open === part.letter && data.alone}<span class="label ml-8">{data.alone.text} {w.edges.alone}</span>{/if}</td
 					>
-					<td class="how"><Frac text={part.how} /></td>
-					<td class="r"><Num working={part.working} text={part.text} /></td>
-					{#if any}<td class="r">{dugOf(part.part)}</td>{/if}
+					<td class="text-[13.5px] text-ink2 max-phone:hidden"><Frac text={part.how} /></td>
+					<td class="text-right font-[740] whitespace-nowrap"><Num working={part.working} text={part.text} /></td>
+					{#if any}<td class="text-right font-[740] whitespace-nowrap">{dugOf(part.part)}</td>{/if}
 				</tr>
 			{/each}
-			<tr class="sum"
-				><td></td><td>{w.order.drawn}</td><td class="how"></td><td class="r"
+			<tr
+				><td class="border-t-2 border-ink text-key font-[800]"></td><td class="border-t-2 border-ink text-key font-[800]"
+					>{w.order.drawn}</td
+				><td class="border-t-2 border-ink text-key font-[800] text-ink2 max-phone:hidden"></td><td
+					class="border-t-2 border-ink text-right text-key font-[800] whitespace-nowrap"
 					><Num working={concrete.net} text={concrete.net_text} /></td
-				>{#if any}<td></td>{/if}</tr
+				>{#if any}<td class="border-t-2 border-ink text-key font-[800]"></td>{/if}</tr
 			>
 		</tbody>
 	</table>
@@ -82,58 +89,11 @@
 		<table class="panel-table">
 			<tbody>
 				{#each pours as pour}<tr
-						><th scope="row">{pour.name}</th><td class="how"><Frac text={pour.how} /></td><td class="r"
-							><Num working={pour.working} text={pour.text} /></td
+						><th scope="row">{pour.name}</th><td class="text-[13.5px] text-ink2 max-phone:hidden"><Frac text={pour.how} /></td><td
+							class="text-right font-[740] whitespace-nowrap"><Num working={pour.working} text={pour.text} /></td
 						></tr
 					>{/each}
 			</tbody>
 		</table>
 	{/if}
 {/if}
-
-<style>
-	.letter button {
-		font-weight: 800;
-		min-width: 30px;
-		min-height: 30px;
-		border: 1.5px solid var(--color-ink);
-		background: var(--color-well);
-	}
-	.name {
-		text-align: left;
-		min-height: 30px;
-	}
-	.gone {
-		margin-left: 8px;
-	}
-	.panel-table th.r {
-		text-align: right;
-		padding-left: 12px;
-	}
-	.how {
-		font-size: 13.5px;
-		color: var(--color-ink2);
-	}
-	.r {
-		text-align: right;
-		font-weight: 740;
-		white-space: nowrap;
-	}
-	.sum td {
-		border-top: 2px solid var(--color-ink);
-		font-weight: 800;
-		font-size: 17px;
-	}
-	@media (max-width: 600px) {
-		.how {
-			display: none;
-		}
-		.letter button {
-			min-width: 46px;
-			min-height: 46px;
-		}
-		.name {
-			min-height: 46px;
-		}
-	}
-</style>

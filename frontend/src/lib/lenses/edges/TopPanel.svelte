@@ -111,7 +111,7 @@
 				problem={store.problemFor(`zone-drop-${i}`)}
 				keep={(drop_mm) => store.keep([{ op: 'set_zone', zone: zone.id, changes: { drop_mm } }], `zone-drop-${i}`)}
 			/>
-			<label class="label use"
+			<label class="label w-104"
 				>{w.edges.use}<select
 					class="plain-select"
 					value={zone.use ?? ''}
@@ -276,8 +276,9 @@
 		<tbody>
 			{#each zones as zone}
 				<tr
-					><th scope="row">{zone}</th><td class="levels"
-						>{#each levels.filter((row) => row.zone === zone) as row}<span><b>{row.corner}</b> <Frac text={row.text} /></span
+					><th scope="row">{zone}</th><td class="flex h-auto flex-wrap gap-x-14 gap-y-2 px-0 py-4"
+						>{#each levels.filter((row) => row.zone === zone) as row}<span
+								><b class="font-[800]">{row.corner}</b> <Frac text={row.text} /></span
 							>{/each}</td
 					></tr
 				>
@@ -285,19 +286,3 @@
 		</tbody>
 	</table>
 {/if}
-
-<style>
-	.use {
-		width: 104px;
-	}
-	.levels {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 2px 14px;
-		padding: 4px 0;
-		height: auto;
-	}
-	.levels b {
-		font-weight: 800;
-	}
-</style>

@@ -60,40 +60,46 @@
 	const base = $derived(state.ground.rod.find((row) => row.heavy && row.zone === names[picked]));
 </script>
 
-<svg {width} height="346" class="rack" role="img" aria-label={stand ? w.ground.cores : w.ground.coresLevels}>
+<svg {width} height="346" class="block max-w-full" role="img" aria-label={stand ? w.ground.cores : w.ground.coresLevels}>
 	{#if stand}
-		<path d="M0 40H{width}" class="laser" />
-		<text x="84" y="30" class="line">{w.ground.tabs.laser.name}: {stand.name}, <SvgFrac text={stand.on} /></text>
+		<path d="M0 40H{width}" class="fill-none stroke-paint stroke-[2.4px] [stroke-dasharray:10_5]" />
+		<text x="84" y="30" class="fill-paint text-body font-[700]"
+			>{w.ground.tabs.laser.name}: {stand.name}, <SvgFrac text={stand.on} /></text
+		>
 	{/if}
-	<g class="rodstick">
-		<path d="M22 26V{base ? y(base.level_mm) : TOP + 60}H48V26z" />
+	<g>
+		<path class="fill-well stroke-ink stroke-2" d="M22 26V{base ? y(base.level_mm) : TOP + 60}H48V26z" />
 		{#each Array.from({ length: 22 }, (_, i) => i) as i}
 			{@const at = 34 + i * 11}
-			{#if at < (base ? y(base.level_mm) : TOP + 60) - 4 && Math.abs(at - 72) > 10}<path d="M22 {at}h{i % 4 ? 7 : 13}" />{/if}
+			{#if at < (base ? y(base.level_mm) : TOP + 60) - 4 && Math.abs(at - 72) > 10}<path
+					class="fill-well stroke-ink stroke-2"
+					d="M22 {at}h{i % 4 ? 7 : 13}"
+				/>{/if}
 		{/each}
-		<path d="M14 70l12-8 8 8 8-8 14 8v10l-14-8-8 8-8-8-12 8z" class="break" />
-		{#if base}<path d="M14 {y(base.level_mm)}h42" class="foot" /><path
+		<path d="M14 70l12-8 8 8 8-8 14 8v10l-14-8-8 8-8-8-12 8z" class="fill-bench stroke-none stroke-2" />
+		{#if base}<path d="M14 {y(base.level_mm)}h42" class="fill-well stroke-ink stroke-6" /><path
 				d="M56 {y(base.level_mm)}H{x(picked)}"
-				class="laser"
+				class="fill-well stroke-paint stroke-[2.4px] [stroke-dasharray:10_5]"
 			/>{/if}
-		{#if stand}<path d="M62 32v16l-13-8z" class="beam" />{/if}
+		{#if stand}<path d="M62 32v16l-13-8z" class="fill-paint stroke-ink stroke-1" />{/if}
 	</g>
 	{#each names as zone, i}
 		<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the list below does the same by keyboard) -->
-		<g class="core" class:on={picked === i} onclick={() => pick(zone)} data-core={zone}>
-			<text x={x(i)} y="84" class="name">{zone}</text>
+		<g class="cursor-pointer" class:on={picked === i} onclick={() => pick(zone)} data-core={zone}>
+			<text x={x(i)} y="84" class={['name text-body', picked === i ? 'fill-ink font-black' : 'fill-ink2 font-[600]']}>{zone}</text
+			>
 			{#each state.ground.stack.filter((row) => row.zone === zone) as row}
 				{#if row.kind === 'native'}
-					<path d="M{x(i)} {y(row.top_mm)}q6 9 12 2t12 2t{boxWide - 24} -3" class="soil" />
+					<path d="M{x(i)} {y(row.top_mm)}q6 9 12 2t12 2t{boxWide - 24} -3" class="fill-none stroke-soil stroke-3" />
 				{:else if row.kind === 'barrier'}
-					<path d="M{x(i)} {y(row.top_mm)}h{boxWide}" class="barrier" />
+					<path d="M{x(i)} {y(row.top_mm)}h{boxWide}" class="stroke-ink stroke-4 [stroke-dasharray:8_4]" />
 				{:else}
 					<rect
 						x={x(i)}
 						y={y(row.top_mm)}
 						width={boxWide}
 						height={Math.max(2, (row.top_mm - row.bottom_mm) * scale)}
-						class="cell"
+						class="fill-well"
 					/>
 					<rect
 						x={x(i)}
@@ -108,20 +114,28 @@
 							x={x(i) + boxWide / 2}
 							y={y((row.top_mm + row.bottom_mm) / 2) + 5}
 							text-anchor="middle"
-							class="thick"><SvgFrac text={row.thickness_text.replace(' mm', '')} /></text
+							class="fill-ink stroke-well stroke-4 text-body font-[760] [paint-order:stroke]"
+							><SvgFrac text={row.thickness_text.replace(' mm', '')} /></text
 						>{/if}
 				{/if}
 			{/each}
 			{#each marks[i] ?? [] as mark}
-				<text x={x(i) + boxWide + 6} y={mark.y} class="mark" class:heavy={mark.heavy}><SvgFrac text={mark.text} /></text>
+				<text
+					x={x(i) + boxWide + 6}
+					y={mark.y}
+					class={['fill-ink', mark.heavy ? 'text-body font-[820]' : 'text-note font-label', mark.heavy && 'font-stretch-[88%]']}
+					><SvgFrac text={mark.text} /></text
+				>
 			{/each}
 		</g>
 	{/each}
 	{#each trenches as row, k}
 		{@const i = names.length + k}
-		<g class="core">
-			<text x={x(i)} y="84" class="name">{row.surface.split(' ')[0]} {w.ground.trench.toLowerCase()}</text>
-			<rect x={x(i)} y={y(0)} width={boxWide} height={y(row.level_mm) - y(0)} class="cell" />
+		<g class="cursor-pointer">
+			<text x={x(i)} y="84" class="name fill-ink2 text-body font-[600]"
+				>{row.surface.split(' ')[0]} {w.ground.trench.toLowerCase()}</text
+			>
+			<rect x={x(i)} y={y(0)} width={boxWide} height={y(row.level_mm) - y(0)} class="fill-well" />
 			<rect
 				x={x(i)}
 				y={y(0)}
@@ -131,92 +145,10 @@
 				stroke="var(--color-ink)"
 				stroke-width="2"
 			/>
-			<path d="M{x(i)} {y(row.level_mm)}q6 9 12 2t12 2t{boxWide - 24} -3" class="soil" />
-			<text x={x(i) + boxWide + 6} y={y(row.level_mm) + 5} class="mark heavy"
+			<path d="M{x(i)} {y(row.level_mm)}q6 9 12 2t12 2t{boxWide - 24} -3" class="fill-none stroke-soil stroke-3" />
+			<text x={x(i) + boxWide + 6} y={y(row.level_mm) + 5} class="fill-ink text-body font-[820] font-stretch-[88%]"
 				><SvgFrac text={row.reading_text || short(row.level_text)} /></text
 			>
 		</g>
 	{/each}
 </svg>
-
-<style>
-	.rack {
-		display: block;
-		max-width: 100%;
-	}
-	.laser {
-		stroke: var(--color-paint);
-		stroke-width: 2.4;
-		stroke-dasharray: 10 5;
-		fill: none;
-	}
-	.line {
-		font-size: 15px;
-		font-weight: 700;
-		fill: var(--color-paint);
-	}
-	.rodstick path {
-		fill: var(--color-well);
-		stroke: var(--color-ink);
-		stroke-width: 2;
-	}
-	.rodstick .break {
-		stroke: none;
-		fill: var(--color-bench);
-	}
-	.rodstick .foot {
-		stroke-width: 6;
-	}
-	.rodstick .laser {
-		stroke: var(--color-paint);
-		stroke-width: 2.4;
-	}
-	.rodstick .beam {
-		fill: var(--color-paint);
-		stroke: var(--color-ink);
-		stroke-width: 1;
-	}
-	.core {
-		cursor: pointer;
-	}
-	.cell {
-		fill: var(--color-well);
-	}
-	.name {
-		font-size: 15px;
-		font-weight: 600;
-		fill: var(--color-ink2);
-	}
-	.on .name {
-		font-weight: 840;
-		fill: var(--color-ink);
-	}
-	.thick {
-		font-size: 15px;
-		font-weight: 760;
-		fill: var(--color-ink);
-		paint-order: stroke;
-		stroke: var(--color-well);
-		stroke-width: 4px;
-	}
-	.mark {
-		font-size: 14px;
-		font-weight: 560;
-		fill: var(--color-ink);
-	}
-	.heavy {
-		font-weight: 820;
-		font-stretch: 88%;
-		font-size: 15px;
-	}
-	.soil {
-		fill: none;
-		stroke: var(--color-soil);
-		stroke-width: 3;
-	}
-	.barrier {
-		stroke: var(--color-ink);
-		stroke-width: 4;
-		stroke-dasharray: 8 4;
-	}
-</style>

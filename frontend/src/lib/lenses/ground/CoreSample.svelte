@@ -22,51 +22,26 @@
 	const middle = (i: number) => (tops[i] ?? 0) + ((rows[i]?.mm ?? 0) * scale) / 2 + (rows[i]?.kind === 'native' ? 12 : 0);
 </script>
 
-<div class="sample" bind:clientWidth={width} bind:clientHeight={tall}>
-	<svg {width} height={tall} aria-hidden="true">
+<div class="relative min-h-full" bind:clientWidth={width} bind:clientHeight={tall}>
+	<svg class="absolute inset-0" {width} height={tall} aria-hidden="true">
 		{#each rows as row, i}
 			{@const y = tops[i] ?? 0}
 			{#if row.kind === 'native'}
-				<rect x="4" {y} width={wide} height="24" fill="url(#soil)" /><path d="M4 {y}h{wide}" class="soil" />
+				<rect x="4" {y} width={wide} height="24" fill="url(#soil)" /><path d="M4 {y}h{wide}" class="stroke-soil stroke-3" />
 			{:else if row.kind === 'barrier'}
-				<path d="M0 {y}h{wide + 8}" class="barrier" />
+				<path d="M0 {y}h{wide + 8}" class="stroke-ink stroke-[4.5px] [stroke-dasharray:9_4]" />
 			{:else}
-				<rect x="4" {y} width={wide} height={Math.max(2, row.mm * scale)} class="cell" />
-				<rect x="4" {y} width={wide} height={Math.max(2, row.mm * scale)} fill="url(#{FILLS[row.kind] ?? 'conc'})" class="cut" />
+				<rect x="4" {y} width={wide} height={Math.max(2, row.mm * scale)} class="fill-well" />
+				<rect
+					x="4"
+					{y}
+					width={wide}
+					height={Math.max(2, row.mm * scale)}
+					fill="url(#{FILLS[row.kind] ?? 'conc'})"
+					class="cut stroke-ink stroke-[2.4px]"
+				/>
 			{/if}
-			<path d="M{wide + 8} {middle(i)}L{width - 10} {step * (i + 0.5)}H{width}" class="tie" />
+			<path d="M{wide + 8} {middle(i)}L{width - 10} {step * (i + 0.5)}H{width}" class="fill-none stroke-ink2 stroke-[1.1px]" />
 		{/each}
 	</svg>
 </div>
-
-<style>
-	.sample {
-		position: relative;
-		min-height: 100%;
-	}
-	svg {
-		position: absolute;
-		inset: 0;
-	}
-	.cell {
-		fill: var(--color-well);
-	}
-	.cut {
-		stroke: var(--color-ink);
-		stroke-width: 2.4;
-	}
-	.soil {
-		stroke: var(--color-soil);
-		stroke-width: 3;
-	}
-	.barrier {
-		stroke: var(--color-ink);
-		stroke-width: 4.5;
-		stroke-dasharray: 9 4;
-	}
-	.tie {
-		fill: none;
-		stroke: var(--color-ink2);
-		stroke-width: 1.1;
-	}
-</style>

@@ -64,32 +64,45 @@
 			{#each runs as one, i}
 				<tr class:on={i === picked}
 					><th scope="row"
-						><button type="button" onclick={() => choose(i)}>{one.name} <span class="label">{one.mark}</span></button></th
+						><button class="min-h-30 text-left" type="button" onclick={() => choose(i)}
+							>{one.name} <span class="label">{one.mark}</span></button
+						></th
 					><td><Frac text={one.words} /></td></tr
 				>
 			{/each}
 		</tbody>
 	</table>
 	{#if run}
-		<h3>{run.name}: {w.ground.stations.toLowerCase()}</h3>
+		<h3 class="mt-8">{run.name}: {w.ground.stations.toLowerCase()}</h3>
 		{#each rows as row, i}
-			<div class="row stations" oninput={() => note(key, $state.snapshot(rows))}>
+			<div
+				class={['row mx-0 my-5 flex flex-wrap items-end gap-x-12 gap-y-6 max-phone:grid', 'max-phone:grid-cols-[1fr_1fr_1fr]']}
+				oninput={() => note(key, $state.snapshot(rows))}
+			>
 				<label class="label"
 					>{i ? '' : w.ground.stationAt}<input
-						class="reading"
+						class="reading block w-140 max-phone:w-full"
 						aria-label="{w.ground.stationAt} {i + 1}"
 						bind:value={row.at}
 					/></label
 				>
 				<label class="label"
-					>{i ? '' : w.ground.wide}<input class="reading" aria-label="{w.ground.wide} {i + 1}" bind:value={row.width} /></label
+					>{i ? '' : w.ground.wide}<input
+						class="reading block w-140 max-phone:w-full"
+						aria-label="{w.ground.wide} {i + 1}"
+						bind:value={row.width}
+					/></label
 				>
 				<label class="label"
-					>{i ? '' : w.ground.deep}<input class="reading" aria-label="{w.ground.deep} {i + 1}" bind:value={row.depth} /></label
+					>{i ? '' : w.ground.deep}<input
+						class="reading block w-140 max-phone:w-full"
+						aria-label="{w.ground.deep} {i + 1}"
+						bind:value={row.depth}
+					/></label
 				>
 			</div>
 		{/each}
-		<div class="row">
+		<div class="row mx-0 my-5 flex flex-wrap items-end gap-x-12 gap-y-6">
 			<button type="button" class="act quiet" onclick={() => rows.push({ at: '', width: '', depth: '' })}
 				>{w.ground.addStation}</button
 			>
@@ -112,70 +125,31 @@
 		</p>{/each}
 {:else}<p>{w.ground.noTrench}</p>{/if}
 {#if data.state}
-	<table class="panel-table three">
+	<table class="panel-table three mt-10">
 		<thead
 			><tr
-				><th>{w.ground.part}</th><th>{w.ground.planned}, {unit}</th><th>{w.ground.asDug}</th><th>{w.ground.asShot}</th><th
-					>{w.ground.costs}</th
-				></tr
+				><th class="font-plain">{w.ground.part}</th><th class="font-plain">{w.ground.planned}, {unit}</th><th class="font-plain"
+					>{w.ground.asDug}</th
+				><th class="font-plain">{w.ground.asShot}</th><th class="font-plain">{w.ground.costs}</th></tr
 			></thead
 		>
 		<tbody>
 			{#each data.state.ground.parts as part}
 				<tr
-					><th scope="row">{part.part}</th><td>{part.planned_text}</td><td>{part.dug_text || '–'}</td><td
-						>{part.shot_text || '–'}</td
-					><td>{money(part.extra_cents)}</td></tr
+					><th class="font-plain" scope="row">{part.part}</th><td class="font-[620] whitespace-nowrap">{part.planned_text}</td><td
+						class="font-[620] whitespace-nowrap">{part.dug_text || '–'}</td
+					><td class="font-[620] whitespace-nowrap">{part.shot_text || '–'}</td><td class="font-[620] whitespace-nowrap"
+						>{money(part.extra_cents)}</td
+					></tr
 				>
 			{/each}
-			<tr class="heavy"
-				><th scope="row">{w.yard.total}</th><td>{store.kept?.figure.concrete?.net_text}</td><td></td><td></td><td>{money(all)}</td
+			<tr
+				><th class="font-[760]" scope="row">{w.yard.total}</th><td class="font-[760] whitespace-nowrap"
+					>{store.kept?.figure.concrete?.net_text}</td
+				><td class="font-[760] whitespace-nowrap"></td><td class="font-[760] whitespace-nowrap"></td><td
+					class="font-[760] whitespace-nowrap">{money(all)}</td
 				></tr
 			>
 		</tbody>
 	</table>
 {/if}
-
-<style>
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px 12px;
-		align-items: end;
-		margin: 5px 0;
-	}
-	h3 {
-		margin-top: 8px;
-	}
-	.reading {
-		display: block;
-		width: 140px;
-	}
-	th button {
-		text-align: left;
-		min-height: 30px;
-	}
-	.three {
-		margin-top: 10px;
-	}
-	.three td {
-		font-weight: 620;
-		white-space: nowrap;
-	}
-	.three th {
-		font-weight: 480;
-	}
-	.heavy td,
-	.heavy th {
-		font-weight: 760;
-	}
-	@media (max-width: 600px) {
-		.stations {
-			display: grid;
-			grid-template-columns: 1fr 1fr 1fr;
-		}
-		.reading {
-			width: 100%;
-		}
-	}
-</style>

@@ -50,7 +50,7 @@
 </script>
 
 {#if data.state && zone}
-	<div class="row">
+	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		{#each data.zones as one, i}<button
 				type="button"
 				class="act quiet"
@@ -61,9 +61,9 @@
 				}}>{one.name}</button
 			>{/each}
 	</div>
-	<div class="saying"><p class="big plain"><Frac text={row?.words ?? ''} /></p></div>
+	<div class="saying"><p class="big plain text-[26px]"><Frac text={row?.words ?? ''} /></p></div>
 	<h3>{w.ground.zoneFall}</h3>
-	<div class="row">
+	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		{#each Object.entries(w.ground.fallKinds) as [key, name]}<button
 				type="button"
 				class="act quiet"
@@ -72,17 +72,17 @@
 				onclick={() => (kind = key as Fall)}>{name}</button
 			>{/each}
 	</div>
-	<div class="row">
+	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		{#if own === 'side'}
 			<label class="label"
-				>{w.ground.toward}<select class="plain-select" bind:value={side}
+				>{w.ground.toward}<select class="plain-select block" bind:value={side}
 					>{#each sides as one, i}<option value={i}>{one.name}</option>{/each}</select
 				></label
 			>
 		{:else if own === 'bearing'}
 			<label class="label"
 				>{w.ground.bearing}<input
-					class="reading"
+					class="reading block w-150"
 					bind:value={bearing}
 					placeholder={zone.fall?.kind === 'plane' ? `${zone.fall.toward_deg}` : '180'}
 				/></label
@@ -91,7 +91,7 @@
 		{#if own === 'side' || own === 'bearing'}
 			<label class="label"
 				>{w.ground.rate}<input
-					class="reading"
+					class="reading block w-150"
 					id="fall-rate"
 					bind:value={rate}
 					placeholder={w.ground.rateHint[store.units]}
@@ -99,13 +99,13 @@
 				/></label
 			>
 		{:else if own === 'drain'}
-			<p class="drain">
+			<p class="max-w-300">
 				<span class="label">{w.ground.drainAt}</span>
 				{drain ? w.ground.drainHow.replace('Press', 'Set. Press') : w.ground.drainHow}
 			</p>
 			<label class="label"
 				>{w.ground.drainDepth}<input
-					class="reading"
+					class="reading block w-150"
 					id="fall-depth"
 					bind:value={depth}
 					placeholder={zone.fall?.kind === 'drain'
@@ -121,7 +121,7 @@
 	<fieldset>
 		<legend class="label">{w.ground.underside}</legend>
 		{#each Object.entries(w.ground.undersides) as [key, name]}
-			<label
+			<label class="block min-h-30"
 				><input
 					type="radio"
 					name="underside"
@@ -134,7 +134,7 @@
 		{/each}
 	</fieldset>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
-	<div class="row">
+	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		<button type="button" class="act main" onclick={() => void keep()}>{w.ground.keepFall}</button>
 		{#if kind || under}<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>{/if}
 	</div>
@@ -146,30 +146,3 @@
 		>
 	</table>
 {/if}
-
-<style>
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px 12px;
-		align-items: end;
-		margin: 6px 0;
-	}
-	.saying .big {
-		font-size: 26px;
-	}
-	fieldset label {
-		display: block;
-		min-height: 30px;
-	}
-	.reading {
-		display: block;
-		width: 150px;
-	}
-	.plain-select {
-		display: block;
-	}
-	.drain {
-		max-width: 300px;
-	}
-</style>

@@ -110,10 +110,21 @@
 	roving={tab !== 'shots'}
 >
 	{#snippet key()}
-		{#if tab === 'shots'}<p class="label key">
-				<span class="tri up"></span>
-				{w.ground.high}, {w.ground.rakeOff.toLowerCase()} <span class="tri dn"></span>
-				{w.ground.low}, fill <span class="x">✕</span> inside
+		{#if tab === 'shots'}<p class="label flex items-center gap-5 max-phone:hidden">
+				<span
+					class={[
+						'border-x-6 border-t-0 border-b-11 border-t-transparent border-r-transparent border-b-paint',
+						'border-l-transparent'
+					]}
+				></span>
+				{w.ground.high}, {w.ground.rakeOff.toLowerCase()}
+				<span
+					class={[
+						'ml-8 border-x-6 border-t-11 border-b-0 border-t-paint border-r-transparent border-b-transparent',
+						'border-l-transparent'
+					]}
+				></span>
+				{w.ground.low}, fill <span class="ml-8 font-[800] text-paint">✕</span> inside
 			</p>{/if}
 	{/snippet}
 	{#snippet over(view)}
@@ -157,33 +168,3 @@
 		{:else}<TestsPanel {data} />{/if}
 	{:else}<p>{w.ground.needOutline}</p>{/if}
 </Bench>
-
-<style>
-	.key {
-		display: flex;
-		gap: 5px;
-		align-items: center;
-	}
-	@media (max-width: 600px) {
-		.key {
-			display: none;
-		}
-	}
-	.tri {
-		border: 6px solid transparent;
-	}
-	.up {
-		border-bottom: 11px solid var(--color-paint);
-		border-top: 0;
-	}
-	.dn {
-		border-top: 11px solid var(--color-paint);
-		border-bottom: 0;
-		margin-left: 8px;
-	}
-	.x {
-		color: var(--color-paint);
-		font-weight: 800;
-		margin-left: 8px;
-	}
-</style>

@@ -81,12 +81,12 @@
 </div>
 
 {#if stand}
-	<h3>{w.ground.again}</h3>
+	<h3 class="mt-10">{w.ground.again}</h3>
 	<p class="label">{w.ground.againHow}</p>
-	<div class="row">
+	<div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
 		<label class="label"
 			>{stand.on}<input
-				class="reading"
+				class="reading block w-150"
 				id="again"
 				bind:value={again}
 				placeholder={w.ground.readHint[data.state?.reads ?? 'sixteenths']}
@@ -103,23 +103,23 @@
 	{#if wrong.at === 'again' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 {/if}
 
-<h3>{w.ground.setUp}</h3>
-<div class="row">
+<h3 class="mt-10">{w.ground.setUp}</h3>
+<div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
 	<label class="label"
 		>{w.ground.setUpName}<input
-			class="reading"
+			class="reading block w-150"
 			bind:value={up.name}
 			placeholder="Set-up {(data.state?.ground.stands.length ?? 0) + 1}"
 		/></label
 	>
 	<label class="label"
-		>{w.ground.on_}<select class="plain-select" value={on} onchange={(e) => (up.on = e.currentTarget.value)}
+		>{w.ground.on_}<select class="plain-select block min-w-110" value={on} onchange={(e) => (up.on = e.currentTarget.value)}
 			>{#each marks as row}<option value={row.name}>{row.name}</option>{/each}</select
 		></label
 	>
 	<label class="label"
 		>{w.ground.backsight}<input
-			class="reading"
+			class="reading block w-150"
 			id="backsight"
 			bind:value={up.read}
 			oninput={() => (up.simulated = false)}
@@ -141,7 +141,7 @@
 {#if wrong.at === 'up' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 {#if laser.words}<p class="wrong" role="alert">{laser.words}</p>{/if}
 
-<h3>{w.ground.marks}</h3>
+<h3 class="mt-10">{w.ground.marks}</h3>
 {#if marks.length}
 	<table class="panel-table">
 		<tbody>
@@ -166,11 +166,11 @@
 		</tbody>
 	</table>
 {/if}
-<div class="row">
-	<label class="label">{w.ground.markName}<input class="reading wide" id="mark-name" bind:value={mark.name} /></label>
+<div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
+	<label class="label">{w.ground.markName}<input class="reading block w-190" id="mark-name" bind:value={mark.name} /></label>
 	<label class="label"
 		>{w.ground.markLevel}<input
-			class="reading"
+			class="reading block w-150"
 			id="mark-level"
 			bind:value={mark.level}
 			placeholder={w.ground.markHint[store.units]}
@@ -178,7 +178,7 @@
 		/></label
 	>
 	<label class="label"
-		>{w.ground.markWhat}<select class="plain-select" bind:value={mark.what}
+		>{w.ground.markWhat}<select class="plain-select block min-w-110" bind:value={mark.what}
 			>{#each Object.entries(w.ground.whats) as [key, name]}<option value={key}>{name}</option>{/each}</select
 		></label
 	>
@@ -196,9 +196,9 @@
 {#if stand}
 	<details>
 		<summary><b>{w.ground.turning}</b></summary>
-		<div class="row">
-			<label class="label">{w.ground.turningName}<input class="reading wide" bind:value={turn.name} /></label>
-			<label class="label">{w.ground.turningRead}<input class="reading" bind:value={turn.read} /></label>
+		<div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
+			<label class="label">{w.ground.turningName}<input class="reading block w-190" bind:value={turn.name} /></label>
+			<label class="label">{w.ground.turningRead}<input class="reading block w-150" bind:value={turn.read} /></label>
 			<button type="button" class="act quiet" disabled={!turn.name.trim() || !turn.read.trim()} onclick={() => void keepTurn()}
 				>{w.ground.turningKeep}</button
 			>
@@ -207,27 +207,3 @@
 	</details>
 {/if}
 <StandIn {laser} connect={() => void connect()} />
-
-<style>
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px 12px;
-		align-items: end;
-		margin: 4px 0 8px;
-	}
-	h3 {
-		margin-top: 10px;
-	}
-	.reading {
-		display: block;
-		width: 150px;
-	}
-	.wide {
-		width: 190px;
-	}
-	.plain-select {
-		display: block;
-		min-width: 110px;
-	}
-</style>

@@ -17,41 +17,20 @@
 
 {#each state.falls as fall}
 	{#each fall.lines as [high, low]}
-		<path d={view.path([[high, low]], false)} class="fall" />
-		<path d={chevron(view.px(high), view.px(low))} class="head" />
+		<path d={view.path([[high, low]], false)} class="fill-none stroke-ink stroke-[1.3px] [stroke-dasharray:14_4_3_4]" />
+		<path d={chevron(view.px(high), view.px(low))} class="fill-none stroke-ink stroke-[2.4px]" />
 	{/each}
 	{#if fall.lines.length > 1 && fall.lines[0]}
 		{@const [x, y] = view.px(fall.lines[0][1])}
-		<circle cx={x} cy={y} r="8" class="drain" /><path d="M{x - 8} {y}h16m-8-8v16" class="head" />
+		<circle cx={x} cy={y} r="8" class="fill-well stroke-ink stroke-[2.4px]" /><path
+			d="M{x - 8} {y}h16m-8-8v16"
+			class="fill-none stroke-ink stroke-[2.4px]"
+		/>
 	{/if}
 {/each}
 {#if stick}
 	{@const [x, y] = view.px(stick)}
-	<circle cx={x} cy={y} r="13" class="stick" />
+	<circle cx={x} cy={y} r="13" class="fill-none stroke-chalk stroke-3" />
 {/if}
 <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (fields beside take the keyboard) -->
 <rect width="100%" height="100%" fill="transparent" onclick={press} />
-
-<style>
-	.fall {
-		stroke: var(--color-ink);
-		stroke-width: 1.3;
-		stroke-dasharray: 14 4 3 4;
-		fill: none;
-	}
-	.head {
-		stroke: var(--color-ink);
-		stroke-width: 2.4;
-		fill: none;
-	}
-	.drain {
-		fill: var(--color-well);
-		stroke: var(--color-ink);
-		stroke-width: 2.4;
-	}
-	.stick {
-		fill: none;
-		stroke: var(--color-chalk);
-		stroke-width: 3;
-	}
-</style>

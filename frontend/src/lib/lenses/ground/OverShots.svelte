@@ -71,103 +71,65 @@
 			fill-rule="evenodd"
 			stroke="var(--color-ink2)"
 			stroke-width=".8"
-			class="band"
+			class="band pointer-events-none"
 			data-sign={band.sign}
 		/>{/if}
 {/each}
 {#each contourMarks as [at, text]}
 	{@const [x, y] = view.px(at)}
-	<text {x} y={y + 5} text-anchor="middle" class="amount contour"><SvgFrac {text} /></text>
+	<text
+		{x}
+		y={y + 5}
+		text-anchor="middle"
+		class="fill-ink2 stroke-slab stroke-4 text-[13.5px] font-[620] [paint-order:stroke] [stroke-linejoin:round]"
+		><SvgFrac {text} /></text
+	>
 {/each}
 {#each inside as shot}
 	{@const [x, y] = view.px(shot.at)}
-	<path d="M{x - 4.5} {y - 4.5}l9 9m0-9l-9 9" class="mark" class:doubt={shot.doubt} />
-	{#if named.has(shot.number)}<text {x} y={y + 19} text-anchor="middle" class="amount"><SvgFrac text={shot.off_text} /></text
+	<path
+		d="M{x - 4.5} {y - 4.5}l9 9m0-9l-9 9"
+		class={['fill-none stroke-paint stroke-[2.6px]', shot.doubt && '[fill-opacity:0.35] [stroke-dasharray:2_2]']}
+	/>
+	{#if named.has(shot.number)}<text
+			{x}
+			y={y + 19}
+			text-anchor="middle"
+			class="fill-ink stroke-slab stroke-4 text-[13.5px] font-[620] [paint-order:stroke] [stroke-linejoin:round]"
+			><SvgFrac text={shot.off_text} /></text
 		>{/if}
 {/each}
 {#each out as shot}
 	{@const [x, y] = view.px(shot.at)}
 	<path
 		d={shot.verdict === 'high' ? `M${x} ${y - 9}l9 16h-18z` : `M${x} ${y + 9}l9-16h-18z`}
-		class="out"
-		class:doubt={shot.doubt}
+		class={['fill-paint stroke-ink stroke-[1.4px]', shot.doubt && '[fill-opacity:0.35] [stroke-dasharray:2_2]']}
 		data-shot={shot.number}
 		data-verdict={shot.verdict}
 	/>
 	{#if named.has(shot.number)}<text
 			x={x + (stick && Math.hypot(stick[0] - shot.at[0], stick[1] - shot.at[1]) < 60 ? 22 : 12)}
 			y={y + 6}
-			class="amount bad"><SvgFrac text="{shot.off_mm > 0 ? '+' : '−'}{shot.off_text}" /></text
+			class="fill-ink stroke-slab stroke-4 text-read font-[760] [paint-order:stroke] [stroke-linejoin:round]"
+			><SvgFrac text="{shot.off_mm > 0 ? '+' : '−'}{shot.off_text}" /></text
 		>{/if}
 {/each}
 {#each trial as at}
 	{@const [x, y] = view.px(at)}
-	<circle cx={x} cy={y} r="4" class="trial" />
+	<circle cx={x} cy={y} r="4" class="trial fill-sheet stroke-paint stroke-[2.4px]" />
 {/each}
 {#if shots.enough.next_at && !shots.enough.enough}
 	{@const [x, y] = view.px(shots.enough.next_at)}
-	<circle cx={x} cy={y} r="11" class="next" />
+	<circle cx={x} cy={y} r="11" class="fill-none stroke-ink stroke-2 [stroke-dasharray:4_3]" />
 {/if}
 {#if stick}
 	{@const [x, y] = view.px(stick)}
-	<circle cx={x} cy={y} r="17" class="stick" />
-	<path d="M{x} {y - 34}v34m-5 0h10" class="rod" data-stick="{stick[0].toFixed(0)},{stick[1].toFixed(0)}" />
+	<circle cx={x} cy={y} r="17" class="fill-none stroke-ink stroke-[2.6px]" />
+	<path
+		d="M{x} {y - 34}v34m-5 0h10"
+		class="fill-none stroke-paint stroke-[2.6px]"
+		data-stick="{stick[0].toFixed(0)},{stick[1].toFixed(0)}"
+	/>
 {/if}
 <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the sheet has its own keys) -->
-<rect width="100%" height="100%" fill="transparent" class="catch" onclick={press} />
-
-<style>
-	.mark,
-	.rod {
-		stroke: var(--color-paint);
-		stroke-width: 2.6;
-		fill: none;
-	}
-	.out {
-		fill: var(--color-paint);
-		stroke: var(--color-ink);
-		stroke-width: 1.4;
-	}
-	.doubt {
-		stroke-dasharray: 2 2;
-		fill-opacity: 0.35;
-	}
-	.amount {
-		font-size: 13.5px;
-		font-weight: 620;
-		fill: var(--color-ink);
-		paint-order: stroke;
-		stroke: var(--color-slab);
-		stroke-width: 4px;
-		stroke-linejoin: round;
-	}
-	.contour {
-		fill: var(--color-ink2);
-	}
-	.bad {
-		font-size: 16px;
-		font-weight: 760;
-	}
-	.trial {
-		fill: var(--color-sheet);
-		stroke: var(--color-paint);
-		stroke-width: 2.4;
-	}
-	.next {
-		fill: none;
-		stroke: var(--color-ink);
-		stroke-width: 2;
-		stroke-dasharray: 4 3;
-	}
-	.stick {
-		fill: none;
-		stroke: var(--color-ink);
-		stroke-width: 2.6;
-	}
-	.catch {
-		cursor: pointer;
-	}
-	.band {
-		pointer-events: none;
-	}
-</style>
+<rect width="100%" height="100%" fill="transparent" class="cursor-pointer" onclick={press} />

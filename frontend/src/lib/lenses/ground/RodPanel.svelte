@@ -51,14 +51,14 @@
 			shoot={row.spot ? shoot : null}
 		/>
 	{:else if !data.stand}
-		<p class="none">{w.ground.noLaser} <a class="act quiet" href="?tab=laser">{w.ground.toLaser}</a></p>
+		<p class="mx-0 my-10 font-[620]">{w.ground.noLaser} <a class="act quiet" href="?tab=laser">{w.ground.toLaser}</a></p>
 	{/if}
-	<div class="rack-wide" bind:clientWidth={width}>
+	<div class="max-phone:hidden" bind:clientWidth={width}>
 		<CoreRack state={found} picked={data.zone} pick={pickZone} {width} />
 		<p class="label">{data.stand ? w.ground.cores : w.ground.coresLevels} {w.ground.coresKey}</p>
 	</div>
 	{#each onTab(found.findings, 'rod') as one}<p class="wrong"><Frac text="{one.words} {one.remedy}" /></p>{/each}
-	<div class="bar">
+	<div class="mx-0 mt-8 mb-4 flex flex-wrap items-center gap-6">
 		<h3>{w.ground.surfaces}</h3>
 		{#each ['', ...groups, 'edges'] as key}<button
 				type="button"
@@ -67,76 +67,43 @@
 				onclick={() => (only = key)}>{key === '' ? 'all' : key}</button
 			>{/each}
 	</div>
-	<table class="panel-table card">
+	<table class="panel-table">
 		<thead
-			><tr><th>{w.ground.pickSurface}</th><th>{w.ground.level}</th><th>{w.ground.reads}</th><th>{w.ground.pole}</th></tr></thead
+			><tr
+				><th class="font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden">{w.ground.pickSurface}</th><th
+					class="font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden">{w.ground.level}</th
+				><th class="font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden">{w.ground.reads}</th><th
+					class="font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden">{w.ground.pole}</th
+				></tr
+			></thead
 		>
 		<tbody>
 			{#each shown as { one, i }}
-				<tr class:on={i === surface} class:heavy={one.heavy}>
-					<th scope="row"
-						><button type="button" data-surface="{one.surface}, {one.at}" onclick={() => choose(i)}
-							>{one.surface}, {one.at}</button
+				<tr class:on={i === surface}>
+					<th class={['max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden', one.heavy ? 'font-[760]' : 'font-plain']} scope="row"
+						><button
+							class="min-h-32 w-full text-left max-phone:min-h-50 max-phone:text-read"
+							type="button"
+							data-surface="{one.surface}, {one.at}"
+							onclick={() => choose(i)}>{one.surface}, {one.at}</button
 						></th
 					>
-					<td
+					<td class={['max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden', one.heavy && 'font-[760]']}
 						><Frac text={one.level_text} />{#if one.slab_text}<span class="label block"><Frac text={one.slab_text} /></span
 							>{/if}</td
 					>
-					<td class="reads"><Frac text={one.reading_text || '–'} /></td>
-					<td><Frac text={one.pole_text} /></td>
+					<td
+						class={[
+							'text-act whitespace-nowrap max-phone:text-[24px] max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden',
+							one.heavy ? 'font-[760]' : 'font-[760]'
+						]}><Frac text={one.reading_text || '–'} /></td
+					>
+					<td class={['max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden', one.heavy && 'font-[760]']}
+						><Frac text={one.pole_text} /></td
+					>
 				</tr>
 			{/each}
 		</tbody>
 	</table>
 	<p class="label">{w.ground.poleHow}</p>
 {/if}
-
-<style>
-	.none {
-		margin: 10px 0;
-		font-weight: 620;
-	}
-	.bar {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		align-items: center;
-		margin: 8px 0 4px;
-	}
-	.card th {
-		font-weight: 480;
-	}
-	.card th button {
-		text-align: left;
-		min-height: 32px;
-		width: 100%;
-	}
-	.heavy th,
-	.heavy td {
-		font-weight: 760;
-	}
-	.reads {
-		font-size: 19px;
-		font-weight: 760;
-		white-space: nowrap;
-	}
-	@media (max-width: 600px) {
-		.rack-wide {
-			display: none;
-		}
-		.card td:nth-child(2),
-		.card th:nth-child(2),
-		.card td:nth-child(4),
-		.card th:nth-child(4) {
-			display: none;
-		}
-		.card th button {
-			min-height: 50px;
-			font-size: 16px;
-		}
-		.reads {
-			font-size: 24px;
-		}
-	}
-</style>

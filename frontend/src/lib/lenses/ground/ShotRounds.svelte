@@ -25,8 +25,10 @@
 	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 	<ul>
 		{#each rows.slice(0, 40) as row}
-			<li class:gone={row.superseded}>
-				<span>{clock(row.at)} {row.who} · {row.unread || `${row.verdict} ${row.values['source']}`}</span>
+			<li class="flex min-h-38 items-center justify-between gap-8 border-t border-hair">
+				<span class={[row.superseded && 'line-through']}
+					>{clock(row.at)} {row.who} · {row.unread || `${row.verdict} ${row.values['source']}`}</span
+				>
 				{#if row.superseded}<b>{w.ground.struck}</b>{:else}<button
 						type="button"
 						class="act quiet"
@@ -36,17 +38,3 @@
 		{/each}
 	</ul>
 </details>
-
-<style>
-	li {
-		display: flex;
-		justify-content: space-between;
-		gap: 8px;
-		align-items: center;
-		border-top: 1px solid var(--color-hair);
-		min-height: 38px;
-	}
-	.gone span {
-		text-decoration: line-through;
-	}
-</style>

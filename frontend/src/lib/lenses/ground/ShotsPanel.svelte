@@ -80,7 +80,7 @@
 </script>
 
 {#if shots && state_}
-	<div class="bar">
+	<div class="mx-0 my-6 flex flex-wrap items-center gap-6 max-phone:hidden">
 		{#each state_.layers as row}<button
 				type="button"
 				class="act quiet"
@@ -90,13 +90,13 @@
 			>{/each}
 	</div>
 	<select
-		class="plain-select layers"
+		class="plain-select hidden max-phone:mt-6 max-phone:block max-phone:min-h-46 max-phone:w-full"
 		aria-label={w.ground.layer}
 		value={data.layer}
 		onchange={(e) => void data.choose(e.currentTarget.value)}
 		>{#each state_.layers as row}<option value={row.key}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</option>{/each}</select
 	>
-	<div class="stack-phone">
+	<div class="max-phone:flex max-phone:flex-col">
 		<div class="saying" aria-live="polite" data-flat={shots.flat}>
 			<p class="big" class:good={shots.flat} class:plain={!shots.count || shots.verdict.startsWith('Flat')}>
 				<Frac text={shots.verdict} />
@@ -108,7 +108,7 @@
 				</p>{/if}
 			{#if stand?.moved}<p class="wrong"><Frac text={stand.words} /></p>{/if}
 		</div>
-		<div class="read-first">
+		<div class="max-phone:[order:-1]">
 			{#if stand}
 				<ReadPanel
 					{box}
@@ -119,13 +119,13 @@
 					keep={data.stick ? keep : null}
 				/>
 			{:else}
-				<p class="none">{w.ground.noLaser} <a class="act quiet" href="?tab=laser">{w.ground.toLaser}</a></p>
+				<p class="mx-0 my-10 font-[620]">{w.ground.noLaser} <a class="act quiet" href="?tab=laser">{w.ground.toLaser}</a></p>
 			{/if}
 			{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 		</div>
 	</div>
 	{#if trial.length}
-		<div class="row grid">
+		<div class="row mx-0 my-6 flex flex-wrap items-center gap-6 border-2 border-ink px-10 py-6">
 			<b>{w.ground.gridAt(trial.length, state_.grid.length)}</b>
 			{#if walking}<button type="button" class="act quiet" onclick={() => (walking = false)}>{w.ground.stopGrid}</button>
 			{:else}
@@ -134,7 +134,7 @@
 			{/if}
 		</div>
 	{:else if stand}
-		<div class="row">
+		<div class="row mx-0 my-6 flex flex-wrap items-center gap-6">
 			<button type="button" class="act quiet" onclick={() => void walk()}
 				>{w.ground.shootGrid(state_.grid.length)} ({w.ground.standIn.toLowerCase()})</button
 			>
@@ -142,17 +142,30 @@
 		</div>
 	{/if}
 	{#if shots.count}
-		<h3>{w.ground.rakes}</h3>
+		<h3 class="mt-10">{w.ground.rakes}</h3>
 		{#if shots.rakes.length}
 			<ol class="rakes">
 				{#each shots.rakes.slice(0, 8) as row}
-					<li data-high={row.most_mm > 0}>
-						<button type="button" onclick={() => (data.stick = row.at)}><Frac text={row.words} /></button>
+					<li
+						class={[
+							'relative border-t border-hair pl-22 before:border-x-7 before:border-t-13 before:border-b-0',
+							'before:border-t-paint before:border-r-transparent before:border-b-transparent',
+							"before:absolute before:top-9 before:left-2 before:border-l-transparent before:content-['']",
+							'data-[high=true]:before:border-t-0 data-[high=true]:before:border-b-13',
+							'data-[high=true]:before:border-paint'
+						]}
+						data-high={row.most_mm > 0}
+					>
+						<button
+							class="min-h-32 text-left font-label max-phone:min-h-46 max-phone:text-read"
+							type="button"
+							onclick={() => (data.stick = row.at)}><Frac text={row.words} /></button
+						>
 					</li>
 				{/each}
 			</ol>
 		{:else}<p>{w.ground.noRakes}</p>{/if}
-		<h3>{w.ground.enough}</h3>
+		<h3 class="mt-10">{w.ground.enough}</h3>
 		<p class:wrong={!shots.enough.enough}>
 			<Frac text={shots.enough.words} />
 			{#if shots.enough.next_at}<button type="button" class="act quiet" onclick={() => (data.stick = shots.enough.next_at)}
@@ -168,6 +181,7 @@
 		<ReadingBar reading={data.reading} />
 		<label class="act quiet pick"
 			>{w.ground.pickFile}<input
+				class="absolute w-1 opacity-0"
 				type="file"
 				accept=".csv,.txt"
 				onchange={(e) => {
@@ -179,78 +193,3 @@
 	</details>
 	<ShotRounds {data} />
 {/if}
-
-<style>
-	.bar,
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		align-items: center;
-		margin: 6px 0;
-	}
-	.layers {
-		display: none;
-	}
-	.grid {
-		border: 2px solid var(--color-ink);
-		padding: 6px 10px;
-	}
-	.none {
-		margin: 10px 0;
-		font-weight: 620;
-	}
-	.rakes button {
-		text-align: left;
-		min-height: 32px;
-		font-weight: 560;
-	}
-	.rakes li {
-		border-top: 1px solid var(--color-hair);
-		padding-left: 22px;
-		position: relative;
-	}
-	.rakes li::before {
-		content: '';
-		position: absolute;
-		left: 2px;
-		top: 9px;
-		border: 7px solid transparent;
-		border-top: 13px solid var(--color-paint);
-		border-bottom: 0;
-	}
-	.rakes li[data-high='true']::before {
-		border-bottom: 13px solid var(--color-paint);
-		border-top: 0;
-	}
-	h3 {
-		margin-top: 10px;
-	}
-	.pick input {
-		position: absolute;
-		opacity: 0;
-		width: 1px;
-	}
-	@media (max-width: 600px) {
-		.bar {
-			display: none;
-		}
-		.layers {
-			display: block;
-			width: 100%;
-			min-height: 46px;
-			margin-top: 6px;
-		}
-		.stack-phone {
-			display: flex;
-			flex-direction: column;
-		}
-		.read-first {
-			order: -1;
-		}
-		.rakes button {
-			min-height: 46px;
-			font-size: 16px;
-		}
-	}
-</style>

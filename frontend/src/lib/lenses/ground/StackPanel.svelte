@@ -89,7 +89,7 @@
 </script>
 
 {#if data.state}
-	<div class="row">
+	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		{#each data.zones as zone, i}<button
 				type="button"
 				class="act quiet"
@@ -99,21 +99,29 @@
 	</div>
 	<h3>
 		{w.ground.stackFor(mark)}
-		<label class="hot"
+		<label class="ml-14 font-label"
 			><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {w.ground.heated}</label
 		>
-		<label class="hot"
+		<label class="ml-14 font-label"
 			>{w.ground.space}
 			<select class="plain-select" value={on} onchange={(e) => (space = e.currentTarget.value)}
 				>{#each Object.entries(w.ground.spaces) as [key, name]}<option value={key}>{name}</option>{/each}</select
 			></label
 		>
 	</h3>
-	<div class="core">
+	<div class="grid grid-cols-[132px_1fr] max-phone:grid-cols-[64px_1fr]">
 		<CoreSample rows={drawn} />
 		<ol class="stack">
 			{#each rows as row, i}
-				<li data-kind={row.kind} class:bad={wrongAt === i}>
+				<li
+					class={[
+						'grid h-46 grid-cols-[124px_76px_118px_1fr] items-center gap-8 border-t border-hair max-phone:gap-y-4',
+						'max-phone:h-92 max-phone:grid-cols-[112px_58px_minmax(0,1fr)] max-phone:gap-x-8',
+						'data-[kind=slab]:bg-slab',
+						wrongAt === i && 'border-l-5 border-flag pl-6'
+					]}
+					data-kind={row.kind}
+				>
 					<select
 						class="plain-select"
 						aria-label="{w.ground.layer} {i + 1}"
@@ -125,7 +133,7 @@
 								>{w.ground.layers[one]}</option
 							>{/each}
 					</select>
-					{#if row.kind === 'slab'}<span class="set"
+					{#if row.kind === 'slab'}<span class="text-key font-[760] whitespace-nowrap"
 							><Frac
 								text={data.state.ground.stack.find((one) => one.slab === mark && one.kind === 'slab')?.thickness_text ?? ''}
 							/></span
@@ -136,7 +144,7 @@
 							value={row.thickness}
 							oninput={(e) => change((list) => (list[i] = { ...row, thickness: e.currentTarget.value }))}
 						/>
-					{:else if row.kind === 'native'}<span class="set"
+					{:else if row.kind === 'native'}<span class="text-key font-[760] whitespace-nowrap"
 							><Frac
 								text={digs.find((one) => one.slab === mark)
 									? levelOf(digs.find((one) => one.slab === mark)?.zone ?? '', 'native')
@@ -159,21 +167,24 @@
 							><option value="">{w.ground.kitStone}</option>{#each stones as one}<option value={one}>{one}</option>{/each}</select
 						>
 					{:else}<span></span>{/if}
-					<span class="moves">
+					<span class="flex gap-3">
 						{#if row.kind !== 'native'}
 							<button
+								class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35"
 								type="button"
 								aria-label={w.ground.up}
 								disabled={i === 0}
 								onclick={() => change((list) => list.splice(i - 1, 0, ...list.splice(i, 1)))}>▲</button
 							>
 							<button
+								class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35"
 								type="button"
 								aria-label={w.ground.down}
 								disabled={i >= rows.length - 2}
 								onclick={() => change((list) => list.splice(i + 1, 0, ...list.splice(i, 1)))}>▼</button
 							>
 							{#if row.kind !== 'slab'}<button
+									class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35"
 									type="button"
 									aria-label={w.ground.out}
 									onclick={() => change((list) => list.splice(i, 1))}>✕</button
@@ -185,7 +196,7 @@
 		</ol>
 	</div>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
-	<div class="row">
+	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		<button
 			type="button"
 			class="act quiet"
@@ -208,7 +219,7 @@
 	{#each findings as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}>
 			<Frac text="{row.words} {row.remedy}" />
 		</p>{/each}
-	<div class="row fields">
+	<div class="row fields mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		<Field
 			label={w.ground.found}
 			width="190px"
@@ -227,7 +238,7 @@
 			problem={store.problemFor('strip_mm')}
 			keep={set('strip_mm')}
 		/>
-		<p class="digs">
+		<p class="min-w-200 flex-1">
 			<span class="label">{w.ground.dig}</span>
 			{#each digs as row, i}{i ? '; ' : ''}{row.zone} <b><Frac text={levelOf(row.zone, row.layer)} /></b>{/each}
 		</p>
@@ -236,69 +247,8 @@
 {/if}
 
 <style>
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px 12px;
-		align-items: end;
-		margin: 6px 0;
-	}
-	.stack li {
-		display: grid;
-		grid-template-columns: 124px 76px 118px 1fr;
-		gap: 8px;
-		align-items: center;
-		border-top: 1px solid var(--color-hair);
-		height: 46px;
-	}
-	.core {
-		display: grid;
-		grid-template-columns: 132px 1fr;
-	}
-	.stack li.bad {
-		border-left: 5px solid var(--color-flag);
-		padding-left: 6px;
-	}
-	.stack li[data-kind='slab'] {
-		background: var(--color-slab);
-	}
-	.set {
-		white-space: nowrap;
-		font-weight: 760;
-		font-size: 17px;
-	}
-	.moves {
-		display: flex;
-		gap: 3px;
-	}
-	.moves button {
-		width: 36px;
-		height: 34px;
-		border: 1.5px solid var(--color-ink);
-	}
-	.moves button:disabled {
-		opacity: 0.35;
-	}
 	.stack :is(select, input) {
 		width: 100%;
 		min-width: 0;
-	}
-	.hot {
-		font-weight: 560;
-		margin-left: 14px;
-	}
-	.digs {
-		flex: 1;
-		min-width: 200px;
-	}
-	@media (max-width: 600px) {
-		.core {
-			grid-template-columns: 64px 1fr;
-		}
-		.stack li {
-			grid-template-columns: 112px 58px minmax(0, 1fr);
-			gap: 4px 8px;
-			height: 92px;
-		}
 	}
 </style>

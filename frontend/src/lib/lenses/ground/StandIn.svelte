@@ -6,13 +6,13 @@
 	const faults: Fault[] = ['none', 'tilt', 'mud', 'bump', 'battery'];
 </script>
 
-<details class="standin" open={laser.on}>
-	<summary
+<details class="mx-0 my-8" open={laser.on}>
+	<summary class="min-h-32 cursor-pointer pt-5"
 		><b>{w.ground.standIn}</b>
 		{#if laser.on}<span class="label">{w.ground.battery(laser.battery)}</span>{/if}</summary
 	>
 	<p class="label">{w.ground.standInHow}</p>
-	<div class="row">
+	<div class="row mt-4 flex items-center gap-12">
 		{#if laser.on}
 			<button type="button" class="act quiet" onclick={() => laser.close()}>{w.ground.disconnect}</button>
 			<label class="label"
@@ -28,20 +28,3 @@
 		{/if}
 	</div>
 </details>
-
-<style>
-	.standin {
-		margin: 8px 0;
-	}
-	summary {
-		cursor: pointer;
-		min-height: 32px;
-		padding-top: 5px;
-	}
-	.row {
-		display: flex;
-		gap: 12px;
-		align-items: center;
-		margin-top: 4px;
-	}
-</style>

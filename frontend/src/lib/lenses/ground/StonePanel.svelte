@@ -50,8 +50,8 @@
 
 {#snippet pegs()}
 	{#if found && plan}
-		<h3>{w.ground.pegs(found.pegs.length)}</h3>
-		<div class="row">
+		<h3 class="mt-8">{w.ground.pegs(found.pegs.length)}</h3>
+		<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-16 gap-y-6">
 			<Field
 				label={w.ground.pegSpacing}
 				width="170px"
@@ -61,7 +61,7 @@
 				problem={store.problemFor('peg_spacing_mm')}
 				keep={set('peg_spacing_mm')}
 			/>
-			<p class="pegs">
+			<p class="flex-1">
 				{#if found.pegs[0]?.reading_text}<span class="label">{w.ground.pegTop}</span>
 					{#each [...new Set(found.pegs.map((peg) => `${peg.zone} ${peg.reading_text}`))].slice(0, 5) as one, i}{i ? '; ' : ''}<b
 							><Frac text={one} /></b
@@ -75,10 +75,10 @@
 	{#if pegsFirst}{@render pegs()}{/if}
 	{#if found.stones.length}
 		{#each found.stones as row}
-			<section class="stone">
-				<h3>{row.mark} <span class="label">{row.name}{row.from_shots ? `, ${w.ground.fromShots}` : ''}</span></h3>
+			<section class="stone border-b border-hair px-0 py-5">
+				<h3 class="mt-8">{row.mark} <span class="label">{row.name}{row.from_shots ? `, ${w.ground.fromShots}` : ''}</span></h3>
 				<p class="sum">
-					<b class="big"><Num working={row.mass} /></b>
+					<b class="big mr-12 text-tally font-[800] font-stretch-[90%]"><Num working={row.mass} /></b>
 					<span
 						>{metric ? '' : `${row.tonnes.toFixed(1)} ${w.ground.tonnes}, `}<Num working={row.loose} />
 						{w.ground.loose}, <Num working={row.compacted} />
@@ -92,8 +92,10 @@
 				</p>
 			</section>
 		{/each}
-	{:else}<p class="none">{w.ground.noStone} <a class="act quiet" href="?tab=stack">{w.ground.tabs.stack.name}</a></p>{/if}
-	<div class="row">
+	{:else}<p class="mx-0 my-10 font-[620]">
+			{w.ground.noStone} <a class="act quiet" href="?tab=stack">{w.ground.tabs.stack.name}</a>
+		</p>{/if}
+	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-16 gap-y-6">
 		<Field
 			label={w.ground.onHand}
 			width="170px"
@@ -113,15 +115,15 @@
 			keep={setMargin}
 		/>
 	</div>
-	<h3>{w.ground.spoil}</h3>
+	<h3 class="mt-8">{w.ground.spoil}</h3>
 	{#if found.spoil}
 		<table class="panel-table">
 			<tbody>
-				<tr><th scope="row">{w.ground.sod}</th><td><Num working={found.spoil.strip} /></td></tr>
-				<tr><th scope="row">{w.ground.digOut}</th><td>{volume(found.spoil.dig_m3)}</td></tr>
-				<tr><th scope="row">{w.ground.trenchOut}</th><td>{volume(found.spoil.trench_m3)}</td></tr>
-				<tr class="heavy"
-					><th scope="row">{w.ground.looseOut}</th><td
+				<tr><th class="font-plain" scope="row">{w.ground.sod}</th><td><Num working={found.spoil.strip} /></td></tr>
+				<tr><th class="font-plain" scope="row">{w.ground.digOut}</th><td>{volume(found.spoil.dig_m3)}</td></tr>
+				<tr><th class="font-plain" scope="row">{w.ground.trenchOut}</th><td>{volume(found.spoil.trench_m3)}</td></tr>
+				<tr
+					><th class="font-plain" scope="row">{w.ground.looseOut}</th><td class="font-[740]"
 						><Num working={found.spoil.total} /> · {w.ground.trucks(found.spoil.trucks)}, about {money(found.spoil.haul_cents)}
 						{w.ground.haul}</td
 					></tr
@@ -132,16 +134,18 @@
 	{:else}{#each onTab(data.state?.findings, 'stone') as row}<p class="wrong">{row.words} {row.remedy}</p>{/each}{/if}
 	{#if !pegsFirst}{@render pegs()}{/if}
 	{#if layers.length}
-		<h3>{w.ground.lifts}</h3>
+		<h3 class="mt-8">{w.ground.lifts}</h3>
 		{#each data.state?.signed ?? [] as row}<p>
 				{row.signed.layer}, {w.ground.lift.toLowerCase()}
 				{row.signed.lift}: {row.signed.passes} passes, {w.ground.signed.toLowerCase()}{row.who
 					? ` ${w.ground.by} ${row.who}`
 					: ''}.
 			</p>{/each}
-		<div class="row">
-			<label class="label">{w.ground.lift}<input class="reading" inputmode="numeric" bind:value={sign.lift} /></label>
-			<label class="label">{w.ground.passes}<input class="reading" inputmode="numeric" bind:value={sign.passes} /></label>
+		<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-16 gap-y-6">
+			<label class="label">{w.ground.lift}<input class="reading block w-70" inputmode="numeric" bind:value={sign.lift} /></label>
+			<label class="label"
+				>{w.ground.passes}<input class="reading block w-70" inputmode="numeric" bind:value={sign.passes} /></label
+			>
 			{#each layers as name}<button type="button" class="act quiet" onclick={() => void signOff(name)}
 					>{w.ground.signLift}: {name}</button
 				>{/each}
@@ -150,44 +154,3 @@
 	{/if}
 	<p class="label">{w.ground.caution} {w.ground.ways.thumb}</p>
 {/if}
-
-<style>
-	.stone {
-		border-bottom: 1px solid var(--color-hair);
-		padding: 5px 0;
-	}
-	.big {
-		font-size: 30px;
-		font-weight: 800;
-		font-stretch: 90%;
-		margin-right: 12px;
-	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px 16px;
-		align-items: end;
-		margin: 6px 0;
-	}
-	h3 {
-		margin-top: 8px;
-	}
-	.heavy td,
-	.heavy th {
-		font-weight: 740;
-	}
-	.panel-table th {
-		font-weight: 480;
-	}
-	.reading {
-		display: block;
-		width: 70px;
-	}
-	.pegs {
-		flex: 1;
-	}
-	.none {
-		margin: 10px 0;
-		font-weight: 620;
-	}
-</style>

@@ -55,8 +55,8 @@
 		</p>
 	</div>
 	<p><span class="label">{w.ground.where}:</span> <b>{data.stick ? 'as pressed on the plan' : w.ground.notPicked}</b></p>
-	<h3>{w.ground.test}</h3>
-	<div class="row">
+	<h3 class="mt-8">{w.ground.test}</h3>
+	<div class="row mx-0 mt-5 mb-8 flex flex-wrap items-end gap-x-10 gap-y-6">
 		{#each Object.entries(w.ground.testKinds) as [key, name]}<button
 				type="button"
 				class="act quiet"
@@ -64,20 +64,24 @@
 				onclick={() => (kind = key as typeof kind)}>{name}</button
 			>{/each}
 		{#if kind !== 'roll'}<label class="label"
-				>{kind === 'probe' ? w.ground.sank : w.ground.density}<input class="reading" id="test-value" bind:value /></label
+				>{kind === 'probe' ? w.ground.sank : w.ground.density}<input
+					class="reading block w-110"
+					id="test-value"
+					bind:value
+				/></label
 			>{/if}
 		<button type="button" class="act quiet" class:on={passed} onclick={() => (passed = true)}>{w.ground.passed}</button>
 		<button type="button" class="act quiet" class:on={!passed} onclick={() => (passed = false)}>{w.ground.failed}</button>
-		<label class="label">{w.ground.note}<input class="reading wide" bind:value={note} /></label>
+		<label class="label">{w.ground.note}<input class="reading block w-180" bind:value={note} /></label>
 		<button type="button" class="act main" disabled={!data.stick} onclick={() => void keepTest()}>{w.ground.keepTest}</button>
 	</div>
 	{#if wrong.at === 'test' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
-	<h3>{w.ground.soft}</h3>
-	<div class="row">
-		<label class="label">{w.ground.across}<input class="reading" bind:value={soft.across} /></label>
-		<label class="label">{w.ground.deep.split(' ')[0]}<input class="reading" bind:value={soft.deep} /></label>
+	<h3 class="mt-8">{w.ground.soft}</h3>
+	<div class="row mx-0 mt-5 mb-8 flex flex-wrap items-end gap-x-10 gap-y-6">
+		<label class="label">{w.ground.across}<input class="reading block w-110" bind:value={soft.across} /></label>
+		<label class="label">{w.ground.deep.split(' ')[0]}<input class="reading block w-110" bind:value={soft.deep} /></label>
 		<label class="label"
-			>{w.ground.softDone}<select class="plain-select" bind:value={soft.done}
+			>{w.ground.softDone}<select class="plain-select block" bind:value={soft.done}
 				>{#each w.ground.dones as one}<option value={one}>{one}</option>{/each}</select
 			></label
 		>
@@ -87,12 +91,14 @@
 	</div>
 	{#if wrong.at === 'soft' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 	<ul>
-		{#each tests as row, i}<li class:bad={!row.test.passed}>
+		{#each tests as row, i}<li class={['border-t border-hair px-0 py-6', !row.test.passed && 'font-mid text-flag']}>
 				<b>{i + 1}</b>
 				<Frac text={row.words} />
 				{row.test.note} <span class="label">{row.who}</span>
 			</li>{/each}
-		{#each spots as row, i}<li class:bad={row.soft.done === 'nothing yet'}>
+		{#each spots as row, i}<li
+				class={['border-t border-hair px-0 py-6', row.soft.done === 'nothing yet' && 'font-mid text-flag']}
+			>
 				<b>S{i + 1}</b>
 				<Frac text={row.words} />
 				{row.soft.note} <span class="label">{row.who}</span>
@@ -100,34 +106,3 @@
 	</ul>
 	<p class="label">{w.ground.caution}</p>
 {/if}
-
-<style>
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px 10px;
-		align-items: end;
-		margin: 5px 0 8px;
-	}
-	.reading {
-		display: block;
-		width: 110px;
-	}
-	.wide {
-		width: 180px;
-	}
-	.plain-select {
-		display: block;
-	}
-	li {
-		border-top: 1px solid var(--color-hair);
-		padding: 6px 0;
-	}
-	.bad {
-		color: var(--color-flag);
-		font-weight: 640;
-	}
-	h3 {
-		margin-top: 8px;
-	}
-</style>

@@ -38,8 +38,8 @@
 	const lotProblem = $derived(store.problemFor('lot'));
 </script>
 
-<h3>{w.lines.holdWhat}</h3>
-<div class="row">
+<h3 class="mt-12">{w.lines.holdWhat}</h3>
+<div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
 	{#each sides as side, i}
 		<button
 			type="button"
@@ -60,9 +60,9 @@
 	>
 </div>
 {#if line.open}
-	<div class="row">
-		<label class="label">{w.lines.lotFrom}<input class="well" bind:value={line.start} placeholder="-4', -6'" /></label>
-		<label class="label">{w.lines.lotTo}<input class="well" bind:value={line.end} placeholder="40', -6'" /></label>
+	<div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
+		<label class="label w-150">{w.lines.lotFrom}<input class="well" bind:value={line.start} placeholder="-4', -6'" /></label>
+		<label class="label w-150">{w.lines.lotTo}<input class="well" bind:value={line.end} placeholder="40', -6'" /></label>
 		<button type="button" class="act main" onclick={() => void lotLine()}>{w.lines.holdIt}</button>
 	</div>
 	{#if lotProblem}<p class="wrong" role="alert">{lotProblem.detail}</p>{/if}
@@ -90,9 +90,14 @@
 	/>
 </div>
 
-<h3>{w.lines.beside}</h3>
+<h3 class="mt-12">{w.lines.beside}</h3>
 {#each plan?.existing ?? [] as thing, i}
-	<div class="thing">
+	<div
+		class={[
+			'grid grid-cols-[1fr_70px_130px_auto_auto] items-center gap-10 border-t border-hair px-0 py-4',
+			'max-phone:grid-cols-[1fr_1fr]'
+		]}
+	>
 		<b>{thing.name}</b><span>{w.lines.things[thing.what]}</span>
 		<Field
 			label={w.lines.floor}
@@ -115,7 +120,7 @@
 		>
 	</div>
 {:else}<p>{w.lines.nothingBeside}</p>{/each}
-<div class="row">
+<div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
 	{#each kinds as one}<button
 			type="button"
 			class="act quiet"
@@ -127,15 +132,15 @@
 <label class="label" for="beside-walk">{w.lines.besideCall}</label>
 <input
 	id="beside-walk"
-	class="well call"
+	class="well call font-pencil text-size"
 	bind:value={text}
 	placeholder="from B, 20' e 30' n 20' w 30' s"
 	autocomplete="off"
 	onkeydown={(e) => e.key === 'Enter' && void add()}
 />
-<div class="row">
-	<label class="label">{w.edges.name}<input class="well" bind:value={name} /></label>
-	<label class="label">{w.lines.floor}<input class="well" bind:value={level} placeholder="0" /></label>
+<div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
+	<label class="label w-150">{w.edges.name}<input class="well" bind:value={name} /></label>
+	<label class="label w-150">{w.lines.floor}<input class="well" bind:value={level} placeholder="0" /></label>
 	<button type="button" class="act main" disabled={!text.trim()} onclick={() => void add()}>{w.lines.drawIt}</button>
 </div>
 {#if problem}<p class="wrong" role="alert">
@@ -151,36 +156,3 @@
 	</p>{/if}
 <p class="label">{w.lines.floorHow}</p>
 <PointsIn {store} />
-
-<style>
-	h3 {
-		margin-top: 12px;
-	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin: 6px 0;
-		align-items: end;
-	}
-	.row label {
-		width: 150px;
-	}
-	.thing {
-		display: grid;
-		grid-template-columns: 1fr 70px 130px auto auto;
-		gap: 10px;
-		align-items: center;
-		border-top: 1px solid var(--color-hair);
-		padding: 4px 0;
-	}
-	.call {
-		font-family: var(--font-pencil);
-		font-size: 18px;
-	}
-	@media (max-width: 600px) {
-		.thing {
-			grid-template-columns: 1fr 1fr;
-		}
-	}
-</style>

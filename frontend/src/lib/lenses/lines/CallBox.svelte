@@ -19,9 +19,9 @@
 	const keepWord = $derived({ outline: w.lines.keep, zone: w.lines.keepZone, opening: w.lines.keepOpening }[box.kind]);
 </script>
 
-<div class="call">
+<div class="call mt-8">
 	{#if hasOutline}
-		<div class="kinds" role="group" aria-label={w.lines.call}>
+		<div class="mb-6 flex gap-4" role="group" aria-label={w.lines.call}>
 			{#each kinds as kind}
 				<button
 					type="button"
@@ -33,9 +33,13 @@
 			{/each}
 		</div>
 	{/if}
-	<label for="call-out">{w.lines.box[box.kind]}</label>
-	<div class="in">
+	<label class="text-note font-[700]" for="call-out">{w.lines.box[box.kind]}</label>
+	<div class="in mt-3 flex border-x-2 border-t-2 border-b-5 border-ink bg-well max-phone:flex-col">
 		<input
+			class={[
+				'h-48 min-w-0 flex-1 bg-transparent px-12 py-0 font-pencil font-[520] text-pencil [outline:none]',
+				box.text.length > 27 ? 'text-key' : 'text-[23px]'
+			]}
 			id="call-out"
 			autocomplete="off"
 			autocapitalize="off"
@@ -48,15 +52,25 @@
 				if (event.key === 'Escape') void box.forget();
 			}}
 		/>
-		<button type="button" class="act main" disabled={!box.ready} onclick={() => void box.keep()}>{keepWord}</button>
+		<button
+			type="button"
+			class={[
+				'act main border-y-0 border-r-0 border-l-2 border-ink max-phone:border-t-2 max-phone:border-l-0',
+				'max-phone:border-ink'
+			]}
+			disabled={!box.ready}
+			onclick={() => void box.keep()}>{keepWord}</button
+		>
 	</div>
 	{#if box.kind === 'zone' && box.text}
-		<div class="extra">
-			<label class="label">{w.lines.zoneName} <input class="well" bind:value={box.zoneName} /></label>
-			<label class="label">{w.lines.zoneDrop} <input class="well" placeholder="0" bind:value={box.zoneDrop} /></label>
+		<div class="mt-6 flex gap-12">
+			<label class="label text-note font-[700]">{w.lines.zoneName} <input class="well" bind:value={box.zoneName} /></label>
+			<label class="label text-note font-[700]"
+				>{w.lines.zoneDrop} <input class="well" placeholder="0" bind:value={box.zoneDrop} /></label
+			>
 		</div>
 	{/if}
-	<div class="echo" aria-live="polite">
+	<div class="mt-4 min-h-40 text-note text-ink2 max-phone:text-read" aria-live="polite">
 		{#if problem}
 			<p class="wrong" role="alert">{problem.detail}</p>
 		{/if}
@@ -65,11 +79,13 @@
 		{:else if walked}
 			{#if said}<p>{w.lines.heard}: <Frac text={said} />. {box.heard?.lands}</p>{/if}
 			{#if walked.heard.problem}<p class="wrong"><Frac text={walked.heard.problem} /></p>{/if}
-			{#if box.kind === 'outline' || walked.closed}<p class="verdict" class:closed={walked.closed}>
+			{#if box.kind === 'outline' || walked.closed}<p
+					class={['verdict mt-3 text-size leading-[1.2] font-heavy', walked.closed ? 'text-chalk' : 'text-flag']}
+				>
 					<Frac text={walked.verdict} />
 				</p>
 			{:else if said && !box.heard?.lands}<p>{w.lines.walkOn[box.kind]}</p>{/if}
-			<div class="offers">
+			<div class="mt-6 flex flex-wrap gap-6 text-ink">
 				{#each choices as choice}
 					<button type="button" class="act quiet" onclick={() => void box.take(choice.text)}><Frac text={choice.label} /></button>
 				{/each}
@@ -80,85 +96,7 @@
 </div>
 
 <style>
-	.call {
-		margin-top: 8px;
-	}
-	.kinds {
-		display: flex;
-		gap: 4px;
-		margin-bottom: 6px;
-	}
-	label {
-		font-size: 14px;
-		font-weight: 700;
-	}
-	.in {
-		display: flex;
-		background: var(--color-well);
-		border: 2px solid var(--color-ink);
-		border-bottom-width: 5px;
-		margin-top: 3px;
-	}
 	.in:focus-within {
 		outline: 3px solid var(--color-chalk);
-	}
-	.in input {
-		flex: 1;
-		min-width: 0;
-		height: 48px;
-		padding: 0 12px;
-		font-family: var(--font-pencil);
-		font-size: 23px;
-		font-weight: 520;
-		color: var(--color-pencil);
-		background: transparent;
-		outline: none;
-	}
-	.in input.long {
-		font-size: 17px;
-	}
-	.in .act {
-		border: 0;
-		border-left: 2px solid var(--color-ink);
-	}
-	.extra {
-		display: flex;
-		gap: 12px;
-		margin-top: 6px;
-	}
-	.echo {
-		font-size: 14px;
-		color: var(--color-ink2);
-		margin-top: 4px;
-		min-height: 40px;
-	}
-	.verdict {
-		font-size: 18px;
-		font-weight: 780;
-		color: var(--color-flag);
-		line-height: 1.2;
-		margin-top: 3px;
-	}
-	.verdict.closed {
-		color: var(--color-chalk);
-	}
-	.offers {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin-top: 6px;
-		color: var(--color-ink);
-	}
-	@media (max-width: 600px) {
-		.in {
-			flex-direction: column;
-		}
-		.in .act {
-			border-left: 0;
-			border-top: 2px solid var(--color-ink);
-		}
-		.echo {
-			font-size: 16px;
-		}
 	}
 </style>

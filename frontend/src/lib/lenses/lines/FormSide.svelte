@@ -41,30 +41,38 @@
 	const problem = $derived(store.problemFor(at));
 </script>
 
-<div class="side">
+<div class="side mt-8 border-y-2 border-ink px-0 py-6">
 	<h3>
 		{form.name}: <Frac text={form.height_text} />
 		{w.lines.highWord}{form.lean_mm ? `, ${w.lines.leanIn} ` : ''}{#if form.lean_mm}<Frac text={form.lean_text} />{/if}
 	</h3>
-	<svg viewBox="0 0 {W} 116" role="img" aria-label="{form.name}, {form.height_text}">
+	<svg class="block w-full" viewBox="0 0 {W} 116" role="img" aria-label="{form.name}, {form.height_text}">
 		{#each form.courses as course}
 			<rect
 				x={x(course.from_mm)}
 				y={y(top) + (course.top_mm / tall) * 66}
 				width={Math.max(2, x(course.to_mm) - x(course.from_mm))}
 				height={(course.deep_mm / tall) * 66}
-				class="board"
+				class="board fill-board stroke-ink stroke-[1.2px]"
 			/>
 		{/each}
-		<path d="M{line('ground_mm')}L{x(length)} 112L{x(0)} 112Z" class="earth" />
-		<path d="M{line('ground_mm')}" class="ground" />
-		<path d="M{line('top_mm')}" class="top" />
+		<path
+			d="M{line('ground_mm')}L{x(length)} 112L{x(0)} 112Z"
+			class="fill-[color-mix(in_srgb,_var(--color-soil)_28%,_var(--color-bench))]"
+		/>
+		<path d="M{line('ground_mm')}" class="fill-none stroke-soil stroke-[2.4px]" />
+		<path d="M{line('top_mm')}" class="fill-none stroke-chalk stroke-2" />
 		{#each form.stake_at_mm as mm, i}
-			<path d="M{x(mm)} {y(top) - 8}V104" class="stake" class:kicked={form.kicker_every > 0 && i % form.kicker_every === 0} />
+			<path
+				d="M{x(mm)} {y(top) - 8}V104"
+				class={['stroke-ink', form.kicker_every > 0 && i % form.kicker_every === 0 ? 'stroke-[4.4px]' : 'stroke-2']}
+			/>
 		{/each}
-		{#if !form.ground_known}<text x={W / 2} y="111" text-anchor="middle">{w.lines.groundNotSet}</text>{/if}
+		{#if !form.ground_known}<text class="fill-ink text-label font-[600]" x={W / 2} y="111" text-anchor="middle"
+				>{w.lines.groundNotSet}</text
+			>{/if}
 	</svg>
-	<div class="fields">
+	<div class="flex flex-wrap gap-x-16 gap-y-6">
 		{#each [0, 1] as end}
 			<Field
 				label={w.lines.groundAt(form.name.split(' ')[end * 2] ?? '')}
@@ -92,7 +100,7 @@
 			{problem}
 			keep={(typed) => change({ boards: typed.trim() ? typed.split(/\s*,\s*/) : null })}
 		/>
-		<div class="row">
+		<div class="row flex flex-wrap items-center gap-4">
 			<button
 				type="button"
 				class="act quiet"
@@ -122,57 +130,3 @@
 			<Frac text={`${form.push_words} `} />{#if how?.push}{w.lines.push} <Num working={how.push} />{/if}
 		</p>{/if}
 </div>
-
-<style>
-	.side {
-		border-top: 2px solid var(--color-ink);
-		border-bottom: 2px solid var(--color-ink);
-		margin-top: 8px;
-		padding: 6px 0;
-	}
-	svg {
-		width: 100%;
-		display: block;
-	}
-	.board {
-		fill: var(--color-board);
-		stroke: var(--color-ink);
-		stroke-width: 1.2;
-	}
-	.earth {
-		fill: color-mix(in srgb, var(--color-soil) 28%, var(--color-bench));
-	}
-	.ground {
-		fill: none;
-		stroke: var(--color-soil);
-		stroke-width: 2.4;
-	}
-	.top {
-		fill: none;
-		stroke: var(--color-chalk);
-		stroke-width: 2;
-	}
-	.stake {
-		stroke: var(--color-ink);
-		stroke-width: 2;
-	}
-	.kicked {
-		stroke-width: 4.4;
-	}
-	text {
-		font-size: 13px;
-		fill: var(--color-ink);
-		font-weight: 600;
-	}
-	.fields {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px 16px;
-	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px;
-		align-items: center;
-	}
-</style>

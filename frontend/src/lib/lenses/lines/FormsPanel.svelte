@@ -27,36 +27,70 @@
 		>
 		<tbody>
 			{#each state.forms.sides as side}
-				<tr class:on={pick.side === side.side} class:bare={!side.formed} data-form-side={side.side}>
-					<th scope="row"
-						><button type="button" class="pen plain" onclick={() => pick.chooseSide(side.side)}>{side.name}</button></th
+				<tr class:on={pick.side === side.side} data-form-side={side.side}>
+					<th class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal" scope="row"
+						><button
+							type="button"
+							class="pen plain bg-transparent bg-none p-0 [font-family:inherit] font-[700] text-ink"
+							onclick={() => pick.chooseSide(side.side)}>{side.name}</button
+						></th
 					>
 					{#if side.formed}
 						{@const how = state.forms.workings[side.side]}
 						<td
+							class={[
+								'max-phone:h-44 max-phone:whitespace-normal',
+								!side.formed && 'text-ink2',
+								!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
+							]}
 							>{#if how?.height}<Num working={how.height} text={side.height_text} />{/if}</td
 						>
 						<td
+							class={[
+								'max-phone:h-44 max-phone:whitespace-normal',
+								!side.formed && 'text-ink2',
+								!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
+							]}
 							>{side.build === 'panel' ? w.lines.panels(side.panels) : [...side.boards].reverse().join(' + ')}{side.left_out
 								? `, ${w.lines.leftOut}`
 								: ''}</td
 						>
 						<td
+							class={[
+								'max-phone:h-44 max-phone:whitespace-normal',
+								!side.formed && 'text-ink2',
+								!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
+							]}
 							>{#if how?.stakes && how.spacing}<Num working={how.stakes} text={String(side.stakes)} />
 								{w.lines.at}
 								<Num working={how.spacing} text={side.spacing_text} />{/if}</td
 						>
-						<td>{side.backfilled ? w.lines.earth : side.kickers || w.lines.none}</td>
+						<td
+							class={[
+								'max-phone:h-44 max-phone:whitespace-normal',
+								!side.formed && 'text-ink2',
+								!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
+							]}>{side.backfilled ? w.lines.earth : side.kickers || w.lines.none}</td
+						>
 					{:else}
-						<td colspan="4">{side.why}</td>
+						<td
+							class={[
+								'max-phone:h-44 max-phone:whitespace-normal',
+								!side.formed && 'text-ink2',
+								!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
+							]}
+							colspan="4">{side.why}</td
+						>
 					{/if}
 				</tr>
 			{/each}
 			{#each state.forms.steps as step}
 				<tr
-					><th scope="row">{w.lines.step} {step.name}</th><td><Frac text={step.height_text} /></td><td>{step.board}</td><td
-						>{step.hangers} {w.lines.hangers}</td
-					><td></td></tr
+					><th class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal" scope="row">{w.lines.step} {step.name}</th><td
+						class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal"><Frac text={step.height_text} /></td
+					><td class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal">{step.board}</td><td
+						class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal">{step.hangers} {w.lines.hangers}</td
+					><td class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal"></td></tr
 				>
 			{/each}
 		</tbody>
@@ -65,7 +99,7 @@
 			{w.lines.pressSide}
 		</p>{/if}
 	{#each doubts as doubt}
-		<p class="doubt" data-finding={doubt.code}>
+		<p class="mt-8 border-l-4 border-flag py-4 pr-0 pl-10 text-[14.5px]" data-finding={doubt.code}>
 			<b><Frac text={doubt.words} /></b>
 			<Frac text={doubt.remedy} />
 			{#if doubt.code === 'form-left-out'}<button
@@ -75,60 +109,10 @@
 				>{/if}
 		</p>
 	{/each}
-	<h3>{w.lines.takes}</h3>
-	<dl>
-		{#each state.forms.takes as take}<dt>{take.name}</dt>
-			<dd><Num working={take.working} text={take.text} /></dd>{/each}
+	<h3 class="mt-14">{w.lines.takes}</h3>
+	<dl class="mx-0 mt-4 mb-10 grid grid-cols-[1fr_auto_1fr_auto] gap-x-16 gap-y-3 max-phone:grid-cols-[1fr_auto]">
+		{#each state.forms.takes as take}<dt class="text-ink2">{take.name}</dt>
+			<dd class="text-right font-[700]"><Num working={take.working} text={take.text} /></dd>{/each}
 	</dl>
 	<p class="label">{state.forms.caution}</p>
 {:else}<p role="status">{data.problem || w.notices.loading}</p>{/if}
-
-<style>
-	td,
-	tbody th {
-		white-space: nowrap;
-	}
-	.plain {
-		font-family: inherit;
-		font-weight: 700;
-		background: none;
-		color: var(--color-ink);
-		padding: 0;
-	}
-	.bare td {
-		color: var(--color-ink2);
-		white-space: normal;
-	}
-	.doubt {
-		border-left: 4px solid var(--color-flag);
-		padding: 4px 0 4px 10px;
-		margin-top: 8px;
-		font-size: 14.5px;
-	}
-	h3 {
-		margin-top: 14px;
-	}
-	dl {
-		display: grid;
-		grid-template-columns: 1fr auto 1fr auto;
-		gap: 3px 16px;
-		margin: 4px 0 10px;
-	}
-	dt {
-		color: var(--color-ink2);
-	}
-	dd {
-		text-align: right;
-		font-weight: 700;
-	}
-	@media (max-width: 600px) {
-		dl {
-			grid-template-columns: 1fr auto;
-		}
-		td,
-		tbody th {
-			height: 44px;
-			white-space: normal;
-		}
-	}
-</style>

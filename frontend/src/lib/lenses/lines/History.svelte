@@ -31,13 +31,13 @@
 		});
 </script>
 
-<details bind:open>
-	<summary>{w.history.title}</summary>
+<details class="mt-12 border-t border-hair" bind:open>
+	<summary class="min-h-40 cursor-pointer pt-8 font-[760]">{w.history.title}</summary>
 	<ol>
 		{#each rows as row (row.n)}
-			<li>
-				<span class="n">{row.n}</span>
-				<span>{row.summary}<span class="label"> {row.author ? `${row.author}, ` : ''}{when(row.at)}</span></span>
+			<li class="grid grid-cols-[30px_1fr_auto] items-center gap-8 border-t border-hair px-0 py-3">
+				<span class="text-ink2">{row.n}</span>
+				<span>{row.summary}<span class="label block"> {row.author ? `${row.author}, ` : ''}{when(row.at)}</span></span>
 				{#if row.n === store.kept?.revision}<b>{w.history.now}</b>{:else}
 					<button type="button" class="act quiet" onclick={() => void store.goBack(row.n)}>{w.history.back}</button>
 				{/if}
@@ -46,30 +46,3 @@
 	</ol>
 	{#if more}<button type="button" class="act quiet my-8" onclick={() => void earlier()}>{w.history.more}</button>{/if}
 </details>
-
-<style>
-	details {
-		margin-top: 12px;
-		border-top: 1px solid var(--color-hair);
-	}
-	summary {
-		font-weight: 760;
-		min-height: 40px;
-		padding-top: 8px;
-		cursor: pointer;
-	}
-	li {
-		display: grid;
-		grid-template-columns: 30px 1fr auto;
-		gap: 8px;
-		align-items: center;
-		border-top: 1px solid var(--color-hair);
-		padding: 3px 0;
-	}
-	li .label {
-		display: block;
-	}
-	.n {
-		color: var(--color-ink2);
-	}
-</style>

@@ -116,11 +116,11 @@
 		{#if tab === 'setout' && data.setOut}<OverSetOut {view} sheet={data.setOut} />{/if}
 		{#if (tab === 'around' || tab === 'setout') && data.setOut}<path
 				d={view.path([data.setOut.baseline_line], false)}
-				class="held"
+				class="fill-none stroke-chalk stroke-6"
 			/>{/if}
 		{#if tab === 'square' && squared}
 			<OverSquare {view} {ring} {squared} roomy={wide} />
-			{#if exaggeration(squared, view.scale) > 1}<text x="20" y="47" class="times"
+			{#if exaggeration(squared, view.scale) > 1}<text x="20" y="47" class="fill-ink2 text-note font-label"
 					>{w.lines.tooFar(exaggeration(squared, view.scale))}</text
 				>{/if}
 		{/if}
@@ -145,16 +145,3 @@
 	{:else if tab === 'forms'}<FormsPanel {store} {pick} {data} />
 	{:else}<BoardsPanel {data} {pick} />{/if}
 </Bench>
-
-<style>
-	.held {
-		fill: none;
-		stroke: var(--color-chalk);
-		stroke-width: 6;
-	}
-	.times {
-		font-size: 14px;
-		font-weight: 560;
-		fill: var(--color-ink2);
-	}
-</style>

@@ -20,38 +20,20 @@
 </script>
 
 {#each pieces as { piece, a, b, middle, px } (piece.key + piece.course)}
-	<path d="M{a}L{b}" class="edge" />
-	<path d="M{a}L{b}" class="board" class:on={picked === piece.side} />
+	<path d="M{a}L{b}" class="stroke-ink stroke-9" />
+	<path
+		d="M{a}L{b}"
+		class={['board stroke-6', picked === piece.side ? 'stroke-chalk' : 'stroke-board']}
+		class:on={picked === piece.side}
+	/>
 	{#if px > 20}
 		<rect
 			x={middle[0] - piece.key.length * 4.6 - 3}
 			y={middle[1] - 9}
 			width={piece.key.length * 9.2 + 6}
 			height="18"
-			class="tag"
+			class="fill-sheet"
 		/>
-		<text x={middle[0]} y={middle[1] + 4.8} text-anchor="middle">{piece.key}</text>
+		<text class="fill-ink text-note font-[760]" x={middle[0]} y={middle[1] + 4.8} text-anchor="middle">{piece.key}</text>
 	{/if}
 {/each}
-
-<style>
-	.edge {
-		stroke: var(--color-ink);
-		stroke-width: 9;
-	}
-	.board {
-		stroke: var(--color-board);
-		stroke-width: 6;
-	}
-	.board.on {
-		stroke: var(--color-chalk);
-	}
-	.tag {
-		fill: var(--color-sheet);
-	}
-	text {
-		font-size: 14px;
-		font-weight: 760;
-		fill: var(--color-ink);
-	}
-</style>

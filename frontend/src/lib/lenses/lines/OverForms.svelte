@@ -34,41 +34,16 @@
 {#each rows as { form, spot, stakes, middle, turn } (form.side)}
 	{@const long = form.stations.at(-1)?.at_mm || 1}
 	{#if !form.formed || form.left_out}
-		<path d="M{spot(0, 3.4)}L{spot(long, 3.4)}" class="gap" />
+		<path d="M{spot(0, 3.4)}L{spot(long, 3.4)}" class="gap stroke-sheet stroke-7" />
 	{/if}
 	{#each stakes as { at, kick }}
-		{#if kick}<path d="M{at}L{kick}" class="kicker" />{/if}
-		<rect x={at[0] - 3.5} y={at[1] - 3.5} width="7" height="7" class="stake" />
+		{#if kick}<path d="M{at}L{kick}" class="stroke-ink stroke-[2.4px]" />{/if}
+		<rect x={at[0] - 3.5} y={at[1] - 3.5} width="7" height="7" class="fill-ink" />
 	{/each}
 	{#if form.left_out}<g transform="translate({middle}) rotate({turn})"
-			><text text-anchor="middle" y="5" class="out">{w.lines.truckHere}</text></g
+			><text text-anchor="middle" y="5" class="fill-flag stroke-slab stroke-5 text-body font-heavy [paint-order:stroke]"
+				>{w.lines.truckHere}</text
+			></g
 		>{/if}
-	{#if picked === form.side}<path d="M{spot(0, 14)}L{spot(long, 14)}" class="picked" />{/if}
+	{#if picked === form.side}<path d="M{spot(0, 14)}L{spot(long, 14)}" class="fill-none stroke-chalk stroke-2" />{/if}
 {/each}
-
-<style>
-	.gap {
-		stroke: var(--color-sheet);
-		stroke-width: 7;
-	}
-	.stake {
-		fill: var(--color-ink);
-	}
-	.kicker {
-		stroke: var(--color-ink);
-		stroke-width: 2.4;
-	}
-	.picked {
-		stroke: var(--color-chalk);
-		stroke-width: 2;
-		fill: none;
-	}
-	.out {
-		font-size: 15px;
-		font-weight: 780;
-		fill: var(--color-flag);
-		paint-order: stroke;
-		stroke: var(--color-slab);
-		stroke-width: 5px;
-	}
-</style>

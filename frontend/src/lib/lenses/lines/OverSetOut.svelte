@@ -15,7 +15,10 @@
 	];
 </script>
 
-{#if sheet.base_ring.length}<path d={view.path([sheet.base_ring])} class="base" />{/if}
+{#if sheet.base_ring.length}<path
+		d={view.path([sheet.base_ring])}
+		class="fill-none stroke-ink2 stroke-[1.1px] [stroke-dasharray:2_5]"
+	/>{/if}
 {#each squares as square, i}
 	{@const c = square.corners}
 	<path
@@ -26,62 +29,23 @@
 			],
 			false
 		)}
-		class="diagonal"
+		class="fill-none stroke-pencil stroke-[2.2px] [stroke-dasharray:3_5]"
 	/>
 	{@const [x, y] = view.px(on(c[0] ?? [], c[2] ?? [], share[i] ?? 0.5))}
 	<g transform="translate({x} {y}) rotate({sizeOf(c[0] ?? [], c[2] ?? []).angle})"
-		><text text-anchor="middle" y="-5"><SvgFrac text={square.diagonal_text} /></text></g
+		><text class="fill-ink stroke-slab stroke-5 text-body font-[700] [paint-order:stroke]" text-anchor="middle" y="-5"
+			><SvgFrac text={square.diagonal_text} /></text
+		></g
 	>
 {/each}
 {#each sheet.strings as line}
-	<path d={view.path([[point(line.start), point(line.end)]], false)} class="string" />
+	<path d={view.path([[point(line.start), point(line.end)]], false)} class="fill-none stroke-chalk stroke-[1.8px]" />
 	{#each [line.start, line.end] as nail}
-		{#if nail.board.length}<path d={view.path([nail.board], false)} class="profile-edge" /><path
+		{#if nail.board.length}<path d={view.path([nail.board], false)} class="fill-none stroke-ink stroke-9" /><path
 				d={view.path([nail.board], false)}
-				class="profile"
+				class="fill-none stroke-board stroke-[6.4px]"
 			/>{/if}
 		{@const [x, y] = view.px(point(nail))}
-		<circle cx={x} cy={y} r="3.2" class="nail" />
+		<circle cx={x} cy={y} r="3.2" class="fill-ink" />
 	{/each}
 {/each}
-
-<style>
-	.base {
-		fill: none;
-		stroke: var(--color-ink2);
-		stroke-width: 1.1;
-		stroke-dasharray: 2 5;
-	}
-	.diagonal {
-		fill: none;
-		stroke: var(--color-pencil);
-		stroke-width: 2.2;
-		stroke-dasharray: 3 5;
-	}
-	.string {
-		fill: none;
-		stroke: var(--color-chalk);
-		stroke-width: 1.8;
-	}
-	.profile-edge {
-		fill: none;
-		stroke: var(--color-ink);
-		stroke-width: 9;
-	}
-	.profile {
-		fill: none;
-		stroke: var(--color-board);
-		stroke-width: 6.4;
-	}
-	.nail {
-		fill: var(--color-ink);
-	}
-	text {
-		font-size: 15px;
-		font-weight: 700;
-		fill: var(--color-ink);
-		paint-order: stroke;
-		stroke: var(--color-slab);
-		stroke-width: 5px;
-	}
-</style>

@@ -44,38 +44,17 @@
 	const said = (words: string) => words.replace(/^Move \w+ /, '').replace(/,.*|\.$/g, '');
 </script>
 
-{#each segments as d}<path {d} class="laid" />{/each}
+{#each segments as d}<path {d} class="fill-none stroke-flag stroke-[2.6px] [stroke-dasharray:10_4]" />{/each}
 {#each arrows as { from, to }}
-	<path d="M{from}L{to}" class="arrow" />
-	<path d={head(from, to)} class="arrow" />
+	<path d="M{from}L{to}" class="fill-none stroke-flag stroke-[3.2px]" />
+	<path d={head(from, to)} class="fill-none stroke-flag stroke-[3.2px]" />
 {/each}
 {#each named as { from, to, words }}
 	{@const right = to[0] > middle}
 	<text
+		class="fill-flag stroke-sheet stroke-5 text-read font-heavy [paint-order:stroke]"
 		x={right ? Math.min(from[0], to[0]) - 10 : Math.max(from[0], to[0]) + 8}
 		y={Math.max(from[1], to[1]) + 24}
 		text-anchor={right ? 'end' : 'start'}><SvgFrac text={said(words)} /></text
 	>
 {/each}
-
-<style>
-	.laid {
-		fill: none;
-		stroke: var(--color-flag);
-		stroke-width: 2.6;
-		stroke-dasharray: 10 4;
-	}
-	.arrow {
-		fill: none;
-		stroke: var(--color-flag);
-		stroke-width: 3.2;
-	}
-	text {
-		font-size: 16px;
-		font-weight: 780;
-		fill: var(--color-flag);
-		paint-order: stroke;
-		stroke: var(--color-sheet);
-		stroke-width: 5px;
-	}
-</style>

@@ -76,9 +76,10 @@
 	}
 </script>
 
-<h3>{w.lines.fromFile}</h3>
+<h3 class="mt-14">{w.lines.fromFile}</h3>
 <label class="act quiet pick"
 	>{w.lines.pickFile}<input
+		class="absolute w-1 opacity-0"
 		type="file"
 		accept=".dxf,.csv,.txt"
 		onchange={(e) => {
@@ -95,7 +96,7 @@
 	<p class={found.asked ? 'wrong' : ''}>
 		{found.asked ? w.lines.askUnits : w.lines.readIn} <b>{w.lines.unitNames[found.units]}</b>
 	</p>
-	<div class="row">
+	<div class="row mx-0 my-6 flex flex-wrap gap-6">
 		{#each units as unit}<button
 				type="button"
 				class="act quiet"
@@ -115,8 +116,10 @@
 	{/if}
 	<ul>
 		{#each rows.slice(0, 30) as { loop, i }}
-			<li>
-				<svg width="64" height="44" viewBox="-2 -2 68 48" aria-hidden="true"><path d={thumb(loop.ring)} /></svg>
+			<li class="grid grid-cols-[70px_1fr_auto] items-center gap-8 border-t border-hair px-0 py-4">
+				<svg width="64" height="44" viewBox="-2 -2 68 48" aria-hidden="true"
+					><path class="fill-slab stroke-ink stroke-2" d={thumb(loop.ring)} /></svg
+				>
 				<span
 					><b><Frac text={loop.across} /></b><span class="label">
 						{loop.layer}, {w.lines.cornersWord(loop.corners)}, {loop.area}</span
@@ -129,7 +132,7 @@
 		{/each}
 	</ul>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
-	<div class="row">
+	<div class="row mx-0 my-6 flex flex-wrap gap-6">
 		<button type="button" class="act main" disabled={!ready || found.asked} onclick={() => void take()}
 			>{w.lines.takeOutline}</button
 		>
@@ -139,34 +142,7 @@
 {/if}
 
 <style>
-	h3 {
-		margin-top: 14px;
-	}
-	.pick input {
-		position: absolute;
-		opacity: 0;
-		width: 1px;
-	}
 	.pick:focus-within {
 		outline: 3px solid var(--color-chalk);
-	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin: 6px 0;
-	}
-	li {
-		display: grid;
-		grid-template-columns: 70px 1fr auto;
-		gap: 8px;
-		align-items: center;
-		border-top: 1px solid var(--color-hair);
-		padding: 4px 0;
-	}
-	li path {
-		fill: var(--color-slab);
-		stroke: var(--color-ink);
-		stroke-width: 2;
 	}
 </style>

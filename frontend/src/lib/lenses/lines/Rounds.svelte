@@ -9,13 +9,15 @@
 </script>
 
 {#if rounds.length}
-	<h3>{w.lines.rounds}</h3>
+	<h3 class="mt-12">{w.lines.rounds}</h3>
 	<ol>
 		{#each rounds as row, i (row.id)}
-			<li class:old={row.superseded}>
-				<span class="n">{rounds.length - i}</span>
-				<span><Frac text={row.verdict} /><span class="label"> {row.who ? `${row.who}, ` : ''}{when(row.at)}</span></span>
-				<span class="acts">
+			<li class="grid grid-cols-[26px_1fr_auto] items-center gap-8 border-t border-hair px-0 py-3" class:old={row.superseded}>
+				<span class={['text-ink2', row.superseded && 'nth-[2]:line-through']}>{rounds.length - i}</span>
+				<span class={[row.superseded && 'nth-[2]:line-through']}
+					><Frac text={row.verdict} /><span class="label block"> {row.who ? `${row.who}, ` : ''}{when(row.at)}</span></span
+				>
+				<span class={['flex gap-4', row.superseded && 'nth-[2]:line-through']}>
 					<button type="button" class="act quiet" onclick={() => box.load(row.values, row.shown)}>{w.lines.showRound}</button>
 					{#if !row.superseded}<button type="button" class="act quiet" onclick={() => box.load(row.values, row.shown, row.id)}
 							>{w.lines.correct}</button
@@ -25,30 +27,3 @@
 		{/each}
 	</ol>
 {/if}
-
-<style>
-	h3 {
-		margin-top: 12px;
-	}
-	li {
-		display: grid;
-		grid-template-columns: 26px 1fr auto;
-		gap: 8px;
-		align-items: center;
-		border-top: 1px solid var(--color-hair);
-		padding: 3px 0;
-	}
-	.old > span:nth-child(2) {
-		text-decoration: line-through;
-	}
-	.acts {
-		display: flex;
-		gap: 4px;
-	}
-	.n {
-		color: var(--color-ink2);
-	}
-	.label {
-		display: block;
-	}
-</style>

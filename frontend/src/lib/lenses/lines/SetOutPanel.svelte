@@ -16,8 +16,8 @@
 	const paper = $derived(units === 'mm' ? ['a4', 'letter'] : ['letter', 'a4']);
 </script>
 
-<p class="lead"><Frac text={w.lines.heldWords(sheet.baseline, sheet.baseline_text, sheet.profile_text)} /></p>
-<div class="row" role="group" aria-label={w.lines.setOutWays}>
+<p class="mx-0 mt-4 mb-8"><Frac text={w.lines.heldWords(sheet.baseline, sheet.baseline_text, sheet.profile_text)} /></p>
+<div class="row mx-0 my-6 flex flex-wrap gap-4" role="group" aria-label={w.lines.setOutWays}>
 	{#each ways as one}<button
 			type="button"
 			class="act quiet"
@@ -34,8 +34,11 @@
 		<tbody>
 			{#each sheet.swing as row}
 				<tr
-					><th scope="row">{row.name}</th><td>{w.lines.fromCorner} {row.a_name}</td><td class="num"><Num working={row.a} /></td
-					><td>{w.lines.fromCorner} {row.b_name}</td><td class="num"><Num working={row.b} /></td></tr
+					><th scope="row">{row.name}</th><td>{w.lines.fromCorner} {row.a_name}</td><td
+						class="num text-size font-[700] whitespace-nowrap"><Num working={row.a} /></td
+					><td>{w.lines.fromCorner} {row.b_name}</td><td class="num text-size font-[700] whitespace-nowrap"
+						><Num working={row.b} /></td
+					></tr
 				>
 				{#if row.weak}<tr><td></td><td colspan="4" class="wrong">{w.lines.flat}</td></tr>{/if}
 			{/each}
@@ -46,17 +49,16 @@
 		<thead><tr><th>{w.lines.corner}</th><th>{w.lines.along(sheet.baseline)}</th><th>{w.lines.leftOf}</th></tr></thead>
 		<tbody
 			>{#each sheet.corners as row}<tr
-					><th scope="row">{row.name}</th><td class="num"><Frac text={row.x_text} /></td><td class="num"
-						><Frac text={row.y_text} /></td
-					></tr
+					><th scope="row">{row.name}</th><td class="num text-size font-[700] whitespace-nowrap"><Frac text={row.x_text} /></td
+					><td class="num text-size font-[700] whitespace-nowrap"><Frac text={row.y_text} /></td></tr
 				>{/each}</tbody
 		>
 	</table>
 {:else if way === 'diagonals'}
 	{#each sheet.squares as square}
-		<div class="square">
-			<span><Frac text={w.lines.rectangle(square.long_text, square.short_text)} /></span><b class="num"
-				><Num working={square.diagonal} /></b
+		<div class="grid grid-cols-[1fr_auto] border-t border-hair px-0 py-5">
+			<span><Frac text={w.lines.rectangle(square.long_text, square.short_text)} /></span><b
+				class="num text-size font-[700] whitespace-nowrap"><Num working={square.diagonal} /></b
 			>
 			{#each square.ends as ends}<span class="label"><Frac text={`${ends.from} to ${ends.to}`} /></span><span></span>{/each}
 		</div>
@@ -95,9 +97,9 @@
 		>
 		<tbody
 			>{#each sheet.stakes as stake}<tr
-					><th scope="row">{stake.name}</th><td>{stake.in_line_with}</td><td class="num"><Frac text={stake.along_text} /></td><td
-						class="num"><Frac text={stake.left_text} /></td
-					></tr
+					><th scope="row">{stake.name}</th><td>{stake.in_line_with}</td><td class="num text-size font-[700] whitespace-nowrap"
+						><Frac text={stake.along_text} /></td
+					><td class="num text-size font-[700] whitespace-nowrap"><Frac text={stake.left_text} /></td></tr
 				>{/each}</tbody
 		>
 	</table>
@@ -111,8 +113,8 @@
 	problem={store.problemFor('profile')}
 	keep={(typed) => store.keep([{ op: 'set_fields', values: { 'ways.profile_mm': typed.trim() || null } }], 'profile')}
 />
-<h3>{w.lines.take}</h3>
-<div class="row">
+<h3 class="mt-14">{w.lines.take}</h3>
+<div class="row mx-0 my-6 flex flex-wrap gap-4">
 	{#each paper as size}<a class="act quiet" href="{file('set-out.pdf')}?paper={size}" download
 			>{w.lines.paper[size as 'a4' | 'letter']}</a
 		>{/each}
@@ -121,29 +123,3 @@
 	<a class="act quiet" href={file('plan.dxf')} download>{w.lines.dxf}</a>
 </div>
 <p class="label">{w.lines.services}</p>
-
-<style>
-	.lead {
-		margin: 4px 0 8px;
-	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px;
-		margin: 6px 0;
-	}
-	h3 {
-		margin-top: 14px;
-	}
-	.num {
-		font-size: 18px;
-		font-weight: 700;
-		white-space: nowrap;
-	}
-	.square {
-		display: grid;
-		grid-template-columns: 1fr auto;
-		border-top: 1px solid var(--color-hair);
-		padding: 5px 0;
-	}
-</style>

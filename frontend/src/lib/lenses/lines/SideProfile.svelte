@@ -12,44 +12,13 @@
 	const times = $derived(Math.max(1, Math.round((30 / most) * (checked.length_mm / (W - 20)))));
 </script>
 
-<svg viewBox="0 0 {W} 98" role="img" aria-label={checked.verdict}>
-	<path d="M10 46H{W - 10}" class="right" />
-	<path d="M{path}" class="board" />
-	<path d="M{path}" class="face" />
+<svg class="block w-full" viewBox="0 0 {W} 98" role="img" aria-label={checked.verdict}>
+	<path d="M10 46H{W - 10}" class="stroke-chalk stroke-[2.4px]" />
+	<path d="M{path}" class="board fill-none stroke-ink stroke-9" />
+	<path d="M{path}" class="fill-none stroke-board stroke-[6.5px]" />
 	{#each checked.moves as move}
-		<circle cx={x(move.at_mm)} cy={y(move.off_mm)} r={move.inside ? 4 : 6} class:bad={!move.inside} />
-		{#if !move.inside}<path d="M{x(move.at_mm)} {y(move.off_mm)}V46" class="go" />{/if}
+		<circle class={[!move.inside ? 'fill-flag' : 'fill-ink']} cx={x(move.at_mm)} cy={y(move.off_mm)} r={move.inside ? 4 : 6} />
+		{#if !move.inside}<path d="M{x(move.at_mm)} {y(move.off_mm)}V46" class="stroke-flag stroke-3" />{/if}
 	{/each}
 </svg>
 <p class="label">{w.lines.tooFar(times)}</p>
-
-<style>
-	svg {
-		width: 100%;
-		display: block;
-	}
-	.right {
-		stroke: var(--color-chalk);
-		stroke-width: 2.4;
-	}
-	.board {
-		fill: none;
-		stroke: var(--color-ink);
-		stroke-width: 9;
-	}
-	.face {
-		fill: none;
-		stroke: var(--color-board);
-		stroke-width: 6.5;
-	}
-	.go {
-		stroke: var(--color-flag);
-		stroke-width: 3;
-	}
-	circle {
-		fill: var(--color-ink);
-	}
-	.bad {
-		fill: var(--color-flag);
-	}
-</style>

@@ -17,13 +17,13 @@
 	}
 </script>
 
-<div class="saying" aria-live="polite" data-inside={squared?.inside ?? false}>
+<div class="saying min-h-92" aria-live="polite" data-inside={squared?.inside ?? false}>
 	{#if squared}
 		<p class="big" class:good={squared.inside}><Frac text={squared.verdict} /></p>
 		{#each squared.acts as act}<p class="act-line"><Frac text={act} /></p>{/each}
 		{#if squared.doubt}<p class="wrong"><Frac text={squared.doubt} /></p>{/if}
 		{#if squared.advice.length}
-			<div class="row">
+			<div class="row mt-8 flex flex-wrap items-end gap-8">
 				{#each squared.advice.slice(0, 3) as next}
 					<button type="button" class="act quiet" onclick={() => take(next.measure)}
 						><Frac text={`${w.lines.tapeNext} ${next.name}`} /></button
@@ -45,15 +45,15 @@
 	<tbody>
 		{#each box.rows as row, i}
 			<tr class:suspect={box.resultOf(i) === 'left out'}>
-				<th scope="row">
+				<th class={['max-w-210 font-plain', box.resultOf(i) === 'left out' && 'text-flag line-through']} scope="row">
 					{#if row.line}{box.nameOf(row.to)} {w.lines.offLine} <b>{cornerName(row.line[0])}</b>–<b>{cornerName(row.line[1])}</b>
 					{:else}<b><Frac text={box.nameOf(row.from)} /></b> to <b><Frac text={box.nameOf(row.to)} /></b>{/if}
 				</th>
-				<td><Frac text={row.should} /></td>
-				<td>
+				<td class="h-34"><Frac text={row.should} /></td>
+				<td class="h-34">
 					<input
 						id="taped-{i}"
-						class="reading"
+						class={['reading w-132 max-phone:w-112', box.resultOf(i) === 'left out' && 'text-flag line-through']}
 						aria-label="{w.lines.taped}, {box.nameOf(row.from)} to {box.nameOf(row.to)}"
 						aria-invalid={box.problem?.row === i}
 						value={row.typed}
@@ -62,11 +62,13 @@
 						onkeydown={(event) => event.key === 'Enter' && document.getElementById(`taped-${i + 1}`)?.focus()}
 					/>
 				</td>
-				<td class="res"><Frac text={box.resultOf(i)} /></td>
+				<td class={['h-34 font-[620] whitespace-nowrap', box.resultOf(i) === 'left out' && 'text-flag line-through']}
+					><Frac text={box.resultOf(i)} /></td
+				>
 			</tr>
 			{#if box.problem?.row === i}
 				<tr
-					><td colspan="4"
+					><td class="h-34" colspan="4"
 						><div class="wrong" role="alert">
 							{box.problem.words}
 							{#each box.problem.choices as text}<button type="button" class="act quiet" onclick={() => box.type(i, text)}
@@ -79,24 +81,24 @@
 		{/each}
 	</tbody>
 </table>
-<div class="row add">
+<div class="row add mt-8 flex flex-wrap items-end gap-8">
 	<label class="label"
-		>{w.lines.from}<select class="plain-select" bind:value={one}
+		>{w.lines.from}<select class="plain-select block min-w-56" bind:value={one}
 			>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select
 		></label
 	>
 	<label class="label"
-		>{w.lines.to}<select class="plain-select" bind:value={other}
+		>{w.lines.to}<select class="plain-select block min-w-56" bind:value={other}
 			>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select
 		></label
 	>
 	<label class="label"
-		>{w.lines.orMark}<select class="plain-select" bind:value={mark.side}
+		>{w.lines.orMark}<select class="plain-select block min-w-56" bind:value={mark.side}
 			><option value={-1}>–</option>{#each box.sideNames as name, i}<option value={i}>{name}</option>{/each}</select
 		></label
 	>
 	{#if mark.side >= 0}<label class="label"
-			>{w.lines.markAt(cornerName(mark.side))}<input class="reading" bind:value={mark.at} /></label
+			>{w.lines.markAt(cornerName(mark.side))}<input class="reading w-132 max-phone:w-112" bind:value={mark.at} /></label
 		>{/if}
 	<button
 		type="button"
@@ -109,7 +111,7 @@
 		>{w.lines.addOffset(cornerName(box.hold[0]), cornerName(box.hold[1]))}</button
 	>
 </div>
-<div class="row">
+<div class="row mt-8 flex flex-wrap items-end gap-8">
 	<button type="button" class="act main" disabled={!squared} onclick={() => void box.keep()}>{w.lines.keepRound}</button>
 	{#if squared?.determined && !squared.inside && squared.acts.length}<button
 			type="button"
@@ -129,45 +131,3 @@
 />
 <p class="label">{w.lines.tapeNote}</p>
 <Rounds {box} />
-
-<style>
-	.saying {
-		min-height: 92px;
-	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px;
-		align-items: end;
-		margin-top: 8px;
-	}
-	tbody th {
-		font-weight: 480;
-		max-width: 210px;
-	}
-	td {
-		height: 34px;
-	}
-	.reading {
-		width: 132px;
-	}
-	.suspect th,
-	.suspect .res,
-	.suspect .reading {
-		color: var(--color-flag);
-		text-decoration: line-through;
-	}
-	.res {
-		white-space: nowrap;
-		font-weight: 620;
-	}
-	.plain-select {
-		display: block;
-		min-width: 56px;
-	}
-	@media (max-width: 600px) {
-		.reading {
-			width: 112px;
-		}
-	}
-</style>

@@ -33,7 +33,7 @@
 			: `${Math.floor(mm / 304.8 + 1e-6)}′${Math.round((mm / 25.4) % 12) % 12 ? ` ${Math.round((mm / 25.4) % 12) % 12}″` : ''}`;
 </script>
 
-<div class="row">
+<div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
 	{#each ['string-gaps', 'form-levels'] as const as kind}<button
 			type="button"
 			class="act quiet"
@@ -50,7 +50,7 @@
 		{#each outline?.sides ?? [] as one, i}<option value={i}>{one.name}</option>{/each}
 	</select>
 </div>
-<div class="saying" aria-live="polite">
+<div class="saying min-h-70" aria-live="polite">
 	{#if box.checked}
 		<p class="big" class:good={!box.checked.worst.length}><Frac text={box.checked.verdict} /></p>
 		{#each box.checked.worst.slice(0, 3) as act}<p class="act-line"><Frac text={act} /></p>{/each}
@@ -58,9 +58,11 @@
 	{:else if box.problem && box.problem.row < 0}<p class="wrong" role="alert">{box.problem.words}</p>
 	{:else}<p class="big plain">{box.kind === 'string-gaps' ? w.lines.gapFirst : w.lines.rodFirst}</p>{/if}
 </div>
-<div class="row">
+<div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
 	{#if box.kind === 'string-gaps'}
-		<label class="label">{w.lines.block}<input class="well" bind:value={box.block} oninput={() => box.soon()} /></label>
+		<label class="label"
+			>{w.lines.block}<input class="well block w-120" bind:value={box.block} oninput={() => box.soon()} /></label
+		>
 		<button
 			type="button"
 			class="act quiet"
@@ -82,65 +84,29 @@
 			}}>{w.lines.stringIn}</button
 		>
 	{:else}
-		<label class="label">{w.lines.want}<input class="well" bind:value={box.want} oninput={() => box.soon()} /></label>
+		<label class="label">{w.lines.want}<input class="well block w-120" bind:value={box.want} oninput={() => box.soon()} /></label>
 	{/if}
 </div>
-<div class="stakes">
+<div class="stakes grid grid-cols-[repeat(auto-fill,minmax(118px,1fr))] gap-x-14 gap-y-8">
 	{#each box.stations as mm, i}
 		<label>
-			<span class="label">{w.lines.stakeAt} {at(mm)}</span>
+			<span class="label block">{w.lines.stakeAt} {at(mm)}</span>
 			<input
-				class="reading"
+				class="reading w-full"
 				value={box.typed[i] ?? ''}
 				aria-invalid={box.problem?.row === i}
 				oninput={(e) => box.type(i, e.currentTarget.value)}
 				autocomplete="off"
 			/>
-			<span class="said"><Frac text={nearest(mm)?.words.replace(/^At .*?: /, '') ?? ''} /></span>
+			<span class="text-note font-mid"><Frac text={nearest(mm)?.words.replace(/^At .*?: /, '') ?? ''} /></span>
 			{#if box.problem?.row === i}<span class="wrong" role="alert">{box.problem.words}</span>{/if}
 		</label>
 	{/each}
 </div>
-<div class="row">
+<div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
 	<button type="button" class="act main" disabled={!box.checked} onclick={() => void box.keep()}>{w.lines.keepReadings}</button>
 	<span role="status">{box.kept}</span>
 </div>
-{#each kept.slice(0, 4) as row (row.id)}<p class="kept">
+{#each kept.slice(0, 4) as row (row.id)}<p class="border-t border-hair px-0 py-4">
 		<Frac text={row.verdict} /> <span class="label">{row.who}</span>
 	</p>{/each}
-
-<style>
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin: 6px 0;
-		align-items: end;
-	}
-	.row .well {
-		width: 120px;
-		display: block;
-	}
-	.saying {
-		min-height: 70px;
-	}
-	.stakes {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(118px, 1fr));
-		gap: 8px 14px;
-	}
-	.stakes .label {
-		display: block;
-	}
-	.reading {
-		width: 100%;
-	}
-	.said {
-		font-size: 14px;
-		font-weight: 640;
-	}
-	.kept {
-		border-top: 1px solid var(--color-hair);
-		padding: 4px 0;
-	}
-</style>

@@ -28,13 +28,13 @@
 	}
 </script>
 
-<div class="templates">
+<div class="mt-12">
 	<h3>{w.lines.template}</h3>
-	<div class="row">
+	<div class="row mx-0 my-6 flex flex-wrap gap-8">
 		{#each shapes as one}
 			<button
 				type="button"
-				class="act quiet shape"
+				class="act quiet flex-col px-12 py-6"
 				class:on={shape === one}
 				aria-pressed={shape === one}
 				onclick={() => (shape = shape === one ? null : one)}
@@ -52,11 +52,11 @@
 		{/each}
 	</div>
 	{#if shape}
-		<div class="row">
+		<div class="row mx-0 my-6 flex flex-wrap gap-8">
 			{#each names as name, i}
-				<label class="label"
+				<label class="label w-110"
 					>{name}<input
-						class="well"
+						class="well aria-[invalid=true]:border-flag"
 						bind:value={sizes[i]}
 						aria-invalid={wrongAt === i}
 						onkeydown={(e) => e.key === 'Enter' && void layOut()}
@@ -68,25 +68,3 @@
 		<button type="button" class="act main" onclick={() => void layOut()}>{w.lines.layOut}</button>
 	{/if}
 </div>
-
-<style>
-	.templates {
-		margin-top: 12px;
-	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px;
-		margin: 6px 0;
-	}
-	.shape {
-		flex-direction: column;
-		padding: 6px 12px;
-	}
-	label {
-		width: 110px;
-	}
-	[aria-invalid='true'] {
-		border-color: var(--color-flag);
-	}
-</style>

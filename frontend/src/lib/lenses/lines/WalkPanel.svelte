@@ -33,7 +33,7 @@
 {#if outline}<SideTable {outline} {pick} />{/if}
 <CallBox {box} hasOutline={outline !== null} />
 {#if outline && plan}
-	<div class="tools">
+	<div class="mx-0 my-6 flex flex-wrap items-center gap-6">
 		<button type="button" class="act quiet" aria-pressed={pick.square} onclick={() => (pick.square = !pick.square)}
 			>{pick.square ? w.lines.square : w.lines.free}</button
 		>
@@ -53,9 +53,9 @@
 					void store.keep([{ op: 'remove_corner', corner: store.cornerId(pick.corner) }], 'sheet').then(() => pick.none())}
 				>{w.lines.removeCorner}: {cornerName(pick.corner)}</button
 			>
-			<label class="round"
+			<label class="flex items-center gap-6"
 				><span class="label">{w.lines.radius}</span><input
-					class="well"
+					class="well min-h-34 w-84"
 					bind:value={radius}
 					onkeydown={(e) => e.key === 'Enter' && void round()}
 				/></label
@@ -67,8 +67,8 @@
 	</div>
 	{#if roundProblem}<p class="wrong" role="alert">{roundProblem.detail}</p>{/if}
 	{#if plan.openings.length}
-		<h3 class="head">{w.lines.openings}</h3>
-		<div class="tools">
+		<h3 class="mt-10">{w.lines.openings}</h3>
+		<div class="mx-0 my-6 flex flex-wrap items-center gap-6">
 			{#each plan.openings.keys() as i}
 				<button
 					type="button"
@@ -79,11 +79,14 @@
 			{/each}
 		</div>
 	{/if}
-	<h3 class="head">{w.lines.diagonals}</h3>
+	<h3 class="mt-10">{w.lines.diagonals}</h3>
 	{#if outline.diagonals.length}
-		<ul class="diagonals">
+		<ul class="mx-0 mt-4 mb-8 grid grid-cols-[repeat(auto-fill,minmax(165px,1fr))] gap-x-16 gap-y-4 font-mid">
 			{#each all ? outline.diagonals : outline.diagonals.slice(0, 9) as row}
-				<li><span>{row.name}</span> <Num working={row.working} text={row.text} /></li>
+				<li class="flex justify-between gap-6">
+					<span class="font-plain whitespace-nowrap text-ink2">{row.name}</span>
+					<Num working={row.working} text={row.text} />
+				</li>
 			{/each}
 		</ul>
 		{#if outline.diagonals.length > 9}
@@ -97,42 +100,3 @@
 {/if}
 <Templates {store} />
 <History {store} />
-
-<style>
-	.tools {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin: 6px 0;
-		align-items: center;
-	}
-	.round {
-		display: flex;
-		gap: 6px;
-		align-items: center;
-	}
-	.round .well {
-		width: 84px;
-		min-height: 34px;
-	}
-	.head {
-		margin-top: 10px;
-	}
-	.diagonals {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
-		gap: 4px 16px;
-		margin: 4px 0 8px;
-		font-weight: 640;
-	}
-	.diagonals li {
-		display: flex;
-		justify-content: space-between;
-		gap: 6px;
-	}
-	.diagonals span {
-		font-weight: 480;
-		color: var(--color-ink2);
-		white-space: nowrap;
-	}
-</style>

@@ -29,13 +29,13 @@
 	}
 </script>
 
-<section class="card" aria-label={w.order.card}>
-	<header>
+<section class="border-2 border-ink bg-well px-16 py-12 print:border-0" aria-label={w.order.card}>
+	<header class="flex justify-between gap-8">
 		<div>
-			<h3>{w.order.card}</h3>
+			<h3 class="text-size">{w.order.card}</h3>
 			<p class="label">{w.order.cardHint}</p>
 		</div>
-		<div class="acts">
+		<div class="flex gap-4 print:hidden">
 			<button type="button" class="act quiet disabled:opacity-40" disabled={stops.length > 0} onclick={() => void copy()}
 				>{copied ? w.order.copied : w.order.copy}</button
 			>
@@ -49,7 +49,7 @@
 			<h4 class="text-lg font-bold">{w.order.stopped}</h4>
 			<ul class="mt-4 grid list-none gap-8 p-0">
 				{#each alike(stops) as { first: stop, more }}
-					<li data-stop={stop.code}>
+					<li class="relative border-t border-hair px-0 pt-5 pb-6" data-stop={stop.code}>
 						<Frac text="{stop.words} {stop.remedy}{more ? ` ${w.order.moreAlike(more)}` : ''}" />
 						{#if stop.stage !== 'order'}<a
 								class="mt-4 block font-semibold underline"
@@ -63,18 +63,29 @@
 	{/if}
 	<ol>
 		{#each lines as line}
-			<li data-line={line.key} class:missing={line.missing}>
-				<p class="asks">{line.asks}</p>
-				{#if line.says}<p class="says"><Frac text={line.says} /></p>{/if}
+			<li class="relative border-t border-hair px-0 pt-5 pb-6" data-line={line.key} class:missing={line.missing}>
+				<p class="text-[13.5px] font-label text-ink2">{line.asks}</p>
+				{#if line.says}<p class="pr-54 text-act leading-[1.2] font-[680] max-phone:text-[21px] print:text-[24pt]">
+						<Frac text={line.says} />
+					</p>{/if}
 				{#if line.missing}
-					<p class="unsaid"><span aria-hidden="true">⚑</span> {w.order.unsaid} {line.missing}.</p>
+					<p class="pr-54 text-body font-[680] text-flag"><span aria-hidden="true">⚑</span> {w.order.unsaid} {line.missing}.</p>
 				{/if}
 				{#if line.set_at.startsWith('ways')}
-					{#if line.missing}<a class="fill" href="/ways">{w.order.fill}</a>{/if}
+					{#if line.missing}<a
+							class={[
+								'absolute top-5 right-0 min-h-28 text-note font-mid underline max-phone:min-h-44 max-phone:text-read',
+								'print:hidden'
+							]}
+							href="/ways">{w.order.fill}</a
+						>{/if}
 				{:else if line.set_at !== 'lines' && line.key !== 'yards'}
 					<button
 						type="button"
-						class="fill"
+						class={[
+							'absolute top-5 right-0 min-h-28 text-note font-mid underline max-phone:min-h-44 max-phone:text-read',
+							'print:hidden'
+						]}
 						aria-expanded={open === line.key}
 						onclick={() => (open = open === line.key ? null : line.key)}
 						>{open === line.key ? w.slip.close : line.missing ? w.order.fill : w.order.change}</button
@@ -85,75 +96,3 @@
 		{/each}
 	</ol>
 </section>
-
-<style>
-	.card {
-		background: var(--color-well);
-		border: 2px solid var(--color-ink);
-		padding: 12px 16px;
-	}
-	header {
-		display: flex;
-		justify-content: space-between;
-		gap: 8px;
-	}
-	h3 {
-		font-size: 18px;
-	}
-	.acts {
-		display: flex;
-		gap: 4px;
-	}
-	li {
-		border-top: 1px solid var(--color-hair);
-		padding: 5px 0 6px;
-		position: relative;
-	}
-	.asks {
-		font-size: 13.5px;
-		color: var(--color-ink2);
-		font-weight: 560;
-	}
-	.says {
-		font-size: 19px;
-		line-height: 1.2;
-		font-weight: 680;
-		padding-right: 54px;
-	}
-	.unsaid {
-		color: var(--color-flag);
-		font-weight: 680;
-		font-size: 15px;
-		padding-right: 54px;
-	}
-	.fill {
-		position: absolute;
-		right: 0;
-		top: 5px;
-		min-height: 28px;
-		font-size: 14px;
-		font-weight: 640;
-		text-decoration: underline;
-	}
-	@media (max-width: 600px) {
-		.fill {
-			min-height: 44px;
-			font-size: 16px;
-		}
-		.says {
-			font-size: 21px;
-		}
-	}
-	@media print {
-		.acts,
-		.fill {
-			display: none;
-		}
-		.card {
-			border: 0;
-		}
-		.says {
-			font-size: 24pt;
-		}
-	}
-</style>

@@ -52,10 +52,10 @@
 		store.keep([{ op: 'set_fields', values: { [path]: sent(path, typed) } }], `card-${path}`);
 </script>
 
-<div class="fields">
+<div class="grid max-w-420 gap-6 px-0 py-4">
 	{#each paths[line] ?? [] as path}
 		{#if path === 'order.method'}
-			<div class="marks" role="group" aria-label={w.order.fields[path]}>
+			<div class="flex flex-wrap gap-4" role="group" aria-label={w.order.fields[path]}>
 				{#each ['chute', 'pump', 'barrows', 'conveyor'] as const as method}
 					<button
 						type="button"
@@ -77,17 +77,3 @@
 		{/if}
 	{/each}
 </div>
-
-<style>
-	.fields {
-		display: grid;
-		gap: 6px;
-		padding: 4px 0 4px;
-		max-width: 420px;
-	}
-	.marks {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px;
-	}
-</style>

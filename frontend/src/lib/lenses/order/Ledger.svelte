@@ -7,97 +7,120 @@
 	let { concrete, unit }: { concrete: Concrete; unit: string } = $props();
 </script>
 
-<table>
-	<thead><tr><th></th><th>{w.order.part}</th><th class="how">{w.order.how}</th><th class="r">{unit}</th></tr></thead>
+<table class="mt-4 w-full border-collapse">
+	<thead
+		><tr
+			><th class="text-left text-label font-[600] text-ink2"></th><th class="text-left text-label font-[600] text-ink2"
+				>{w.order.part}</th
+			><th class="text-left text-[13.5px] font-[600] text-ink2 max-phone:hidden">{w.order.how}</th><th
+				class="pr-0 text-right text-label font-[760] whitespace-nowrap text-ink2">{unit}</th
+			></tr
+		></thead
+	>
 	<tbody>
 		{#each concrete.parts as part}
 			<tr data-part={part.letter}>
-				<td class="letter">{part.letter}</td><td>{part.part}</td><td class="how"><Frac text={part.how} /></td>
-				<td class="r"><Num working={part.working} text={part.text} /></td>
+				<td
+					class={[
+						'w-20 border-t border-hair py-2 pr-6 pl-0 align-top font-heavy max-phone:py-4 max-phone:pr-6',
+						'max-phone:pl-0 max-phone:align-middle'
+					]}>{part.letter}</td
+				><td
+					class={[
+						'border-t border-hair py-2 pr-6 pl-0 align-top max-phone:py-4 max-phone:pr-6 max-phone:pl-0',
+						'max-phone:align-middle'
+					]}>{part.part}</td
+				><td
+					class={[
+						'border-t border-hair py-2 pr-6 pl-0 align-top text-[13.5px] text-ink2 max-phone:py-4 max-phone:pr-6',
+						'max-phone:hidden max-phone:pl-0 max-phone:align-middle'
+					]}><Frac text={part.how} /></td
+				>
+				<td
+					class={[
+						'border-t border-hair px-0 py-2 text-right align-top font-[760] whitespace-nowrap max-phone:py-4',
+						'max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
+					]}><Num working={part.working} text={part.text} /></td
+				>
 			</tr>
 		{/each}
-		<tr class="sum"
-			><td></td><td>{w.order.drawn}</td><td class="how"></td><td class="r"
-				><Num working={concrete.net} text={concrete.net_text} /></td
+		<tr
+			><td
+				class={[
+					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] max-phone:py-4 max-phone:pr-6',
+					'max-phone:pl-0 max-phone:align-middle'
+				]}
+			></td><td
+				class={[
+					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] max-phone:py-4 max-phone:pr-6',
+					'max-phone:pl-0 max-phone:align-middle'
+				]}>{w.order.drawn}</td
+			><td
+				class={[
+					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] text-ink2 max-phone:py-4',
+					'max-phone:hidden max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
+				]}
+			></td><td
+				class={[
+					'border-t-2 border-ink px-0 py-2 text-right align-top text-key font-[800] whitespace-nowrap',
+					'max-phone:py-4 max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
+				]}><Num working={concrete.net} text={concrete.net_text} /></td
 			></tr
 		>
 		{#each concrete.allowances as row}
 			<tr class="plus">
-				<td class="letter">+</td><td>{row.name}<span class="why">{row.reason}</span></td><td class="how"
-					><Frac text={row.how} /></td
+				<td
+					class={[
+						'w-20 border-t border-hair py-2 pr-6 pl-0 align-top font-heavy max-phone:py-4 max-phone:pr-6',
+						'max-phone:pl-0 max-phone:align-middle'
+					]}>+</td
+				><td
+					class={[
+						'border-t border-hair py-2 pr-6 pl-0 align-top max-phone:py-4 max-phone:pr-6 max-phone:pl-0',
+						'max-phone:align-middle'
+					]}>{row.name}<span class="block text-label leading-[1.2] text-ink2">{row.reason}</span></td
+				><td
+					class={[
+						'border-t border-hair py-2 pr-6 pl-0 align-top text-[13.5px] text-ink2 max-phone:py-4 max-phone:pr-6',
+						'max-phone:hidden max-phone:pl-0 max-phone:align-middle'
+					]}><Frac text={row.how} /></td
 				>
-				<td class="r"><Num working={row.working} text={row.text} /></td>
+				<td
+					class={[
+						'border-t border-hair px-0 py-2 text-right align-top font-[760] whitespace-nowrap max-phone:py-4',
+						'max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
+					]}><Num working={row.working} text={row.text} /></td
+				>
 			</tr>
 		{/each}
-		<tr class="sum"
-			><td></td><td>{w.order.need}</td><td class="how"></td><td class="r"
-				><Num working={concrete.ordered.need} text={concrete.need_text} /></td
+		<tr
+			><td
+				class={[
+					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] max-phone:py-4 max-phone:pr-6',
+					'max-phone:pl-0 max-phone:align-middle'
+				]}
+			></td><td
+				class={[
+					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] max-phone:py-4 max-phone:pr-6',
+					'max-phone:pl-0 max-phone:align-middle'
+				]}>{w.order.need}</td
+			><td
+				class={[
+					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] text-ink2 max-phone:py-4',
+					'max-phone:hidden max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
+				]}
+			></td><td
+				class={[
+					'border-t-2 border-ink px-0 py-2 text-right align-top text-key font-[800] whitespace-nowrap',
+					'max-phone:py-4 max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
+				]}><Num working={concrete.ordered.need} text={concrete.need_text} /></td
 			></tr
 		>
 	</tbody>
 </table>
-<p class="order"><span>{w.board.order}</span> <Num working={concrete.ordered.order} text={concrete.ordered.text} /> {unit}</p>
+<p class="mt-8 text-verdict leading-[1.15] font-black font-stretch-[90%]">
+	<span class="text-act">{w.board.order}</span>
+	<Num working={concrete.ordered.order} text={concrete.ordered.text} />
+	{unit}
+</p>
 <p class="label">{concrete.ordered.order.note}</p>
-
-<style>
-	table {
-		width: 100%;
-		border-collapse: collapse;
-		margin-top: 4px;
-	}
-	th {
-		font-size: 13px;
-		font-weight: 600;
-		color: var(--color-ink2);
-		text-align: left;
-	}
-	td {
-		border-top: 1px solid var(--color-hair);
-		padding: 2px 6px 2px 0;
-		vertical-align: top;
-	}
-	.letter {
-		font-weight: 780;
-		width: 20px;
-	}
-	.how {
-		font-size: 13.5px;
-		color: var(--color-ink2);
-	}
-	.r {
-		text-align: right;
-		padding-right: 0;
-		font-weight: 760;
-		white-space: nowrap;
-	}
-	.why {
-		display: block;
-		font-size: 13px;
-		line-height: 1.2;
-		color: var(--color-ink2);
-	}
-	.sum td {
-		border-top: 2px solid var(--color-ink);
-		font-weight: 800;
-		font-size: 17px;
-	}
-	.order {
-		font-size: 33px;
-		font-weight: 840;
-		font-stretch: 90%;
-		line-height: 1.15;
-		margin-top: 8px;
-	}
-	.order span {
-		font-size: 19px;
-	}
-	@media (max-width: 600px) {
-		.how {
-			display: none;
-		}
-		td {
-			padding: 4px 6px 4px 0;
-			vertical-align: middle;
-		}
-	}
-</style>

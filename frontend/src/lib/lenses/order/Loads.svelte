@@ -7,11 +7,11 @@
 	const most = $derived(Math.max(...ordered.trucks.map((truck) => truck.load_m3), 1));
 </script>
 
-<h3 class="head">{w.order.loads}</h3>
-<ol class="loads">
+<h3 class="mt-8">{w.order.loads}</h3>
+<ol class="flex flex-wrap gap-x-14 gap-y-4">
 	{#each ordered.trucks as truck, i}
-		<li>
-			<svg width="74" height="44" aria-hidden="true">
+		<li class="text-center text-body">
+			<svg class="block" width="74" height="44" aria-hidden="true">
 				<clipPath id="drum{i}"><path d="M10 14L40 4L62 12V26L40 34L10 24Z" /></clipPath>
 				<g clip-path="url(#drum{i})"
 					><rect width="74" height="44" fill="var(--color-well)" /><rect
@@ -29,35 +29,9 @@
 					fill="var(--color-ink)"
 				/><circle cx="54" cy="38" r="5" fill="var(--color-ink)" />
 			</svg>
-			<b><Frac text={truck.text} /></b>
+			<b class="text-size"><Frac text={truck.text} /></b>
 			{unit}
 		</li>
 	{/each}
 </ol>
-<p class="remark"><Frac text={ordered.last_load} /></p>
-
-<style>
-	.head {
-		margin-top: 8px;
-	}
-	.loads {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px 14px;
-	}
-	li {
-		text-align: center;
-		font-size: 15px;
-	}
-	li b {
-		font-size: 18px;
-	}
-	li svg {
-		display: block;
-	}
-	.remark {
-		font-weight: 640;
-		font-size: 14.5px;
-		margin-top: 2px;
-	}
-</style>
+<p class="mt-2 text-[14.5px] font-mid"><Frac text={ordered.last_load} /></p>

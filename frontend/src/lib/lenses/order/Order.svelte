@@ -31,9 +31,17 @@
 	{#snippet over(view)}
 		{#each concrete?.parts ?? [] as part}
 			{@const [x, y] = view.px(part.at)}
-			<g transform="translate({x} {y})" class="part" data-on-plan={part.letter}>
-				<circle r="13" /><text text-anchor="middle" y="5">{part.letter}</text>
-				{#if part.kind === 'slab'}<text text-anchor="middle" y="31" class="size">{part.text}</text>{/if}
+			<g transform="translate({x} {y})" data-on-plan={part.letter}>
+				<circle class="fill-well stroke-ink stroke-[1.8px]" r="13" /><text
+					class="fill-ink text-body font-heavy"
+					text-anchor="middle"
+					y="5">{part.letter}</text
+				>
+				{#if part.kind === 'slab'}<text
+						text-anchor="middle"
+						y="31"
+						class="fill-ink stroke-slab stroke-5 text-note font-mid [paint-order:stroke]">{part.text}</text
+					>{/if}
 			</g>
 		{/each}
 	{/snippet}
@@ -41,60 +49,18 @@
 </Sheet>
 <Bench question={w.ask.order} jobId={store.id}>
 	{#if concrete}
-		<div class="two">
-			<div class="count">
+		<div
+			class={['grid grid-cols-[minmax(0,1.25fr)_minmax(280px,1fr)] items-start gap-18 max-mid:grid-cols-[1fr]', 'print:block']}
+		>
+			<div class="count print:hidden">
 				<Ledger {concrete} {unit} />
 				<Loads ordered={concrete.ordered} {unit} />
 				<SecondPours pours={store.figure?.second_pours ?? []} />
 				{#each doubts as doubt}<p class="wrong" data-finding={doubt.code}>{doubt.words} {doubt.remedy}</p>{/each}
 				<OwnWays {store} />
-				<p class="caution">{w.order.caution}</p>
+				<p class="mt-10 text-[13.5px] text-ink2">{w.order.caution}</p>
 			</div>
 			<CallCard {store} lines={store.figure?.call_in ?? []} stops={store.doubts?.stops ?? []} />
 		</div>
 	{:else}<p>{w.order.needOutline}</p>{/if}
 </Bench>
-
-<style>
-	.two {
-		display: grid;
-		grid-template-columns: minmax(0, 1.25fr) minmax(280px, 1fr);
-		gap: 18px;
-		align-items: start;
-	}
-	.part circle {
-		fill: var(--color-well);
-		stroke: var(--color-ink);
-		stroke-width: 1.8;
-	}
-	.part text {
-		font-weight: 780;
-		font-size: 15px;
-		fill: var(--color-ink);
-	}
-	.part .size {
-		font-size: 14px;
-		font-weight: 640;
-		paint-order: stroke;
-		stroke: var(--color-slab);
-		stroke-width: 5px;
-	}
-	.caution {
-		margin-top: 10px;
-		font-size: 13.5px;
-		color: var(--color-ink2);
-	}
-	@media (max-width: 860px) {
-		.two {
-			grid-template-columns: 1fr;
-		}
-	}
-	@media print {
-		.two {
-			display: block;
-		}
-		.count {
-			display: none;
-		}
-	}
-</style>

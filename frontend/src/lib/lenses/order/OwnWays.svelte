@@ -30,9 +30,9 @@
 	}
 </script>
 
-<details>
-	<summary>{w.order.ownWays}</summary>
-	<div class="rows">
+<details class="mt-10">
+	<summary class="min-h-32 cursor-pointer font-[680]">{w.order.ownWays}</summary>
+	<div class="flex flex-wrap gap-x-14 gap-y-6">
 		{#each rows as row}
 			<Field
 				label={row.label}
@@ -45,19 +45,3 @@
 		{/each}
 	</div>
 </details>
-
-<style>
-	details {
-		margin-top: 10px;
-	}
-	summary {
-		font-weight: 680;
-		min-height: 32px;
-		cursor: pointer;
-	}
-	.rows {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px 14px;
-	}
-</style>

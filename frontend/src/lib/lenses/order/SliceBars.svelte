@@ -11,10 +11,10 @@
 	const thin = $derived(units === 'mm' ? `${concrete.slice_mm.toFixed(0)} mm` : '½″');
 </script>
 
-<div class="second" bind:clientWidth={width}>
+<div class="absolute right-20 bottom-10 left-20" bind:clientWidth={width}>
 	<h3>{w.order.second}</h3>
 	<p class="label">{w.order.slices(thin, units === 'mm' ? w.order.halfMetre : w.order.foot)}</p>
-	<svg {width} {height} aria-hidden="true">
+	<svg class="mx-0 my-4 block" {width} {height} aria-hidden="true">
 		{#each concrete.slices as bar, i}
 			<rect
 				x={1 + i * step}
@@ -28,7 +28,7 @@
 		{/each}
 		<path d="M0 {height - 2}H{width}" stroke="var(--color-ink)" stroke-width="2.4" />
 	</svg>
-	<p class="says" role="status">
+	<p class="font-[760]" role="status">
 		{concrete.second_way_text
 			? `${w.order.compare(concrete.second_way_text, concrete.net_text, unit)} ${concrete.agree}`
 			: counting === null
@@ -36,19 +36,3 @@
 				: w.order.counting(counting)}
 	</p>
 </div>
-
-<style>
-	.second {
-		position: absolute;
-		left: 20px;
-		right: 20px;
-		bottom: 10px;
-	}
-	svg {
-		display: block;
-		margin: 4px 0;
-	}
-	.says {
-		font-weight: 760;
-	}
-</style>

@@ -22,6 +22,13 @@
 	const lens = $derived(
 		(['lines', 'ground', 'edges', 'order'].includes(page.params['lens'] ?? '') ? page.params['lens'] : 'lines') as LensId
 	);
+	/** how a lens parts the screen: sheet and bench, and how high the sheet stands on a phone */
+	const COLUMNS: Record<LensId, string> = {
+		lines: 'grid-cols-[minmax(400px,704fr)_minmax(520px,576fr)] max-phone:grid-rows-[344px_auto]',
+		ground: 'grid-cols-[minmax(400px,620fr)_minmax(560px,660fr)] max-phone:grid-rows-[204px_auto] max-phone:[&_h2]:hidden',
+		edges: 'grid-cols-[minmax(400px,600fr)_minmax(560px,680fr)] max-phone:grid-rows-[344px_auto]',
+		order: 'grid-cols-[minmax(400px,440fr)_minmax(640px,840fr)] max-phone:grid-rows-[460px_auto]'
+	};
 	let store = $state.raw<JobStore | null>(null);
 	let pick = $state.raw(new Pick(() => null));
 	let help = $state(false);
@@ -56,12 +63,12 @@
 <svelte:head><title>{store?.kept ? `${store.kept.document.name} · ${w.lenses[lens]}` : w.product}</title></svelte:head>
 
 {#if store?.missing}
-	<main class="gone">
+	<main class="grid [justify-items:start] gap-14 px-30 py-60">
 		<h2>{w.notices.gone}</h2>
 		<a class="act" href="/">{w.notices.toYard}</a>
 	</main>
 {:else if store?.fault}
-	<main class="gone">
+	<main class="grid [justify-items:start] gap-14 px-30 py-60">
 		<h2>{w.notices.broken}</h2>
 		<p role="alert">{store.fault}</p>
 		<p class="flex flex-wrap gap-12">
@@ -74,10 +81,17 @@
 		<Recover {id} back={() => void store?.load()} />
 	</main>
 {:else if store?.kept}
-	<div class="app">
+	<div class="flex h-[100dvh] flex-col overflow-hidden print:block print:h-auto print:overflow-visible">
 		<StageString job={store.kept} doubts={store.doubts} {lens} />
 		<Notices {store} />
-		<main class="main {lens}">
+		<main
+			class={[
+				'grid min-h-0 flex-1 bg-bench max-fold:grid-cols-[1fr] max-fold:grid-rows-[max(300px,44vh)_auto]',
+				'max-fold:overflow-auto print:block print:h-auto',
+				'print:overflow-visible',
+				COLUMNS[lens]
+			]}
+		>
 			{#if lens === 'lines'}<Lines {store} {pick} />{:else if lens === 'ground'}<Ground
 					{store}
 					{pick}
@@ -87,72 +101,5 @@
 	</div>
 	<Keys bind:open={help} />
 {:else}
-	<main class="gone"><p>{w.notices.loading}</p></main>
+	<main class="grid [justify-items:start] gap-14 px-30 py-60"><p>{w.notices.loading}</p></main>
 {/if}
-
-<style>
-	.app {
-		height: 100dvh;
-		display: flex;
-		flex-direction: column;
-		overflow: hidden;
-	}
-	.main {
-		flex: 1;
-		min-height: 0;
-		display: grid;
-		background: var(--color-bench);
-	}
-	.lines {
-		grid-template-columns: minmax(400px, 704fr) minmax(520px, 576fr);
-	}
-	.ground {
-		grid-template-columns: minmax(400px, 620fr) minmax(560px, 660fr);
-	}
-	.edges {
-		grid-template-columns: minmax(400px, 600fr) minmax(560px, 680fr);
-	}
-	.order {
-		grid-template-columns: minmax(400px, 440fr) minmax(640px, 840fr);
-	}
-	.gone {
-		padding: 60px 30px;
-		display: grid;
-		gap: 14px;
-		justify-items: start;
-	}
-	@media (max-width: 1100px) {
-		.main {
-			grid-template-columns: 1fr;
-			grid-template-rows: max(300px, 44vh) auto;
-			overflow: auto;
-		}
-	}
-	@media (max-width: 600px) {
-		.main {
-			grid-template-rows: 344px auto;
-		}
-		.ground {
-			grid-template-rows: 204px auto;
-		}
-		.order {
-			grid-template-rows: 460px auto;
-		}
-	}
-	@media (max-width: 600px) {
-		.ground :global(.bench h2) {
-			display: none;
-		}
-	}
-	@media print {
-		.app,
-		.main {
-			display: block;
-			height: auto;
-			overflow: visible;
-		}
-		.main :global(.sheet) {
-			display: none;
-		}
-	}
-</style>
