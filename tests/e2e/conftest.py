@@ -79,7 +79,7 @@ def phone(browser, server):
 
 def fresh_page(browser, server, width, height):
     """A page that fails the test on any script error or request to elsewhere."""
-    context = browser.new_context(viewport={"width": width, "height": height})
+    context = browser.new_context(viewport={"width": width, "height": height}, has_touch=width < 600)
     page = context.new_page()
     page.set_default_timeout(15_000)
     wrong = []

@@ -12,7 +12,7 @@ def edges(page, job="Tansy Hollow honey house", tab=None):
     page.get_by_role("link", name="Edges").click()
     expect(page.locator(".cut svg")).to_be_visible()
     if tab:
-        page.get_by_role("link", name=tab, exact=True).click()
+        page.get_by_role("tab", name=tab, exact=True).click()
 
 
 def enter(box, text):
@@ -94,7 +94,7 @@ def test_a_recess_a_door_and_what_goes_through_the_slab(page):
     page.get_by_label("Set recess name").fill("Sump")
     enter(page.get_by_label("Set recess deep"), "5")
     expect(page.get_by_text("Recess Sump, 5″ deep, goes through the slab.")).to_be_visible()
-    page.get_by_role("button", name="slab dips under it").nth(1).click()
+    page.get_by_role("radio", name="slab dips under it").nth(1).click()
     expect(page.get_by_text("goes through the slab")).to_have_count(0)
     page.get_by_role("button", name="Cut it").nth(1).click()
     expect(page.locator("[data-size='recess-depth-Sump']")).to_contain_text("5″")
@@ -122,7 +122,7 @@ def test_ways_to_meet_frost_stand_side_by_side_and_one_is_taken(page):
         "button", name="Take this"
     ).click()
     expect(page.locator("[data-reading='order'] s")).to_be_visible()
-    page.get_by_role("link", name="Cut", exact=True).click()
+    page.get_by_role("tab", name="Cut", exact=True).click()
     expect(page.get_by_label("foam on its face")).to_have_value("2″")
 
 
@@ -137,10 +137,10 @@ def test_a_row_of_the_ledger_lights_up_and_says_what_it_brings(page):
 def test_the_lens_on_a_phone(phone):
     edges(phone)
     for turn in ("cut", "grid", "top", "meets", "frost", "sum"):
-        phone.get_by_label("Edges, turn by turn").first.select_option(value=turn)
+        phone.get_by_label("Tabs of the edges").first.select_option(value=turn)
         phone.wait_for_timeout(300)
         assert phone.evaluate("document.documentElement.scrollWidth <= innerWidth"), turn
-    phone.get_by_label("Edges, turn by turn").first.select_option(value="cut")
+    phone.get_by_label("Tabs of the edges").first.select_option(value="cut")
     phone.locator("[data-size='edge-bottom_width-E1']").click()
     enter(phone.get_by_label("E1 bottom width", exact=True), "14")
     expect(phone.locator("[data-size='edge-bottom_width-E1']")).to_contain_text("14″")

@@ -12,8 +12,8 @@ def open_ground(page, name="Ferrier"):
 
 
 def tab(page, name):
-    page.get_by_role("link", name=name, exact=True).click()
-    expect(page.get_by_role("link", name=name, exact=True)).to_have_attribute("aria-current", "page")
+    page.get_by_role("tab", name=name, exact=True).click()
+    expect(page.get_by_role("tab", name=name, exact=True)).to_have_attribute("aria-selected", "true")
 
 
 def set_up(page):
@@ -101,7 +101,7 @@ def test_a_build_up_is_edited_in_place_and_bad_stacks_are_said_beside_it(page):
 def test_a_fall_to_a_side_and_to_a_drain_with_a_level_underside(page):
     open_ground(page)
     tab(page, "Falls")
-    page.get_by_role("button", name="falls toward a side").click()
+    page.get_by_role("radio", name="falls toward a side").click()
     page.get_by_label("Fall", exact=True).fill("1 in 3")
     page.get_by_role("button", name="Keep this fall").click()
     expect(page.get_by_role("alert")).to_contain_text("Steeper than 1 in 4")
@@ -111,7 +111,7 @@ def test_a_fall_to_a_side_and_to_a_drain_with_a_level_underside(page):
     expect(page.locator(".saying")).to_contain_text("Falls 1 % to the south")
     expect(page.locator(".saying")).to_contain_text("level underside")
     page.get_by_role("button", name="Wash-down").click()
-    page.get_by_role("button", name="falls to a drain").click()
+    page.get_by_role("radio", name="falls to a drain").click()
     box = page.locator(".sheet svg").bounding_box()
     page.mouse.click(box["x"] + 470, box["y"] + 370)
     page.get_by_label("Deep at the drain").fill("30")
@@ -158,7 +158,7 @@ def test_tests_and_soft_spots_stand_on_the_plan(page):
 
 def test_the_rod_card_on_a_phone_two_presses_a_reading(phone):
     open_phone(phone)
-    phone.get_by_role("combobox", name="Turns of the ground").select_option("rod")
+    phone.get_by_role("combobox", name="Tabs of the ground").select_option("rod")
     expect(phone.locator(".should")).to_contain_text("4′-10")
     phone.get_by_role("button", name="11", exact=True).click()
     phone.get_by_role("button", name="5 eighths").click()
@@ -170,7 +170,7 @@ def test_the_rod_card_on_a_phone_two_presses_a_reading(phone):
     phone.get_by_role("button", name="+ 1/16").click()
     expect(phone.locator("#rod-reading")).to_have_value("4' 10 5/16\"")
     for name in ("shots", "rod", "laser", "stack", "falls", "stone", "dug", "tests"):
-        phone.get_by_role("combobox", name="Turns of the ground").select_option(name)
+        phone.get_by_role("combobox", name="Tabs of the ground").select_option(name)
         phone.wait_for_timeout(250)
         assert phone.evaluate("document.documentElement.scrollWidth <= innerWidth"), name
 
@@ -178,7 +178,7 @@ def test_the_rod_card_on_a_phone_two_presses_a_reading(phone):
 def open_phone(phone):
     phone.get_by_role("link", name=re.compile("^Tansy")).first.click()
     phone.get_by_role("link", name="Ground").click()
-    phone.get_by_role("combobox", name="Turns of the ground").wait_for()
+    phone.get_by_role("combobox", name="Tabs of the ground").wait_for()
 
 
 def test_a_shot_is_kept_on_the_phone_and_strikes_the_earlier_one_there(phone):

@@ -13,7 +13,7 @@ def test_lay_out_an_l_on_a_phone(phone):
     phone.get_by_role("link", name="Edges").click()
     phone.get_by_label("New edge type").fill("300 mm wide 450 mm deep 90")
     phone.get_by_role("button", name="+ New edge type").click()
-    phone.get_by_role("button", name="E1", exact=True).click()
+    phone.get_by_role("radio", name="E1", exact=True).click()
     phone.get_by_role("button", name="All sides E1").click()
     phone.get_by_role("link", name="Order").click()
     expect(phone.locator("[data-reading='order'] .v")).to_contain_text("16")

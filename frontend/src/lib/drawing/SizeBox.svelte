@@ -5,6 +5,7 @@
 	import type { JobStore } from '../state/job.svelte';
 	import { w } from '../words/words';
 	import { cornerName, type Pick } from './pick.svelte';
+	import Act from '../ui/Act.svelte';
 	let { store, pick, x, y }: { store: JobStore; pick: Pick; x: number; y: number } = $props();
 	const side = $derived(pick.side ?? 0);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
@@ -62,19 +63,16 @@
 		}}
 	/>
 	<div class="row mt-4 flex gap-4">
-		<button type="button" class="act quiet flex-1 px-7 py-0" onclick={() => void keep('start')}
-			>{w.lines.moves(cornerName(side))}</button
+		<Act kind="quiet" class="flex-1 px-7 py-0" onclick={() => void keep('start')}>{w.lines.moves(cornerName(side))}</Act>
+		<Act kind="quiet" class="flex-1 px-7 py-0" onclick={() => void keep('end')}
+			>{w.lines.moves(cornerName((side + 1) % sides.length))}</Act
 		>
-		<button type="button" class="act quiet flex-1 px-7 py-0" onclick={() => void keep('end')}
-			>{w.lines.moves(cornerName((side + 1) % sides.length))}</button
-		>
-		<button type="button" class="act quiet flex-1 px-7 py-0" aria-label={w.slip.close} onclick={() => close(side)}>×</button>
+		<Act kind="quiet" class="flex-1 px-7 py-0" aria-label={w.slip.close} onclick={() => close(side)}>×</Act>
 	</div>
 	{#if problem}
 		<p class="wrong" role="alert">
 			{problem.detail}
-			{#each problem.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => void keep('end', choice.text)}
-					>{choice.label}</button
+			{#each problem.choices ?? [] as choice}<Act kind="quiet" onclick={() => void keep('end', choice.text)}>{choice.label}</Act
 				>{/each}
 		</p>
 	{/if}

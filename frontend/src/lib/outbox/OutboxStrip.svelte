@@ -5,6 +5,7 @@
 	import { outbox } from './outbox.svelte';
 	import type { Row } from './rows';
 	import { copyOf, saysOf } from './says';
+	import Act from '../ui/Act.svelte';
 	interface Props {
 		rows: Row[];
 		/** say which job each belongs to */
@@ -50,10 +51,8 @@
 			{#if row.words}<span class="block font-[560]">{row.words}</span>{/if}
 		</span>
 		<span class="flex gap-8">
-			<button type="button" class="act quiet" onclick={() => void copy(row)}
-				>{copied === row.id ? w.outbox.copied : w.outbox.copy}</button
-			>
-			<button type="button" class="act quiet" onclick={() => void outbox.letGo(row.id)}>{w.outbox.letGo}</button>
+			<Act kind="quiet" onclick={() => void copy(row)}>{copied === row.id ? w.outbox.copied : w.outbox.copy}</Act>
+			<Act kind="quiet" onclick={() => void outbox.letGo(row.id)}>{w.outbox.letGo}</Act>
 		</span>
 	</li>
 {/snippet}
@@ -70,7 +69,7 @@
 			</p>
 			<span class="flex gap-8">
 				<Collapsible.Trigger class="act quiet">{open ? w.outbox.hide : w.outbox.show}</Collapsible.Trigger>
-				<button type="button" class="act quiet" onclick={() => outbox.flush()}>{w.outbox.now}</button>
+				<Act kind="quiet" onclick={() => outbox.flush()}>{w.outbox.now}</Act>
 			</span>
 		</div>
 		<Collapsible.Content>

@@ -8,6 +8,8 @@
 	import { w } from '../words/words';
 	import { RuleStore, toOpen, type Units } from './rules.svelte';
 	import RuleSheet from './RuleSheet.svelte';
+	import Choice from '../ui/Choice.svelte';
+	import Act from '../ui/Act.svelte';
 	const store = new RuleStore();
 	let picked = $state('');
 	async function openBook(asked: { get(name: string): string | null }) {
@@ -33,7 +35,7 @@
 
 <div class="flex h-dvh flex-col bg-bench max-[860px]:h-auto max-[860px]:min-h-dvh">
 	<header class="flex flex-wrap items-center gap-x-20 gap-y-8 border-b-[3px] border-ink bg-ground px-20 py-12">
-		<button type="button" class="act quiet" onclick={() => history.back()}>‹ {w.rules.back}</button>
+		<Act kind="quiet" onclick={() => history.back()}>‹ {w.rules.back}</Act>
 		<div class="min-w-[200px] flex-1">
 			<h1 class="text-[27px] leading-none font-[840]">{w.rules.title}</h1>
 			<p class="label">{w.rules.lead(store.rules?.length ?? 0, counties)}</p>
@@ -45,15 +47,13 @@
 			placeholder={w.rules.find}
 			bind:value={store.asked}
 		/>
-		<div class="flex" role="group" aria-label={w.yard.units}>
-			{#each ['ft-in', 'mm'] as const as one}<button
-					type="button"
-					class="act quiet"
-					class:on={store.units === one}
-					aria-pressed={store.units === one}
-					onclick={() => void store.load(one)}>{one === 'mm' ? w.rules.mm : w.rules.ft}</button
-				>{/each}
-		</div>
+		<Choice
+			rows={(['ft-in', 'mm'] as const).map((one) => ({ value: one, label: one === 'mm' ? w.rules.mm : w.rules.ft }))}
+			value={store.units}
+			pick={(one) => one && void store.load(one)}
+			name={w.yard.units}
+			class="flex"
+		/>
 		<Who />
 	</header>
 	{#if store.problem?.at === 'book'}<p class="wrong px-20 py-12" role="alert">{store.problem.words}</p>{/if}

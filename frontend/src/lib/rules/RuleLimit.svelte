@@ -5,6 +5,7 @@
 	import { remember } from '../state/remember.svelte';
 	import { w } from '../words/words';
 	import type { RuleStore } from './rules.svelte';
+	import Act from '../ui/Act.svelte';
 	let { store, limit }: { store: RuleStore; limit: LimitRow } = $props();
 	const today = new Date().toLocaleDateString('sv-SE');
 	let typed = $state({ value: '', who: '', at: today });
@@ -29,7 +30,7 @@
 	{#if limit.here}
 		<p>
 			<span class="pen">{limit.who}, {limit.at}</span>
-			<button type="button" class="act quiet" onclick={() => void store.keep(limit.key, '', '', '')}>{w.rules.forget}</button>
+			<Act kind="quiet" onclick={() => void store.keep(limit.key, '', '', '')}>{w.rules.forget}</Act>
 		</p>
 	{:else}<p class="label">{w.rules.notAsked}</p>{/if}
 	<div class="mt-4 flex flex-wrap items-end gap-x-16 gap-y-8">
@@ -38,7 +39,7 @@
 		>
 		<label class="label w-[220px]">{w.rules.who}<input class="reading w-full" bind:value={typed.who} /></label>
 		<label class="label w-[170px]">{w.rules.when}<input class="reading w-full" type="date" bind:value={typed.at} /></label>
-		<button type="button" class="act quiet" disabled={!typed.value.trim()} onclick={() => void keep()}>{w.rules.keep}</button>
+		<Act kind="quiet" disabled={!typed.value.trim()} onclick={() => void keep()}>{w.rules.keep}</Act>
 	</div>
 	{#if store.problem?.at === limit.key}<p class="wrong" role="alert">{store.problem.words}</p>{/if}
 </section>

@@ -4,6 +4,7 @@
 	import Frac from '../ui/Frac.svelte';
 	import { w } from '../words/words';
 	import type { RuleStore } from './rules.svelte';
+	import Act from '../ui/Act.svelte';
 	let { store, rule }: { store: RuleStore; rule: RuleRow } = $props();
 	let typed = $state<Record<string, string>>({});
 	const value = (key: string) => typed[key] ?? rule.asks.find((ask) => ask.key === key)?.example ?? '';
@@ -54,13 +55,12 @@
 				{#if wrong(ask.key)}
 					<p class="wrong" role="alert">
 						{wrong(ask.key)?.words}
-						{#each wrong(ask.key)?.choices ?? [] as choice}<button
-								type="button"
-								class="act quiet"
+						{#each wrong(ask.key)?.choices ?? [] as choice}<Act
+								kind="quiet"
 								onclick={() => {
 									typed[ask.key] = choice.text;
 									run();
-								}}>{choice.label}</button
+								}}>{choice.label}</Act
 							>{/each}
 					</p>
 				{/if}

@@ -5,7 +5,7 @@
 	import { session } from '../state/session.svelte';
 	import Frac from '../ui/Frac.svelte';
 	import Num from '../ui/Num.svelte';
-	import type { LensId } from './lens';
+	import type { LensId } from '../lenses/lens';
 	import { w } from '../words/words';
 	let { store, lens, help, toggleUnits }: { store: JobStore; lens: LensId; help: () => void; toggleUnits: () => void } = $props();
 	const kept = $derived(store.kept);

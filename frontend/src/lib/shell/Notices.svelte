@@ -4,6 +4,7 @@
 	import { saysOf } from '../outbox/says';
 	import type { JobStore } from '../state/job.svelte';
 	import { w } from '../words/words';
+	import Act from '../ui/Act.svelte';
 	let { store }: { store: JobStore } = $props();
 	const orphan = $derived(
 		store.problem && ['', 'board', 'sheet', 'waiting', 'clash', 'units'].includes(store.problemAt) ? store.problem : null
@@ -20,8 +21,8 @@
 		role="alert"
 	>
 		<span>{store.clash.words} {w.outbox.yours(saysOf(store.clash))} {behind ? w.outbox.after(behind) : ''}</span>
-		<button type="button" class="act quiet" onclick={() => void store.reapply()}>{w.notices.reapply}</button>
-		<button type="button" class="act quiet" onclick={() => store.takeTheirs()}>{w.notices.theirs}</button>
+		<Act kind="quiet" onclick={() => void store.reapply()}>{w.notices.reapply}</Act>
+		<Act kind="quiet" onclick={() => store.takeTheirs()}>{w.notices.theirs}</Act>
 	</div>
 {/if}
 {#each faults as fault}
@@ -41,7 +42,7 @@
 		data-unread={unread.length}
 	>
 		<span>{unread[0]?.words} {unread.length > 1 ? w.notices.moreUnread(unread.length - 1) : ''} {unread[0]?.remedy}</span>
-		<a class="act quiet" href="/api/jobs/{store.id}/as-stored" download>{w.notices.takeStored}</a>
+		<Act kind="quiet" href="/api/jobs/{store.id}/as-stored" download>{w.notices.takeStored}</Act>
 	</div>
 {/if}
 {#if orphan}
@@ -50,6 +51,6 @@
 		role="alert"
 	>
 		<span>{orphan.detail}</span>
-		<button type="button" class="act quiet" onclick={() => store.clearProblem()}>{w.slip.close}</button>
+		<Act kind="quiet" onclick={() => store.clearProblem()}>{w.slip.close}</Act>
 	</div>
 {/if}

@@ -5,6 +5,7 @@
 	import type { RevisionRow } from '../api/schema';
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
+	import Act from '../ui/Act.svelte';
 	let { id, back }: { id: string; back: () => void } = $props();
 	let rows = $state.raw<RevisionRow[]>([]);
 	let wrong = $state('');
@@ -33,10 +34,9 @@
 		<ul>
 			{#each rows.slice(1, 40) as row (row.n)}
 				<li class="flex items-center gap-12 border-t border-hair py-6">
-					<span class="w-32 text-ink2">{row.n}</span><span class="flex-1">{row.summary}</span><button
-						type="button"
-						class="act quiet"
-						onclick={() => void bring(row.n)}>{w.history.back}</button
+					<span class="w-32 text-ink2">{row.n}</span><span class="flex-1">{row.summary}</span><Act
+						kind="quiet"
+						onclick={() => void bring(row.n)}>{w.history.back}</Act
 					>
 				</li>
 			{/each}

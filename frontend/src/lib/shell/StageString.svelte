@@ -4,7 +4,8 @@
 	import type { JobDoubts, JobState } from '../api/schema';
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
-	import { knots, type LensId } from './lens';
+	import type { LensId } from '../lenses/lens';
+	import { knots } from './knots';
 	let { job, doubts, lens }: { job: JobState; doubts: JobDoubts | null; lens: LensId } = $props();
 	const rows = $derived(knots(doubts?.stages ?? null));
 	let width = $state(900);

@@ -3,7 +3,8 @@ import type { Pick } from '../drawing/pick.svelte';
 import type { JobStore } from '../state/job.svelte';
 import { session } from '../state/session.svelte';
 import { workingSlip } from '../state/working_slip.svelte';
-import type { LensId } from './lens';
+import { LENSES } from '../lenses/all';
+import type { LensId } from '../lenses/lens';
 
 interface Place {
 	store: JobStore;
@@ -13,13 +14,15 @@ interface Place {
 	help: () => void;
 	units: () => void;
 }
-const LENSES: LensId[] = ['lines', 'ground', 'edges', 'order'];
-const NUMBERS: Record<string, LensId> = { '1': 'lines', '2': 'ground', '3': 'edges', '8': 'order' };
 
 export function inBox(event: KeyboardEvent): boolean {
 	const target = event.target;
 	return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 }
+
+/** Whether arrow keys belong to what has the focus: a row of tabs or of choices. */
+export const ownsArrows = (event: KeyboardEvent): boolean =>
+	event.target instanceof HTMLElement && ['tab', 'radio', 'slider'].includes(event.target.getAttribute('role') ?? '');
 
 export function jobKeys(event: KeyboardEvent, place: Place): void {
 	if (inBox(event)) return;
@@ -32,8 +35,8 @@ export function jobKeys(event: KeyboardEvent, place: Place): void {
 	}
 	if (event.ctrlKey || event.metaKey || event.altKey || !session.letters) return;
 	const step = (by: number) => {
-		const next = LENSES[LENSES.indexOf(place.lens) + by];
-		if (next) place.go(next);
+		const next = LENSES[LENSES.findIndex((one) => one.id === place.lens) + by];
+		if (next) place.go(next.id);
 	};
 	const sides = store.figure?.outline?.sides.length ?? 0;
 	const acts: Record<string, () => void> = {
@@ -51,8 +54,8 @@ export function jobKeys(event: KeyboardEvent, place: Place): void {
 			else store.dropDraft();
 		}
 	};
-	const lens = NUMBERS[key];
-	if (lens) place.go(lens);
+	const lens = LENSES.find((one) => one.key === key);
+	if (lens) place.go(lens.id);
 	else if (acts[key]) {
 		event.preventDefault();
 		acts[key]();

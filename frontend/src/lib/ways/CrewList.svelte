@@ -4,6 +4,7 @@
 	import { remember } from '../state/remember.svelte';
 	import { w } from '../words/words';
 	import type { WaysStore } from './ways.svelte';
+	import Act from '../ui/Act.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	let name = $state('');
 	let phone = $state('');
@@ -22,11 +23,10 @@
 	{#each ways.crew as person, i}
 		<li class="grid grid-cols-[1fr_1fr_auto] items-center border-t border-hair px-0 py-3">
 			<span class="pen justify-self-start text-key">{person.name}</span><span>{person.phone}</span>
-			<button
-				type="button"
-				class="act quiet"
+			<Act
+				kind="quiet"
 				aria-label="{w.ways.remove} {person.name}"
-				onclick={() => void store.keep((x) => x.crew.splice(i, 1), 'crew')}>{w.ways.remove}</button
+				onclick={() => void store.keep((x) => x.crew.splice(i, 1), 'crew')}>{w.ways.remove}</Act
 			>
 		</li>
 	{/each}
@@ -38,6 +38,6 @@
 	<label class="label w-180"
 		>{w.ways.phone}<input class="well" bind:value={phone} onkeydown={(e) => e.key === 'Enter' && void add()} /></label
 	>
-	<button type="button" class="act quiet" onclick={() => void add()}>{w.ways.add}</button>
+	<Act kind="quiet" onclick={() => void add()}>{w.ways.add}</Act>
 </div>
 {#if store.problem && store.problemAt === 'crew'}<p class="wrong" role="alert">{store.problem}</p>{/if}

@@ -9,6 +9,7 @@
 	import OnHand from './OnHand.svelte';
 	import type { WaysStore } from './ways.svelte';
 	import WaysSection from './WaysSection.svelte';
+	import Act from '../ui/Act.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const inch = bothLengths;
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
@@ -108,13 +109,12 @@
 		<h3>{w.ways.choices[choice]}</h3>
 		{#each rows as school (school.key)}
 			<div class="grid grid-cols-[118px_1fr] items-center gap-12 border-t border-hair pt-6 text-note">
-				<button
-					type="button"
-					class="act quiet"
-					class:on={f[choice] === school.key}
+				<Act
+					kind="quiet"
+					on={f[choice] === school.key}
 					aria-pressed={f[choice] === school.key}
 					onclick={() => void store.keep((x) => ((x.forms[choice] as string) = school.key), choice)}
-					>{w.ways.schoolNames[school.key as 'lap']}</button
+					>{w.ways.schoolNames[school.key as 'lap']}</Act
 				>
 				<p>{school.pro} <span class="label">{w.ways.against} {school.con}</span></p>
 			</div>
@@ -134,9 +134,7 @@
 	<div class="flex flex-wrap items-end gap-8">
 		<label class="label w-130">{w.ways.boardMark}<input class="well" bind:value={mark} placeholder="2x14" /></label>
 		<label class="label w-130">{w.ways.deep}<input class="well" bind:value={deep} placeholder="13 1/4 in" /></label>
-		<button type="button" class="act quiet" disabled={!mark.trim() || !deep.trim()} onclick={() => void addBoard()}
-			>{w.ways.addBoard}</button
-		>
+		<Act kind="quiet" disabled={!mark.trim() || !deep.trim()} onclick={() => void addBoard()}>{w.ways.addBoard}</Act>
 		{#if store.problem && store.problemAt === 'kit'}<p class="wrong" role="alert">{store.problem}</p>{/if}
 	</div>
 	<h3>{w.ways.onHand}</h3>

@@ -7,6 +7,7 @@
 	import { w } from '../words/words';
 	import type { WaysStore } from './ways.svelte';
 	import WaysSection from './WaysSection.svelte';
+	import Act from '../ui/Act.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const g = $derived(ways.ground);
 	const words = w.ground.ways;
@@ -132,12 +133,11 @@
 		<h3>{words.choices[choice]}</h3>
 		{#each session.schools[choice] ?? [] as school (school.key)}
 			<div class="grid grid-cols-[118px_1fr] items-center gap-12 border-t border-hair pt-6 text-note">
-				<button
-					type="button"
-					class="act quiet"
-					class:on={g[choice] === school.key}
+				<Act
+					kind="quiet"
+					on={g[choice] === school.key}
 					aria-pressed={g[choice] === school.key}
-					onclick={() => choose(choice, school.key)}>{words.schoolNames[school.key as 'clean']}</button
+					onclick={() => choose(choice, school.key)}>{words.schoolNames[school.key as 'clean']}</Act
 				>
 				<p>{school.pro} <span class="label">{w.ways.against} {school.con}</span></p>
 			</div>

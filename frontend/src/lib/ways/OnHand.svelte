@@ -4,6 +4,7 @@
 	import { remember } from '../state/remember.svelte';
 	import { w } from '../words/words';
 	import type { WaysStore } from './ways.svelte';
+	import Act from '../ui/Act.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	let board = $state('2x6');
 	let length = $state('');
@@ -24,11 +25,10 @@
 	{#each ways.forms.on_hand as row, i}
 		<li class="grid grid-cols-[1fr_1fr_auto] items-center border-t border-hair px-0 py-3">
 			<b>{row.count} of {row.board}</b><span>{said(row.length_mm)}</span>
-			<button
-				type="button"
-				class="act quiet"
+			<Act
+				kind="quiet"
 				aria-label="{w.ways.remove} {row.board} {said(row.length_mm)}"
-				onclick={() => void store.keep((x) => x.forms.on_hand.splice(i, 1), 'on-hand')}>{w.ways.remove}</button
+				onclick={() => void store.keep((x) => x.forms.on_hand.splice(i, 1), 'on-hand')}>{w.ways.remove}</Act
 			>
 		</li>
 	{/each}
@@ -41,6 +41,6 @@
 	>
 	<label class="label w-112">{w.ways.length}<input class="well" bind:value={length} placeholder="16' 0&quot;" /></label>
 	<label class="label w-112">{w.ways.count}<input class="well" bind:value={count} placeholder="1" inputmode="numeric" /></label>
-	<button type="button" class="act quiet" disabled={!length.trim()} onclick={() => void add()}>{w.ways.addBoards}</button>
+	<Act kind="quiet" disabled={!length.trim()} onclick={() => void add()}>{w.ways.addBoards}</Act>
 </div>
 {#if store.problem && store.problemAt === 'on-hand'}<p class="wrong" role="alert">{store.problem}</p>{/if}

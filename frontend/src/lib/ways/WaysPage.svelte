@@ -11,6 +11,9 @@
 	import GroundWays from './GroundWays.svelte';
 	import { WaysStore } from './ways.svelte';
 	import WaysSection from './WaysSection.svelte';
+	import Choice from '../ui/Choice.svelte';
+	import Switch from '../ui/Switch.svelte';
+	import Act from '../ui/Act.svelte';
 	const store = new WaysStore();
 	const ways = $derived(session.ways);
 	const problem = (at: string): Problem | null =>
@@ -117,12 +120,12 @@
 
 <div class="min-h-[100dvh] bg-bench">
 	<header class="flex flex-wrap items-center gap-x-18 gap-y-10 border-b-3 border-ink bg-ground px-20 py-12">
-		<a class="act quiet" href="/">‹ {w.yard.title}</a>
+		<Act kind="quiet" href="/">‹ {w.yard.title}</Act>
 		<div class="min-w-240 flex-1">
 			<h1 class="text-[27px] leading-[1] font-black">{w.ways.title}</h1>
 			<p class="label">{w.ways.lead}</p>
 		</div>
-		<a class="act quiet" href="/rules">{w.rules.title}</a>
+		<Act kind="quiet" href="/rules">{w.rules.title}</Act>
 		<Who />
 	</header>
 	{#if ways}
@@ -139,26 +142,21 @@
 				<p class="text-note text-ink2">{w.ways.schools.flat}</p>
 				<h2>{w.ways.reading}</h2>
 				<p class="label">{w.ways.nearest}</p>
-				<div class="flex flex-wrap gap-4" role="group" aria-label={w.ways.nearest}>
-					{#each [16, 8, 4] as const as n}<button
-							type="button"
-							class="act quiet"
-							class:on={ways.reading.nearest === n}
-							aria-pressed={ways.reading.nearest === n}
-							onclick={() => void store.keep((x) => (x.reading.nearest = n), 'nearest')}>1/{n}″</button
-						>{/each}
-				</div>
+				<Choice
+					rows={['16', '8', '4'].map((n) => ({ value: n, label: `1/${n}″` }))}
+					value={String(ways.reading.nearest)}
+					pick={(n) => n && void store.keep((x) => (x.reading.nearest = Number(n) as 16 | 8 | 4), 'nearest')}
+					name={w.ways.nearest}
+					class="flex flex-wrap gap-4"
+				/>
 				<p class="label">{w.ways.newUnits}</p>
-				<div class="flex flex-wrap gap-4" role="group" aria-label={w.ways.newUnits}>
-					{#each ['ft-in', 'mm'] as const as one}<button
-							type="button"
-							class="act quiet"
-							class:on={ways.reading.new_job_units === one}
-							aria-pressed={ways.reading.new_job_units === one}
-							onclick={() => void store.keep((x) => (x.reading.new_job_units = one), 'units')}
-							>{one === 'mm' ? w.yard.mm : w.yard.ftin}</button
-						>{/each}
-				</div>
+				<Choice
+					rows={(['ft-in', 'mm'] as const).map((one) => ({ value: one, label: one === 'mm' ? w.yard.mm : w.yard.ftin }))}
+					value={ways.reading.new_job_units}
+					pick={(one) => one && void store.keep((x) => (x.reading.new_job_units = one), 'units')}
+					name={w.ways.newUnits}
+					class="flex flex-wrap gap-4"
+				/>
 				<Field
 					label={w.ways.why}
 					value={ways.reading.reason}
@@ -178,20 +176,18 @@
 				</div>
 				<p class="label">{w.ways.increment}</p>
 				<div class="flex flex-wrap gap-4" role="group" aria-label={w.ways.increment}>
-					{#each [0.25, 0.5] as const as n}<button
-							type="button"
-							class="act quiet"
-							class:on={ways.plant.increment_yd3 === n}
-							aria-pressed={ways.plant.increment_yd3 === n}
-							onclick={() => void store.keep((x) => (x.plant.increment_yd3 = n), 'step')}>{n === 0.25 ? '¼' : '½'} yd</button
-						>{/each}
-					{#each [0.25, 0.5] as const as n}<button
-							type="button"
-							class="act quiet"
-							class:on={ways.plant.increment_m3 === n}
-							aria-pressed={ways.plant.increment_m3 === n}
-							onclick={() => void store.keep((x) => (x.plant.increment_m3 = n), 'step')}>{n} m³</button
-						>{/each}
+					<Choice
+						rows={['0.25', '0.5'].map((n) => ({ value: n, label: `${n === '0.25' ? '1/4' : '1/2'} yd` }))}
+						value={String(ways.plant.increment_yd3)}
+						pick={(n) => n && void store.keep((x) => (x.plant.increment_yd3 = Number(n) as 0.25 | 0.5), 'step')}
+						name="{w.ways.increment}, yd"
+					/>
+					<Choice
+						rows={['0.25', '0.5'].map((n) => ({ value: n, label: `${n} m³` }))}
+						value={String(ways.plant.increment_m3)}
+						pick={(n) => n && void store.keep((x) => (x.plant.increment_m3 = Number(n) as 0.25 | 0.5), 'step')}
+						name="{w.ways.increment}, m³"
+					/>
 				</div>
 				<Field
 					label={w.ways.why}
@@ -199,14 +195,9 @@
 					problem={problem('step-why')}
 					keep={(t) => store.keep((x) => (x.plant.increment_reason = t), 'step-why')}
 				/>
-				<div class="flex flex-wrap gap-4">
-					<button
-						type="button"
-						class="act quiet"
-						class:on={ways.plant.confirmed}
-						aria-pressed={ways.plant.confirmed}
-						onclick={() => void store.keep((x) => (x.plant.confirmed = !x.plant.confirmed), 'confirmed')}
-						>{ways.plant.confirmed ? w.ways.confirmed : w.ways.notConfirmed}</button
+				<div>
+					<Switch on={ways.plant.confirmed} set={(on) => void store.keep((x) => (x.plant.confirmed = on), 'confirmed')}
+						>{ways.plant.confirmed ? w.ways.confirmed : w.ways.notConfirmed}</Switch
 					>
 				</div>
 				<h2>{w.ways.crew}</h2>

@@ -8,7 +8,7 @@ export const edgeWords = {
 		frost: { name: 'Frost', ask: 'Will frost lift it?', sheet: 'Foam lying flat, were it shallow' },
 		sum: { name: 'Ledger', ask: 'Where are the yards?', sheet: 'Every part by its letter' }
 	},
-	tabsName: 'Edges, turn by turn',
+	tabsName: 'Tabs of the edges',
 	cutHere: 'Cut along',
 	ownLine: 'your own line',
 	placeName: (kind: string, name: string, row: number) =>
@@ -72,6 +72,7 @@ export const edgeWords = {
 	recessName: 'name',
 	recessWalk: "from A 23' e 3' n, 3' e 3' n 3' w 3' s",
 	recessDeep: 'deep',
+	under: 'under it',
 	keeps: 'slab dips under it',
 	thins: 'taken out of the slab',
 	addRecess: 'Set recess',

@@ -12,7 +12,7 @@ const tabs = {
 
 export const ground = {
 	tabs,
-	tabsName: 'Turns of the ground',
+	tabsName: 'Tabs of the ground',
 	needOutline: 'No outline yet, so no ground to grade. Walk it in Lines first.',
 	loading: 'Reading the ground.',
 	caution:

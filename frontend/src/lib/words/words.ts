@@ -69,6 +69,7 @@ export const w = {
 		day: 'Daylight',
 		keys: 'Keys'
 	},
+	turns: { before: 'The tab before', next: 'The next tab' },
 	slip: { from: 'Uses', close: 'Close', back: 'Back', set: 'Where it is set' },
 	ground,
 	lines,

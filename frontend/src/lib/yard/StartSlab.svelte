@@ -5,6 +5,8 @@
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
 	import type { YardState } from './yard.svelte';
+	import Choice from '../ui/Choice.svelte';
+	import Act from '../ui/Act.svelte';
 	let { yard, close }: { yard: YardState; close: () => void } = $props();
 	let name = $state('');
 	let units = $state<'ft-in' | 'mm'>(session.ways?.reading.new_job_units ?? 'ft-in');
@@ -35,12 +37,14 @@
 	>
 	<fieldset class="flex flex-wrap gap-4">
 		<legend class="label">{w.yard.units}</legend>
-		{#each ['ft-in', 'mm'] as const as one}
-			<button type="button" class="act" class:on={units === one} aria-pressed={units === one} onclick={() => (units = one)}
-				>{one === 'mm' ? w.yard.mm : w.yard.ftin}</button
-			>
-		{/each}
+		<Choice
+			rows={(['ft-in', 'mm'] as const).map((one) => ({ value: one, label: one === 'mm' ? w.yard.mm : w.yard.ftin }))}
+			value={units}
+			pick={(one) => one && (units = one)}
+			name={w.yard.units}
+			kind="plain"
+		/>
 	</fieldset>
-	<button class="act main">{w.yard.go}</button>
-	<button type="button" class="act quiet" onclick={drop}>{w.board.drop}</button>
+	<Act kind="main" type="submit">{w.yard.go}</Act>
+	<Act kind="quiet" onclick={drop}>{w.board.drop}</Act>
 </form>

@@ -12,6 +12,7 @@
 	import StartSlab from './StartSlab.svelte';
 	import { YardState } from './yard.svelte';
 	import YardRow from './YardRow.svelte';
+	import Act from '../ui/Act.svelte';
 	const yard = new YardState();
 	let starting = $state(false);
 	let files: HTMLInputElement | undefined = $state();
@@ -69,9 +70,9 @@
 		</div>
 		<nav class="flex flex-wrap items-center gap-8">
 			<Who />
-			<a class="act quiet" href="/ways">{w.ways.title}</a>
-			<a class="act quiet" href="/rules">{w.rules.title}</a>
-			<button type="button" class="act quiet" onclick={() => files?.click()}>{w.yard.bring}</button>
+			<Act kind="quiet" href="/ways">{w.ways.title}</Act>
+			<Act kind="quiet" href="/rules">{w.rules.title}</Act>
+			<Act kind="quiet" onclick={() => files?.click()}>{w.yard.bring}</Act>
 			<input
 				bind:this={files}
 				type="file"
@@ -81,7 +82,7 @@
 				aria-label={w.yard.bring}
 				onchange={() => void bring()}
 			/>
-			<button type="button" class="act on" onclick={() => (starting = true)}>{w.yard.start}</button>
+			<Act class="on" onclick={() => (starting = true)}>{w.yard.start}</Act>
 		</nav>
 	</header>
 	<OutboxStrip rows={outbox.rows} named />
@@ -94,7 +95,7 @@
 	{#if yard.deleted}
 		<p class="border-b-3 border-flag bg-well px-20 py-8 font-mid" role="status">
 			{w.yard.deleted(yard.deleted.name)}
-			<button type="button" class="act quiet" onclick={() => void yard.undelete()}>{w.yard.undo}</button>
+			<Act kind="quiet" onclick={() => void yard.undelete()}>{w.yard.undo}</Act>
 		</p>
 	{/if}
 	<main class="flex-1 overflow-auto bg-sheet">

@@ -5,6 +5,7 @@
 	import { w } from '../words/words';
 	import MiniSlab from './MiniSlab.svelte';
 	import type { YardState } from './yard.svelte';
+	import Act from '../ui/Act.svelte';
 	let { yard, job, scale }: { yard: YardState; job: YardJob; scale: number } = $props();
 	let renaming = $state(false);
 	let open = $state(false);
@@ -86,27 +87,24 @@
 		{job.stops}
 	</p>
 	<div class="max-fold:col-[3] max-fold:row-[1_/_span_2]">
-		<button type="button" class="act quiet" aria-expanded={open} onclick={() => (open = !open)}>{w.yard.more}</button>
+		<Act kind="quiet" aria-expanded={open} onclick={() => (open = !open)}>{w.yard.more}</Act>
 	</div>
 	{#if open}
 		<div class="col-[2_/_-1] flex flex-wrap gap-6 pb-8 max-fold:col-span-full">
 			{#if !job.fault}
-				<button
-					type="button"
-					class="act quiet"
+				<Act
+					kind="quiet"
 					onclick={() => {
 						name = job.name;
 						renaming = true;
 						open = false;
-					}}>{w.yard.rename}</button
+					}}>{w.yard.rename}</Act
 				>
-				<button type="button" class="act quiet" onclick={() => void yard.copy(job)}>{w.yard.copy}</button>
+				<Act kind="quiet" onclick={() => void yard.copy(job)}>{w.yard.copy}</Act>
 			{/if}
-			<a class="act quiet" href="/api/jobs/{job.id}/file" download>{w.yard.export}</a>
-			<button type="button" class="act quiet" onclick={() => void yard.aside(job)}
-				>{job.archived ? w.yard.restore : w.yard.archive}</button
-			>
-			<button type="button" class="act quiet" onclick={() => void yard.delete(job)}>{w.yard.delete}</button>
+			<Act kind="quiet" href="/api/jobs/{job.id}/file" download>{w.yard.export}</Act>
+			<Act kind="quiet" onclick={() => void yard.aside(job)}>{job.archived ? w.yard.restore : w.yard.archive}</Act>
+			<Act kind="quiet" onclick={() => void yard.delete(job)}>{w.yard.delete}</Act>
 		</div>
 	{/if}
 </li>

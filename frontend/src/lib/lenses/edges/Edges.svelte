@@ -2,11 +2,9 @@
 	/** Edges, tab by tab: the cut first, then beams and pads, the top, what it meets, frost, the ledger. */
 	import { onTab } from '../../state/findings';
 	import { untrack } from 'svelte';
-	import { page } from '$app/state';
 	import Sheet from '../../drawing/Sheet.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
-	import Bench from '../../shell/Bench.svelte';
-	import Tabs from '../../shell/Tabs.svelte';
+	import LensFrame from '../../shell/LensFrame.svelte';
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import { GroundData } from '../ground/ground.svelte';
@@ -22,14 +20,13 @@
 	import OverWings from './OverWings.svelte';
 	import SumPanel from './SumPanel.svelte';
 	import TopPanel from './TopPanel.svelte';
-	import { isTab, questionOf, TABS, type Tab } from './tabs';
+	import { Turn } from '../turn.svelte';
+	import { edgesLens } from './lens';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
 	const [data, ground] = [new EdgesData(store), new GroundData(store)];
-	const tab = $derived.by((): Tab => {
-		const asked = page.url.searchParams.get('tab');
-		return isTab(asked) ? asked : 'cut';
-	});
+	const turn = new Turn(edgesLens);
+	const tab = $derived(turn.tab);
 	const strips = $derived(store.figure?.drawing?.strips ?? []);
 	const revision = $derived(store.kept?.revision);
 	$effect(() => {
@@ -53,64 +50,65 @@
 </script>
 
 <svelte:window bind:innerWidth={across} />
-<Sheet
-	{store}
-	{pick}
-	{also}
-	title={w.edges.tabs[tab].sheet}
-	strips
-	letters={across > 600}
-	sizes={tab === 'cut' || tab === 'grid'}
-	labels={tab !== 'sum'}
->
-	{#snippet key()}
-		{#if strips.length}
-			<p class="flex items-center gap-6 text-[13.5px] font-label whitespace-nowrap">
-				<span class="ml-8 inline-block h-14 w-26 border-[1.3px] border-dashed border-ink2 bg-water first:ml-0"></span>{w.edges
-					.full}
-				{#if strips.some((one) => one.face === 'haunch')}<span
-						class={[
-							'ml-8 border-[1.3px] border-dashed border-ink2',
-							'inline-block h-14 w-26 bg-[color-mix(in_srgb,_var(--color-water)_45%,_var(--color-slab))] first:ml-0'
-						]}
-					></span>{w.edges.haunch}{/if}
-				{#if store.figure?.drawing?.steps.length}<span
-						class="ml-8 inline-block h-5 w-26 border-0 border-dashed border-ink2 bg-ink first:ml-0"
-					></span>{w.edges.step}{/if}
-			</p>
-		{:else}<p class="label">{w.edges.none}</p>{/if}
-	{/snippet}
-	{#snippet over(view)}
-		{#if tab === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
-		<OverSection
-			{view}
+<LensFrame {store} {turn} name={w.edges.tabsName} ready={!!store.figure?.outline}>
+	{#snippet sheet()}
+		<Sheet
 			{store}
-			{data}
 			{pick}
-			marks={tab !== 'sum' && tab !== 'frost'}
-			lined={tab !== 'frost' && tab !== 'meets'}
-		/>
-		{#if tab === 'top'}<OverLevels {view} levels={store.figure?.levels ?? []} />{/if}
-		{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
+			{also}
+			title={w.edges.tabs[tab].sheet}
+			strips
+			letters={across > 600}
+			sizes={tab === 'cut' || tab === 'grid'}
+			labels={tab !== 'sum'}
+		>
+			{#snippet key()}
+				{#if strips.length}
+					<p class="flex items-center gap-6 text-[13.5px] font-label whitespace-nowrap">
+						<span class="ml-8 inline-block h-14 w-26 border-[1.3px] border-dashed border-ink2 bg-water first:ml-0"></span>{w.edges
+							.full}
+						{#if strips.some((one) => one.face === 'haunch')}<span
+								class={[
+									'ml-8 border-[1.3px] border-dashed border-ink2',
+									'inline-block h-14 w-26 bg-[color-mix(in_srgb,_var(--color-water)_45%,_var(--color-slab))] first:ml-0'
+								]}
+							></span>{w.edges.haunch}{/if}
+						{#if store.figure?.drawing?.steps.length}<span
+								class="ml-8 inline-block h-5 w-26 border-0 border-dashed border-ink2 bg-ink first:ml-0"
+							></span>{w.edges.step}{/if}
+					</p>
+				{:else}<p class="label">{w.edges.none}</p>{/if}
+			{/snippet}
+			{#snippet over(view)}
+				{#if tab === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
+				<OverSection
+					{view}
+					{store}
+					{data}
+					{pick}
+					marks={tab !== 'sum' && tab !== 'frost'}
+					lined={tab !== 'frost' && tab !== 'meets'}
+				/>
+				{#if tab === 'top'}<OverLevels {view} levels={store.figure?.levels ?? []} />{/if}
+				{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
+			{/snippet}
+		</Sheet>
 	{/snippet}
-</Sheet>
-<Bench question={questionOf(tab)} jobId={store.id}>
-	{#if store.figure?.outline}
-		<Tabs tabs={TABS.map((one) => ({ key: one, name: w.edges.tabs[one].name }))} here={tab} name={w.edges.tabsName} tight />
-		{#if tab === 'cut'}
-			<SectionPanel {store} {data} {pick} />
-			{#each doubts as doubt}<p class="wrong">{doubt.words} {doubt.remedy}</p>{/each}
-		{:else}
-			{#if (tab === 'grid' || tab === 'top' || tab === 'sum') && data.section && data.picked}
-				<p class="label" aria-live="polite">{data.section.words}</p>
-				<SectionDrawing {store} section={data.section} tall={230} />
-			{/if}
-			{#if tab === 'grid'}<GridPanel {store} {data} />
-			{:else if tab === 'top'}<TopPanel {store} {data} />
-			{:else if tab === 'meets'}<MeetsPanel {store} {data} />
-			{:else if tab === 'frost'}<FrostPanel {store} {data} />
-			{:else}<SumPanel {store} {data} dug={ground.state?.ground.parts ?? []} />{/if}
+	{#snippet empty()}<p>{w.edges.needOutline}</p>{/snippet}
+	{#snippet foot()}
+		<p class="mt-14 border-t border-hair pt-6 text-[13.5px] text-ink2">{w.edges.caution}</p>{/snippet}
+	{#if tab === 'cut'}
+		<SectionPanel {store} {data} {pick} />
+		{#each doubts as doubt}<p class="wrong">{doubt.words} {doubt.remedy}</p>{/each}
+	{:else}
+		{#if (tab === 'grid' || tab === 'top' || tab === 'sum') && data.section && data.picked}
+			<p class="label" aria-live="polite">{data.section.words}</p>
+			<SectionDrawing {store} section={data.section} tall={230} />
 		{/if}
-	{:else}<p>{w.edges.needOutline}</p>{/if}
-	<p class="mt-14 border-t border-hair pt-6 text-[13.5px] text-ink2">{w.edges.caution}</p>
-</Bench>
+		{#if tab === 'grid'}<GridPanel {store} {data} />
+		{:else if tab === 'top'}<TopPanel {store} {data} />
+		{:else if tab === 'meets'}<MeetsPanel {store} {data} />
+		{:else if tab === 'frost'}<FrostPanel {store} {data} />
+		{:else}<SumPanel {store} {data} dug={ground.state?.ground.parts ?? []} />{/if}
+	{/if}
+</LensFrame>

@@ -7,6 +7,8 @@
 	import { w } from '../../words/words';
 	import type { EdgesData } from './edges.svelte';
 	import OptionSection from './OptionSection.svelte';
+	import Choice from '../../ui/Choice.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
 	const site = $derived(store.document?.site);
 	const options = $derived(data.state?.options ?? []);
@@ -76,14 +78,13 @@
 	>
 	<span class="choices" role="group" aria-label={w.edges.outsideIs}>
 		<span class="label">{w.edges.outsideIs}</span>
-		{#each ['undisturbed', 'fill'] as const as one}<button
-				type="button"
-				class="act quiet"
-				class:on={outside === one}
-				aria-pressed={outside === one}
-				onclick={() => void store.keep([{ op: 'set_ground', changes: { outside_is: outside === one ? null : one } }], 'outside')}
-				>{w.edges.outsides[one]}</button
-			>{/each}
+		<Choice
+			rows={(['undisturbed', 'fill'] as const).map((one) => ({ value: one, label: w.edges.outsides[one] }))}
+			value={outside}
+			pick={(one) => void store.keep([{ op: 'set_ground', changes: { outside_is: one } }], 'outside')}
+			name={w.edges.outsideIs}
+			clears
+		/>
 	</span>
 </div>
 {#each asked as one}<p class="act-line mt-6 text-read font-[700]"><Frac text="{one.words} {one.remedy}" /></p>{/each}
@@ -101,10 +102,8 @@
 			<p class="mx-0 my-2 text-[14.5px]"><Frac text={option.words} /></p>
 			{#if option.for_it}<p class="label">{w.edges.for}: {option.for_it}</p>
 				<p class="label">{w.edges.against}: {option.against_it}</p>{/if}
-			{#if option.edits.length}<button
-					type="button"
-					class="act quiet"
-					onclick={() => void store.keep(option.edits as unknown as Edit[], 'option')}>{w.edges.take}</button
+			{#if option.edits.length}<Act kind="quiet" onclick={() => void store.keep(option.edits as unknown as Edit[], 'option')}
+					>{w.edges.take}</Act
 				>{/if}
 		</article>
 	{/each}

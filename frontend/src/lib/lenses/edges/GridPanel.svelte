@@ -11,6 +11,7 @@
 	import type { EdgesData } from './edges.svelte';
 	import KindTable from './KindTable.svelte';
 	import { addPads, takeOut } from './shape_edits';
+	import Act from '../../ui/Act.svelte';
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
 	const plan = $derived(store.document);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
@@ -104,9 +105,9 @@
 			onkeydown={(e) => e.key === 'Enter' && void newBeam(nextBeam)}
 		/></label
 	>
-	<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(nextBeam)}>+ {nextBeam}</button>
-	{#if beamMark}<button type="button" class="act quiet" disabled={!beamText.trim()} onclick={() => void newBeam(beamMark)}
-			>{w.edges.change(beamMark)}</button
+	<Act kind="quiet" disabled={!beamText.trim()} onclick={() => void newBeam(nextBeam)}>+ {nextBeam}</Act>
+	{#if beamMark}<Act kind="quiet" disabled={!beamText.trim()} onclick={() => void newBeam(beamMark)}
+			>{w.edges.change(beamMark)}</Act
 		>{/if}
 </div>
 {@render wrong('beam-type')}
@@ -135,9 +136,7 @@
 				onkeydown={(e) => e.key === 'Enter' && void lay()}
 			/></label
 		>
-		<button type="button" class="act main" disabled={!every.trim() && !bays.trim()} onclick={() => void lay()}
-			>{w.edges.lay}</button
-		>
+		<Act kind="main" disabled={!every.trim() && !bays.trim()} onclick={() => void lay()}>{w.edges.lay}</Act>
 	</div>
 	{@render wrong('lay')}
 	<div class="panel-row">
@@ -149,11 +148,9 @@
 				onkeydown={(e) => e.key === 'Enter' && void one()}
 			/></label
 		>
-		<button type="button" class="act quiet" onclick={() => void one()}>+</button>
-		<button
-			type="button"
-			class="act quiet"
-			onclick={() => void store.keep([{ op: 'beams_on_zones', type: beamMark }], 'one-beam')}>{w.edges.underZones}</button
+		<Act kind="quiet" onclick={() => void one()}>+</Act>
+		<Act kind="quiet" onclick={() => void store.keep([{ op: 'beams_on_zones', type: beamMark }], 'one-beam')}
+			>{w.edges.underZones}</Act
 		>
 	</div>
 	{@render wrong('one-beam')}
@@ -171,9 +168,8 @@
 			onkeydown={(e) => e.key === 'Enter' && void newPad(nextPad)}
 		/></label
 	>
-	<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(nextPad)}>+ {nextPad}</button>
-	{#if padMark}<button type="button" class="act quiet" disabled={!padText.trim()} onclick={() => void newPad(padMark)}
-			>{w.edges.change(padMark)}</button
+	<Act kind="quiet" disabled={!padText.trim()} onclick={() => void newPad(nextPad)}>+ {nextPad}</Act>
+	{#if padMark}<Act kind="quiet" disabled={!padText.trim()} onclick={() => void newPad(padMark)}>{w.edges.change(padMark)}</Act
 		>{/if}
 	<span class="label">{w.edges.padShapes}</span>
 </div>
@@ -188,9 +184,8 @@
 				onkeydown={(e) => e.key === 'Enter' && void onePad()}
 			/></label
 		>
-		<button type="button" class="act quiet" onclick={() => void onePad()}>+</button>
-		<button type="button" class="act quiet" onclick={() => void store.keep([addPads(padMark, { crossings: true })], 'one-pad')}
-			>{w.edges.crossings}</button
+		<Act kind="quiet" onclick={() => void onePad()}>+</Act>
+		<Act kind="quiet" onclick={() => void store.keep([addPads(padMark, { crossings: true })], 'one-pad')}>{w.edges.crossings}</Act
 		>
 	</div>
 	{@render wrong('one-pad')}
@@ -203,15 +198,13 @@
 		<label class="label">{w.edges.baysX}<input class="well call" placeholder={w.edges.baysHint(mm)} bind:value={baysX} /></label>
 		<label class="label">{w.edges.baysY}<input class="well call" placeholder={mm ? '3600' : "9', 9'"} bind:value={baysY} /></label
 		>
-		<button type="button" class="act main" onclick={() => void grid()}>{w.edges.setGrid}</button>
+		<Act kind="main" onclick={() => void grid()}>{w.edges.setGrid}</Act>
 	</div>
 	{@render wrong('pad-grid')}
 {/if}
 {#if picked}
 	<div class="panel-row">
-		<button
-			type="button"
-			class="act"
+		<Act
 			onclick={() =>
 				void store
 					.keep(
@@ -222,7 +215,7 @@
 						],
 						'picked'
 					)
-					.then(() => data.unpick())}>{w.edges.takeOut} {data.place?.name}</button
+					.then(() => data.unpick())}>{w.edges.takeOut} {data.place?.name}</Act
 		>
 	</div>
 {/if}

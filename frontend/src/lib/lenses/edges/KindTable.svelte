@@ -5,6 +5,7 @@
 	import { w } from '../../words/words';
 	import type { EdgesData } from './edges.svelte';
 	import { takeOut, takeOutType } from './shape_edits';
+	import Act from '../../ui/Act.svelte';
 	interface Props {
 		store: JobStore;
 		data: EdgesData;
@@ -32,12 +33,9 @@
 				<td class="py-3 pr-8 pl-0"><Frac text={row.says} /></td>
 				<td class="py-3 pr-8 pl-0">{w.edges.count(row.own.length)}</td>
 				<td class="py-3 pr-8 pl-0 text-right">
-					{#if row.own.length}<button type="button" class="act quiet" onclick={() => data.choose(kind, row.own[0] ?? 0)}
-							>{w.edges.showCut}</button
-						>{/if}
-					<button
-						type="button"
-						class="act quiet"
+					{#if row.own.length}<Act kind="quiet" onclick={() => data.choose(kind, row.own[0] ?? 0)}>{w.edges.showCut}</Act>{/if}
+					<Act
+						kind="quiet"
 						onclick={() =>
 							void store.keep(
 								[
@@ -49,7 +47,7 @@
 										: takeOutType(`${kind}_types`, row.mark)
 								],
 								`${kind}-type`
-							)}>{row.own.length ? w.edges.takeAll(row.mark) : w.edges.takeOut}</button
+							)}>{row.own.length ? w.edges.takeAll(row.mark) : w.edges.takeOut}</Act
 					>
 				</td>
 			</tr>

@@ -11,6 +11,7 @@
 	import type { EdgesData } from './edges.svelte';
 	import { setPiles, takeOut } from './shape_edits';
 	import MatchProfile from './MatchProfile.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
 	const plan = $derived(store.document);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
@@ -93,9 +94,8 @@
 {#snippet wrong(at: string)}
 	{#if store.problemFor(at)}<p class="wrong" role="alert">
 			<Frac text={store.problemFor(at)?.detail ?? ''} />
-			{#each at === 'level' || at === 'side-pad' ? (store.problemFor(at)?.choices ?? []) : [] as choice}<button
-					type="button"
-					class="act quiet"
+			{#each at === 'level' || at === 'side-pad' ? (store.problemFor(at)?.choices ?? []) : [] as choice}<Act
+					kind="quiet"
 					onclick={() => {
 						if (at === 'level') {
 							level.level = choice.text;
@@ -104,7 +104,7 @@
 							beside.top = choice.text;
 							void keepBeside();
 						}
-					}}>{choice.label}</button
+					}}>{choice.label}</Act
 				>{/each}
 		</p>{/if}
 {/snippet}
@@ -114,19 +114,16 @@
 	<MatchProfile {match} units={store.units} />
 	<p><Frac text={match.words} /></p>
 	<div class="panel-row">
-		<button
-			type="button"
-			class="act main"
-			onclick={() => void store.keep([{ op: 'follow_side', side: store.cornerId(match.side) }], 'level')}>{w.edges.follow}</button
+		<Act kind="main" onclick={() => void store.keep([{ op: 'follow_side', side: store.cornerId(match.side) }], 'level')}
+			>{w.edges.follow}</Act
 		>
-		<button
-			type="button"
-			class="act quiet"
+		<Act
+			kind="quiet"
 			onclick={() =>
 				void store.keep(
 					[{ op: 'clear_levels', existing: plan?.existing.find((thing) => thing.name === match.against)?.id ?? '' }],
 					'level'
-				)}>{w.edges.forget}</button
+				)}>{w.edges.forget}</Act
 		>
 	</div>
 {/each}
@@ -149,7 +146,7 @@
 				onkeydown={(e) => e.key === 'Enter' && void keepLevel()}
 			/></label
 		>
-		<button type="button" class="act quiet" onclick={() => void keepLevel()}>{w.edges.keepLevel}</button>
+		<Act kind="quiet" onclick={() => void keepLevel()}>{w.edges.keepLevel}</Act>
 	</div>
 {:else}<p class="label">{w.edges.nothingBeside}</p>{/if}
 {@render wrong('level')}
@@ -189,9 +186,7 @@
 			keep={(leave_outs) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { leave_outs } }], `kerb-l-${i}`)}
 		/>
 		{#if pour}<span class="pb-6 font-[760]"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
-		<button type="button" class="act quiet" onclick={() => void store.keep([takeOut('kerbs', [row.id])], 'kerb')}
-			>{w.edges.out}</button
-		>
+		<Act kind="quiet" onclick={() => void store.keep([takeOut('kerbs', [row.id])], 'kerb')}>{w.edges.out}</Act>
 	</div>
 {/each}
 <div class="panel-row">
@@ -221,7 +216,7 @@
 			onkeydown={(e) => e.key === 'Enter' && void keepKerb()}
 		/></label
 	>
-	<button type="button" class="act quiet" onclick={() => void keepKerb()}>{w.edges.addKerb}</button>
+	<Act kind="quiet" onclick={() => void keepKerb()}>{w.edges.addKerb}</Act>
 </div>
 {@render wrong('kerb')}
 
@@ -251,9 +246,7 @@
 			keep={(top_mm) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { top_mm } }], `sp-l-${i}`)}
 		/>
 		{#if pour}<span class="pb-6 font-[760]"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
-		<button type="button" class="act quiet" onclick={() => void store.keep([takeOut('side_pads', [row.id])], 'side-pad')}
-			>{w.edges.out}</button
-		>
+		<Act kind="quiet" onclick={() => void store.keep([takeOut('side_pads', [row.id])], 'side-pad')}>{w.edges.out}</Act>
 	</div>
 {/each}
 <div class="panel-row">
@@ -280,7 +273,7 @@
 	<label class="label"
 		>{w.edges.name}<input class="well" aria-label="{w.edges.addSidePad} {w.edges.name}" bind:value={beside.name} /></label
 	>
-	<button type="button" class="act quiet" onclick={() => void keepBeside()}>{w.edges.addSidePad}</button>
+	<Act kind="quiet" onclick={() => void keepBeside()}>{w.edges.addSidePad}</Act>
 </div>
 {@render wrong('side-pad')}
 
@@ -313,9 +306,7 @@
 			width="100px"
 			keep={(least_below) => store.keep([setPiles({ piles: row.id, least_below })], `pile-b-${i}`)}
 		/>
-		<button type="button" class="act quiet" onclick={() => void store.keep([takeOut('piles', [row.id])], 'piles')}
-			>{w.edges.out}</button
-		>
+		<Act kind="quiet" onclick={() => void store.keep([takeOut('piles', [row.id])], 'piles')}>{w.edges.out}</Act>
 	</div>
 {/each}
 <div class="panel-row">
@@ -337,9 +328,8 @@
 			onkeydown={(e) => e.key === 'Enter' && void keepPiles()}
 		/></label
 	>
-	<button type="button" class="act quiet" onclick={() => void keepPiles()}>+</button>
-	{#if plan?.pads.length}<button type="button" class="act quiet" onclick={() => void keepPiles(true)}>{w.edges.underPads}</button
-		>{/if}
+	<Act kind="quiet" onclick={() => void keepPiles()}>+</Act>
+	{#if plan?.pads.length}<Act kind="quiet" onclick={() => void keepPiles(true)}>{w.edges.underPads}</Act>{/if}
 </div>
 {@render wrong('piles')}
 {#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}

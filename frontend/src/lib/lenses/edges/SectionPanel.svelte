@@ -10,6 +10,8 @@
 	import SectionDrawing from './SectionDrawing.svelte';
 	import { nextMark } from './section_edits';
 	import type { EdgesData } from './edges.svelte';
+	import Choice from '../../ui/Choice.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { store, data, pick }: { store: JobStore; data: EdgesData; pick: Pick } = $props();
 	const plan = $derived(store.document);
 	const place = $derived(data.own ? null : data.place);
@@ -19,6 +21,14 @@
 	const checks = $derived(
 		(store.figure?.checks ?? []).filter((one) => (one.side === null ? one.name.endsWith(mark) : one.side === side))
 	);
+	const NONE = '-';
+	const edgeRows = $derived([
+		...(plan?.edge_types ?? []).map((one) => ({
+			value: one.mark,
+			label: `${one.mark}${one.kind === 'thickened' ? '' : ` ${w.edges.kinds[one.kind]}`}`
+		})),
+		{ value: NONE, label: w.edges.plain }
+	]);
 	const KINDS = ['thickened', 'against-wall', 'dowelled', 'block-wall', 'overhang'] as const;
 	const LETTER: Record<string, string> = { thickened: 'E', 'against-wall': 'W', dowelled: 'D', 'block-wall': 'H', overhang: 'L' };
 	let kind = $state<(typeof KINDS)[number]>('thickened');
@@ -100,35 +110,26 @@
 {/each}
 {#if side !== null}
 	<div class="panel-row">
-		<span class="choices" role="group" aria-label={w.edges.side(place?.name ?? '')}>
+		<span class="choices">
 			<span class="label">{w.edges.side(place?.name ?? '')}</span>
-			{#each plan?.edge_types ?? [] as one}
-				<button
-					type="button"
-					class="act quiet"
-					class:on={mark === one.mark}
-					aria-pressed={mark === one.mark}
-					onclick={() => void give(one.mark)}>{one.mark}{one.kind === 'thickened' ? '' : ` ${w.edges.kinds[one.kind]}`}</button
-				>
-			{/each}
-			<button type="button" class="act quiet" class:on={!mark} aria-pressed={!mark} onclick={() => void give(null)}
-				>{w.edges.plain}</button
-			>
-			<button type="button" class="act quiet" onclick={() => void give(mark || null, true)}
-				>{w.edges.allSides} {mark || w.edges.plain}</button
-			>
+			<Choice
+				rows={edgeRows}
+				value={mark || NONE}
+				pick={(now) => now && void give(now === NONE ? null : now)}
+				name={w.edges.side(place?.name ?? '')}
+			/>
+			<Act kind="quiet" onclick={() => void give(mark || null, true)}>{w.edges.allSides} {mark || w.edges.plain}</Act>
 		</span>
 	</div>
 {:else if place?.kind === 'along'}
 	<div class="panel-row">
-		<button
-			type="button"
-			class="act quiet"
+		<Act
+			kind="quiet"
 			onclick={() =>
 				void store.keep([{ op: 'remove_along', line: store.rowId('edges', place.row) }], 'edge').then(() => {
 					pick.none();
 					data.unpick();
-				})}>{w.edges.out}</button
+				})}>{w.edges.out}</Act
 		>
 	</div>
 {/if}
@@ -173,15 +174,12 @@
 <p class="label">{w.edges.pressSize} {w.edges.dragCut}</p>
 <h3 class="panel-head">{w.edges.newEdge}</h3>
 <div class="panel-row">
-	<span class="choices" role="group" aria-label={w.edges.kind}>
-		{#each KINDS as one}<button
-				type="button"
-				class="act quiet"
-				class:on={kind === one}
-				aria-pressed={kind === one}
-				onclick={() => (kind = one)}>{w.edges.kinds[one]}</button
-			>{/each}
-	</span>
+	<Choice
+		rows={KINDS.map((one) => ({ value: one, label: w.edges.kinds[one] ?? one }))}
+		value={kind}
+		pick={(one) => one && (kind = one)}
+		name={w.edges.kind}
+	/>
 	{#if kind === 'thickened'}<label class="label long"
 			><span class="sr-only">{w.edges.newEdge}</span><input
 				class="well call font-pencil"
@@ -191,11 +189,10 @@
 				onkeydown={(e) => e.key === 'Enter' && void newEdge()}
 			/></label
 		>{/if}
-	<button type="button" class="act quiet" onclick={() => void newEdge()}>+ {w.edges.newEdge}</button>
-	{#each plan?.edge_types ?? [] as one}<button
-			type="button"
-			class="act quiet"
-			onclick={() => void store.keep([{ op: 'remove_edge_type', mark: one.mark }], 'edge')}>{w.edges.out} {one.mark}</button
+	<Act kind="quiet" onclick={() => void newEdge()}>+ {w.edges.newEdge}</Act>
+	{#each plan?.edge_types ?? [] as one}<Act
+			kind="quiet"
+			onclick={() => void store.keep([{ op: 'remove_edge_type', mark: one.mark }], 'edge')}>{w.edges.out} {one.mark}</Act
 		>{/each}
 </div>
 {#if store.problemFor('new-edge')}<p class="wrong" role="alert">{store.problemFor('new-edge')?.detail}</p>{/if}
@@ -210,10 +207,8 @@
 				onkeydown={(e) => e.key === 'Enter' && void newLine()}
 			/></label
 		>
-		<button type="button" class="act quiet" onclick={() => (grow = grow === 'left' ? 'right' : 'left')}
-			>{w.edges.grow[grow]}</button
-		>
-		<button type="button" class="act quiet" onclick={() => void newLine()}>+</button>
+		<Act kind="quiet" onclick={() => (grow = grow === 'left' ? 'right' : 'left')}>{w.edges.grow[grow]}</Act>
+		<Act kind="quiet" onclick={() => void newLine()}>+</Act>
 	</div>
 	{#if store.problemFor('new-line')}<p class="wrong" role="alert">{store.problemFor('new-line')?.detail}</p>{/if}
 {/if}

@@ -10,11 +10,17 @@
 	import { nextMark } from './section_edits';
 	import type { EdgesData } from './edges.svelte';
 	import { takeOut } from './shape_edits';
+	import Choice from '../../ui/Choice.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
 	const plan = $derived(store.document);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
 	const mm = $derived(store.units === 'mm');
 	const say = (value: number) => (value ? shownLength(value, store.units) : '0');
+	const boxes = [
+		{ value: 'keeps', label: w.edges.keeps },
+		{ value: 'thins', label: w.edges.thins }
+	];
 	let [slabText, partText, partName] = $state(['', '', '']);
 	let box = $state({ name: '', text: '', depth: '', keeps: false });
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
@@ -94,16 +100,12 @@
 				problem={store.problemFor(`zone-name-${i}`)}
 				keep={(name) => store.keep([{ op: 'set_zone', zone: zone.id, changes: { name } }], `zone-name-${i}`)}
 			/>
-			<span class="choices" role="group" aria-label="{zone.name} {w.edges.slab}">
-				{#each plan.slab_types as slab}<button
-						type="button"
-						class="act quiet"
-						class:on={zone.slab === slab.mark}
-						aria-pressed={zone.slab === slab.mark}
-						onclick={() => void store.keep([{ op: 'set_zone', zone: zone.id, changes: { slab: slab.mark } }], 'zone')}
-						>{slab.mark}</button
-					>{/each}
-			</span>
+			<Choice
+				rows={plan.slab_types.map((slab) => ({ value: slab.mark, label: slab.mark }))}
+				value={zone.slab}
+				pick={(slab) => slab && void store.keep([{ op: 'set_zone', zone: zone.id, changes: { slab } }], 'zone')}
+				name="{zone.name} {w.edges.slab}"
+			/>
 			<Field
 				label={w.edges.drop}
 				value={say(zone.drop_mm)}
@@ -120,11 +122,10 @@
 					>{#each Object.entries(w.edges.uses) as [key, name]}<option value={key}>{name}</option>{/each}</select
 				></label
 			>
-			{#if plan.zones.length > 1}<button
-					type="button"
-					class="act quiet"
+			{#if plan.zones.length > 1}<Act
+					kind="quiet"
 					aria-label="{w.edges.out} {zone.name}"
-					onclick={() => void store.keep([{ op: 'remove_zone', zone: zone.id }], 'zone')}>{w.edges.out}</button
+					onclick={() => void store.keep([{ op: 'remove_zone', zone: zone.id }], 'zone')}>{w.edges.out}</Act
 				>{/if}
 		</div>
 	{/each}
@@ -145,7 +146,7 @@
 				onkeydown={(e) => e.key === 'Enter' && void newPart()}
 			/></label
 		>
-		<button type="button" class="act quiet" aria-label={w.edges.part} onclick={() => void newPart()}>+</button>
+		<Act kind="quiet" aria-label={w.edges.part} onclick={() => void newPart()}>+</Act>
 	</div>
 	{@render wrong('new-part')}
 	<div class="panel-row">
@@ -186,31 +187,19 @@
 				problem={store.problemFor(`recess-${i}`)}
 				keep={(depth_mm) => store.keep([{ op: 'set_recess', recess: recess.id, changes: { depth_mm } }], `recess-${i}`)}
 			/>
-			<span class="choices">
-				<button
-					type="button"
-					class="act quiet"
-					class:on={recess.keeps_thickness}
-					aria-pressed={recess.keeps_thickness}
-					onclick={() => void store.keep([{ op: 'set_recess', recess: recess.id, changes: { keeps_thickness: true } }], 'recess')}
-					>{w.edges.keeps}</button
-				>
-				<button
-					type="button"
-					class="act quiet"
-					class:on={!recess.keeps_thickness}
-					aria-pressed={!recess.keeps_thickness}
-					onclick={() =>
-						void store.keep([{ op: 'set_recess', recess: recess.id, changes: { keeps_thickness: false } }], 'recess')}
-					>{w.edges.thins}</button
-				>
-			</span>
-			<button type="button" class="act quiet" onclick={() => data.choose('recess', i)}>{w.edges.showCut}</button>
-			<button
-				type="button"
-				class="act quiet"
+			<Choice
+				rows={boxes}
+				value={recess.keeps_thickness ? 'keeps' : 'thins'}
+				pick={(now) =>
+					now &&
+					void store.keep([{ op: 'set_recess', recess: recess.id, changes: { keeps_thickness: now === 'keeps' } }], 'recess')}
+				name="{recess.name} {w.edges.under}"
+			/>
+			<Act kind="quiet" onclick={() => data.choose('recess', i)}>{w.edges.showCut}</Act>
+			<Act
+				kind="quiet"
 				aria-label="{w.edges.out} {recess.name}"
-				onclick={() => void store.keep([takeOut('recesses', [recess.id])], 'recess')}>{w.edges.out}</button
+				onclick={() => void store.keep([takeOut('recesses', [recess.id])], 'recess')}>{w.edges.out}</Act
 			>
 		</div>
 	{/each}
@@ -235,12 +224,13 @@
 				bind:value={box.name}
 			/></label
 		>
-		<button type="button" class="act quiet" class:on={box.keeps} aria-pressed={box.keeps} onclick={() => (box.keeps = !box.keeps)}
-			>{box.keeps ? w.edges.keeps : w.edges.thins}</button
-		>
-		<button type="button" class="act main" disabled={!box.text.trim() || !box.depth.trim()} onclick={() => void newBox()}
-			>{w.edges.addRecess}</button
-		>
+		<Choice
+			rows={boxes}
+			value={box.keeps ? 'keeps' : 'thins'}
+			pick={(now) => now && (box.keeps = now === 'keeps')}
+			name="{w.edges.addRecess} {w.edges.under}"
+		/>
+		<Act kind="main" disabled={!box.text.trim() || !box.depth.trim()} onclick={() => void newBox()}>{w.edges.addRecess}</Act>
 	</div>
 	{@render wrong('new-recess')}
 	<div class="panel-row">
@@ -266,7 +256,7 @@
 				bind:value={door.depth}
 			/></label
 		>
-		<button type="button" class="act quiet" onclick={() => void newDoor()}>+</button>
+		<Act kind="quiet" onclick={() => void newDoor()}>+</Act>
 	</div>
 	{@render wrong('new-door')}
 	{#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}

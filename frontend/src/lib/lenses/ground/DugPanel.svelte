@@ -7,6 +7,7 @@
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
 	import { typedLength } from '../../ui/typed';
+	import Act from '../../ui/Act.svelte';
 	let { data, picked, choose }: { data: GroundData; picked: number; choose: (index: number) => void } = $props();
 	const store = $derived(data.store);
 	const runs = $derived(data.state?.ground.dug ?? []);
@@ -103,10 +104,8 @@
 			</div>
 		{/each}
 		<div class="row mx-0 my-5 flex flex-wrap items-end gap-x-12 gap-y-6">
-			<button type="button" class="act quiet" onclick={() => rows.push({ at: '', width: '', depth: '' })}
-				>{w.ground.addStation}</button
-			>
-			<button type="button" class="act main" disabled={!full.length} onclick={() => void keep()}>{w.ground.keepDug}</button>
+			<Act kind="quiet" onclick={() => rows.push({ at: '', width: '', depth: '' })}>{w.ground.addStation}</Act>
+			<Act kind="main" disabled={!full.length} onclick={() => void keep()}>{w.ground.keepDug}</Act>
 			{#if told}<span role="status"><Frac text={told} /></span>{/if}
 		</div>
 		{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}

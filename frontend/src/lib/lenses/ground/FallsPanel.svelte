@@ -5,6 +5,8 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
+	import Choice from '../../ui/Choice.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { data }: { data: GroundData } = $props();
 	type Fall = 'none' | 'side' | 'bearing' | 'drain';
 	const store = $derived(data.store);
@@ -51,27 +53,24 @@
 
 {#if data.state && zone}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
-		{#each data.zones as one, i}<button
-				type="button"
-				class="act quiet"
-				class:on={i === data.zone}
+		{#each data.zones as one, i}<Act
+				kind="quiet"
+				on={i === data.zone}
 				onclick={() => {
 					data.zone = i;
 					drop();
-				}}>{one.name}</button
+				}}>{one.name}</Act
 			>{/each}
 	</div>
 	<div class="saying"><p class="big plain text-[26px]"><Frac text={row?.words ?? ''} /></p></div>
 	<h3>{w.ground.zoneFall}</h3>
-	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
-		{#each Object.entries(w.ground.fallKinds) as [key, name]}<button
-				type="button"
-				class="act quiet"
-				class:on={own === key}
-				aria-pressed={own === key}
-				onclick={() => (kind = key as Fall)}>{name}</button
-			>{/each}
-	</div>
+	<Choice
+		class="my-6"
+		rows={Object.entries(w.ground.fallKinds).map(([key, name]) => ({ value: key as Fall, label: name }))}
+		value={own}
+		pick={(key) => key && (kind = key)}
+		name={w.ground.zoneFall}
+	/>
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		{#if own === 'side'}
 			<label class="label"
@@ -135,8 +134,8 @@
 	</fieldset>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
-		<button type="button" class="act main" onclick={() => void keep()}>{w.ground.keepFall}</button>
-		{#if kind || under}<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>{/if}
+		<Act kind="main" onclick={() => void keep()}>{w.ground.keepFall}</Act>
+		{#if kind || under}<Act kind="quiet" onclick={drop}>{w.ground.dropStack}</Act>{/if}
 	</div>
 	<table class="panel-table">
 		<tbody

@@ -1,13 +1,11 @@
 <script lang="ts">
 	/** Ground, tab by tab: shots and rod card first, then laser, build-up, falls, stone, trenches as dug, tests. */
 	import { onDestroy, untrack } from 'svelte';
-	import { page } from '$app/state';
 	import Sheet from '../../drawing/Sheet.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { XY } from '../../drawing/viewport';
-	import Bench from '../../shell/Bench.svelte';
-	import Tabs from '../../shell/Tabs.svelte';
-	import { inBox } from '../../shell/keys';
+	import LensFrame from '../../shell/LensFrame.svelte';
+	import { inBox, ownsArrows } from '../../shell/keys';
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import DugPanel from './DugPanel.svelte';
@@ -25,7 +23,8 @@
 	import StackPanel from './StackPanel.svelte';
 	import StonePanel from './StonePanel.svelte';
 	import TestsPanel from './TestsPanel.svelte';
-	import { isTab, questionOf, TABS, type Tab } from './tabs';
+	import { Turn } from '../turn.svelte';
+	import { groundLens } from './lens';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
 	const [data, laser] = [new GroundData(store), new LaserLink()];
@@ -35,10 +34,8 @@
 	let trial = $state.raw<{ at: XY; mm: number }[]>([]);
 	let trench = $state(0);
 	const revision = $derived(store.kept?.revision);
-	const tab = $derived.by((): Tab => {
-		const asked = page.url.searchParams.get('tab');
-		return isTab(asked) ? asked : 'shots';
-	});
+	const turn = new Turn(groundLens);
+	const tab = $derived(turn.tab);
 	$effect(() => {
 		void revision;
 		untrack(() => void data.load());
@@ -84,7 +81,7 @@
 	const ARROWS: Record<string, XY> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
 	function keys(event: KeyboardEvent) {
 		const arrow = ARROWS[event.key];
-		if (!arrow || tab !== 'shots' || !data.stick || inBox(event)) return;
+		if (!arrow || tab !== 'shots' || !data.stick || inBox(event) || ownsArrows(event)) return;
 		const step = store.units === 'mm' ? 250 : 304.8;
 		event.preventDefault();
 		void stand([data.stick[0] + arrow[0] * step, data.stick[1] + arrow[1] * step]);
@@ -98,73 +95,73 @@
 </script>
 
 <svelte:window bind:innerWidth={across} onkeydown={keys} />
-<Sheet
-	{store}
-	{pick}
-	{title}
-	{also}
-	strips={tab === 'dug' || tab === 'shots'}
-	labels={!['falls', 'stone'].includes(tab) && (tab !== 'shots' || !data.state?.shots.count)}
-	sizes={false}
-	letters={tab !== 'shots' && across > 600}
-	roving={tab !== 'shots'}
->
-	{#snippet key()}
-		{#if tab === 'shots'}<p class="label flex items-center gap-5 max-phone:hidden">
-				<span
-					class={[
-						'border-x-6 border-t-0 border-b-11 border-t-transparent border-r-transparent border-b-paint',
-						'border-l-transparent'
-					]}
-				></span>
-				{w.ground.high}, {w.ground.rakeOff.toLowerCase()}
-				<span
-					class={[
-						'ml-8 border-x-6 border-t-11 border-b-0 border-t-paint border-r-transparent border-b-transparent',
-						'border-l-transparent'
-					]}
-				></span>
-				{w.ground.low}, fill <span class="ml-8 font-[800] text-paint">✕</span> inside
-			</p>{/if}
+<LensFrame {store} {turn} name={w.ground.tabsName} ready={outline !== null}>
+	{#snippet sheet()}
+		<Sheet
+			{store}
+			{pick}
+			{title}
+			{also}
+			strips={tab === 'dug' || tab === 'shots'}
+			labels={!['falls', 'stone'].includes(tab) && (tab !== 'shots' || !data.state?.shots.count)}
+			sizes={false}
+			letters={tab !== 'shots' && across > 600}
+			roving={tab !== 'shots'}
+		>
+			{#snippet key()}
+				{#if tab === 'shots'}<p class="label flex items-center gap-5 max-phone:hidden">
+						<span
+							class={[
+								'border-x-6 border-t-0 border-b-11 border-t-transparent border-r-transparent border-b-paint',
+								'border-l-transparent'
+							]}
+						></span>
+						{w.ground.high}, {w.ground.rakeOff.toLowerCase()}
+						<span
+							class={[
+								'ml-8 border-x-6 border-t-11 border-b-0 border-t-paint border-r-transparent border-b-transparent',
+								'border-l-transparent'
+							]}
+						></span>
+						{w.ground.low}, fill <span class="ml-8 font-[800] text-paint">✕</span> inside
+					</p>{/if}
+			{/snippet}
+			{#snippet over(view)}
+				{#if data.state}
+					{#if tab === 'shots'}<OverShots
+							{view}
+							shots={data.state.shots}
+							stick={data.stick}
+							trial={trial.map((row) => row.at)}
+							roomy={across > 600}
+							pick={(at) => void stand(at)}
+						/>
+					{:else if tab === 'falls'}<OverFalls {view} state={data.state} stick={data.stick} pick={(at) => void stand(at)} />
+					{:else if tab === 'stone'}<OverPegs {view} pegs={data.state.ground.pegs} roomy={across > 600} />
+					{:else}<OverPlaces
+							{view}
+							state={data.state}
+							{tab}
+							{ring}
+							picked={trench}
+							stick={data.stick}
+							benchmarks={marks}
+							spot={tab === 'rod' ? (data.state.ground.rod[surface]?.spot ?? null) : null}
+							pick={(at) => void stand(at)}
+						/>{/if}
+				{/if}
+			{/snippet}
+		</Sheet>
 	{/snippet}
-	{#snippet over(view)}
-		{#if data.state}
-			{#if tab === 'shots'}<OverShots
-					{view}
-					shots={data.state.shots}
-					stick={data.stick}
-					trial={trial.map((row) => row.at)}
-					roomy={across > 600}
-					pick={(at) => void stand(at)}
-				/>
-			{:else if tab === 'falls'}<OverFalls {view} state={data.state} stick={data.stick} pick={(at) => void stand(at)} />
-			{:else if tab === 'stone'}<OverPegs {view} pegs={data.state.ground.pegs} roomy={across > 600} />
-			{:else}<OverPlaces
-					{view}
-					state={data.state}
-					{tab}
-					{ring}
-					picked={trench}
-					stick={data.stick}
-					benchmarks={marks}
-					spot={tab === 'rod' ? (data.state.ground.rod[surface]?.spot ?? null) : null}
-					pick={(at) => void stand(at)}
-				/>{/if}
-		{/if}
-	{/snippet}
-</Sheet>
-<Bench question={questionOf(tab)} jobId={store.id}>
-	{#if outline}
-		<Tabs tabs={TABS.map((one) => ({ key: one, name: w.ground.tabs[one].name }))} here={tab} name={w.ground.tabsName} tight />
-		{#if data.problem}<p class="wrong" role="alert">{data.problem}</p>{/if}
-		{#if !data.state}<p class="label">{w.ground.loading}</p>
-		{:else if tab === 'shots'}<ShotsPanel {data} {laser} box={shot} {connect} bind:trial />
-		{:else if tab === 'rod'}<RodPanel {data} {laser} box={rod} {surface} choose={chooseSurface} />
-		{:else if tab === 'laser'}<LaserPanel {data} {laser} {connect} />
-		{:else if tab === 'stack'}<StackPanel {data} />
-		{:else if tab === 'falls'}<FallsPanel {data} />
-		{:else if tab === 'stone'}<StonePanel {data} />
-		{:else if tab === 'dug'}<DugPanel {data} picked={trench} choose={(index) => (trench = index)} />
-		{:else}<TestsPanel {data} />{/if}
-	{:else}<p>{w.ground.needOutline}</p>{/if}
-</Bench>
+	{#snippet empty()}<p>{w.ground.needOutline}</p>{/snippet}
+	{#if data.problem}<p class="wrong" role="alert">{data.problem}</p>{/if}
+	{#if !data.state}<p class="label">{w.ground.loading}</p>
+	{:else if tab === 'shots'}<ShotsPanel {data} {laser} box={shot} {connect} bind:trial />
+	{:else if tab === 'rod'}<RodPanel {data} {laser} box={rod} {surface} choose={chooseSurface} />
+	{:else if tab === 'laser'}<LaserPanel {data} {laser} {connect} />
+	{:else if tab === 'stack'}<StackPanel {data} />
+	{:else if tab === 'falls'}<FallsPanel {data} />
+	{:else if tab === 'stone'}<StonePanel {data} />
+	{:else if tab === 'dug'}<DugPanel {data} picked={trench} choose={(index) => (trench = index)} />
+	{:else}<TestsPanel {data} />{/if}
+</LensFrame>

@@ -6,6 +6,8 @@
 	import type { GroundData } from './ground.svelte';
 	import type { LaserLink } from './laser.svelte';
 	import StandIn from './StandIn.svelte';
+	import Fold from '../../ui/Fold.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { data, laser, connect }: { data: GroundData; laser: LaserLink; connect: () => Promise<boolean> } = $props();
 	const store = $derived(data.store);
 	const marks = $derived(data.state?.marks ?? []);
@@ -93,11 +95,9 @@
 				onkeydown={(e) => e.key === 'Enter' && void checkAgain()}
 			/></label
 		>
-		<button type="button" class="act" disabled={!again.trim()} onclick={() => void checkAgain()}>{w.ground.check}</button>
-		{#if stand.simulated}<button
-				type="button"
-				class="act quiet"
-				onclick={() => void take('again', (mm) => (again = `${mm} mm`), stand.on)}>{w.ground.fromStandIn}</button
+		<Act disabled={!again.trim()} onclick={() => void checkAgain()}>{w.ground.check}</Act>
+		{#if stand.simulated}<Act kind="quiet" onclick={() => void take('again', (mm) => (again = `${mm} mm`), stand.on)}
+				>{w.ground.fromStandIn}</Act
 			>{/if}
 	</div>
 	{#if wrong.at === 'again' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
@@ -127,15 +127,11 @@
 			onkeydown={(e) => e.key === 'Enter' && void setUp()}
 		/></label
 	>
-	<button type="button" class="act main" disabled={!on || !up.read.trim()} onclick={() => void setUp()}
-		>{w.ground.setUpKeep}</button
-	>
-	<button
-		type="button"
-		class="act quiet"
+	<Act kind="main" disabled={!on || !up.read.trim()} onclick={() => void setUp()}>{w.ground.setUpKeep}</Act>
+	<Act
+		kind="quiet"
 		disabled={!on}
-		onclick={() => void take('up', (mm) => (up = { ...up, read: `${mm} mm`, simulated: true }), on)}
-		>{w.ground.fromStandIn}</button
+		onclick={() => void take('up', (mm) => (up = { ...up, read: `${mm} mm`, simulated: true }), on)}>{w.ground.fromStandIn}</Act
 	>
 </div>
 {#if wrong.at === 'up' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
@@ -149,16 +145,15 @@
 				<tr
 					><th scope="row">{row.name}</th><td><Frac text={row.level_text} /></td>
 					<td
-						>{#if row.benchmark !== null}<button
-								type="button"
-								class="act quiet"
+						>{#if row.benchmark !== null}<Act
+								kind="quiet"
 								onclick={() =>
 									void store
 										.keep(
 											[{ op: 'remove_benchmark', benchmark: store.document?.ground.benchmarks[row.benchmark ?? 0]?.id ?? '' }],
 											'mark'
 										)
-										.then(() => data.load())}>{w.ground.takeOff}</button
+										.then(() => data.load())}>{w.ground.takeOff}</Act
 							>{/if}</td
 					></tr
 				>
@@ -182,28 +177,23 @@
 			>{#each Object.entries(w.ground.whats) as [key, name]}<option value={key}>{name}</option>{/each}</select
 		></label
 	>
-	<button type="button" class="act quiet" disabled={!mark.name.trim() || !mark.level.trim()} onclick={() => void addMark()}
-		>{w.ground.addMark}</button
-	>
+	<Act kind="quiet" disabled={!mark.name.trim() || !mark.level.trim()} onclick={() => void addMark()}>{w.ground.addMark}</Act>
 </div>
 {#if problem}<p class="wrong" role="alert">
 		{problem.detail}
-		{#each problem.choices ?? [] as choice}<button type="button" class="act quiet" onclick={() => void addMark(choice.text)}
-				>{choice.label}</button
-			>{/each}
+		{#each problem.choices ?? [] as choice}<Act kind="quiet" onclick={() => void addMark(choice.text)}>{choice.label}</Act>{/each}
 	</p>{/if}
 
 {#if stand}
-	<details>
-		<summary><b>{w.ground.turning}</b></summary>
+	<Fold name={w.ground.turning}>
 		<div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
 			<label class="label">{w.ground.turningName}<input class="reading block w-190" bind:value={turn.name} /></label>
 			<label class="label">{w.ground.turningRead}<input class="reading block w-150" bind:value={turn.read} /></label>
-			<button type="button" class="act quiet" disabled={!turn.name.trim() || !turn.read.trim()} onclick={() => void keepTurn()}
-				>{w.ground.turningKeep}</button
+			<Act kind="quiet" disabled={!turn.name.trim() || !turn.read.trim()} onclick={() => void keepTurn()}
+				>{w.ground.turningKeep}</Act
 			>
 		</div>
 		{#if wrong.at === 'turn' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
-	</details>
+	</Fold>
 {/if}
 <StandIn {laser} connect={() => void connect()} />

@@ -2,7 +2,7 @@
 	/** Places on the plan: benchmarks and tripods, tests and soft spots, trenches; and the spot that is pressed. */
 	import type { GroundState } from '../../api/schema';
 	import type { Viewport, XY } from '../../drawing/viewport';
-	import type { Tab } from './tabs';
+	import type { Tab } from './lens';
 	interface Props {
 		view: Viewport;
 		state: GroundState;

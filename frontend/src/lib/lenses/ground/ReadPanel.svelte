@@ -6,6 +6,7 @@
 	import type { LaserLink } from './laser.svelte';
 	import type { Reading } from './reading.svelte';
 	import RodKeys from './RodKeys.svelte';
+	import Act from '../../ui/Act.svelte';
 	interface Props {
 		box: Reading;
 		title: string;
@@ -94,13 +95,13 @@
 	{#if said?.jump}<p class="wrong" role="alert"><Frac text={said.jump} /></p>{/if}
 	<RodKeys {box} {reads} start={box.shouldMm} />
 	<div class="mt-8 flex flex-wrap items-center gap-8">
-		{#if keep}<button
-				type="button"
-				class="act main max-phone:min-h-64 max-phone:w-full max-phone:text-[20px]"
+		{#if keep}<Act
+				kind="main"
+				class="max-phone:min-h-64 max-phone:w-full max-phone:text-[20px]"
 				disabled={!said}
-				onclick={() => void keep?.()}>{w.ground.keepShot}</button
+				onclick={() => void keep?.()}>{w.ground.keepShot}</Act
 			>{/if}
-		{#if laser.on && shoot}<button type="button" class="act" onclick={shoot}>{w.ground.shootHere}</button>{/if}
+		{#if laser.on && shoot}<Act onclick={shoot}>{w.ground.shootHere}</Act>{/if}
 		{#if laser.words}<p class="wrong" role="alert">{laser.words}</p>{/if}
 	</div>
 </div>

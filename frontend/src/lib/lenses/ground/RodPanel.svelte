@@ -8,6 +8,7 @@
 	import type { LaserLink } from './laser.svelte';
 	import ReadPanel from './ReadPanel.svelte';
 	import type { Reading } from './reading.svelte';
+	import Act from '../../ui/Act.svelte';
 	interface Props {
 		data: GroundData;
 		laser: LaserLink;
@@ -51,7 +52,7 @@
 			shoot={row.spot ? shoot : null}
 		/>
 	{:else if !data.stand}
-		<p class="mx-0 my-10 font-[620]">{w.ground.noLaser} <a class="act quiet" href="?tab=laser">{w.ground.toLaser}</a></p>
+		<p class="mx-0 my-10 font-[620]">{w.ground.noLaser} <Act kind="quiet" href="?tab=laser">{w.ground.toLaser}</Act></p>
 	{/if}
 	<div class="max-phone:hidden" bind:clientWidth={width}>
 		<CoreRack state={found} picked={data.zone} pick={pickZone} {width} />
@@ -60,11 +61,8 @@
 	{#each onTab(found.findings, 'rod') as one}<p class="wrong"><Frac text="{one.words} {one.remedy}" /></p>{/each}
 	<div class="mx-0 mt-8 mb-4 flex flex-wrap items-center gap-6">
 		<h3>{w.ground.surfaces}</h3>
-		{#each ['', ...groups, 'edges'] as key}<button
-				type="button"
-				class="act quiet"
-				class:on={only === key}
-				onclick={() => (only = key)}>{key === '' ? 'all' : key}</button
+		{#each ['', ...groups, 'edges'] as key}<Act kind="quiet" on={only === key} onclick={() => (only = key)}
+				>{key === '' ? 'all' : key}</Act
 			>{/each}
 	</div>
 	<table class="panel-table">

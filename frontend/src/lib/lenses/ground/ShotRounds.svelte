@@ -4,6 +4,8 @@
 	import type { RecordRow } from '../../api/schema';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
+	import Fold from '../../ui/Fold.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { data }: { data: GroundData } = $props();
 	let rows = $state.raw<RecordRow[]>([]);
 	let open = $state(false);
@@ -20,8 +22,7 @@
 	const clock = (at: string) => new Date(at).toLocaleString(undefined, { weekday: 'short', hour: 'numeric', minute: '2-digit' });
 </script>
 
-<details bind:open>
-	<summary><b>{w.ground.rounds}</b></summary>
+<Fold bind:open name={w.ground.rounds}>
 	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 	<ul>
 		{#each rows.slice(0, 40) as row}
@@ -29,12 +30,10 @@
 				<span class={[row.superseded && 'line-through']}
 					>{clock(row.at)} {row.who} · {row.unread || `${row.verdict} ${row.values['source']}`}</span
 				>
-				{#if row.superseded}<b>{w.ground.struck}</b>{:else}<button
-						type="button"
-						class="act quiet"
-						onclick={() => void strike(row)}>{w.ground.strike}</button
+				{#if row.superseded}<b>{w.ground.struck}</b>{:else}<Act kind="quiet" onclick={() => void strike(row)}
+						>{w.ground.strike}</Act
 					>{/if}
 			</li>
 		{/each}
 	</ul>
-</details>
+</Fold>

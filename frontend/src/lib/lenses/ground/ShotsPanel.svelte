@@ -12,6 +12,9 @@
 	import type { Reading } from './reading.svelte';
 	import ShotRounds from './ShotRounds.svelte';
 	import StandIn from './StandIn.svelte';
+	import Choice from '../../ui/Choice.svelte';
+	import Fold from '../../ui/Fold.svelte';
+	import Act from '../../ui/Act.svelte';
 	interface Props {
 		data: GroundData;
 		laser: LaserLink;
@@ -29,6 +32,9 @@
 	const layer = $derived(state_?.layers.find((row) => row.key === data.layer)?.name ?? '');
 	const where = $derived(
 		!data.stick ? w.ground.pressSheet : box.where ? `${layer[0]?.toUpperCase()}${layer.slice(1)}, ${box.where}` : layer
+	);
+	const layerRows = $derived(
+		(state_?.layers ?? []).map((row) => ({ value: row.key, label: `${row.name}${row.shots ? ` · ${row.shots}` : ''}` }))
 	);
 	const source = $derived(laser.on ? 'stand-in' : 'typed');
 
@@ -80,15 +86,13 @@
 </script>
 
 {#if shots && state_}
-	<div class="mx-0 my-6 flex flex-wrap items-center gap-6 max-phone:hidden">
-		{#each state_.layers as row}<button
-				type="button"
-				class="act quiet"
-				class:on={row.key === data.layer}
-				aria-pressed={row.key === data.layer}
-				onclick={() => void data.choose(row.key)}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</button
-			>{/each}
-	</div>
+	<Choice
+		rows={layerRows}
+		value={data.layer}
+		pick={(key) => key && void data.choose(key)}
+		name={w.ground.layer}
+		class="my-6 max-phone:hidden"
+	/>
 	<select
 		class="plain-select hidden max-phone:mt-6 max-phone:block max-phone:min-h-46 max-phone:w-full"
 		aria-label={w.ground.layer}
@@ -119,7 +123,7 @@
 					keep={data.stick ? keep : null}
 				/>
 			{:else}
-				<p class="mx-0 my-10 font-[620]">{w.ground.noLaser} <a class="act quiet" href="?tab=laser">{w.ground.toLaser}</a></p>
+				<p class="mx-0 my-10 font-[620]">{w.ground.noLaser} <Act kind="quiet" href="?tab=laser">{w.ground.toLaser}</Act></p>
 			{/if}
 			{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 		</div>
@@ -127,16 +131,16 @@
 	{#if trial.length}
 		<div class="row mx-0 my-6 flex flex-wrap items-center gap-6 border-2 border-ink px-10 py-6">
 			<b>{w.ground.gridAt(trial.length, state_.grid.length)}</b>
-			{#if walking}<button type="button" class="act quiet" onclick={() => (walking = false)}>{w.ground.stopGrid}</button>
+			{#if walking}<Act kind="quiet" onclick={() => (walking = false)}>{w.ground.stopGrid}</Act>
 			{:else}
-				<button type="button" class="act main" onclick={() => void keepGrid()}>{w.ground.keepGrid(trial.length)}</button>
-				<button type="button" class="act quiet" onclick={() => (trial = [])}>{w.ground.dropGrid}</button>
+				<Act kind="main" onclick={() => void keepGrid()}>{w.ground.keepGrid(trial.length)}</Act>
+				<Act kind="quiet" onclick={() => (trial = [])}>{w.ground.dropGrid}</Act>
 			{/if}
 		</div>
 	{:else if stand}
 		<div class="row mx-0 my-6 flex flex-wrap items-center gap-6">
-			<button type="button" class="act quiet" onclick={() => void walk()}
-				>{w.ground.shootGrid(state_.grid.length)} ({w.ground.standIn.toLowerCase()})</button
+			<Act kind="quiet" onclick={() => void walk()}
+				>{w.ground.shootGrid(state_.grid.length)} ({w.ground.standIn.toLowerCase()})</Act
 			>
 			{#if told}<span role="status">{told}</span>{/if}
 		</div>
@@ -168,15 +172,14 @@
 		<h3 class="mt-10">{w.ground.enough}</h3>
 		<p class:wrong={!shots.enough.enough}>
 			<Frac text={shots.enough.words} />
-			{#if shots.enough.next_at}<button type="button" class="act quiet" onclick={() => (data.stick = shots.enough.next_at)}
-					>{w.ground.nextGap}: {w.ground.goThere}</button
+			{#if shots.enough.next_at}<Act kind="quiet" onclick={() => (data.stick = shots.enough.next_at)}
+					>{w.ground.nextGap}: {w.ground.goThere}</Act
 				>{/if}
 		</p>
 	{/if}
 	{#each onTab(state_.findings, 'shots') as row}<p class="wrong"><Frac text="{row.words} {row.remedy}" /></p>{/each}
 	<StandIn {laser} connect={() => void connect()} />
-	<details>
-		<summary><b>{w.ground.fromFile}</b></summary>
+	<Fold name={w.ground.fromFile}>
 		<p class="label">{w.ground.fileHow}</p>
 		<ReadingBar reading={data.reading} />
 		<label class="act quiet pick"
@@ -190,6 +193,6 @@
 				}}
 			/></label
 		>
-	</details>
+	</Fold>
 	<ShotRounds {data} />
 {/if}

@@ -10,6 +10,7 @@
 	import type { GroundData } from './ground.svelte';
 	import { readRough, toKeep, type Kind, type LayerRow } from './stack';
 	import { typedLength } from '../../ui/typed';
+	import Act from '../../ui/Act.svelte';
 	let { data }: { data: GroundData } = $props();
 	const store = $derived(data.store);
 	const plan = $derived(store.document);
@@ -90,11 +91,7 @@
 
 {#if data.state}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
-		{#each data.zones as zone, i}<button
-				type="button"
-				class="act quiet"
-				class:on={i === data.zone}
-				onclick={() => void pickZone(zone.name)}>{zone.name}</button
+		{#each data.zones as zone, i}<Act kind="quiet" on={i === data.zone} onclick={() => void pickZone(zone.name)}>{zone.name}</Act
 			>{/each}
 	</div>
 	<h3>
@@ -197,9 +194,8 @@
 	</div>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
-		<button
-			type="button"
-			class="act quiet"
+		<Act
+			kind="quiet"
 			onclick={() =>
 				change((list) =>
 					list.splice(list.length - 1, 0, {
@@ -209,11 +205,11 @@
 						strength: '',
 						stone: ''
 					})
-				)}>{w.ground.addLayer}</button
+				)}>{w.ground.addLayer}</Act
 		>
 		{#if draft || heated !== null || space !== null}
-			<button type="button" class="act main" onclick={() => void keep()}>{w.ground.keepStack}</button>
-			<button type="button" class="act quiet" onclick={drop}>{w.ground.dropStack}</button>
+			<Act kind="main" onclick={() => void keep()}>{w.ground.keepStack}</Act>
+			<Act kind="quiet" onclick={drop}>{w.ground.dropStack}</Act>
 		{/if}
 	</div>
 	{#each findings as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}>

@@ -2,19 +2,17 @@
 	/** The laser stand-in: on, off, its battery, and how it misbehaves. */
 	import { w } from '../../words/words';
 	import type { Fault, LaserLink } from './laser.svelte';
+	import Fold from '../../ui/Fold.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { laser, connect }: { laser: LaserLink; connect: () => void } = $props();
 	const faults: Fault[] = ['none', 'tilt', 'mud', 'bump', 'battery'];
 </script>
 
-<details class="mx-0 my-8" open={laser.on}>
-	<summary class="min-h-32 cursor-pointer pt-5"
-		><b>{w.ground.standIn}</b>
-		{#if laser.on}<span class="label">{w.ground.battery(laser.battery)}</span>{/if}</summary
-	>
+<Fold class="my-8" name={w.ground.standIn} aside={laser.on ? w.ground.battery(laser.battery) : ''} open={laser.on}>
 	<p class="label">{w.ground.standInHow}</p>
 	<div class="row mt-4 flex items-center gap-12">
 		{#if laser.on}
-			<button type="button" class="act quiet" onclick={() => laser.close()}>{w.ground.disconnect}</button>
+			<Act kind="quiet" onclick={() => laser.close()}>{w.ground.disconnect}</Act>
 			<label class="label"
 				>{w.ground.faultName}<select
 					class="plain-select"
@@ -24,7 +22,7 @@
 				></label
 			>
 		{:else}
-			<button type="button" class="act quiet" onclick={connect}>{w.ground.connect}</button>
+			<Act kind="quiet" onclick={connect}>{w.ground.connect}</Act>
 		{/if}
 	</div>
-</details>
+</Fold>

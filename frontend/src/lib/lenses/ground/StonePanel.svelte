@@ -8,6 +8,7 @@
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
 	import { typedLength } from '../../ui/typed';
+	import Act from '../../ui/Act.svelte';
 	let { data }: { data: GroundData } = $props();
 	const store = $derived(data.store);
 	const found = $derived(data.state?.ground ?? null);
@@ -93,7 +94,8 @@
 			</section>
 		{/each}
 	{:else}<p class="mx-0 my-10 font-[620]">
-			{w.ground.noStone} <a class="act quiet" href="?tab=stack">{w.ground.tabs.stack.name}</a>
+			{w.ground.noStone}
+			<Act kind="quiet" href="?tab=stack">{w.ground.tabs.stack.name}</Act>
 		</p>{/if}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-16 gap-y-6">
 		<Field
@@ -146,9 +148,7 @@
 			<label class="label"
 				>{w.ground.passes}<input class="reading block w-70" inputmode="numeric" bind:value={sign.passes} /></label
 			>
-			{#each layers as name}<button type="button" class="act quiet" onclick={() => void signOff(name)}
-					>{w.ground.signLift}: {name}</button
-				>{/each}
+			{#each layers as name}<Act kind="quiet" onclick={() => void signOff(name)}>{w.ground.signLift}: {name}</Act>{/each}
 		</div>
 		{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 	{/if}

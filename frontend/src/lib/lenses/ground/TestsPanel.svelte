@@ -4,6 +4,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { data }: { data: GroundData } = $props();
 	let kind = $state<'probe' | 'density' | 'roll'>('probe');
 	let value = $state('');
@@ -57,11 +58,10 @@
 	<p><span class="label">{w.ground.where}:</span> <b>{data.stick ? 'as pressed on the plan' : w.ground.notPicked}</b></p>
 	<h3 class="mt-8">{w.ground.test}</h3>
 	<div class="row mx-0 mt-5 mb-8 flex flex-wrap items-end gap-x-10 gap-y-6">
-		{#each Object.entries(w.ground.testKinds) as [key, name]}<button
-				type="button"
-				class="act quiet"
-				class:on={kind === key}
-				onclick={() => (kind = key as typeof kind)}>{name}</button
+		{#each Object.entries(w.ground.testKinds) as [key, name]}<Act
+				kind="quiet"
+				on={kind === key}
+				onclick={() => (kind = key as typeof kind)}>{name}</Act
 			>{/each}
 		{#if kind !== 'roll'}<label class="label"
 				>{kind === 'probe' ? w.ground.sank : w.ground.density}<input
@@ -70,10 +70,10 @@
 					bind:value
 				/></label
 			>{/if}
-		<button type="button" class="act quiet" class:on={passed} onclick={() => (passed = true)}>{w.ground.passed}</button>
-		<button type="button" class="act quiet" class:on={!passed} onclick={() => (passed = false)}>{w.ground.failed}</button>
+		<Act kind="quiet" on={passed} onclick={() => (passed = true)}>{w.ground.passed}</Act>
+		<Act kind="quiet" on={!passed} onclick={() => (passed = false)}>{w.ground.failed}</Act>
 		<label class="label">{w.ground.note}<input class="reading block w-180" bind:value={note} /></label>
-		<button type="button" class="act main" disabled={!data.stick} onclick={() => void keepTest()}>{w.ground.keepTest}</button>
+		<Act kind="main" disabled={!data.stick} onclick={() => void keepTest()}>{w.ground.keepTest}</Act>
 	</div>
 	{#if wrong.at === 'test' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 	<h3 class="mt-8">{w.ground.soft}</h3>
@@ -85,9 +85,7 @@
 				>{#each w.ground.dones as one}<option value={one}>{one}</option>{/each}</select
 			></label
 		>
-		<button type="button" class="act" disabled={!data.stick || !soft.across.trim()} onclick={() => void keepSoft()}
-			>{w.ground.keepSoft}</button
-		>
+		<Act disabled={!data.stick || !soft.across.trim()} onclick={() => void keepSoft()}>{w.ground.keepSoft}</Act>
 	</div>
 	{#if wrong.at === 'soft' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 	<ul>

@@ -8,10 +8,21 @@
 	import { w } from '../../words/words';
 	import type { LinesData } from './lines.svelte';
 	import PointsIn from './PointsIn.svelte';
+	import Choice from '../../ui/Choice.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { store, data }: { store: JobStore; data: LinesData } = $props();
 	const plan = $derived(store.document);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
 	const held = $derived(plan?.set_out?.lot_line ? -1 : (plan?.set_out?.hold_side ?? 0));
+	const LOT = 'lot';
+	const holdRows = $derived([
+		...sides.map((side, i) => ({ value: store.cornerId(i), label: side.name })),
+		{ value: LOT, label: w.lines.lotLine }
+	]);
+	function hold(what: string | null) {
+		if (what === LOT || (what === null && held === -1)) line.open = !line.open;
+		else if (what) void store.keep([{ op: 'hold', side: what, existing: null, lot_line: null, margin: null }], 'hold');
+	}
 	const kinds = ['slab', 'wall', 'walk', 'kerb', 'other'] as const;
 	let what = $state<(typeof kinds)[number]>('slab');
 	let text = $state('');
@@ -39,31 +50,19 @@
 </script>
 
 <h3 class="mt-12">{w.lines.holdWhat}</h3>
-<div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
-	{#each sides as side, i}
-		<button
-			type="button"
-			class="act quiet"
-			class:on={held === i}
-			aria-pressed={held === i}
-			onclick={() =>
-				void store.keep([{ op: 'hold', side: store.cornerId(i), existing: null, lot_line: null, margin: null }], 'hold')}
-			>{side.name}</button
-		>
-	{/each}
-	<button
-		type="button"
-		class="act quiet"
-		class:on={held === -1}
-		aria-pressed={held === -1}
-		onclick={() => (line.open = !line.open)}>{w.lines.lotLine}</button
-	>
-</div>
+<Choice
+	class="my-6"
+	rows={holdRows}
+	value={held === -1 ? LOT : store.cornerId(held)}
+	pick={hold}
+	name={w.lines.holdWhat}
+	clears
+/>
 {#if line.open}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
 		<label class="label w-150">{w.lines.lotFrom}<input class="well" bind:value={line.start} placeholder="-4', -6'" /></label>
 		<label class="label w-150">{w.lines.lotTo}<input class="well" bind:value={line.end} placeholder="40', -6'" /></label>
-		<button type="button" class="act main" onclick={() => void lotLine()}>{w.lines.holdIt}</button>
+		<Act kind="main" onclick={() => void lotLine()}>{w.lines.holdIt}</Act>
 	</div>
 	{#if lotProblem}<p class="wrong" role="alert">{lotProblem.detail}</p>{/if}
 {/if}
@@ -106,29 +105,24 @@
 			problem={store.problemFor(`floor-${i}`)}
 			keep={(typed) => store.keep([{ op: 'set_existing', existing: thing.id, changes: { level_mm: typed } }], `floor-${i}`)}
 		/>
-		<button
-			type="button"
-			class="act quiet"
-			class:on={plan?.set_out?.lot_line?.name === thing.name}
+		<Act
+			kind="quiet"
+			on={plan?.set_out?.lot_line?.name === thing.name}
 			onclick={() => void store.keep([{ op: 'hold', side: null, existing: thing.id, lot_line: null, margin: null }], 'hold')}
-			>{w.lines.holdIt}</button
+			>{w.lines.holdIt}</Act
 		>
-		<button
-			type="button"
-			class="act quiet"
-			onclick={() => void store.keep([{ op: 'remove_existing', existing: thing.id }], 'existing')}>{w.edges.out}</button
+		<Act kind="quiet" onclick={() => void store.keep([{ op: 'remove_existing', existing: thing.id }], 'existing')}
+			>{w.edges.out}</Act
 		>
 	</div>
 {:else}<p>{w.lines.nothingBeside}</p>{/each}
-<div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
-	{#each kinds as one}<button
-			type="button"
-			class="act quiet"
-			class:on={what === one}
-			aria-pressed={what === one}
-			onclick={() => (what = one)}>{w.lines.things[one]}</button
-		>{/each}
-</div>
+<Choice
+	rows={kinds.map((one) => ({ value: one, label: w.lines.things[one] }))}
+	value={what}
+	pick={(one) => one && (what = one)}
+	name={w.lines.besideCall}
+	class="my-6"
+/>
 <label class="label" for="beside-walk">{w.lines.besideCall}</label>
 <input
 	id="beside-walk"
@@ -141,17 +135,16 @@
 <div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
 	<label class="label w-150">{w.edges.name}<input class="well" bind:value={name} /></label>
 	<label class="label w-150">{w.lines.floor}<input class="well" bind:value={level} placeholder="0" /></label>
-	<button type="button" class="act main" disabled={!text.trim()} onclick={() => void add()}>{w.lines.drawIt}</button>
+	<Act kind="main" disabled={!text.trim()} onclick={() => void add()}>{w.lines.drawIt}</Act>
 </div>
 {#if problem}<p class="wrong" role="alert">
 		<Frac text={problem.detail} />
-		{#each problem.choices ?? [] as choice}<button
-				type="button"
-				class="act quiet"
+		{#each problem.choices ?? [] as choice}<Act
+				kind="quiet"
 				onclick={() => {
 					level = choice.text;
 					void add();
-				}}>{choice.label}</button
+				}}>{choice.label}</Act
 			>{/each}
 	</p>{/if}
 <p class="label">{w.lines.floorHow}</p>

@@ -4,6 +4,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { LinesData } from './lines.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { data, pick }: { data: LinesData; pick: Pick } = $props();
 	const cuts = $derived(data.cuts);
 	const longest = $derived(Math.max(1, ...(cuts?.boards.map((board) => board.mm) ?? [1])));
@@ -15,10 +16,11 @@
 
 {#if data.working}<p role="status" class="big mx-0 my-4 text-[24px] leading-[1.12] font-[820] font-stretch-[90%]">
 		{w.lines.working(data.share)}
-		<button type="button" class="act quiet" onclick={() => void data.letGo()}>{w.lines.letGo}</button>
+		<Act kind="quiet" onclick={() => void data.letGo()}>{w.lines.letGo}</Act>
 	</p>{/if}
 {#if data.gone}<p role="status" class="big mx-0 my-4 text-[24px] leading-[1.12] font-[820] font-stretch-[90%]">
-		{w.lines.letGone} <button type="button" class="act quiet" onclick={() => void data.load('boards')}>{w.lines.cutAgain}</button>
+		{w.lines.letGone}
+		<Act kind="quiet" onclick={() => void data.load('boards')}>{w.lines.cutAgain}</Act>
 	</p>{/if}
 {#if cuts}
 	<p class="big mx-0 my-4 text-[24px] leading-[1.12] font-[820] font-stretch-[90%]"><Frac text={cuts.verdict} /></p>

@@ -3,6 +3,8 @@
 	import { w } from '../../words/words';
 	import Frac from '../../ui/Frac.svelte';
 	import type { WalkBox, WalkKind } from './walk.svelte';
+	import Choice from '../../ui/Choice.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { box, hasOutline }: { box: WalkBox; hasOutline: boolean } = $props();
 	const walked = $derived(box.heard?.walked ?? null);
 	const problem = $derived(box.store.problemFor('walk'));
@@ -21,17 +23,13 @@
 
 <div class="call mt-8">
 	{#if hasOutline}
-		<div class="mb-6 flex gap-4" role="group" aria-label={w.lines.call}>
-			{#each kinds as kind}
-				<button
-					type="button"
-					class="act quiet"
-					class:on={box.kind === kind}
-					aria-pressed={box.kind === kind}
-					onclick={() => box.choose(kind)}>{w.lines.modes[kind]}</button
-				>
-			{/each}
-		</div>
+		<Choice
+			rows={kinds.map((kind) => ({ value: kind, label: w.lines.modes[kind] }))}
+			value={box.kind}
+			pick={(kind) => kind && box.choose(kind)}
+			name={w.lines.call}
+			class="mb-6 flex gap-4"
+		/>
 	{/if}
 	<label class="text-note font-[700]" for="call-out">{w.lines.box[box.kind]}</label>
 	<div class="in mt-3 flex border-x-2 border-t-2 border-b-5 border-ink bg-well max-phone:flex-col">
@@ -87,9 +85,9 @@
 			{:else if said && !box.heard?.lands}<p>{w.lines.walkOn[box.kind]}</p>{/if}
 			<div class="mt-6 flex flex-wrap gap-6 text-ink">
 				{#each choices as choice}
-					<button type="button" class="act quiet" onclick={() => void box.take(choice.text)}><Frac text={choice.label} /></button>
+					<Act kind="quiet" onclick={() => void box.take(choice.text)}><Frac text={choice.label} /></Act>
 				{/each}
-				<button type="button" class="act quiet" onclick={() => void box.forget()}>{w.lines.forget}</button>
+				<Act kind="quiet" onclick={() => void box.forget()}>{w.lines.forget}</Act>
 			</div>
 		{/if}
 	</div>

@@ -7,6 +7,8 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
+	import Choice from '../../ui/Choice.svelte';
+	import Switch from '../../ui/Switch.svelte';
 	let { store, form, how }: { store: JobStore; form: SideForm; how?: SideWorkings | undefined } = $props();
 	const W = 520;
 	const length = $derived(form.stations.at(-1)?.at_mm ?? 1);
@@ -101,29 +103,17 @@
 			keep={(typed) => change({ boards: typed.trim() ? typed.split(/\s*,\s*/) : null })}
 		/>
 		<div class="row flex flex-wrap items-center gap-4">
-			<button
-				type="button"
-				class="act quiet"
-				class:on={form.backfilled}
-				aria-pressed={form.backfilled}
-				onclick={() => void change({ backfilled: !form.backfilled })}>{w.lines.backfill}</button
-			>
-			<button
-				type="button"
-				class="act quiet"
-				class:on={form.left_out}
-				aria-pressed={form.left_out}
-				onclick={() => void change({ left_out: !form.left_out })}>{w.lines.leaveOut}</button
-			>
-			{#each ['boards', 'panel', 'foam-faced', 'none'] as const as build}
-				<button
-					type="button"
-					class="act quiet"
-					class:on={(row?.build ?? 'boards') === build}
-					aria-pressed={(row?.build ?? 'boards') === build}
-					onclick={() => void change({ build })}>{w.lines.builds[build]}</button
-				>
-			{/each}
+			<Switch on={form.backfilled} set={(backfilled) => void change({ backfilled })}>{w.lines.backfill}</Switch>
+			<Switch on={form.left_out} set={(left_out) => void change({ left_out })}>{w.lines.leaveOut}</Switch>
+			<Choice
+				rows={(['boards', 'panel', 'foam-faced', 'none'] as const).map((build) => ({
+					value: build,
+					label: w.lines.builds[build]
+				}))}
+				value={row?.build ?? 'boards'}
+				pick={(build) => build && void change({ build })}
+				name={w.lines.buildName}
+			/>
 		</div>
 	</div>
 	{#if form.push_n_per_m > 0 && form.formed}<p class="label">

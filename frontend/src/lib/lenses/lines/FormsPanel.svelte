@@ -8,6 +8,7 @@
 	import { w } from '../../words/words';
 	import FormSide from './FormSide.svelte';
 	import type { LinesData } from './lines.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { store, pick, data }: { store: JobStore; pick: Pick; data: LinesData } = $props();
 	const state = $derived(data.forms);
 	const doubts = $derived(state?.findings ?? []);
@@ -102,10 +103,8 @@
 		<p class="mt-8 border-l-4 border-flag py-4 pr-0 pl-10 text-[14.5px]" data-finding={doubt.code}>
 			<b><Frac text={doubt.words} /></b>
 			<Frac text={doubt.remedy} />
-			{#if doubt.code === 'form-left-out'}<button
-					type="button"
-					class="act quiet"
-					onclick={() => putBack(Number(doubt.where.split('/').pop()))}>{w.lines.itIsBack}</button
+			{#if doubt.code === 'form-left-out'}<Act kind="quiet" onclick={() => putBack(Number(doubt.where.split('/').pop()))}
+					>{w.lines.itIsBack}</Act
 				>{/if}
 		</p>
 	{/each}

@@ -4,6 +4,8 @@
 	import type { RevisionRow } from '../../api/schema';
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
+	import Fold from '../../ui/Fold.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { store }: { store: JobStore } = $props();
 	let open = $state(false);
 	let rows = $state.raw<RevisionRow[]>([]);
@@ -31,18 +33,17 @@
 		});
 </script>
 
-<details class="mt-12 border-t border-hair" bind:open>
-	<summary class="min-h-40 cursor-pointer pt-8 font-[760]">{w.history.title}</summary>
+<Fold class="mt-12 border-t border-hair" bind:open name={w.history.title}>
 	<ol>
 		{#each rows as row (row.n)}
 			<li class="grid grid-cols-[30px_1fr_auto] items-center gap-8 border-t border-hair px-0 py-3">
 				<span class="text-ink2">{row.n}</span>
 				<span>{row.summary}<span class="label block"> {row.author ? `${row.author}, ` : ''}{when(row.at)}</span></span>
 				{#if row.n === store.kept?.revision}<b>{w.history.now}</b>{:else}
-					<button type="button" class="act quiet" onclick={() => void store.goBack(row.n)}>{w.history.back}</button>
+					<Act kind="quiet" onclick={() => void store.goBack(row.n)}>{w.history.back}</Act>
 				{/if}
 			</li>
 		{/each}
 	</ol>
-	{#if more}<button type="button" class="act quiet my-8" onclick={() => void earlier()}>{w.history.more}</button>{/if}
-</details>
+	{#if more}<Act kind="quiet" class="my-8" onclick={() => void earlier()}>{w.history.more}</Act>{/if}
+</Fold>

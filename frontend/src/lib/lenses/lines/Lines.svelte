@@ -2,12 +2,10 @@
 	/** Lines, tab by tab: walk it, look around, set it out, square it, straighten it, form it, cut the boards. */
 	import { remember } from '../../state/remember.svelte';
 	import { untrack } from 'svelte';
-	import { page } from '$app/state';
 	import Sheet from '../../drawing/Sheet.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { XY } from '../../drawing/viewport';
-	import Bench from '../../shell/Bench.svelte';
-	import Tabs from '../../shell/Tabs.svelte';
+	import LensFrame from '../../shell/LensFrame.svelte';
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import AroundPanel from './AroundPanel.svelte';
@@ -23,7 +21,8 @@
 	import { SquareBox } from './square.svelte';
 	import SquarePanel from './SquarePanel.svelte';
 	import StraightPanel from './StraightPanel.svelte';
-	import { isTab, questionOf, TABS, type Tab } from './tabs';
+	import { Turn } from '../turn.svelte';
+	import { linesLens } from './lens';
 	import { WalkBox } from './walk.svelte';
 	import WalkPanel from './WalkPanel.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
@@ -46,10 +45,8 @@
 		(old) => old && square.bringBack(old.rows, old.hold, old.ids)
 	);
 	const outline = $derived(store.figure?.outline ?? null);
-	const tab = $derived.by((): Tab => {
-		const asked = page.url.searchParams.get('tab');
-		return outline && isTab(asked) ? asked : 'walk';
-	});
+	const turn = new Turn(linesLens);
+	const tab = $derived(outline ? turn.tab : 'walk');
 	$effect(() => {
 		const now = tab;
 		void store.kept?.revision;
@@ -95,48 +92,48 @@
 </script>
 
 <svelte:window bind:innerWidth={across} />
-<Sheet
-	{store}
-	{pick}
-	editable={tab === 'walk'}
-	{title}
-	ghost={tab === 'walk' ? walk.ghost : []}
-	{also}
-	strips={tab === 'walk'}
-	labels={tab === 'walk' || tab === 'around'}
-	sizes={tab !== 'setout' && tab !== 'boards'}
->
-	{#snippet key()}
-		{#if !outline && walk.ghost.length < 2}<p class="label">{w.lines.emptyHow}</p>{/if}
-		{#if tab === 'setout'}<p class="label">{w.lines.setOutKey}</p>{/if}
-		{#if tab === 'forms'}<p class="label">{w.lines.formsKey}</p>{/if}
-		{#if tab === 'boards'}<p class="label">{w.lines.boardsKey}</p>{/if}
+<LensFrame {store} {turn} name={w.lines.tabsName} ready={outline !== null}>
+	{#snippet sheet()}
+		<Sheet
+			{store}
+			{pick}
+			editable={tab === 'walk'}
+			{title}
+			ghost={tab === 'walk' ? walk.ghost : []}
+			{also}
+			strips={tab === 'walk'}
+			labels={tab === 'walk' || tab === 'around'}
+			sizes={tab !== 'setout' && tab !== 'boards'}
+		>
+			{#snippet key()}
+				{#if !outline && walk.ghost.length < 2}<p class="label">{w.lines.emptyHow}</p>{/if}
+				{#if tab === 'setout'}<p class="label">{w.lines.setOutKey}</p>{/if}
+				{#if tab === 'forms'}<p class="label">{w.lines.formsKey}</p>{/if}
+				{#if tab === 'boards'}<p class="label">{w.lines.boardsKey}</p>{/if}
+			{/snippet}
+			{#snippet over(view)}
+				{#if tab === 'setout' && data.setOut}<OverSetOut {view} sheet={data.setOut} />{/if}
+				{#if (tab === 'around' || tab === 'setout') && data.setOut}<path
+						d={view.path([data.setOut.baseline_line], false)}
+						class="fill-none stroke-chalk stroke-6"
+					/>{/if}
+				{#if tab === 'square' && squared}
+					<OverSquare {view} {ring} {squared} roomy={wide} />
+					{#if exaggeration(squared, view.scale) > 1}<text x="20" y="47" class="fill-ink2 text-note font-label"
+							>{w.lines.tooFar(exaggeration(squared, view.scale))}</text
+						>{/if}
+				{/if}
+				{#if (tab === 'forms' || tab === 'straight') && data.forms}<OverForms
+						{view}
+						{ring}
+						forms={data.forms.forms}
+						picked={pick.side}
+					/>{/if}
+				{#if tab === 'boards' && data.cuts}<OverBoards {view} {ring} cuts={data.cuts} picked={pick.side} />{/if}
+			{/snippet}
+		</Sheet>
 	{/snippet}
-	{#snippet over(view)}
-		{#if tab === 'setout' && data.setOut}<OverSetOut {view} sheet={data.setOut} />{/if}
-		{#if (tab === 'around' || tab === 'setout') && data.setOut}<path
-				d={view.path([data.setOut.baseline_line], false)}
-				class="fill-none stroke-chalk stroke-6"
-			/>{/if}
-		{#if tab === 'square' && squared}
-			<OverSquare {view} {ring} {squared} roomy={wide} />
-			{#if exaggeration(squared, view.scale) > 1}<text x="20" y="47" class="fill-ink2 text-note font-label"
-					>{w.lines.tooFar(exaggeration(squared, view.scale))}</text
-				>{/if}
-		{/if}
-		{#if (tab === 'forms' || tab === 'straight') && data.forms}<OverForms
-				{view}
-				{ring}
-				forms={data.forms.forms}
-				picked={pick.side}
-			/>{/if}
-		{#if tab === 'boards' && data.cuts}<OverBoards {view} {ring} cuts={data.cuts} picked={pick.side} />{/if}
-	{/snippet}
-</Sheet>
-<Bench question={questionOf(tab)} jobId={store.id}>
-	{#if outline}
-		<Tabs tabs={TABS.map((one) => ({ key: one, name: w.lines.tabs[one].name }))} here={tab} name={w.lines.tabsName} />
-	{/if}
+	{#snippet empty()}<WalkPanel {store} {pick} box={walk} />{/snippet}
 	{#if tab === 'walk'}<WalkPanel {store} {pick} box={walk} />
 	{:else if tab === 'around'}<AroundPanel {store} {data} />
 	{:else if tab === 'setout'}{#if data.setOut}<SetOutPanel sheet={data.setOut} {store} />{/if}
@@ -144,4 +141,4 @@
 	{:else if tab === 'straight'}<StraightPanel {data} {pick} />
 	{:else if tab === 'forms'}<FormsPanel {store} {pick} {data} />
 	{:else}<BoardsPanel {data} {pick} />{/if}
-</Bench>
+</LensFrame>

@@ -24,6 +24,8 @@
 	import Frac from '../../ui/Frac.svelte';
 	import ReadingBar from '../../ui/ReadingBar.svelte';
 	import { w } from '../../words/words';
+	import Choice from '../../ui/Choice.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { store }: { store: JobStore } = $props();
 	type Role = 'outline' | 'opening' | 'beside' | 'leave';
 	type Unit = PointsFile['units'];
@@ -96,15 +98,13 @@
 	<p class={found.asked ? 'wrong' : ''}>
 		{found.asked ? w.lines.askUnits : w.lines.readIn} <b>{w.lines.unitNames[found.units]}</b>
 	</p>
-	<div class="row mx-0 my-6 flex flex-wrap gap-6">
-		{#each units as unit}<button
-				type="button"
-				class="act quiet"
-				class:on={found.units === unit}
-				aria-pressed={found.units === unit}
-				onclick={() => void look(unit)}>{w.lines.unitNames[unit]}</button
-			>{/each}
-	</div>
+	<Choice
+		rows={units.map((unit) => ({ value: unit, label: w.lines.unitNames[unit] }))}
+		value={found.units}
+		pick={(unit) => unit && void look(unit)}
+		name={w.lines.askUnits}
+		class="my-6"
+	/>
 	{#each found.remarks as remark}<p class="label">{remark}</p>{/each}
 	{#if found.layers.length > 1}
 		<label class="label"
@@ -133,10 +133,8 @@
 	</ul>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row mx-0 my-6 flex flex-wrap gap-6">
-		<button type="button" class="act main" disabled={!ready || found.asked} onclick={() => void take()}
-			>{w.lines.takeOutline}</button
-		>
-		<button type="button" class="act" onclick={() => (found = null)}>{w.board.drop}</button>
+		<Act kind="main" disabled={!ready || found.asked} onclick={() => void take()}>{w.lines.takeOutline}</Act>
+		<Act onclick={() => (found = null)}>{w.board.drop}</Act>
 	</div>
 	{#if found.asked}<p class="label">{w.lines.unitsFirst}</p>{/if}
 {/if}

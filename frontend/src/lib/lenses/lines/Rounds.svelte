@@ -3,6 +3,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { SquareBox } from './square.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { box }: { box: SquareBox } = $props();
 	const rounds = $derived(box.data.records.filter((row) => row.kind === 'taped'));
 	const when = (at: string) => new Date(at).toLocaleString('en-GB', { weekday: 'short', hour: 'numeric', minute: '2-digit' });
@@ -18,9 +19,8 @@
 					><Frac text={row.verdict} /><span class="label block"> {row.who ? `${row.who}, ` : ''}{when(row.at)}</span></span
 				>
 				<span class={['flex gap-4', row.superseded && 'nth-[2]:line-through']}>
-					<button type="button" class="act quiet" onclick={() => box.load(row.values, row.shown)}>{w.lines.showRound}</button>
-					{#if !row.superseded}<button type="button" class="act quiet" onclick={() => box.load(row.values, row.shown, row.id)}
-							>{w.lines.correct}</button
+					<Act kind="quiet" onclick={() => box.load(row.values, row.shown)}>{w.lines.showRound}</Act>
+					{#if !row.superseded}<Act kind="quiet" onclick={() => box.load(row.values, row.shown, row.id)}>{w.lines.correct}</Act
 						>{/if}
 				</span>
 			</li>

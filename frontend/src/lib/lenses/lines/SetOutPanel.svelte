@@ -6,6 +6,8 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
+	import Choice from '../../ui/Choice.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { sheet, store }: { sheet: SetOutSheet; store: JobStore } = $props();
 	const jobId = $derived(store.id);
 	const units = $derived(store.units);
@@ -17,15 +19,13 @@
 </script>
 
 <p class="mx-0 mt-4 mb-8"><Frac text={w.lines.heldWords(sheet.baseline, sheet.baseline_text, sheet.profile_text)} /></p>
-<div class="row mx-0 my-6 flex flex-wrap gap-4" role="group" aria-label={w.lines.setOutWays}>
-	{#each ways as one}<button
-			type="button"
-			class="act quiet"
-			class:on={way === one}
-			aria-pressed={way === one}
-			onclick={() => (way = one)}>{w.lines.setOutBy[one]}</button
-		>{/each}
-</div>
+<Choice
+	rows={ways.map((one) => ({ value: one, label: w.lines.setOutBy[one] }))}
+	value={way}
+	pick={(one) => one && (way = one)}
+	name={w.lines.setOutWays}
+	class="row mx-0 my-6 flex flex-wrap gap-4"
+/>
 {#if way === 'swing'}
 	<table class="panel-table">
 		<thead
@@ -115,11 +115,11 @@
 />
 <h3 class="mt-14">{w.lines.take}</h3>
 <div class="row mx-0 my-6 flex flex-wrap gap-4">
-	{#each paper as size}<a class="act quiet" href="{file('set-out.pdf')}?paper={size}" download
-			>{w.lines.paper[size as 'a4' | 'letter']}</a
+	{#each paper as size}<Act kind="quiet" href="{file('set-out.pdf')}?paper={size}" download
+			>{w.lines.paper[size as 'a4' | 'letter']}</Act
 		>{/each}
-	<a class="act quiet" href={file('set-out.csv')} download>{w.lines.csvSheet}</a>
-	<a class="act quiet" href={file('points.csv')} download>{w.lines.csvPoints}</a>
-	<a class="act quiet" href={file('plan.dxf')} download>{w.lines.dxf}</a>
+	<Act kind="quiet" href={file('set-out.csv')} download>{w.lines.csvSheet}</Act>
+	<Act kind="quiet" href={file('points.csv')} download>{w.lines.csvPoints}</Act>
+	<Act kind="quiet" href={file('plan.dxf')} download>{w.lines.dxf}</Act>
 </div>
 <p class="label">{w.lines.services}</p>

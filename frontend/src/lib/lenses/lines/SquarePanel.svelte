@@ -6,6 +6,7 @@
 	import { w } from '../../words/words';
 	import Rounds from './Rounds.svelte';
 	import type { End, SquareBox } from './square.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { box }: { box: SquareBox } = $props();
 	const squared = $derived(box.answer?.squared ?? null);
 	let [one, other] = $state([0, 2]);
@@ -25,9 +26,7 @@
 		{#if squared.advice.length}
 			<div class="row mt-8 flex flex-wrap items-end gap-8">
 				{#each squared.advice.slice(0, 3) as next}
-					<button type="button" class="act quiet" onclick={() => take(next.measure)}
-						><Frac text={`${w.lines.tapeNext} ${next.name}`} /></button
-					>
+					<Act kind="quiet" onclick={() => take(next.measure)}><Frac text={`${w.lines.tapeNext} ${next.name}`} /></Act>
 				{/each}
 			</div>
 		{/if}
@@ -71,9 +70,7 @@
 					><td class="h-34" colspan="4"
 						><div class="wrong" role="alert">
 							{box.problem.words}
-							{#each box.problem.choices as text}<button type="button" class="act quiet" onclick={() => box.type(i, text)}
-									>{text}</button
-								>{/each}
+							{#each box.problem.choices as text}<Act kind="quiet" onclick={() => box.type(i, text)}>{text}</Act>{/each}
 						</div></td
 					></tr
 				>
@@ -100,23 +97,20 @@
 	{#if mark.side >= 0}<label class="label"
 			>{w.lines.markAt(cornerName(mark.side))}<input class="reading w-132 max-phone:w-112" bind:value={mark.at} /></label
 		>{/if}
-	<button
-		type="button"
-		class="act quiet"
+	<Act
+		kind="quiet"
 		disabled={mark.side < 0 ? one === other : !mark.at.trim()}
 		onclick={() => take({ from: one, to: mark.side < 0 ? other : { side: mark.side, at_mm: mark.at.trim() } })}
-		>{w.lines.addTape}</button
+		>{w.lines.addTape}</Act
 	>
-	<button type="button" class="act quiet" disabled={box.hold.includes(other)} onclick={() => box.addOffset(other)}
-		>{w.lines.addOffset(cornerName(box.hold[0]), cornerName(box.hold[1]))}</button
+	<Act kind="quiet" disabled={box.hold.includes(other)} onclick={() => box.addOffset(other)}
+		>{w.lines.addOffset(cornerName(box.hold[0]), cornerName(box.hold[1]))}</Act
 	>
 </div>
 <div class="row mt-8 flex flex-wrap items-end gap-8">
-	<button type="button" class="act main" disabled={!squared} onclick={() => void box.keep()}>{w.lines.keepRound}</button>
-	{#if squared?.determined && !squared.inside && squared.acts.length}<button
-			type="button"
-			class="act quiet"
-			onclick={() => void box.planAsLaid()}>{w.lines.asLaid}</button
+	<Act kind="main" disabled={!squared} onclick={() => void box.keep()}>{w.lines.keepRound}</Act>
+	{#if squared?.determined && !squared.inside && squared.acts.length}<Act kind="quiet" onclick={() => void box.planAsLaid()}
+			>{w.lines.asLaid}</Act
 		>{/if}
 	<span role="status">{box.corrects ? w.lines.correcting : box.kept}</span>
 </div>

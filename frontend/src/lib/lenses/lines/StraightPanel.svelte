@@ -7,6 +7,8 @@
 	import type { LinesData } from './lines.svelte';
 	import SideProfile from './SideProfile.svelte';
 	import { StraightBox } from './straight.svelte';
+	import Choice from '../../ui/Choice.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { data, pick }: { data: LinesData; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one box for the life of this tab)
 	const box = new StraightBox(data);
@@ -34,13 +36,12 @@
 </script>
 
 <div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
-	{#each ['string-gaps', 'form-levels'] as const as kind}<button
-			type="button"
-			class="act quiet"
-			class:on={box.kind === kind}
-			aria-pressed={box.kind === kind}
-			onclick={() => box.choose(kind)}>{w.lines.checks[kind]}</button
-		>{/each}
+	<Choice
+		rows={(['string-gaps', 'form-levels'] as const).map((kind) => ({ value: kind, label: w.lines.checks[kind] }))}
+		value={box.kind}
+		pick={(kind) => kind && box.choose(kind)}
+		name={w.lines.checkName}
+	/>
 	<select
 		class="plain-select"
 		aria-label={w.lines.side}
@@ -63,26 +64,19 @@
 		<label class="label"
 			>{w.lines.block}<input class="well block w-120" bind:value={box.block} oninput={() => box.soon()} /></label
 		>
-		<button
-			type="button"
-			class="act quiet"
-			class:on={!box.inside}
-			aria-pressed={!box.inside}
-			onclick={() => {
-				box.inside = false;
+		<Choice
+			rows={[
+				{ value: 'out', label: w.lines.stringOut },
+				{ value: 'in', label: w.lines.stringIn }
+			]}
+			value={box.inside ? 'in' : 'out'}
+			pick={(now) => {
+				if (!now) return;
+				box.inside = now === 'in';
 				box.soon();
-			}}>{w.lines.stringOut}</button
-		>
-		<button
-			type="button"
-			class="act quiet"
-			class:on={box.inside}
-			aria-pressed={box.inside}
-			onclick={() => {
-				box.inside = true;
-				box.soon();
-			}}>{w.lines.stringIn}</button
-		>
+			}}
+			name={w.lines.stringName}
+		/>
 	{:else}
 		<label class="label">{w.lines.want}<input class="well block w-120" bind:value={box.want} oninput={() => box.soon()} /></label>
 	{/if}
@@ -104,7 +98,7 @@
 	{/each}
 </div>
 <div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
-	<button type="button" class="act main" disabled={!box.checked} onclick={() => void box.keep()}>{w.lines.keepReadings}</button>
+	<Act kind="main" disabled={!box.checked} onclick={() => void box.keep()}>{w.lines.keepReadings}</Act>
 	<span role="status">{box.kept}</span>
 </div>
 {#each kept.slice(0, 4) as row (row.id)}<p class="border-t border-hair px-0 py-4">

@@ -3,6 +3,7 @@
 	import { remember } from '../../state/remember.svelte';
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
+	import Act from '../../ui/Act.svelte';
 	let { store }: { store: JobStore } = $props();
 	type Shape = 'rectangle' | 'L' | 'T';
 	const shapes: Shape[] = ['rectangle', 'L', 'T'];
@@ -32,10 +33,10 @@
 	<h3>{w.lines.template}</h3>
 	<div class="row mx-0 my-6 flex flex-wrap gap-8">
 		{#each shapes as one}
-			<button
-				type="button"
-				class="act quiet flex-col px-12 py-6"
-				class:on={shape === one}
+			<Act
+				kind="quiet"
+				class="flex-col px-12 py-6"
+				on={shape === one}
 				aria-pressed={shape === one}
 				onclick={() => (shape = shape === one ? null : one)}
 			>
@@ -48,7 +49,7 @@
 					/></svg
 				>
 				{w.lines.shapes[one]}
-			</button>
+			</Act>
 		{/each}
 	</div>
 	{#if shape}
@@ -65,6 +66,6 @@
 			{/each}
 		</div>
 		{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
-		<button type="button" class="act main" onclick={() => void layOut()}>{w.lines.layOut}</button>
+		<Act kind="main" onclick={() => void layOut()}>{w.lines.layOut}</Act>
 	{/if}
 </div>

@@ -10,6 +10,8 @@
 	import SideTable from './SideTable.svelte';
 	import Templates from './Templates.svelte';
 	import type { WalkBox } from './walk.svelte';
+	import Switch from '../../ui/Switch.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { store, pick, box }: { store: JobStore; pick: Pick; box: WalkBox } = $props();
 	const outline = $derived(store.figure?.outline ?? null);
 	const plan = $derived(store.document);
@@ -34,24 +36,18 @@
 <CallBox {box} hasOutline={outline !== null} />
 {#if outline && plan}
 	<div class="mx-0 my-6 flex flex-wrap items-center gap-6">
-		<button type="button" class="act quiet" aria-pressed={pick.square} onclick={() => (pick.square = !pick.square)}
-			>{pick.square ? w.lines.square : w.lines.free}</button
-		>
+		<Switch on={pick.square} set={(square) => (pick.square = square)}>{pick.square ? w.lines.square : w.lines.free}</Switch>
 		{#if pick.side !== null}
-			<button
-				type="button"
-				class="act quiet"
-				onclick={() => void store.keep([{ op: 'add_corner', side: store.cornerId(pick.side) }], 'sheet')}
-				>{w.lines.addCorner}: {outline.sides[pick.side]?.name}</button
+			<Act kind="quiet" onclick={() => void store.keep([{ op: 'add_corner', side: store.cornerId(pick.side) }], 'sheet')}
+				>{w.lines.addCorner}: {outline.sides[pick.side]?.name}</Act
 			>
 		{/if}
 		{#if pick.corner !== null}
-			<button
-				type="button"
-				class="act quiet"
+			<Act
+				kind="quiet"
 				onclick={() =>
 					void store.keep([{ op: 'remove_corner', corner: store.cornerId(pick.corner) }], 'sheet').then(() => pick.none())}
-				>{w.lines.removeCorner}: {cornerName(pick.corner)}</button
+				>{w.lines.removeCorner}: {cornerName(pick.corner)}</Act
 			>
 			<label class="flex items-center gap-6"
 				><span class="label">{w.lines.radius}</span><input
@@ -60,9 +56,7 @@
 					onkeydown={(e) => e.key === 'Enter' && void round()}
 				/></label
 			>
-			<button type="button" class="act quiet" disabled={!radius.trim()} onclick={() => void round()}
-				>{w.lines.round} {cornerName(pick.corner)}</button
-			>
+			<Act kind="quiet" disabled={!radius.trim()} onclick={() => void round()}>{w.lines.round} {cornerName(pick.corner)}</Act>
 		{/if}
 	</div>
 	{#if roundProblem}<p class="wrong" role="alert">{roundProblem.detail}</p>{/if}
@@ -70,11 +64,10 @@
 		<h3 class="mt-10">{w.lines.openings}</h3>
 		<div class="mx-0 my-6 flex flex-wrap items-center gap-6">
 			{#each plan.openings.keys() as i}
-				<button
-					type="button"
-					class="act quiet"
+				<Act
+					kind="quiet"
 					onclick={() => void store.keep([{ op: 'remove_opening', opening: plan?.opening_ids[i] ?? '' }], 'sheet')}
-					>{w.lines.fill} {i + 1}</button
+					>{w.lines.fill} {i + 1}</Act
 				>
 			{/each}
 		</div>
@@ -90,12 +83,10 @@
 			{/each}
 		</ul>
 		{#if outline.diagonals.length > 9}
-			<button type="button" class="act quiet" onclick={() => (all = !all)}
-				>{all ? w.lines.fewer : w.lines.more(outline.diagonals.length - 9)}</button
-			>
+			<Act kind="quiet" onclick={() => (all = !all)}>{all ? w.lines.fewer : w.lines.more(outline.diagonals.length - 9)}</Act>
 		{/if}
 	{:else if outline.sides.length > 3}
-		<button type="button" class="act quiet" onclick={() => void store.everyDiagonal()}>{w.lines.allDiagonals}</button>
+		<Act kind="quiet" onclick={() => void store.everyDiagonal()}>{w.lines.allDiagonals}</Act>
 	{/if}
 {/if}
 <Templates {store} />

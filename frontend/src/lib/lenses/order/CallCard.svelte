@@ -4,9 +4,10 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
-	import type { LensId } from '../../shell/lens';
+	import type { LensId } from '../lens';
 	import { alike } from '../../state/findings';
 	import CardFields from './CardFields.svelte';
+	import Act from '../../ui/Act.svelte';
 	let { store, lines, stops }: { store: JobStore; lines: CallLine[]; stops: Finding[] } = $props();
 	let open = $state<string | null>(null);
 	let copied = $state(false);
@@ -36,12 +37,10 @@
 			<p class="label">{w.order.cardHint}</p>
 		</div>
 		<div class="flex gap-4 print:hidden">
-			<button type="button" class="act quiet disabled:opacity-40" disabled={stops.length > 0} onclick={() => void copy()}
-				>{copied ? w.order.copied : w.order.copy}</button
+			<Act kind="quiet" class="disabled:opacity-40" disabled={stops.length > 0} onclick={() => void copy()}
+				>{copied ? w.order.copied : w.order.copy}</Act
 			>
-			<button type="button" class="act quiet disabled:opacity-40" disabled={stops.length > 0} onclick={() => print()}
-				>{w.order.print}</button
-			>
+			<Act kind="quiet" class="disabled:opacity-40" disabled={stops.length > 0} onclick={() => print()}>{w.order.print}</Act>
 		</div>
 	</header>
 	{#if stops.length}

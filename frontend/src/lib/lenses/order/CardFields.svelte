@@ -4,6 +4,7 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import { w } from '../../words/words';
+	import Choice from '../../ui/Choice.svelte';
 	let { store, line }: { store: JobStore; line: string } = $props();
 	type Path = keyof typeof w.order.fields;
 	const paths: Record<string, Path[]> = {
@@ -55,17 +56,16 @@
 <div class="grid max-w-420 gap-6 px-0 py-4">
 	{#each paths[line] ?? [] as path}
 		{#if path === 'order.method'}
-			<div class="flex flex-wrap gap-4" role="group" aria-label={w.order.fields[path]}>
-				{#each ['chute', 'pump', 'barrows', 'conveyor'] as const as method}
-					<button
-						type="button"
-						class="act quiet"
-						class:on={plan?.order.method === method}
-						aria-pressed={plan?.order.method === method}
-						onclick={() => void keep(path, method)}>{w.order.methods[method]}</button
-					>
-				{/each}
-			</div>
+			<Choice
+				rows={(['chute', 'pump', 'barrows', 'conveyor'] as const).map((method) => ({
+					value: method,
+					label: w.order.methods[method]
+				}))}
+				value={plan?.order.method ?? null}
+				pick={(method) => method && void keep(path, method)}
+				name={w.order.fields[path]}
+				class="flex flex-wrap gap-4"
+			/>
 		{:else}
 			<Field
 				label={w.order.fields[path]}

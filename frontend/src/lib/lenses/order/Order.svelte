@@ -2,7 +2,9 @@
 	/** Order: how much do I order? */
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Sheet from '../../drawing/Sheet.svelte';
-	import Bench from '../../shell/Bench.svelte';
+	import LensFrame from '../../shell/LensFrame.svelte';
+	import { Turn } from '../turn.svelte';
+	import { orderLens } from './lens';
 	import { forOrder } from '../../state/findings';
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
@@ -13,41 +15,45 @@
 	import OwnWays from './OwnWays.svelte';
 	import SliceBars from './SliceBars.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
+	const turn = new Turn(orderLens);
 	const concrete = $derived(store.figure?.concrete ?? null);
 	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd');
 	const doubts = $derived(forOrder(store.doubts?.findings ?? store.figure?.findings).filter((one) => one.severity !== 'stop'));
 </script>
 
-<Sheet
-	{store}
-	{pick}
-	title={store.units === 'mm' ? w.order.whereM : w.order.where}
-	strips
-	labels={false}
-	sizes={false}
-	letters={false}
-	footHeight={182}
->
-	{#snippet over(view)}
-		{#each concrete?.parts ?? [] as part}
-			{@const [x, y] = view.px(part.at)}
-			<g transform="translate({x} {y})" data-on-plan={part.letter}>
-				<circle class="fill-well stroke-ink stroke-[1.8px]" r="13" /><text
-					class="fill-ink text-body font-heavy"
-					text-anchor="middle"
-					y="5">{part.letter}</text
-				>
-				{#if part.kind === 'slab'}<text
-						text-anchor="middle"
-						y="31"
-						class="fill-ink stroke-slab stroke-5 text-note font-mid [paint-order:stroke]">{part.text}</text
-					>{/if}
-			</g>
-		{/each}
+<LensFrame {store} {turn} ready={concrete !== null}>
+	{#snippet sheet()}
+		<Sheet
+			{store}
+			{pick}
+			title={store.units === 'mm' ? w.order.whereM : w.order.where}
+			strips
+			labels={false}
+			sizes={false}
+			letters={false}
+			footHeight={182}
+		>
+			{#snippet over(view)}
+				{#each concrete?.parts ?? [] as part}
+					{@const [x, y] = view.px(part.at)}
+					<g transform="translate({x} {y})" data-on-plan={part.letter}>
+						<circle class="fill-well stroke-ink stroke-[1.8px]" r="13" /><text
+							class="fill-ink text-body font-heavy"
+							text-anchor="middle"
+							y="5">{part.letter}</text
+						>
+						{#if part.kind === 'slab'}<text
+								text-anchor="middle"
+								y="31"
+								class="fill-ink stroke-slab stroke-5 text-note font-mid [paint-order:stroke]">{part.text}</text
+							>{/if}
+					</g>
+				{/each}
+			{/snippet}
+			{#snippet foot()}{#if concrete}<SliceBars {concrete} counting={store.counting} units={store.units} {unit} />{/if}{/snippet}
+		</Sheet>
 	{/snippet}
-	{#snippet foot()}{#if concrete}<SliceBars {concrete} counting={store.counting} units={store.units} {unit} />{/if}{/snippet}
-</Sheet>
-<Bench question={w.ask.order} jobId={store.id}>
+	{#snippet empty()}<p>{w.order.needOutline}</p>{/snippet}
 	{#if concrete}
 		<div
 			class={['grid grid-cols-[minmax(0,1.25fr)_minmax(280px,1fr)] items-start gap-18 max-mid:grid-cols-[1fr]', 'print:block']}
@@ -62,5 +68,5 @@
 			</div>
 			<CallCard {store} lines={store.figure?.call_in ?? []} stops={store.doubts?.stops ?? []} />
 		</div>
-	{:else}<p>{w.order.needOutline}</p>{/if}
-</Bench>
+	{/if}</LensFrame
+>

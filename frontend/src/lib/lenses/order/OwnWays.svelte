@@ -4,6 +4,7 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import { w } from '../../words/words';
+	import Fold from '../../ui/Fold.svelte';
 	let { store }: { store: JobStore } = $props();
 	const own = $derived(store.document?.ways);
 	const metric = $derived(store.units === 'mm');
@@ -30,8 +31,7 @@
 	}
 </script>
 
-<details class="mt-10">
-	<summary class="min-h-32 cursor-pointer font-[680]">{w.order.ownWays}</summary>
+<Fold class="mt-10" name={w.order.ownWays}>
 	<div class="flex flex-wrap gap-x-14 gap-y-6">
 		{#each rows as row}
 			<Field
@@ -44,4 +44,4 @@
 			/>
 		{/each}
 	</div>
-</details>
+</Fold>

@@ -1,15 +1,9 @@
-/** The stages built so far, as the program lists them. Number keys count all eleven stages from the first day. */
+/** The knots of the string: a stage each, as the program says it stands. */
 import type { JobDoubts } from '../api/schema';
+import { LENSES } from '../lenses/all';
+import type { LensId } from '../lenses/lens';
 import { w } from '../words/words';
 
-export type LensId = 'lines' | 'ground' | 'edges' | 'order';
-/** the screens there are, in the order of the work, each with its number key */
-export const LENSES: readonly { id: LensId; key: string }[] = [
-	{ id: 'lines', key: '1' },
-	{ id: 'ground', key: '2' },
-	{ id: 'edges', key: '3' },
-	{ id: 'order', key: '8' }
-];
 export interface Knot {
 	id: LensId;
 	name: string;

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { knots } from './lens';
+import { knots } from './knots';
 
 test('a knot a stage in the order of the work, as the program says it stands', () => {
 	const told = knots([

@@ -1,0 +1,8 @@
+/** Every lens that is built, in the order of the work. A new one is a row here and a view in the page. */
+import { edgesLens } from './edges/lens';
+import { groundLens } from './ground/lens';
+import type { Lens } from './lens';
+import { linesLens } from './lines/lens';
+import { orderLens } from './order/lens';
+
+export const LENSES: readonly Lens[] = [linesLens, groundLens, edgesLens, orderLens];

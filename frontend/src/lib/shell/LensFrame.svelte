@@ -1,0 +1,52 @@
+<script lang="ts" generics="T extends string">
+	/** A lens: the sheet, and the bench with its question, its tabs, what the tab holds, and the working slip at its foot. */
+	import type { Snippet } from 'svelte';
+	import { questionOf, rowsOf } from '../lenses/lens';
+	import type { Turn } from '../lenses/turn.svelte';
+	import type { JobStore } from '../state/job.svelte';
+	import Turns from '../ui/Turns.svelte';
+	import WorkingSlip from './WorkingSlip.svelte';
+	/** ready: there is something to show; else `empty` stands there. name: what its tabs are called */
+	let {
+		store,
+		turn,
+		name = '',
+		ready,
+		sheet,
+		empty,
+		foot,
+		children
+	}: {
+		store: JobStore;
+		turn: Turn<T>;
+		name?: string;
+		ready: boolean;
+		sheet: Snippet;
+		empty: Snippet;
+		foot?: Snippet;
+		children: Snippet;
+	} = $props();
+	const question = $derived(questionOf(turn.lens, turn.tab));
+</script>
+
+{@render sheet()}
+<section
+	aria-label={question}
+	class={[
+		'bench flex min-w-0 flex-col overflow-auto border-l-3 border-ink bg-bench max-fold:overflow-visible max-fold:border-t-3',
+		'max-fold:border-l-0 print:overflow-visible print:border-0 print:bg-white'
+	]}
+>
+	<div class="flex-none px-20 pt-14 pb-16 max-phone:px-14 max-phone:py-12">
+		<h2>{question}</h2>
+		{#if !ready}
+			{@render empty()}
+		{:else if turn.lens.tabs.length > 1}
+			<Turns rows={rowsOf(turn.lens)} here={turn.tab} turn={(key) => turn.to(key)} {name}>{@render children()}</Turns>
+		{:else}
+			{@render children()}
+		{/if}
+		{@render foot?.()}
+	</div>
+	<WorkingSlip jobId={store.id} />
+</section>

@@ -1,0 +1,56 @@
+/** Something the program is asked for: what it last said, whether that is of now, and what is wrong. The latest ask wins. */
+import { ApiProblem, Offline } from '../api/client';
+import { w } from '../words/words';
+
+export interface Trouble {
+	words: string;
+	path: string;
+	/** nobody answered, so nothing is wrong with what was asked */
+	offline: boolean;
+}
+/** What an error says to a person. Anything that is neither a problem nor a missing answer is a fault of ours and goes on. */
+export function troubleOf(error: unknown): Trouble {
+	if (error instanceof ApiProblem) return { words: error.problem.detail, path: error.problem.path, offline: false };
+	if (error instanceof Offline) return { words: w.notices.noAnswer, path: '', offline: true };
+	throw error;
+}
+
+export class Resource<T, Asked extends unknown[] = []> {
+	value = $state.raw<T | null>(null);
+	/** words of what is wrong with the last ask; '' where nothing is, or nobody answered */
+	problem = $state('');
+	offline = $state(false);
+	/** an answer is on its way, and what is shown is of before */
+	loading = $state(false);
+	#last = 0;
+
+	constructor(readonly ask: (...asked: Asked) => Promise<T>) {}
+	/** what is shown may not be of now */
+	get stale(): boolean {
+		return this.value !== null && (this.loading || this.offline || this.problem !== '');
+	}
+	/** Ask; true where this answer is the one that is shown now. */
+	async load(...asked: Asked): Promise<boolean> {
+		const own = ++this.#last;
+		this.loading = true;
+		try {
+			const got = await this.ask(...asked);
+			if (own !== this.#last) return false;
+			this.value = got;
+			[this.problem, this.offline] = ['', false];
+			return true;
+		} catch (error) {
+			const found = troubleOf(error);
+			if (own === this.#last) [this.problem, this.offline] = [found.offline ? '' : found.words, found.offline];
+			return false;
+		} finally {
+			if (own === this.#last) this.loading = false;
+		}
+	}
+	/** Forget it; an answer on its way counts no more. */
+	clear(): void {
+		this.#last++;
+		this.value = null;
+		this.loading = false;
+	}
+}
