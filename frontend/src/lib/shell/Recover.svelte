@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** The earlier states of a slab whose newest cannot be worked out; any of them can be made the newest again. */
 	import { api } from '../api/api';
-	import { ApiProblem, Offline } from '../api/client';
+	import { troubleOf } from '../state/resource.svelte';
 	import type { RevisionRow } from '../api/schema';
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
@@ -20,9 +20,8 @@
 			await api.goBack(id, { revision: rows[0]?.n ?? 1, author: session.who, n });
 			back();
 		} catch (error) {
-			if (error instanceof ApiProblem) wrong = error.problem.detail;
-			else if (error instanceof Offline) wrong = w.notices.noStep;
-			else throw error;
+			const found = troubleOf(error);
+			wrong = found.offline ? w.notices.noStep : found.words;
 		}
 	}
 </script>

@@ -1,6 +1,7 @@
 /** Changing the crew's ways: each change is kept at once. */
 import { api } from '../api/api';
-import { ApiProblem, Offline } from '../api/client';
+import { ApiProblem } from '../api/client';
+import { troubleOf } from '../state/resource.svelte';
 import type { Ways } from '../api/schema';
 import { session } from '../state/session.svelte';
 import { w } from '../words/words';
@@ -24,11 +25,8 @@ export class WaysStore {
 			return true;
 		} catch (error) {
 			this.problemAt = at;
-			if (error instanceof ApiProblem) {
-				this.problem = error.problem.detail;
-				if (error.problem.code === 'stale') await session.loadWays();
-			} else if (error instanceof Offline) this.problem = w.notices.noAnswer;
-			else throw error;
+			this.problem = troubleOf(error).words;
+			if (error instanceof ApiProblem && error.problem.code === 'stale') await session.loadWays();
 			return false;
 		}
 	}

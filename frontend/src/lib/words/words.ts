@@ -48,6 +48,8 @@ export const w = {
 	},
 	who: { label: 'Who is working', none: 'Nobody picked', crew: 'Write crew names in Ways.' },
 	board: {
+		net: 'net of openings',
+		sidesAdded: 'all sides added',
 		order: 'Order',
 		trucks: 'Trucks',
 		area: 'Area',

@@ -1,11 +1,11 @@
 /** The yard: all slabs, and what may be done with each. */
 import { api } from '../api/api';
-import { ApiProblem, Offline } from '../api/client';
+import { ApiProblem } from '../api/client';
+import { troubleOf } from '../state/resource.svelte';
 import type { Problem, YardJob } from '../api/schema';
 import { outbox } from '../outbox/outbox.svelte';
 import { FileReading } from '../state/reading.svelte';
 import { session } from '../state/session.svelte';
-import { w } from '../words/words';
 
 const withField = (problem: Problem) => (problem.path ? `${problem.path}: ${problem.detail}` : problem.detail);
 
@@ -64,8 +64,7 @@ export class YardState {
 			return await act();
 		} catch (error) {
 			if (error instanceof ApiProblem) this.words = withField(error.problem);
-			else if (error instanceof Offline) this.words = w.notices.noAnswer;
-			else throw error;
+			else this.words = troubleOf(error).words;
 			return null;
 		}
 	}

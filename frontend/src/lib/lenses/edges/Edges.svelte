@@ -22,6 +22,7 @@
 	import TopPanel from './TopPanel.svelte';
 	import { Turn } from '../turn.svelte';
 	import { edgesLens } from './lens';
+	import FindingList from '../../ui/FindingList.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
 	const [data, ground] = [new EdgesData(store), new GroundData(store)];
@@ -99,7 +100,7 @@
 		<p class="mt-14 border-t border-hair pt-6 text-[13.5px] text-ink2">{w.edges.caution}</p>{/snippet}
 	{#if tab === 'cut'}
 		<SectionPanel {store} {data} {pick} />
-		{#each doubts as doubt}<p class="wrong">{doubt.words} {doubt.remedy}</p>{/each}
+		<FindingList findings={doubts} />
 	{:else}
 		{#if (tab === 'grid' || tab === 'top' || tab === 'sum') && data.section && data.picked}
 			<p class="label" aria-live="polite">{data.section.words}</p>

@@ -12,6 +12,7 @@
 	import KindTable from './KindTable.svelte';
 	import { addPads, takeOut } from './shape_edits';
 	import Act from '../../ui/Act.svelte';
+	import FindingList from '../../ui/FindingList.svelte';
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
 	const plan = $derived(store.document);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
@@ -219,4 +220,4 @@
 		>
 	</div>
 {/if}
-{#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}
+<FindingList findings={doubts} />

@@ -12,6 +12,7 @@
 	import { setPiles, takeOut } from './shape_edits';
 	import MatchProfile from './MatchProfile.svelte';
 	import Act from '../../ui/Act.svelte';
+	import FindingList from '../../ui/FindingList.svelte';
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
 	const plan = $derived(store.document);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
@@ -332,4 +333,4 @@
 	{#if plan?.pads.length}<Act kind="quiet" onclick={() => void keepPiles(true)}>{w.edges.underPads}</Act>{/if}
 </div>
 {@render wrong('piles')}
-{#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}
+<FindingList findings={doubts} />

@@ -12,6 +12,7 @@
 	import { takeOut } from './shape_edits';
 	import Choice from '../../ui/Choice.svelte';
 	import Act from '../../ui/Act.svelte';
+	import FindingList from '../../ui/FindingList.svelte';
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
 	const plan = $derived(store.document);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
@@ -259,7 +260,7 @@
 		<Act kind="quiet" onclick={() => void newDoor()}>+</Act>
 	</div>
 	{@render wrong('new-door')}
-	{#each doubts as doubt}<p class="wrong"><Frac text="{doubt.words} {doubt.remedy}" /></p>{/each}
+	<FindingList findings={doubts} />
 
 	<h3 class="panel-head">{w.edges.levels}</h3>
 	<table class="panel-table">

@@ -1,10 +1,10 @@
 /** What the Edges lens looks at: the picked thing or own line, its cut, and the ways to meet frost. */
 import { api } from '../../api/api';
-import { ApiProblem, Offline } from '../../api/client';
 import type { Section, SectionPlace, EdgesState, PartAlone } from '../../api/schema';
 import type { XY } from '../../drawing/viewport';
 import { cornerPlace, type Listed, rowPlace } from '../../state/ids';
 import type { JobStore } from '../../state/job.svelte';
+import { Resource, troubleOf } from '../../state/resource.svelte';
 
 const LIST: Record<string, Listed> = {
 	line: 'edges',
@@ -21,7 +21,7 @@ export class EdgesData {
 	/** a line of the user's own, instead of a place */
 	own = $state.raw<{ start: XY; end: XY } | null>(null);
 	section = $state.raw<Section | null>(null);
-	state = $state.raw<EdgesState | null>(null);
+	readonly #edges = new Resource<EdgesState>(() => api.edges(this.store.id));
 	/** part numbers that light up */
 	lit = $state.raw<number[]>([]);
 	alone = $state.raw<PartAlone | null>(null);
@@ -31,6 +31,10 @@ export class EdgesData {
 
 	constructor(readonly store: JobStore) {}
 
+	/** what it meets and the ways to meet frost, as the program last worked them out */
+	get state() {
+		return this.#edges.value;
+	}
 	/** the thing picked and where it stands now, null where it is gone */
 	get picked(): { kind: string; row: number } | null {
 		const at = this.#picked;
@@ -75,9 +79,9 @@ export class EdgesData {
 			this.section = got.section;
 			this.problem = '';
 		} catch (error) {
-			if (error instanceof ApiProblem) this.problem = error.problem.detail;
-			else if (!(error instanceof Offline)) throw error;
-			else this.#asked = '';
+			const found = troubleOf(error);
+			if (found.offline) this.#asked = '';
+			else this.problem = found.words;
 		} finally {
 			this.#busy = false;
 		}
@@ -86,12 +90,8 @@ export class EdgesData {
 	}
 	async loadState() {
 		if (!this.store.kept?.document.outline) return;
-		try {
-			this.state = await api.edges(this.store.id);
-		} catch (error) {
-			if (error instanceof ApiProblem) this.problem = error.problem.detail;
-			else if (!(error instanceof Offline)) throw error;
-		}
+		await this.#edges.load();
+		this.problem = this.#edges.problem;
 	}
 	async light(numbers: number[]) {
 		this.lit = numbers;

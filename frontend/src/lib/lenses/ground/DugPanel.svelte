@@ -8,6 +8,7 @@
 	import type { GroundData } from './ground.svelte';
 	import { typedLength } from '../../ui/typed';
 	import Act from '../../ui/Act.svelte';
+	import FindingList from '../../ui/FindingList.svelte';
 	let { data, picked, choose }: { data: GroundData; picked: number; choose: (index: number) => void } = $props();
 	const store = $derived(data.store);
 	const runs = $derived(data.state?.ground.dug ?? []);
@@ -119,9 +120,7 @@
 		problem={store.problemFor('bucket_mm')}
 		keep={setBucket}
 	/>
-	{#each onTab(data.state.findings, 'dug') as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}>
-			<Frac text="{row.words} {row.remedy}" />
-		</p>{/each}
+	<FindingList findings={onTab(data.state.findings, 'dug')} />
 {:else}<p>{w.ground.noTrench}</p>{/if}
 {#if data.state}
 	<table class="panel-table three mt-10">

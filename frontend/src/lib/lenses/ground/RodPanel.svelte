@@ -9,6 +9,7 @@
 	import ReadPanel from './ReadPanel.svelte';
 	import type { Reading } from './reading.svelte';
 	import Act from '../../ui/Act.svelte';
+	import FindingList from '../../ui/FindingList.svelte';
 	interface Props {
 		data: GroundData;
 		laser: LaserLink;
@@ -58,7 +59,7 @@
 		<CoreRack state={found} picked={data.zone} pick={pickZone} {width} />
 		<p class="label">{data.stand ? w.ground.cores : w.ground.coresLevels} {w.ground.coresKey}</p>
 	</div>
-	{#each onTab(found.findings, 'rod') as one}<p class="wrong"><Frac text="{one.words} {one.remedy}" /></p>{/each}
+	<FindingList findings={onTab(found.findings, 'rod')} />
 	<div class="mx-0 mt-8 mb-4 flex flex-wrap items-center gap-6">
 		<h3>{w.ground.surfaces}</h3>
 		{#each ['', ...groups, 'edges'] as key}<Act kind="quiet" on={only === key} onclick={() => (only = key)}

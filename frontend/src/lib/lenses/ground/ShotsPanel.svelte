@@ -15,6 +15,7 @@
 	import Choice from '../../ui/Choice.svelte';
 	import Fold from '../../ui/Fold.svelte';
 	import Act from '../../ui/Act.svelte';
+	import FindingList from '../../ui/FindingList.svelte';
 	interface Props {
 		data: GroundData;
 		laser: LaserLink;
@@ -177,7 +178,7 @@
 				>{/if}
 		</p>
 	{/if}
-	{#each onTab(state_.findings, 'shots') as row}<p class="wrong"><Frac text="{row.words} {row.remedy}" /></p>{/each}
+	<FindingList findings={onTab(state_.findings, 'shots')} />
 	<StandIn {laser} connect={() => void connect()} />
 	<Fold name={w.ground.fromFile}>
 		<p class="label">{w.ground.fileHow}</p>

@@ -11,6 +11,7 @@
 	import { readRough, toKeep, type Kind, type LayerRow } from './stack';
 	import { typedLength } from '../../ui/typed';
 	import Act from '../../ui/Act.svelte';
+	import FindingList from '../../ui/FindingList.svelte';
 	let { data }: { data: GroundData } = $props();
 	const store = $derived(data.store);
 	const plan = $derived(store.document);
@@ -212,9 +213,7 @@
 			<Act kind="quiet" onclick={drop}>{w.ground.dropStack}</Act>
 		{/if}
 	</div>
-	{#each findings as row}<p class={row.severity === 'note' ? 'label' : 'wrong'}>
-			<Frac text="{row.words} {row.remedy}" />
-		</p>{/each}
+	<FindingList {findings} />
 	<div class="row fields mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		<Field
 			label={w.ground.found}

@@ -9,6 +9,7 @@
 	import type { GroundData } from './ground.svelte';
 	import { typedLength } from '../../ui/typed';
 	import Act from '../../ui/Act.svelte';
+	import FindingList from '../../ui/FindingList.svelte';
 	let { data }: { data: GroundData } = $props();
 	const store = $derived(data.store);
 	const found = $derived(data.state?.ground ?? null);
@@ -133,7 +134,7 @@
 			</tbody>
 		</table>
 		<p class="label">{found.spoil.words}</p>
-	{:else}{#each onTab(data.state?.findings, 'stone') as row}<p class="wrong">{row.words} {row.remedy}</p>{/each}{/if}
+	{:else}<FindingList findings={onTab(data.state?.findings, 'stone')} />{/if}
 	{#if !pegsFirst}{@render pegs()}{/if}
 	{#if layers.length}
 		<h3 class="mt-8">{w.ground.lifts}</h3>

@@ -1,6 +1,5 @@
 /** The ground of the kept revision as the program works it out, and what is picked on it. */
 import { api } from '../../api/api';
-import { ApiProblem, Offline } from '../../api/client';
 import type { GroundState, NewRecord, RodAnswer } from '../../api/schema';
 import type { XY } from '../../drawing/viewport';
 import { forgetId, idOf } from '../../outbox/pressed';
@@ -8,20 +7,25 @@ import { rowPlace } from '../../state/ids';
 import type { JobStore } from '../../state/job.svelte';
 import { addRecord, isWrong, type Wrong } from '../../state/record';
 import { FileReading } from '../../state/reading.svelte';
+import { Resource, troubleOf } from '../../state/resource.svelte';
 import { session } from '../../state/session.svelte';
-import { w } from '../../words/words';
 
 export class GroundData {
-	state = $state.raw<GroundState | null>(null);
+	readonly #ground = new Resource<GroundState>(() => api.ground(this.store.id, this.layer));
 	layer = $state('base');
 	/** where the rod stands on the plan */
 	stick = $state.raw<XY | null>(null);
 	#zone = $state('');
-	problem = $state('');
 	readonly reading = new FileReading();
-	#asked = 0;
 
 	constructor(readonly store: JobStore) {}
+	/** the ground as the program last worked it out */
+	get state() {
+		return this.#ground.value;
+	}
+	get problem() {
+		return this.#ground.problem;
+	}
 	get stand() {
 		return this.state?.ground.stands.at(-1) ?? null;
 	}
@@ -37,16 +41,7 @@ export class GroundData {
 	}
 	async load() {
 		if (!this.store.kept?.document.outline) return;
-		const ask = ++this.#asked;
-		try {
-			const got = await api.ground(this.store.id, this.layer);
-			if (ask !== this.#asked) return;
-			this.state = got;
-			this.problem = '';
-		} catch (error) {
-			if (error instanceof ApiProblem) this.problem = error.problem.detail;
-			else if (!(error instanceof Offline)) throw error;
-		}
+		await this.#ground.load();
 	}
 	async choose(layer: string) {
 		this.layer = layer;
@@ -75,9 +70,7 @@ export class GroundData {
 			const body = { reading, level_mm: null, surface, at, layer: this.layer };
 			return await api.rodCheck(this.store.id, body);
 		} catch (error) {
-			if (error instanceof ApiProblem) return { words: error.problem.detail, path: error.problem.path };
-			if (error instanceof Offline) return { words: 'No answer from the program.', path: '' };
-			throw error;
+			return troubleOf(error);
 		}
 	}
 	async file(file: File): Promise<string> {
@@ -94,9 +87,7 @@ export class GroundData {
 			);
 			forgetId(this.store.id, record);
 		} catch (error) {
-			if (error instanceof ApiProblem) return error.problem.detail;
-			if (error instanceof Offline) return w.notices.noAnswer;
-			throw error;
+			return troubleOf(error).words;
 		}
 		await Promise.all([this.load(), this.store.load()]);
 		return '';

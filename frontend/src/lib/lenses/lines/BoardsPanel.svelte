@@ -5,6 +5,7 @@
 	import { w } from '../../words/words';
 	import type { LinesData } from './lines.svelte';
 	import Act from '../../ui/Act.svelte';
+	import FindingList from '../../ui/FindingList.svelte';
 	let { data, pick }: { data: LinesData; pick: Pick } = $props();
 	const cuts = $derived(data.cuts);
 	const longest = $derived(Math.max(1, ...(cuts?.boards.map((board) => board.mm) ?? [1])));
@@ -24,7 +25,7 @@
 	</p>{/if}
 {#if cuts}
 	<p class="big mx-0 my-4 text-[24px] leading-[1.12] font-[820] font-stretch-[90%]"><Frac text={cuts.verdict} /></p>
-	{#each cuts.findings as doubt}<p class="wrong"><Frac text={doubt.words} /> {doubt.remedy}</p>{/each}
+	<FindingList findings={cuts.findings} />
 	<div class="grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-x-14 gap-y-2 text-read font-[660]">
 		{#each cuts.buy as line}<span><Frac text={line} /></span>{/each}
 	</div>

@@ -17,7 +17,7 @@
 <script lang="ts">
 	/** An outline from a DXF or CSV file: which loop is what, in which units, before anything is taken. */
 	import { api } from '../../api/api';
-	import { ApiProblem, Offline } from '../../api/client';
+	import { troubleOf } from '../../state/resource.svelte';
 	import type { PointsFile } from '../../api/schema';
 	import type { JobStore } from '../../state/job.svelte';
 	import { FileReading } from '../../state/reading.svelte';
@@ -53,9 +53,7 @@
 			layer = '';
 		} catch (error) {
 			found = null;
-			if (error instanceof ApiProblem) words = error.problem.detail;
-			else if (error instanceof Offline) words = w.notices.noAnswer;
-			else throw error;
+			words = troubleOf(error).words;
 		} finally {
 			busy = false;
 		}

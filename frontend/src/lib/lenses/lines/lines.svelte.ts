@@ -1,8 +1,8 @@
 /** What the program works out for the lines, for the revision that is kept: set-out, forms, cut plan, records. */
 import { api } from '../../api/api';
-import { ApiProblem, Offline } from '../../api/client';
 import type { CutPlanOfJob, FormsState, RecordRow, SetOutSheet } from '../../api/schema';
 import type { JobStore } from '../../state/job.svelte';
+import { troubleOf } from '../../state/resource.svelte';
 import { addRecord, isWrong, type Wrong } from '../../state/record';
 
 type RecordKind = 'taped' | 'string-gaps' | 'form-levels' | 'form-back';
@@ -39,8 +39,8 @@ export class LinesData {
 			if (tab === 'boards') await this.#cut(ask);
 			if (tab === 'square' || tab === 'straight' || tab === 'forms') await this.loadRecords();
 		} catch (error) {
-			if (error instanceof ApiProblem) this.problem = error.problem.detail;
-			else if (!(error instanceof Offline)) throw error;
+			const found = troubleOf(error);
+			if (!found.offline) this.problem = found.words;
 		}
 	}
 	async #cut(ask: number) {

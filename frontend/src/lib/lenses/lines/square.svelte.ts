@@ -1,7 +1,7 @@
 /** One round of taped measures: rows as typed, the answer that they give, and keeping the round. */
 import { typedLength } from '../../ui/typed';
 import { api } from '../../api/api';
-import { ApiProblem, Offline } from '../../api/client';
+import { troubleOf } from '../../state/resource.svelte';
 import type { SquareAnswer } from '../../api/schema';
 import { cornerName } from '../../drawing/pick.svelte';
 import { session } from '../../state/session.svelte';
@@ -177,12 +177,12 @@ export class SquareBox {
 			const got = await api.square(this.data.store.id, { values: this.#values() });
 			if (ask === this.#ask) this.answer = got;
 		} catch (error) {
-			if (ask !== this.#ask || error instanceof Offline) return;
-			if (!(error instanceof ApiProblem)) throw error;
-			const at = Number(error.problem.path.match(/measures\[(\d+)\]/)?.[1] ?? -1);
+			const found = troubleOf(error);
+			if (ask !== this.#ask || found.offline) return;
+			const at = Number(found.path.match(/measures\[(\d+)\]/)?.[1] ?? -1);
 			const typed = filled[at]?.row.typed.trim() ?? '';
-			const choices = error.problem.detail.endsWith('what?') ? [`${typed}'`, `${typed}"`] : [];
-			this.problem = { words: error.problem.detail, row: filled[at]?.i ?? -1, choices };
+			const choices = found.words.endsWith('what?') ? [`${typed}'`, `${typed}"`] : [];
+			this.problem = { words: found.words, row: filled[at]?.i ?? -1, choices };
 			this.answer = null;
 		}
 	}

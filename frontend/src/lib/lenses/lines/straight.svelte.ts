@@ -1,6 +1,6 @@
 /** String gaps or rod readings at the stakes of one side: as typed, what they come to, and keeping them. */
 import { api } from '../../api/api';
-import { ApiProblem, Offline } from '../../api/client';
+import { troubleOf } from '../../state/resource.svelte';
 import type { SideChecked, SideForm } from '../../api/schema';
 import { note, restored } from '../../state/remember.svelte';
 import { session } from '../../state/session.svelte';
@@ -84,10 +84,10 @@ export class StraightBox {
 			const got = await api.straight(this.data.store.id, this.kind, { values: this.#values() });
 			if (ask === this.#ask) this.checked = got.checked;
 		} catch (error) {
-			if (ask !== this.#ask || error instanceof Offline) return;
-			if (!(error instanceof ApiProblem)) throw error;
-			const at = Number(error.problem.path.match(/readings\[(\d+)\]/)?.[1] ?? -1);
-			this.problem = { words: error.problem.detail, row: filled[at]?.i ?? -1, field: error.problem.path };
+			const found = troubleOf(error);
+			if (ask !== this.#ask || found.offline) return;
+			const at = Number(found.path.match(/readings\[(\d+)\]/)?.[1] ?? -1);
+			this.problem = { words: found.words, row: filled[at]?.i ?? -1, field: found.path };
 			this.checked = null;
 		}
 	}

@@ -14,6 +14,7 @@
 	import SecondPours from './SecondPours.svelte';
 	import OwnWays from './OwnWays.svelte';
 	import SliceBars from './SliceBars.svelte';
+	import FindingList from '../../ui/FindingList.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
 	const turn = new Turn(orderLens);
 	const concrete = $derived(store.figure?.concrete ?? null);
@@ -62,7 +63,7 @@
 				<Ledger {concrete} {unit} />
 				<Loads ordered={concrete.ordered} {unit} />
 				<SecondPours pours={store.figure?.second_pours ?? []} />
-				{#each doubts as doubt}<p class="wrong" data-finding={doubt.code}>{doubt.words} {doubt.remedy}</p>{/each}
+				<FindingList findings={doubts} />
 				<OwnWays {store} />
 				<p class="mt-10 text-[13.5px] text-ink2">{w.order.caution}</p>
 			</div>

@@ -1,0 +1,47 @@
+<script lang="ts">
+	/** One reading of the board: its name, the number (struck through beside it what it was), and a line under it. */
+	import type { Snippet } from 'svelte';
+	import Frac from '../ui/Frac.svelte';
+	import { w } from '../words/words';
+	/** was: the number before the last change; '' where it did not move. value: none where nothing is set yet. */
+	let {
+		reading,
+		name,
+		was = '',
+		note = '',
+		value,
+		more,
+		class: hides = '',
+		...rest
+	}: {
+		reading: string;
+		name: string;
+		was?: string;
+		note?: string;
+		value?: Snippet | false;
+		more?: Snippet;
+		class?: string;
+		'aria-live'?: 'polite';
+	} = $props();
+</script>
+
+<div
+	class={['relative min-w-0 border-r-[1.5px] border-board-ink pt-6 pr-8 pl-18 max-phone:pl-12', hides]}
+	data-reading={reading}
+	{...rest}
+>
+	<p class="text-[13.5px] leading-15 font-[620] text-board-ink2">{name}</p>
+	<p
+		class={[
+			'v leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px] max-phone:leading-28',
+			value ? 'text-tally' : 'text-[26px]'
+		]}
+	>
+		{#if was}<s class="mr-5 text-[0.7em] font-plain [text-decoration-thickness:2px]"><Frac text={was} /></s>{/if}
+		{#if value}{@render value()}{:else}{w.notSet}{/if}
+	</p>
+	<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">
+		{note}&nbsp;
+	</p>
+	{@render more?.()}
+</div>
