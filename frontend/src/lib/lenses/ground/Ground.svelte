@@ -25,6 +25,7 @@
 	import TestsPanel from './TestsPanel.svelte';
 	import { Turn } from '../turn.svelte';
 	import { groundLens } from './lens';
+	import RodMark from '../../ui/RodMark.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
 	const [data, laser] = [new GroundData(store), new LaserLink()];
@@ -110,20 +111,10 @@
 		>
 			{#snippet key()}
 				{#if tab === 'shots'}<p class="label flex items-center gap-5 max-phone:hidden">
-						<span
-							class={[
-								'border-x-6 border-t-0 border-b-11 border-t-transparent border-r-transparent border-b-paint',
-								'border-l-transparent'
-							]}
-						></span>
+						<RodMark is="high" size={12} />
 						{w.ground.high}, {w.ground.rakeOff.toLowerCase()}
-						<span
-							class={[
-								'ml-8 border-x-6 border-t-11 border-b-0 border-t-paint border-r-transparent border-b-transparent',
-								'border-l-transparent'
-							]}
-						></span>
-						{w.ground.low}, fill <span class="ml-8 font-[800] text-paint">✕</span> inside
+						<span class="ml-8 flex"><RodMark is="low" size={12} /></span>
+						{w.ground.low}, fill <span class="ml-8 flex"><RodMark is="inside" size={12} /></span> inside
 					</p>{/if}
 			{/snippet}
 			{#snippet over(view)}

@@ -16,6 +16,7 @@
 	import Fold from '../../ui/Fold.svelte';
 	import Act from '../../ui/Act.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
+	import RodMark from '../../ui/RodMark.svelte';
 	interface Props {
 		data: GroundData;
 		laser: LaserLink;
@@ -151,16 +152,8 @@
 		{#if shots.rakes.length}
 			<ol class="rakes">
 				{#each shots.rakes.slice(0, 8) as row}
-					<li
-						class={[
-							'relative border-t border-hair pl-22 before:border-x-7 before:border-t-13 before:border-b-0',
-							'before:border-t-paint before:border-r-transparent before:border-b-transparent',
-							"before:absolute before:top-9 before:left-2 before:border-l-transparent before:content-['']",
-							'data-[high=true]:before:border-t-0 data-[high=true]:before:border-b-13',
-							'data-[high=true]:before:border-paint'
-						]}
-						data-high={row.most_mm > 0}
-					>
+					<li class="flex items-center gap-8 border-t border-hair pl-2" data-high={row.most_mm > 0}>
+						<RodMark is={row.most_mm > 0 ? 'high' : 'low'} />
 						<button
 							class="min-h-32 text-left font-label max-phone:min-h-46 max-phone:text-read"
 							type="button"
