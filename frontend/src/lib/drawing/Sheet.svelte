@@ -14,6 +14,7 @@
 	import SheetSizes from './SheetSizes.svelte';
 	import SizeBox from './SizeBox.svelte';
 	import { boundsOf, Viewport, type XY } from './viewport';
+	import { finder } from '../finder/finder.svelte';
 	interface Props {
 		store: JobStore;
 		pick: Pick;
@@ -187,6 +188,11 @@
 			{/each}
 			{@render over?.(view)}
 			{#if sizes}<SheetSizes {view} {ring} figure={store.figure} {pick} {editable} roomy={width > 480} />{/if}
+			{#each finder.lit as lit}<path
+					d={view.path([lit], lit.length > 2)}
+					class={['pointer-events-none stroke-chalk stroke-4', lit.length > 2 ? 'fill-chalk/20' : 'fill-none']}
+					data-lit
+				/>{/each}
 			{#if letters}<SheetCorners {view} {ring} {pick} {editable} {grab} />{/if}
 		{/if}
 		{#if ghost.length > 1}

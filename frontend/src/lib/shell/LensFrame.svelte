@@ -1,6 +1,8 @@
 <script lang="ts" generics="T extends string">
 	/** A lens: the sheet, and the bench with its question, its tabs, what the tab holds, and the working slip at its foot. */
 	import type { Snippet } from 'svelte';
+	import FinderPanel from '../finder/FinderPanel.svelte';
+	import { finder } from '../finder/finder.svelte';
 	import { questionOf, rowsOf } from '../lenses/lens';
 	import type { Turn } from '../lenses/turn.svelte';
 	import type { JobStore } from '../state/job.svelte';
@@ -37,7 +39,8 @@
 		'max-fold:border-l-0 print:overflow-visible print:border-0 print:bg-white'
 	]}
 >
-	<div class="flex-none px-20 pt-14 pb-16 max-phone:px-14 max-phone:py-12">
+	{#if finder.open}<div class="flex min-h-0 flex-1 flex-col px-20 pt-6 max-phone:px-14"><FinderPanel /></div>{/if}
+	<div class={['flex-none px-20 pt-14 pb-16 max-phone:px-14 max-phone:py-12', finder.open && 'hidden']}>
 		<h2>{question}</h2>
 		{#if !ready}
 			{@render empty()}

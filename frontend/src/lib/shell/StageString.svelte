@@ -2,15 +2,17 @@
 	/** The string between two stakes: a knot a stage, a plumb bob under the open one. */
 	import Frac from '../ui/Frac.svelte';
 	import type { JobDoubts, JobState } from '../api/schema';
-	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
 	import type { LensId } from '../lenses/lens';
-	import { knots } from './knots';
-	let { job, doubts, lens }: { job: JobState; doubts: JobDoubts | null; lens: LensId } = $props();
+	import { knots, seen } from './knots';
+	let { job, doubts, lens, find }: { job: JobState; doubts: JobDoubts | null; lens: LensId; find: () => void } = $props();
 	const rows = $derived(knots(doubts?.stages ?? null));
 	let width = $state(900);
-	const x = (index: number) =>
-		width < 420 ? 38 + (index * (width - 76)) / (rows.length - 1) : 70 + index * Math.min(170, (width - 170) / rows.length);
+	const shown = $derived(seen(rows, lens, width));
+	const step = $derived(width < 420 ? (width - 76) / (shown.length - 1) : Math.min(170, (width - 120) / (shown.length - 0.4)));
+	const x = (index: number) => (width < 420 ? 38 : Math.min(70, step / 2 + 14)) + index * step;
+	/** room for a knot's words */
+	const wide = $derived(Math.min(110, Math.max(74, step)));
 	const firstOpen = $derived(rows.findIndex((row) => row.state !== 'tight'));
 	const straight = $derived(firstOpen < 0 ? rows.length - 1 : firstOpen - 1);
 </script>
@@ -22,23 +24,34 @@
 	]}
 >
 	<div class={['job overflow-hidden pt-9 pr-6 pb-0 pl-18 max-phone:pt-6 max-phone:pr-2 max-phone:pb-0', 'max-phone:pl-10']}>
-		<a href="/" class="inline-block text-label font-[600] text-ink2 max-phone:min-h-24 max-phone:text-body">‹ {w.yard.title}</a>
+		<p class="flex justify-between gap-4 text-label font-[600] text-ink2 max-phone:text-body">
+			<a href="/" class="max-phone:min-h-24">‹ {w.yard.title}</a>
+			<button type="button" class="relative underline underline-offset-2 after:absolute after:-inset-12" onclick={find}
+				>{w.finder.open}</button
+			>
+		</p>
 		<p
 			class={['name line-clamp-2 text-act leading-[1.06] font-heavy wrap-anywhere font-stretch-[84%]', 'max-phone:text-body']}
 			title={job.document.name}
 		>
 			{job.document.name}
 		</p>
-		{#if session.who}<p class="hidden">{session.who}</p>{/if}
 	</div>
 	<nav class="relative min-w-0" aria-label="Stages" bind:clientWidth={width}>
 		<svg class="absolute inset-0 max-phone:-top-10" {width} height="92" aria-hidden="true">
 			{#each width < 420 ? [12] : [12, width - 14] as stake}
 				<path d="M{stake - 6} 38h12v34l-6 13l-6-13z" fill="var(--color-board)" stroke="var(--color-ink)" stroke-width="2" />
 			{/each}
-			{#each rows.keys() as i}
+			{#each shown as { at, pinned }, i}
 				{@const from = i === 0 ? 14 : x(i - 1)}
-				{#if i <= straight}
+				{#if i > 0 && shown[i - 1]?.pinned}
+					<path
+						d="M{from + 14} 63H{(from + x(i)) / 2 - 7}m0 -9l-6 18M{(from + x(i)) / 2 + 7} 54l-6 18m3 -9H{x(i) - 10}"
+						fill="none"
+						stroke="var(--color-ink2)"
+						stroke-width="2"
+					/>
+				{:else if at <= straight && !pinned}
 					<path d="M{from} 63H{x(i)}" stroke="var(--color-chalk)" stroke-width="3.4" />
 				{:else}
 					<path
@@ -51,13 +64,13 @@
 				{/if}
 			{/each}
 			{#if width >= 420}<path
-					d="M{x(rows.length - 1)} 63Q{(x(rows.length - 1) + width) / 2} 84 {width - 18} 63"
+					d="M{x(shown.length - 1)} 63Q{(x(shown.length - 1) + width) / 2} 84 {width - 18} 63"
 					fill="none"
 					stroke="var(--color-ink2)"
 					stroke-width="2"
 					stroke-dasharray="7 3"
 				/>{/if}
-			{#each rows as row, i}
+			{#each shown as { knot: row }, i}
 				{#if row.id === lens}
 					<path d="M{x(i)} 66v10m-3-2h6v3h4v4l-7 10l-7-10v-4h4z" fill="var(--color-ink)" stroke="var(--color-ink)" />
 				{/if}
@@ -78,8 +91,8 @@
 			{/each}
 		</svg>
 		<ol>
-			{#each rows as row, i}
-				<li class="absolute top-0 -ml-55 w-110 max-phone:-ml-43 max-phone:w-86" style:left="{x(i)}px">
+			{#each shown as { knot: row }, i}
+				<li class="absolute top-0 -translate-x-1/2" style:left="{x(i)}px" style:width="{wide}px">
 					<a
 						class="group block h-89 pt-8 text-center max-phone:h-76 max-phone:pt-3"
 						href="/job/{job.id}/{row.id}"

@@ -1,4 +1,5 @@
 /** Keys of an open job. Single letters are off inside boxes and can be turned off. */
+import { finder } from '../finder/finder.svelte';
 import type { Pick } from '../drawing/pick.svelte';
 import type { JobStore } from '../state/job.svelte';
 import { session } from '../state/session.svelte';
@@ -42,7 +43,8 @@ export function jobKeys(event: KeyboardEvent, place: Place): void {
 	const acts: Record<string, () => void> = {
 		'[': () => step(-1),
 		']': () => step(1),
-		'/': () => document.getElementById(place.lens === 'edges' ? 'cut-call' : 'call-out')?.focus(),
+		'/': () => finder.show(store),
+		c: () => document.getElementById(place.lens === 'edges' ? 'cut-call' : 'call-out')?.focus(),
 		',': () => pick.step(-1, sides),
 		'.': () => pick.step(1, sides),
 		z: () => void (event.shiftKey ? store.redo() : store.undo()),
@@ -50,7 +52,8 @@ export function jobKeys(event: KeyboardEvent, place: Place): void {
 		d: () => session.toggleDim(),
 		'?': place.help,
 		escape: () => {
-			if (workingSlip.open) workingSlip.close();
+			if (finder.open) finder.close();
+			else if (workingSlip.open) workingSlip.close();
 			else store.dropDraft();
 		}
 	};

@@ -1,5 +1,6 @@
 /** Every visible string of the screens. Short, second person, present. */
 import { edgeWords } from './edges';
+import { finderWords } from './finder';
 import { ground } from './ground';
 import { lines } from './lines';
 import { outboxWords } from './outbox';
@@ -7,6 +8,7 @@ import { rules } from './rules';
 
 export const w = {
 	product: 'Humble Trowel',
+	finder: finderWords,
 	notSet: 'not set',
 	notSaid: 'not said',
 	lenses: { lines: 'Lines', ground: 'Ground', edges: 'Edges', order: 'Order' },
@@ -251,8 +253,12 @@ export const w = {
 		['[  ]', 'stage before, stage after'],
 		['1  2  3  8', 'Lines, Ground, Edges, Order'],
 		['arrows in Shots', 'move the rod 1′ or 250 mm over the plan'],
-		['/', 'to the call-out box'],
+		['/', 'find anything: tabs, sides, parts, doubts, papers, records, slabs, rules'],
+		['C', 'to the call box'],
 		[',  .', 'side before, side after'],
+		['← →', 'along a row of tabs or choices'],
+		['Space', 'pick a corner of the sheet'],
+		['Delete', 'take the picked corner out'],
 		['arrows', 'move the picked corner 1/16″ or 1 mm; Shift 1″ or 10 mm; Alt 1′ or 100 mm'],
 		['W', 'working of the number in focus'],
 		['Enter', 'keep'],

@@ -2,6 +2,9 @@
 	/** The yard: all slabs to one scale, what each needs, what changed last. */
 	import { goto } from '$app/navigation';
 	import { boundsOf } from '../drawing/viewport';
+	import FinderPanel from '../finder/FinderPanel.svelte';
+	import { finder } from '../finder/finder.svelte';
+	import Keys from '../shell/Keys.svelte';
 	import { inBox } from '../shell/keys';
 	import { outbox } from '../outbox/outbox.svelte';
 	import OutboxStrip from '../outbox/OutboxStrip.svelte';
@@ -15,6 +18,7 @@
 	import Act from '../ui/Act.svelte';
 	const yard = new YardState();
 	let starting = $state(false);
+	let help = $state(false);
 	let files: HTMLInputElement | undefined = $state();
 	$effect(() => void yard.load());
 	const live = $derived((yard.jobs ?? []).filter((job) => !job.archived));
@@ -41,11 +45,17 @@
 			event.preventDefault();
 			starting = true;
 		}
+		if (event.key === '/' && session.letters && !inBox(event)) {
+			event.preventDefault();
+			finder.show(null);
+		}
+		if (event.key === '?' && session.letters && !inBox(event)) help = true;
 		if (event.key.toLowerCase() === 'd' && session.letters && !inBox(event) && !event.ctrlKey) session.toggleDim();
 	}
 </script>
 
 <svelte:window onkeydown={keys} />
+<Keys bind:open={help} />
 <div class="flex h-[100dvh] flex-col">
 	<header class="flex min-h-84 flex-wrap items-center gap-x-16 gap-y-8 border-b-3 border-ink px-20 py-12">
 		<svg width="66" height="40" aria-hidden="true"
@@ -70,6 +80,7 @@
 		</div>
 		<nav class="flex flex-wrap items-center gap-8">
 			<Who />
+			<Act kind="quiet" onclick={() => finder.show(null)}>{w.finder.open}</Act>
 			<Act kind="quiet" href="/ways">{w.ways.title}</Act>
 			<Act kind="quiet" href="/rules">{w.rules.title}</Act>
 			<Act kind="quiet" onclick={() => files?.click()}>{w.yard.bring}</Act>
@@ -98,6 +109,7 @@
 			<Act kind="quiet" onclick={() => void yard.undelete()}>{w.yard.undo}</Act>
 		</p>
 	{/if}
+	{#if finder.open}<div class="flex max-h-[60vh] flex-col border-b-3 border-ink bg-bench px-20"><FinderPanel /></div>{/if}
 	<main class="flex-1 overflow-auto bg-sheet">
 		{#if starting}<StartSlab {yard} close={() => (starting = false)} />{/if}
 		<div

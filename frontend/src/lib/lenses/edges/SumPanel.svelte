@@ -1,5 +1,7 @@
 <script lang="ts">
 	/** Every part by mark, planned and as dug; a pressed row lights up on plan and cut. */
+	import { untrack } from 'svelte';
+	import { page } from '$app/state';
 	import type { JobStore } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
@@ -15,6 +17,7 @@
 	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd³');
 	const doc = $derived(store.document);
 	let open = $state('');
+	let led = '';
 	function press(letter: string, kind: string, numbers: number[]) {
 		open = open === letter ? '' : letter;
 		void data.light(open ? numbers : []);
@@ -29,6 +32,12 @@
 		else if (kind === 'pad') data.choose('pad', first - edges - doc.beams.length);
 		else if (kind === 'recess') data.choose('recess', first - edges - doc.beams.length - doc.pads.length);
 	}
+	$effect(() => {
+		const [kind, letter] = (page.url.searchParams.get('at') ?? '').split('.');
+		const part = kind === 'part' ? concrete?.parts.find((one) => one.letter === letter) : undefined;
+		if (part) untrack(() => led !== page.url.search && press(part.letter, part.kind, part.numbers));
+		led = page.url.search;
+	});
 	const dugOf = (part: string) => dug.find((row) => row.part === part && row.as_dug_m3 !== null)?.dug_text ?? '';
 	const any = $derived(dug.some((row) => row.as_dug_m3 !== null));
 </script>

@@ -3,6 +3,8 @@
 	import { page } from '$app/state';
 	import { untrack } from 'svelte';
 	import { Pick } from '#lib/drawing/pick.svelte.ts';
+	import { finder } from '#lib/finder/finder.svelte.ts';
+	import { cornerPlace } from '#lib/state/ids.ts';
 	import Edges from '#lib/lenses/edges/Edges.svelte';
 	import Ground from '#lib/lenses/ground/Ground.svelte';
 	import Lines from '#lib/lenses/lines/Lines.svelte';
@@ -38,8 +40,19 @@
 	});
 	$effect(() => {
 		void lens;
-		untrack(() => workingSlip.close());
+		untrack(() => {
+			workingSlip.close();
+			finder.close(false);
+		});
 	});
+	$effect(() => {
+		const [kind, at] = (page.url.searchParams.get('at') ?? '').split('.');
+		if (kind === 'side' && store?.kept) untrack(() => pickSide(at ?? ''));
+	});
+	function pickSide(corner: string) {
+		const side = cornerPlace(store?.document, corner);
+		if (side !== null) pick.chooseSide(side);
+	}
 	const toggleUnits = () =>
 		void store?.keep([{ op: 'set_fields', values: { units: store.units === 'mm' ? 'ft-in' : 'mm' } }], 'units');
 	const keys = (event: KeyboardEvent) => {
@@ -76,7 +89,7 @@
 	</main>
 {:else if store?.kept}
 	<div class="flex h-[100dvh] flex-col overflow-hidden print:block print:h-auto print:overflow-visible">
-		<StageString job={store.kept} doubts={store.doubts} {lens} />
+		<StageString job={store.kept} doubts={store.doubts} {lens} find={() => finder.show(store)} />
 		<Notices {store} />
 		<main
 			class={[

@@ -1,0 +1,53 @@
+/** The finder: open or not, what is asked, what is lit. What it looks through is fetched when it opens. */
+import { tick } from 'svelte';
+import { api } from '../api/api';
+import type { RecordRow, RuleRow, YardJob } from '../api/schema';
+import type { XY } from '../drawing/viewport';
+import type { JobStore } from '../state/job.svelte';
+import { Resource } from '../state/resource.svelte';
+import { everything, find, type Found, near, SHOWN } from './found';
+
+class Finder {
+	open = $state(false);
+	asked = $state('');
+	/** id of the row that is looked at */
+	at = $state('');
+	#store = $state.raw<JobStore | null>(null);
+	#before: HTMLElement | null = null;
+	readonly #jobs = new Resource<YardJob[]>(() => api.yard());
+	readonly #rules = new Resource<RuleRow[], ['ft-in' | 'mm']>((units) => api.rules(units));
+	readonly #records = new Resource<RecordRow[], [string]>((id) => api.records(id));
+	readonly rows = $derived(
+		everything({
+			job: this.#store?.kept ?? null,
+			doubts: this.#store?.doubts ?? null,
+			records: this.#store ? (this.#records.value ?? []) : [],
+			jobs: (this.#jobs.value ?? []).filter((job) => job.id !== this.#store?.id && !job.archived),
+			rules: this.#rules.value ?? []
+		})
+	);
+	readonly found = $derived(find(this.rows, this.asked));
+	readonly shown = $derived(this.found.slice(0, SHOWN));
+	readonly here = $derived<Found | null>(this.shown.find((row) => row.id === this.at) ?? this.shown[0] ?? null);
+	readonly near = $derived(this.asked.trim() && !this.found.length ? near(this.rows, this.asked) : '');
+	/** rings that light up on the plan */
+	readonly lit = $derived<XY[][]>(this.open ? (this.here?.rings ?? []) : []);
+
+	show(store: JobStore | null) {
+		this.#before = document.activeElement instanceof HTMLElement ? document.activeElement : null;
+		this.#store = store;
+		[this.asked, this.at, this.open] = ['', '', true];
+		void this.#jobs.load();
+		if (!this.#rules.value) void this.#rules.load(store?.units ?? 'ft-in');
+		if (store) void this.#records.load(store.id);
+	}
+	/** Give the bench back. back: the focus goes where it was. */
+	close(back = true) {
+		this.open = false;
+		const before = back ? this.#before : null;
+		this.#before = null;
+		if (before) void tick().then(() => before.focus()); // the bench must stand again first
+	}
+}
+
+export const finder = new Finder();
