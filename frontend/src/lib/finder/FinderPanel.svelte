@@ -45,7 +45,10 @@
 				event.stopPropagation();
 				finder.close();
 			}}
-			class="min-h-54 w-full min-w-0 bg-transparent text-ask font-strong outline-offset-0 placeholder:text-read placeholder:font-plain placeholder:text-ink2"
+			class={[
+				'min-h-54 w-full min-w-0 bg-transparent text-ask font-strong outline-offset-0',
+				'placeholder:text-read placeholder:font-plain placeholder:text-ink2'
+			].join(' ')}
 		/>
 		<button type="button" class="act quiet flex-none" onclick={() => finder.close()}>{w.slip.close}</button>
 	</div>

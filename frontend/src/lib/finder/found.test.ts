@@ -2,6 +2,10 @@ import { describe, expect, test } from 'vitest';
 import type { JobDoubts, JobState, RecordRow, RuleRow, YardJob } from '../api/schema';
 import { everything, find, near } from './found';
 
+const strips = [
+	{ number: 7, rings: [[[1, 1]]] },
+	{ number: 8, rings: [[[5, 5]]] }
+];
 const job = {
 	id: 'j1',
 	document: { outline: [[0, 0], [9000, 0], [9000, 6000], [0, 6000]], corner_ids: ['c1', 'c2', 'c3', 'c4'] },
@@ -12,7 +16,7 @@ const job = {
 			{ letter: 'a', part: 'Bottling slab', mark: 'S1', zone: 'Bottling', kind: 'slab', numbers: [] },
 			{ letter: 'g', part: 'B1 beam below the slab', mark: 'B1', zone: null, kind: 'beam', numbers: [7] }
 		] },
-		drawing: { zones: [{ name: 'Bottling', rings: [[[0, 0], [9, 0], [9, 6]]] }], strips: [{ number: 7, rings: [[[1, 1], [2, 1], [2, 2]]] }, { number: 8, rings: [[[5, 5]]] }] }
+		drawing: { zones: [{ name: 'Bottling', rings: [[[0, 0], [9, 0], [9, 6]]] }], strips }
 	}
 } as unknown as JobState; // prettier-ignore
 const doubts = {

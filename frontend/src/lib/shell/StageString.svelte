@@ -9,8 +9,8 @@
 	const rows = $derived(knots(doubts?.stages ?? null));
 	let width = $state(900);
 	const shown = $derived(seen(rows, lens, width));
-	const step = $derived(width < 420 ? (width - 76) / (shown.length - 1) : Math.min(170, (width - 120) / (shown.length - 0.4)));
-	const x = (index: number) => (width < 420 ? 38 : Math.min(70, step / 2 + 14)) + index * step;
+	const step = $derived(width < 420 ? (width - 92) / (shown.length - 1) : Math.min(170, (width - 120) / (shown.length - 0.4)));
+	const x = (index: number) => (width < 420 ? 52 : Math.min(70, step / 2 + 14)) + index * step;
 	/** room for a knot's words */
 	const wide = $derived(Math.min(110, Math.max(74, step)));
 	const firstOpen = $derived(rows.findIndex((row) => row.state !== 'tight'));

@@ -27,7 +27,7 @@ export interface Seen {
 	/** stands by itself before a break: the first that is stuck, too far along to be beside the one that is open */
 	pinned: boolean;
 }
-/** The knots that there is room for. All where they have 76 px each; else the open one with its neighbours, and the first stuck one always. */
+/** The knots there is room for: all where they have 76 px each, else the open one, its neighbours, and always the first stuck. */
 export function seen(rows: readonly Knot[], here: LensId, width_px: number): Seen[] {
 	const all = rows.map((knot, at): Seen => ({ knot, at, pinned: false }));
 	if (rows.length <= 4 || width_px >= rows.length * 76) return all;

@@ -34,6 +34,6 @@
 	bind:value={() => value ?? '', chosen}
 >
 	{#each rows as row (row.value)}
-		<ToggleGroup.Item value={row.value} class={act(kind)}><Frac text={row.label} /></ToggleGroup.Item>
+		<ToggleGroup.Item value={row.value} class={act(kind)}><span><Frac text={row.label} /></span></ToggleGroup.Item>
 	{/each}
 </ToggleGroup.Root>

@@ -26,7 +26,7 @@
 
 <Tabs.Root value={here} onValueChange={(key) => key !== here && turn(key)}>
 	{#if tight}
-		<div class="mt-4 mb-6 hidden grid-cols-[46px_1fr_46px] gap-4 max-phone:grid">
+		<div class="mb-2 hidden grid-cols-[46px_1fr_46px] gap-4 max-phone:grid">
 			{#each [-1, 1] as by}
 				<button
 					type="button"
