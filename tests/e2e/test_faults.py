@@ -139,7 +139,7 @@ def note_a_test(page, note):
     """Roll test at a spot of the slab, with a note."""
     expect(page.get_by_role("button", name="Rolled")).to_be_visible()
     page.get_by_role("button", name="Rolled").click()
-    box = page.locator(".sheet svg").bounding_box()
+    box = page.locator(".sheet > svg").bounding_box()
     page.mouse.click(box["x"] + box["width"] * 0.45, box["y"] + box["height"] * 0.55)
     expect(page.get_by_text("as pressed on the plan")).to_be_visible()
     page.get_by_label("Note").fill(note)

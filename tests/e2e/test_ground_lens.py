@@ -112,7 +112,7 @@ def test_a_fall_to_a_side_and_to_a_drain_with_a_level_underside(page):
     expect(page.locator(".saying")).to_contain_text("level underside")
     page.get_by_role("button", name="Wash-down").click()
     page.get_by_role("radio", name="falls to a drain").click()
-    box = page.locator(".sheet svg").bounding_box()
+    box = page.locator(".sheet > svg").bounding_box()
     page.mouse.click(box["x"] + 470, box["y"] + 370)
     page.get_by_label("Deep at the drain").fill("30")
     page.get_by_role("button", name="Keep this fall").click()
@@ -144,7 +144,7 @@ def test_tests_and_soft_spots_stand_on_the_plan(page):
     tab(page, "Tests")
     expect(page.get_by_role("heading", name="Is it firm?")).to_be_visible()
     expect(page.locator("#test-value")).to_be_visible()
-    box = page.locator(".sheet svg").bounding_box()
+    box = page.locator(".sheet > svg").bounding_box()
     page.mouse.click(box["x"] + 200, box["y"] + 330)
     page.locator("#test-value").fill("40")
     page.get_by_role("button", name="Not passed").click()
@@ -195,7 +195,7 @@ def test_arrow_keys_walk_the_rod_and_leave_the_sides_alone(page):
     open_ground(page, "Tansy")
     rod = page.locator("[data-stick]")
     expect(rod).to_be_attached()  # on the worst spot, once the ground is read
-    box = page.locator(".sheet svg").bounding_box()
+    box = page.locator(".sheet > svg").bounding_box()
     page.mouse.click(box["x"] + 160, box["y"] + 400)
     before = [float(v) for v in rod.get_attribute("data-stick").split(",")]
     page.keyboard.press("ArrowRight")

@@ -136,7 +136,7 @@ def test_keyboard_alone_lays_out_and_moves_a_corner(page):
     page.keyboard.type("Keys only")
     page.keyboard.press("Enter")
     expect(page.locator("#call-out")).to_be_visible()
-    page.keyboard.press("/")
+    page.keyboard.press("c")
     expect(page.locator("#call-out")).to_be_focused()
     page.keyboard.type("20' e 10' n 20' w 10' s")
     expect(page.get_by_text("Back on A. It closes.")).to_be_visible()

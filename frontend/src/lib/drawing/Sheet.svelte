@@ -14,7 +14,7 @@
 	import SheetSizes from './SheetSizes.svelte';
 	import SizeBox from './SizeBox.svelte';
 	import { boundsOf, Viewport, type XY } from './viewport';
-	import { finder } from '../finder/finder.svelte';
+	import { lit } from './lit.svelte';
 	interface Props {
 		store: JobStore;
 		pick: Pick;
@@ -188,9 +188,9 @@
 			{/each}
 			{@render over?.(view)}
 			{#if sizes}<SheetSizes {view} {ring} figure={store.figure} {pick} {editable} roomy={width > 480} />{/if}
-			{#each finder.lit as lit}<path
-					d={view.path([lit], lit.length > 2)}
-					class={['pointer-events-none stroke-chalk stroke-4', lit.length > 2 ? 'fill-chalk/20' : 'fill-none']}
+			{#each lit.rings as ring}<path
+					d={view.path([ring], ring.length > 2)}
+					class={['pointer-events-none stroke-chalk stroke-4', ring.length > 2 ? 'fill-chalk/20' : 'fill-none']}
 					data-lit
 				/>{/each}
 			{#if letters}<SheetCorners {view} {ring} {pick} {editable} {grab} />{/if}

@@ -4,6 +4,7 @@
 	import { Command } from 'bits-ui';
 	import Frac from '../ui/Frac.svelte';
 	import { w } from '../words/words';
+	import { lit } from '../drawing/lit.svelte';
 	import { finder } from './finder.svelte';
 	import { type Found, type FoundKind, SHOWN } from './found';
 	/** small drawings that say the kind */
@@ -23,6 +24,10 @@
 	}
 	let box = $state<HTMLInputElement | null>(null);
 	$effect(() => box?.focus());
+	$effect(() => {
+		lit.rings = finder.here?.rings ?? [];
+		return () => (lit.rings = []);
+	});
 </script>
 
 <Command.Root

@@ -2,7 +2,6 @@
 import { tick } from 'svelte';
 import { api } from '../api/api';
 import type { RecordRow, RuleRow, YardJob } from '../api/schema';
-import type { XY } from '../drawing/viewport';
 import type { JobStore } from '../state/job.svelte';
 import { Resource } from '../state/resource.svelte';
 import { everything, find, type Found, near, SHOWN } from './found';
@@ -30,8 +29,6 @@ class Finder {
 	readonly shown = $derived(this.found.slice(0, SHOWN));
 	readonly here = $derived<Found | null>(this.shown.find((row) => row.id === this.at) ?? this.shown[0] ?? null);
 	readonly near = $derived(this.asked.trim() && !this.found.length ? near(this.rows, this.asked) : '');
-	/** rings that light up on the plan */
-	readonly lit = $derived<XY[][]>(this.open ? (this.here?.rings ?? []) : []);
 
 	show(store: JobStore | null) {
 		this.#before = document.activeElement instanceof HTMLElement ? document.activeElement : null;

@@ -71,6 +71,7 @@ export const lines = {
 	things: { slab: 'Old slab', wall: 'Wall', walk: 'Walk', kerb: 'Kerb', other: 'Other' },
 	floor: 'Floor or top at',
 	floorHow: '0 is the finished top of this slab. A minus is lower.',
+	besideWhat: 'What stands there',
 	besideCall: 'Walk round it, from a corner of the slab',
 	drawIt: 'Draw it',
 	fromFile: 'Outline from a file',

@@ -120,7 +120,7 @@
 	rows={kinds.map((one) => ({ value: one, label: w.lines.things[one] }))}
 	value={what}
 	pick={(one) => one && (what = one)}
-	name={w.lines.besideCall}
+	name={w.lines.besideWhat}
 	class="my-6"
 />
 <label class="label" for="beside-walk">{w.lines.besideCall}</label>

@@ -1,121 +1,46 @@
 <script lang="ts">
 	/** The ledger: every part, the second way beside it, allowances with their reasons, the need and the order. */
-	import type { Concrete } from '../../api/schema';
+	import type { Concrete, Working } from '../../api/schema';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	let { concrete, unit }: { concrete: Concrete; unit: string } = $props();
+	interface Line {
+		letter: string;
+		what: string;
+		why?: string;
+		how: string;
+		working: Working;
+		text: string;
+	}
+	const NONE = { letter: '', how: '' };
+	const SUM = 'border-t-2 border-ink text-key font-[800]';
 </script>
 
+{#snippet line(row: Line, sum = false)}
+	{@const cell = ['py-2 align-top max-phone:py-4 max-phone:align-middle', sum ? SUM : 'border-t border-hair']}
+	<tr class={row.letter === '+' ? 'plus' : ''} data-part={row.letter === '+' ? undefined : row.letter || undefined}>
+		<td class={[cell, 'w-20 pr-6', !sum && 'font-heavy']}>{row.letter}</td>
+		<td class={[cell, 'pr-6']}
+			>{row.what}{#if row.why}<span class="block text-label leading-[1.2] text-ink2">{row.why}</span>{/if}</td
+		>
+		<td class={[cell, 'pr-6 text-[13.5px] text-ink2 max-phone:hidden']}><Frac text={row.how} /></td>
+		<td class={[cell, 'text-right whitespace-nowrap', !sum && 'font-[760]']}><Num working={row.working} text={row.text} /></td>
+	</tr>
+{/snippet}
+
 <table class="mt-4 w-full border-collapse">
-	<thead
-		><tr
-			><th class="text-left text-label font-[600] text-ink2"></th><th class="text-left text-label font-[600] text-ink2"
-				>{w.order.part}</th
-			><th class="text-left text-[13.5px] font-[600] text-ink2 max-phone:hidden">{w.order.how}</th><th
-				class="pr-0 text-right text-label font-[760] whitespace-nowrap text-ink2">{unit}</th
-			></tr
-		></thead
-	>
+	<thead>
+		<tr class="text-left text-label text-ink2">
+			<th></th><th class="font-[600]">{w.order.part}</th><th class="text-[13.5px] font-[600] max-phone:hidden">{w.order.how}</th>
+			<th class="text-right font-[760] whitespace-nowrap">{unit}</th>
+		</tr>
+	</thead>
 	<tbody>
-		{#each concrete.parts as part}
-			<tr data-part={part.letter}>
-				<td
-					class={[
-						'w-20 border-t border-hair py-2 pr-6 pl-0 align-top font-heavy max-phone:py-4 max-phone:pr-6',
-						'max-phone:pl-0 max-phone:align-middle'
-					]}>{part.letter}</td
-				><td
-					class={[
-						'border-t border-hair py-2 pr-6 pl-0 align-top max-phone:py-4 max-phone:pr-6 max-phone:pl-0',
-						'max-phone:align-middle'
-					]}>{part.part}</td
-				><td
-					class={[
-						'border-t border-hair py-2 pr-6 pl-0 align-top text-[13.5px] text-ink2 max-phone:py-4 max-phone:pr-6',
-						'max-phone:hidden max-phone:pl-0 max-phone:align-middle'
-					]}><Frac text={part.how} /></td
-				>
-				<td
-					class={[
-						'border-t border-hair px-0 py-2 text-right align-top font-[760] whitespace-nowrap max-phone:py-4',
-						'max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
-					]}><Num working={part.working} text={part.text} /></td
-				>
-			</tr>
-		{/each}
-		<tr
-			><td
-				class={[
-					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] max-phone:py-4 max-phone:pr-6',
-					'max-phone:pl-0 max-phone:align-middle'
-				]}
-			></td><td
-				class={[
-					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] max-phone:py-4 max-phone:pr-6',
-					'max-phone:pl-0 max-phone:align-middle'
-				]}>{w.order.drawn}</td
-			><td
-				class={[
-					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] text-ink2 max-phone:py-4',
-					'max-phone:hidden max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
-				]}
-			></td><td
-				class={[
-					'border-t-2 border-ink px-0 py-2 text-right align-top text-key font-[800] whitespace-nowrap',
-					'max-phone:py-4 max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
-				]}><Num working={concrete.net} text={concrete.net_text} /></td
-			></tr
-		>
-		{#each concrete.allowances as row}
-			<tr class="plus">
-				<td
-					class={[
-						'w-20 border-t border-hair py-2 pr-6 pl-0 align-top font-heavy max-phone:py-4 max-phone:pr-6',
-						'max-phone:pl-0 max-phone:align-middle'
-					]}>+</td
-				><td
-					class={[
-						'border-t border-hair py-2 pr-6 pl-0 align-top max-phone:py-4 max-phone:pr-6 max-phone:pl-0',
-						'max-phone:align-middle'
-					]}>{row.name}<span class="block text-label leading-[1.2] text-ink2">{row.reason}</span></td
-				><td
-					class={[
-						'border-t border-hair py-2 pr-6 pl-0 align-top text-[13.5px] text-ink2 max-phone:py-4 max-phone:pr-6',
-						'max-phone:hidden max-phone:pl-0 max-phone:align-middle'
-					]}><Frac text={row.how} /></td
-				>
-				<td
-					class={[
-						'border-t border-hair px-0 py-2 text-right align-top font-[760] whitespace-nowrap max-phone:py-4',
-						'max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
-					]}><Num working={row.working} text={row.text} /></td
-				>
-			</tr>
-		{/each}
-		<tr
-			><td
-				class={[
-					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] max-phone:py-4 max-phone:pr-6',
-					'max-phone:pl-0 max-phone:align-middle'
-				]}
-			></td><td
-				class={[
-					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] max-phone:py-4 max-phone:pr-6',
-					'max-phone:pl-0 max-phone:align-middle'
-				]}>{w.order.need}</td
-			><td
-				class={[
-					'border-t-2 border-ink py-2 pr-6 pl-0 align-top text-key font-[800] text-ink2 max-phone:py-4',
-					'max-phone:hidden max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
-				]}
-			></td><td
-				class={[
-					'border-t-2 border-ink px-0 py-2 text-right align-top text-key font-[800] whitespace-nowrap',
-					'max-phone:py-4 max-phone:pr-6 max-phone:pl-0 max-phone:align-middle'
-				]}><Num working={concrete.ordered.need} text={concrete.need_text} /></td
-			></tr
-		>
+		{#each concrete.parts as part}{@render line({ ...part, what: part.part })}{/each}
+		{@render line({ ...NONE, what: w.order.drawn, working: concrete.net, text: concrete.net_text }, true)}
+		{#each concrete.allowances as row}{@render line({ ...row, letter: '+', what: row.name, why: row.reason })}{/each}
+		{@render line({ ...NONE, what: w.order.need, working: concrete.ordered.need, text: concrete.need_text }, true)}
 	</tbody>
 </table>
 <p class="mt-8 text-verdict leading-[1.15] font-black font-stretch-[90%]">
