@@ -11,6 +11,7 @@ import pytest
 from playwright.sync_api import expect, sync_playwright
 
 from humble_trowel.bench import CHROMIUM_ARGS
+from humble_trowel.store.copies import backup, restore
 
 expect.set_options(timeout=20_000)
 
@@ -59,12 +60,25 @@ def browser():
         browser.close()
 
 
-@pytest.fixture
-def server(tmp_path):
-    server = Server(tmp_path)
+@pytest.fixture(scope="session")
+def demo(tmp_path_factory):
+    """(a server for all tests of a worker, its data as they were)."""
+    server = Server(tmp_path_factory.mktemp("demo"))
     server.start()
-    yield server
+    pristine = tmp_path_factory.mktemp("pristine") / "trowel.sqlite3"
+    backup(server.folder / "trowel.sqlite3", pristine)
+    yield server, pristine
     server.kill()
+
+
+@pytest.fixture
+def server(demo, request):
+    """The server with its data as they were before any test; standing, whatever a test before did to it."""
+    server, pristine = demo
+    restore(server.folder / "trowel.sqlite3", pristine, request.node.name.replace("/", "-"))
+    if server.process.poll() is not None:
+        server.start()
+    return server
 
 
 @pytest.fixture
@@ -77,9 +91,10 @@ def phone(browser, server):
     yield from fresh_page(browser, server, 390, 844)
 
 
-def fresh_page(browser, server, width, height):
-    """A page that fails the test on any script error or request to elsewhere."""
-    context = browser.new_context(viewport={"width": width, "height": height}, has_touch=width < 600)
+def fresh_page(browser, server, width, height, touch=None):
+    """A page that fails the test on any script error or request to elsewhere. touch: with fingers; phones are."""
+    touch = width < 600 if touch is None else touch
+    context = browser.new_context(viewport={"width": width, "height": height}, has_touch=touch)
     page = context.new_page()
     page.set_default_timeout(15_000)
     wrong = []

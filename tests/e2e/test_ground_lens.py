@@ -2,7 +2,9 @@
 
 import re
 
+import pytest
 from playwright.sync_api import expect
+from tests.e2e.conftest import fresh_page
 
 
 def open_ground(page, name="Ferrier"):
@@ -161,13 +163,13 @@ def test_the_rod_card_on_a_phone_two_presses_a_reading(phone):
     phone.get_by_role("combobox", name="Tabs of the ground").select_option("rod")
     expect(phone.locator(".should")).to_contain_text("4′-10")
     phone.get_by_role("button", name="11", exact=True).click()
-    phone.get_by_role("button", name="5 eighths").click()
+    phone.get_by_role("button", name="5/8, low").click()
     expect(phone.locator(".verdict[data-verdict='low']")).to_contain_text("low")
     expect(phone.locator(".verdict")).to_contain_text("Fill, pack, shoot again")
     phone.get_by_role("button", name="10", exact=True).click()
-    phone.get_by_role("button", name="2 eighths").click()
+    phone.get_by_role("button", name="1/4, inside").click()
     expect(phone.locator(".verdict")).to_contain_text("on grade")
-    phone.get_by_role("button", name="+ 1/16").click()
+    phone.get_by_role("button", name="a sixteenth more").click()
     expect(phone.locator("#rod-reading")).to_have_value("4' 10 5/16\"")
     for name in ("shots", "rod", "laser", "stack", "falls", "stone", "dug", "tests"):
         phone.get_by_role("combobox", name="Tabs of the ground").select_option(name)
@@ -181,14 +183,48 @@ def open_phone(phone):
     phone.get_by_role("combobox", name="Tabs of the ground").wait_for()
 
 
-def test_a_shot_is_kept_on_the_phone_and_strikes_the_earlier_one_there(phone):
+def test_a_shot_is_two_presses_and_undo_takes_it_back(phone):
     open_phone(phone)
-    expect(phone.locator(".should")).to_contain_text("4′-101⁄4″")  # the rod stands on the worst spot
+    knot = phone.locator("a[aria-current='step']")
+    expect(phone.locator(".should")).to_contain_text("4′-10 1/4")  # the rod stands on the worst spot
+    worst = phone.locator("[data-stick]").get_attribute("data-stick")
     phone.get_by_role("button", name="10", exact=True).click()
-    phone.get_by_role("button", name="2 eighths").click()
+    phone.get_by_role("button", name="1/4, inside").click()
     expect(phone.locator(".verdict")).to_contain_text("on grade")
-    phone.get_by_role("button", name="Keep this shot").click()
-    expect(phone.locator("a[aria-current='step']")).to_contain_text("2 out of 60")
+    expect(phone.locator(".verdict")).to_contain_text("Kept 4′-10")
+    expect(knot).to_contain_text("2 out of 60")
+    assert phone.locator("[data-stick]").get_attribute("data-stick") != worst  # the next spot is offered
+    phone.get_by_role("button", name="a sixteenth less").click()
+    expect(phone.locator(".verdict")).to_contain_text("1⁄16″ high")
+    board = phone.get_by_role("contentinfo", name="Tally")
+    board.get_by_role("button", name="Undo").click()
+    board.get_by_role("button", name="Undo").click()
+    expect(knot).to_contain_text("3 out of 60")
+    board.get_by_role("button", name="Redo").click()
+    expect(knot).to_contain_text("2 out of 60")
+
+
+def test_a_reading_that_is_feet_off_is_asked_about_and_not_kept(phone):
+    open_phone(phone)
+    phone.get_by_role("button", name="feet 4").click()
+    phone.get_by_role("button", name="6", exact=True).click()
+    phone.get_by_role("button", name="10", exact=True).click()
+    phone.get_by_role("button", name="1/2, low").click()
+    expect(phone.locator(".verdict")).to_contain_text("Read again?")
+    expect(phone.get_by_role("button", name="Keep it so")).to_be_visible()
+    expect(phone.locator("a[aria-current='step']")).to_contain_text("3 out of 60")
+
+
+@pytest.mark.parametrize(("width", "height"), [(390, 844), (360, 640), (844, 390), (820, 1180)])
+def test_strip_verdict_reading_and_keys_stand_in_one_screen(browser, server, width, height):
+    for page in fresh_page(browser, server, width, height, touch=True):
+        page.get_by_role("link", name=re.compile("^Tansy")).first.click()
+        page.get_by_role("link", name="Ground").click()
+        page.get_by_role("button", name="10", exact=True).click()
+        foot = page.get_by_role("contentinfo", name="Tally").bounding_box()["y"]
+        for spot in (".sheet svg", ".verdict", ".should", "button:has-text('11')", "[aria-label^='7/8']"):
+            box = page.locator(spot).first.bounding_box()
+            assert box["y"] >= 0 and box["y"] + box["height"] <= foot + 1, spot
 
 
 def test_arrow_keys_walk_the_rod_and_leave_the_sides_alone(page):

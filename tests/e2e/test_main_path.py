@@ -43,7 +43,7 @@ def test_lay_out_an_l_drag_it_thicken_it_read_the_yards_reload_and_undo(page):
     page.mouse.move(x + 40, y, steps=5)
     expect(page.locator("[data-reading='order'] .trial")).to_be_visible()
     page.mouse.up()
-    expect(page.locator("[data-reading='area'] s")).to_have_text("768")
+    expect(page.locator("[data-reading='area'] s")).to_have_text("was 768, now ")
     expect(page.locator("[data-reading='area'] .d")).to_contain_text("Corner E moved")
     page.get_by_role("button", name="Undo").click()
     expect(reading(page, "area")).to_contain_text("768 sq ft")

@@ -88,9 +88,12 @@ class RodCheck(Body):
 
 
 class RodAnswer(BaseModel):
-    """What it should read, with its working, and where that is; and, where something was read, words: down 1 3/8, up 1/4 or on grade."""
+    """What it should read, with its working, and where that is; and, where something was read, words: down 1 3/8, up 1/4 or on grade.
+
+    inside_mm: the least and the greatest reading inside the crew's tolerance; less is high, more is low."""
 
     should_mm: float
+    inside_mm: tuple[float, float]
     should_text: str
     where: str
     working: Working

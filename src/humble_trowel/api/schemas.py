@@ -56,11 +56,12 @@ class Draft(Body):
 
 
 class Step(Body):
-    """Undo, redo, or go back (with n)."""
+    """Undo, redo, or go back (with n). record: the record that is taken back or brought again, where it is one."""
 
     revision: RevisionNumber
     author: Author = ""
     n: RevisionNumber | None = None
+    record: str | None = Field(None, min_length=1, max_length=64)
 
 
 class Who(Body):
@@ -86,8 +87,17 @@ class Before(BaseModel):
     perimeter: str | None
 
 
+class RecordStep(BaseModel):
+    """A record that undo would take back, or redo bring again. shown: its readings as a crew reads them."""
+
+    id: str
+    kind: str
+    shown: list[str]
+
+
 class JobState(BaseModel):
-    """A job as it stands at its newest revision. records: changes with every record. The figure is without its second way: that
+    """A job as it stands at its newest revision. records: changes with every record. undo_record, redo_record: what comes
+    before the edits. The figure is without its second way: that
     follows as JobDoubts, with how lines and ground stand."""
 
     id: str
@@ -98,6 +108,8 @@ class JobState(BaseModel):
     archived: bool
     undo: str | None
     redo: str | None
+    undo_record: RecordStep | None
+    redo_record: RecordStep | None
     before: Before | None
     records: str
     document: Plan

@@ -14,7 +14,7 @@ from pydantic import ValidationError
 
 from humble_trowel.api.background import Background
 from humble_trowel.api.reading import Reader
-from humble_trowel.api.schemas import Before, JobDoubts, JobState, StageKnot
+from humble_trowel.api.schemas import Before, JobDoubts, JobState, RecordStep, StageKnot
 from humble_trowel.api.yard import Yard
 from humble_trowel.core.errors import InputError, TrowelError
 from humble_trowel.core.job import Job
@@ -22,11 +22,12 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.reading.site_records import SiteRecords
-from humble_trowel.core.record_kinds import read_records
+from humble_trowel.core.record_kinds import KIND_OF, read_records
 from humble_trowel.core.stages import STAGES, findings, standing, stops
+from humble_trowel.core.units import Units
 from humble_trowel.files.job_file import plan_data
 from humble_trowel.settings import Settings
-from humble_trowel.store import jobs, records, ways
+from humble_trowel.store import jobs, record_steps, records, ways
 from humble_trowel.store.db import connect
 from humble_trowel.store.jobs import NoSuchJob, Revision, Unreadable
 
@@ -134,9 +135,13 @@ class Service:
         line = jobs.find(db, row.job_id)
         job = self.job(db, row, plan)
         here = row if row.content == row.n else jobs.revision(db, row.job_id, row.content)
+        steps = record_steps.last(db, row.job_id, row.content)
+        undo, redo = (_step_of(db, step, job.plan.units) for step in steps)
         return JobState.model_construct(
             id=row.job_id,
             revision=row.n,
+            undo_record=undo,
+            redo_record=redo,
             author=row.author,
             at=row.at,
             summary=row.summary,
@@ -226,6 +231,22 @@ def _readable_ways(db: sqlite3.Connection) -> tuple[Ways, str]:
 
 
 _SPOILT = "The crew's ways as last kept cannot be read."
+
+
+def _step_of(db: sqlite3.Connection, record: str | None, units: Units) -> RecordStep | None:
+    """The record that a step goes over, as a person knows it: a struck one, or one that brings another back, by that one."""
+    row = records.find(db, record) if record else None
+    if row is None:
+        return None
+    told = row
+    if row.kind == "struck" and row.supersedes and row.id == record_steps.step_id(row.supersedes):
+        told = records.find(db, row.supersedes) or row
+    own = KIND_OF.get(told.kind)
+    try:
+        shown = own.shown(own.read(told.document, units), units) if own else []
+    except InputError:
+        shown = []
+    return RecordStep(id=row.id, kind=told.kind, shown=shown[:4])
 
 
 def _given(job: Job) -> dict[str, Any]:

@@ -46,9 +46,15 @@ class OtherRecord(Exception):
     """A record with that id is there already, and says something else; or what it supersedes is not there."""
 
 
+def find(db: sqlite3.Connection, record_id: str) -> Record | None:
+    """The record with that id."""
+    row = db.execute(_BY_ID, {"id": record_id}).fetchone()
+    return _record(row) if row else None
+
+
 def there(db: sqlite3.Connection, record_id: str) -> bool:
     """Whether a record with that id is kept."""
-    return db.execute(_BY_ID, {"id": record_id}).fetchone() is not None
+    return find(db, record_id) is not None
 
 
 def add(db: sqlite3.Connection, row: Record) -> Record:

@@ -71,11 +71,17 @@
 	const view = $derived(drag?.view ?? fitted);
 	const spoken = $derived(
 		pick.corner !== null
-			? `Corner ${cornerName(pick.corner)}`
+			? cornerSays(pick.corner)
 			: pick.side !== null
 				? `${store.figure?.outline?.sides[pick.side]?.name}, ${store.figure?.outline?.sides[pick.side]?.call}`
 				: `${title}. ${ring.length} corners.`
 	);
+	/** Its letter, and where it stands from A. */
+	function cornerSays(corner: number): string {
+		const sides = store.figure?.outline?.sides ?? [];
+		const stands = corner ? sides[corner - 1]?.stands : '';
+		return stands ? w.lines.cornerAt(cornerName(corner), stands) : w.lines.cornerFirst(cornerName(corner));
+	}
 	const typedAt = $derived.by((): XY => {
 		const [a, b] = [ring[pick.side ?? 0], ring[((pick.side ?? 0) + 1) % (ring.length || 1)]];
 		if (!a || !b) return [120, 80];
@@ -205,7 +211,7 @@
 					>{/if}
 			{/each}
 		{/if}
-		{#if points.length > 1}
+		{#if points.length > 1 && (sizes || height >= 260)}
 			<SheetFurniture
 				{view}
 				units={store.units}
@@ -217,7 +223,7 @@
 		{/if}
 	</svg>
 	<div class="pointer-events-none absolute top-12 left-20 max-w-[calc(100%_-_100px)]">
-		<h3>{title}</h3>
+		<h2>{title}</h2>
 		{@render key?.()}
 	</div>
 	{#if pick.typing && pick.side !== null && editable}<SizeBox {store} {pick} x={typedAt[0]} y={typedAt[1]} />{/if}

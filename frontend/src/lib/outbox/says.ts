@@ -45,6 +45,9 @@ export function saysOf(row: Row): string {
 		})
 		.join('; ');
 }
+/** What a step takes back or brings again: a record before an edit. */
+export const stepOf = (record: { kind: string; shown: readonly string[] } | null, edit: string): string =>
+	record ? [w.outbox.record[record.kind] ?? record.kind, short([...record.shown])].filter(Boolean).join(': ') : edit;
 /** All of it, to paste elsewhere. */
 export const copyOf = (row: Row): string =>
 	`${row.name} · ${saysOf(row)}\n${row.words}\n${row.made_at} ${row.author}\n${JSON.stringify(row.said, null, 1)}\n`;

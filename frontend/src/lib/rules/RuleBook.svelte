@@ -33,7 +33,7 @@
 	const counties = $derived(Object.keys(session.ways?.local_rules ?? {}).length);
 </script>
 
-<div class="flex h-dvh flex-col bg-bench max-[860px]:h-auto max-[860px]:min-h-dvh">
+<main class="flex h-dvh flex-col bg-bench max-[860px]:h-auto max-[860px]:min-h-dvh">
 	<header class="flex flex-wrap items-center gap-x-20 gap-y-8 border-b-[3px] border-ink bg-ground px-20 py-12">
 		<Act kind="quiet" onclick={() => history.back()}>‹ {w.rules.back}</Act>
 		<div class="min-w-[200px] flex-1">
@@ -104,4 +104,4 @@
 			{/each}
 		</Tabs.Root>
 	{/if}
-</div>
+</main>

@@ -23,7 +23,7 @@
 <section class="border-t-2 border-ink pt-12" data-limit={limit.key}>
 	<p class="text-[17px]">
 		<b>{limit.name}</b>
-		{#if limit.here}<s class="text-ink2"><Frac text={limit.standard} /></s>
+		{#if limit.here}<s class="text-ink2"><span class="sr-only">{`${w.board.was} `}</span><Frac text={limit.standard} /></s>
 			<b class="text-[22px]"><Frac text={limit.here} /></b>
 		{:else}<b class="text-[22px]"><Frac text={limit.standard} /></b>{/if}
 	</p>

@@ -1,6 +1,5 @@
 <script lang="ts">
 	/** The form board along the foot: what to order, and what the last change did to it. */
-	import { saysOf } from '../outbox/says';
 	import type { JobStore } from '../state/job.svelte';
 	import { session } from '../state/session.svelte';
 	import Frac from '../ui/Frac.svelte';
@@ -23,14 +22,15 @@
 	const TRY = 'min-h-28 text-body font-strong underline';
 	const PRESS =
 		'h-44 min-w-46 border-[1.5px] border-board-ink px-7 text-note font-[680] font-stretch-[88%] active:bg-board-ink ' +
-		'active:text-board disabled:opacity-55 disabled:cursor-default max-phone:min-w-54 max-phone:text-body';
+		'active:text-board disabled:opacity-55 disabled:cursor-default max-phone:min-w-50 max-phone:text-body';
 </script>
 
 <footer
 	class={[
 		'relative grid min-h-80 flex-none border-t-3 border-ink text-board-ink',
 		'grid-cols-[minmax(230px,1.25fr)_1fr_1fr_1.15fr_auto] max-fold:grid-cols-[1.3fr_1fr_1fr_auto]',
-		'max-phone:min-h-66 max-phone:grid-cols-[1.35fr_1fr_auto] print:hidden',
+		'max-phone:min-h-66 max-phone:grid-cols-[1.2fr_1.15fr_auto] print:hidden',
+		'side:h-50 side:min-h-50 side:grid-cols-[1.3fr_1fr_auto] short:max-phone:min-h-54',
 		'board'
 	]}
 	aria-label="Tally"
@@ -65,7 +65,7 @@
 		name={w.board.trucks}
 		note={now?.concrete ? `${unit} each` : ''}
 		value={now?.concrete ? trucks : false}
-		class="max-phone:hidden"
+		class="max-phone:hidden side:hidden!"
 	/>
 	{#snippet trucks()}{now?.trucks.length} <small class="text-key font-[650]"><Frac text={loads} /></small>{/snippet}
 	<BoardCell
@@ -74,7 +74,7 @@
 		was={trial ? '' : (areaMoved.split(' ')[0] ?? '')}
 		note={now?.outline ? (areaMoved ? reason : w.board.net) : ''}
 		value={now?.outline ? area : false}
-		class={lens === 'ground' ? 'max-phone:hidden' : ''}
+		class={lens === 'ground' ? 'max-phone:hidden side:hidden!' : ''}
 	/>
 	{#snippet area()}
 		{#if now?.outline}<Num working={now.outline.area} text={(trial?.outline ?? now.outline).area_text} />{/if}
@@ -85,7 +85,7 @@
 			name={store.graded?.rod_zone ? w.board.rod(store.graded.rod_zone) : w.board.rodNone}
 			note={!store.graded?.rod ? w.board.setUpFirst : store.graded.stuck ? w.board.laserMoved : w.board.rodNote}
 			value={store.graded?.rod ? rod : false}
-			class="max-fold:hidden max-phone:block"
+			class="max-fold:hidden max-phone:block side:flex!"
 		/>
 	{:else}
 		<BoardCell
@@ -107,13 +107,11 @@
 		<button
 			class={PRESS}
 			type="button"
-			disabled={!kept?.undo && !store.lastWaiting}
-			title={store.lastWaiting ? w.outbox.takeBack(saysOf(store.lastWaiting)) : (kept?.undo ?? '')}
+			disabled={!store.undoes}
+			title={store.lastWaiting ? w.outbox.takeBack(store.undoes) : store.undoes}
 			onclick={store.undo}>{w.board.undo}</button
 		>
-		<button class={PRESS} type="button" disabled={!kept?.redo} title={kept?.redo ?? ''} onclick={store.redo}
-			>{w.board.redo}</button
-		>
+		<button class={PRESS} type="button" disabled={!store.redoes} title={store.redoes} onclick={store.redo}>{w.board.redo}</button>
 		<button type="button" class={[PRESS, 'max-phone:hidden']} onclick={toggleUnits}
 			>{store.units === 'mm' ? 'mm' : 'ft-in'}</button
 		>

@@ -26,21 +26,28 @@
 </script>
 
 <div
-	class={['relative min-w-0 border-r-[1.5px] border-board-ink pt-6 pr-8 pl-18 max-phone:pl-12', hides]}
+	class={[
+		'relative min-w-0 border-r-[1.5px] border-board-ink pt-6 pr-8 pl-18 max-phone:pl-12 side:flex side:items-center side:gap-8 side:pt-0',
+		hides
+	]}
 	data-reading={reading}
 	{...rest}
 >
-	<p class="text-[13.5px] leading-15 font-[620] text-board-ink2">{name}</p>
+	<p class="overflow-hidden text-[13.5px] leading-15 font-[620] text-ellipsis whitespace-nowrap text-board-ink2">{name}</p>
 	<p
 		class={[
 			'v leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px] max-phone:leading-28',
 			value ? 'text-tally' : 'text-[26px]'
 		]}
 	>
-		{#if was}<s class="mr-5 text-[0.7em] font-plain [text-decoration-thickness:2px]"><Frac text={was} /></s>{/if}
+		{#if was}<s class="mr-5 text-[0.7em] font-plain [text-decoration-thickness:2px]"
+				><span class="sr-only">{`${w.board.was} `}</span><Frac text={was} /><span class="sr-only">{`, ${w.board.now} `}</span></s
+			>{/if}
 		{#if value}{@render value()}{:else}{w.notSet}{/if}
 	</p>
-	<p class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2">
+	<p
+		class="d overflow-hidden text-label leading-15 font-label text-ellipsis whitespace-nowrap text-board-ink2 side:hidden short:hidden"
+	>
 		{note}&nbsp;
 	</p>
 	{@render more?.()}

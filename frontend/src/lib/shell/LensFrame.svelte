@@ -36,12 +36,13 @@
 	aria-label={question}
 	class={[
 		'bench flex min-w-0 flex-col overflow-auto border-l-3 border-ink bg-bench max-fold:overflow-visible max-fold:border-t-3',
-		'max-fold:border-l-0 print:overflow-visible print:border-0 print:bg-white'
+		'max-fold:border-l-0 side:col-start-2 side:row-span-full side:overflow-auto side:border-t-0 side:border-l-3',
+		'print:overflow-visible print:border-0 print:bg-white'
 	]}
 >
 	{#if finder.open}<div class="flex min-h-0 flex-1 flex-col px-20 pt-6 max-phone:px-14"><FinderPanel /></div>{/if}
-	<div class={['flex-none px-20 pt-14 pb-16 max-phone:px-14 max-phone:py-12', finder.open && 'hidden']}>
-		<h2>{question}</h2>
+	<div class={['flex-none px-20 pt-14 pb-16 max-phone:px-14 max-phone:py-6 side:px-14 side:py-6', finder.open && 'hidden']}>
+		<h1>{question}</h1>
 		{#if !ready}
 			{@render empty()}
 		{:else if turn.lens.tabs.length > 1}

@@ -28,7 +28,7 @@
 
 {#if rows.length > 1}
 	<section class="w-full max-w-640">
-		<h3>{w.notices.backTo}</h3>
+		<h2>{w.notices.backTo}</h2>
 		{#if wrong}<p class="font-[640] text-flag" role="alert">{wrong}</p>{/if}
 		<ul>
 			{#each rows.slice(1, 40) as row (row.n)}

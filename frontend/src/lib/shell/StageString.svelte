@@ -20,10 +20,12 @@
 <header
 	class={[
 		'grid h-92 flex-none grid-cols-[200px_1fr] border-b-3 border-ink bg-ground',
-		'max-phone:h-78 max-phone:grid-cols-[92px_1fr] print:hidden'
+		'max-phone:h-78 max-phone:grid-cols-[92px_1fr] print:hidden side:h-70'
 	]}
 >
-	<div class={['job overflow-hidden pt-9 pr-6 pb-0 pl-18 max-phone:pt-6 max-phone:pr-2 max-phone:pb-0', 'max-phone:pl-10']}>
+	<div
+		class={['job overflow-hidden pt-9 pr-6 pb-0 pl-18 max-phone:pt-6 max-phone:pr-2 max-phone:pb-0 side:pt-2', 'max-phone:pl-10']}
+	>
 		<p class="flex justify-between gap-4 text-label font-[600] text-ink2 max-phone:text-body">
 			<a href="/" class="max-phone:min-h-24">‹ {w.yard.title}</a>
 			<button type="button" class="relative underline underline-offset-2 after:absolute after:-inset-12" onclick={find}
@@ -38,7 +40,7 @@
 		</p>
 	</div>
 	<nav class="relative min-w-0" aria-label="Stages" bind:clientWidth={width}>
-		<svg class="absolute inset-0 max-phone:-top-10" {width} height="92" aria-hidden="true">
+		<svg class="absolute inset-0 max-phone:-top-10 side:-top-16" {width} height="92" aria-hidden="true">
 			{#each width < 420 ? [12] : [12, width - 14] as stake}
 				<path d="M{stake - 6} 38h12v34l-6 13l-6-13z" fill="var(--color-board)" stroke="var(--color-ink)" stroke-width="2" />
 			{/each}
@@ -94,7 +96,7 @@
 			{#each shown as { knot: row }, i}
 				<li class="absolute top-0 -translate-x-1/2" style:left="{x(i)}px" style:width="{wide}px">
 					<a
-						class="group block h-89 pt-8 text-center max-phone:h-76 max-phone:pt-3"
+						class="group block h-89 pt-8 text-center max-phone:h-76 max-phone:pt-3 side:h-66 side:pt-1"
 						href="/job/{job.id}/{row.id}"
 						aria-current={row.id === lens ? 'step' : undefined}
 						data-state={row.state}

@@ -3,6 +3,7 @@ import { api } from '../api/api';
 import { ApiProblem, Offline } from '../api/client';
 import type { Drafted, Graded, JobDoubts, JobState, Problem } from '../api/schema';
 import { w } from '../words/words';
+import { saysOf, stepOf } from '../outbox/says';
 import { outbox, type Outbox, type Outcome } from '../outbox/outbox.svelte';
 import type { Edit, Row } from '../outbox/rows';
 import { cornerId, type Listed, rowId } from './ids';
@@ -247,22 +248,39 @@ export class JobStore {
 		this.kept = { ...this.kept, figure: { ...got.figure, concrete: got.figure.concrete } };
 	}
 
-	/** the last edit that waits here and is not on its way: what undo takes back while it waits */
+	/** the last that waits here and is not on its way: what undo takes back while it waits */
 	get lastWaiting(): Row | null {
-		return this.busy ? null : (this.waiting.filter((row) => row.said.kind === 'edit' && row.state === 'waiting').at(-1) ?? null);
+		return this.busy ? null : (this.waiting.filter((row) => row.state === 'waiting').at(-1) ?? null);
 	}
-	undo = async () => {
-		const last = this.lastWaiting;
-		await (last ? this.box.letGo(last.id) : this.#step((body) => api.undo(this.id, body)));
-	};
-	redo = () => this.#step((body) => api.redo(this.id, body));
+	/** what undo takes back, and what redo brings again, in words; '' where there is nothing */
+	get undoes(): string {
+		return this.lastWaiting ? saysOf(this.lastWaiting) : stepOf(this.kept?.undo_record ?? null, this.kept?.undo ?? '');
+	}
+	get redoes(): string {
+		return stepOf(this.kept?.redo_record ?? null, this.kept?.redo ?? '');
+	}
+	/** presses that follow each other fast are steps after each other */
+	#steps: Promise<unknown> = Promise.resolve();
+	#inTurn(step: () => Promise<unknown>): Promise<void> {
+		const done = this.#steps.then(step).then(() => undefined);
+		this.#steps = done.catch(() => undefined);
+		return done;
+	}
+	undo = () =>
+		this.#inTurn(() => {
+			const last = this.lastWaiting;
+			const record = this.kept?.undo_record?.id ?? null;
+			return last ? this.box.letGo(last.id) : this.#step((body) => api.undo(this.id, { ...body, record }));
+		});
+	redo = () =>
+		this.#inTurn(() => this.#step((body) => api.redo(this.id, { ...body, record: this.kept?.redo_record?.id ?? null })));
 	goBack = (n: number) => this.#step((body) => api.goBack(this.id, { ...body, n }));
 	async #step(step: (body: { revision: number; author: string }) => Promise<JobState>) {
 		if (!this.kept) return;
 		this.#clear();
 		this.dropDraft();
 		try {
-			this.kept = await step({ revision: this.kept.revision, author: session.who });
+			this.kept = measuredSince(this.kept, await step({ revision: this.kept.revision, author: session.who }));
 			void this.#follow();
 		} catch (error) {
 			if (!(error instanceof ApiProblem || error instanceof Offline)) throw error;

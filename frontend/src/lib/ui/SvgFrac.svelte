@@ -4,6 +4,6 @@
 	let { text }: { text: string } = $props();
 </script>
 
-{#each built(text) as bit}{#if typeof bit === 'string'}<tspan>{bit}</tspan>{:else}<tspan font-size="80%" dx=".12em" dy="-.3em"
-			>{bit.over}</tspan
+{#each built(text) as bit}{#if typeof bit === 'string'}<tspan>{bit}</tspan>{:else}<tspan font-size="80%" dy="-.3em"
+			>{'\u2009' + bit.over}</tspan
 		><tspan dy=".24em">⁄</tspan><tspan font-size="80%" dy=".06em">{bit.under}</tspan>{/if}{/each}

@@ -26,7 +26,7 @@
 
 <Tabs.Root value={here} onValueChange={(key) => key !== here && turn(key)}>
 	{#if tight}
-		<div class="mb-2 hidden grid-cols-[46px_1fr_46px] gap-4 max-phone:grid">
+		<div class="mb-2 hidden grid-cols-[46px_1fr_46px] gap-4 max-phone:grid side:grid">
 			{#each [-1, 1] as by}
 				<button
 					type="button"
@@ -42,7 +42,10 @@
 			<Choose class="order-2 text-center text-key font-[740]" {name} {rows} value={here} pick={turn} />
 		</div>
 	{/if}
-	<Tabs.List aria-label={name} class="mt-6 mb-4 flex flex-wrap gap-x-2 border-b-2 border-ink {tight ? 'max-phone:hidden' : ''}">
+	<Tabs.List
+		aria-label={name}
+		class="mt-6 mb-4 flex flex-wrap gap-x-2 border-b-2 border-ink {tight ? 'max-phone:hidden side:hidden' : ''}"
+	>
 		{#each rows as row (row.value)}
 			<Tabs.Trigger
 				value={row.value}

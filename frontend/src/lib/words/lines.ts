@@ -40,6 +40,8 @@ export const lines = {
 	empty: 'Nothing on this sheet.',
 	emptyHow: 'Start at a corner you can find again and call the first side.',
 	outlineTitle: 'Outline, walked from A',
+	cornerAt: (letter: string, stands: string) => `Corner ${letter}, ${stands} of A`,
+	cornerFirst: (letter: string) => `Corner ${letter}, where the walk begins`,
 	drag: 'Drag a corner, press a size, or type it.',
 	square: 'Corners stay square',
 	free: 'Corners move free',

@@ -50,6 +50,8 @@ export const w = {
 	},
 	who: { label: 'Who is working', none: 'Nobody picked', crew: 'Write crew names in Ways.' },
 	board: {
+		was: 'was',
+		now: 'now',
 		net: 'net of openings',
 		sidesAdded: 'all sides added',
 		order: 'Order',

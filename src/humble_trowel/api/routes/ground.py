@@ -107,7 +107,7 @@ def rod_check(request: Request, job_id: JobId, body: RodCheck) -> RodAnswer:
     should = stand.instrument_mm - want.level_mm
     said = None if body.reading is None else read_rod(plan, ways, stand.instrument_mm, want.level_mm, body.reading)
     return RodAnswer(
-        should_mm=should, should_text=say_reading(should, rod_reads(plan, ways)), where=want.where,
+        should_mm=should, inside_mm=(should - ways.ground.high_mm, should + ways.ground.low_mm), should_text=say_reading(should, rod_reads(plan, ways)), where=want.where,
         working=reading_working(plan, ways, stand, want.level_mm, want.name, want.cell, want.row), said=said,
     )  # fmt: skip
 

@@ -38,7 +38,7 @@ from humble_trowel.core.job import Job
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.units import say_length
 from humble_trowel.files.job_file import parse_job, plan_data, write_job
-from humble_trowel.store import jobs
+from humble_trowel.store import jobs, record_steps
 from humble_trowel.store.as_stored import job_as_stored
 
 router = APIRouter(route_class=StrictRoute, prefix="/api/jobs", tags=["jobs"])
@@ -202,7 +202,10 @@ def _step(request: Request, job_id: str, body: Step, kind: str) -> Response:
     service = service_of(request)
     with service.open() as db:
         try:
-            if kind == "go-back":
+            if body.record is not None and kind != "go-back":
+                record_steps.step(db, job_id, body.record, body.author, service.now())
+                row = jobs.head(db, job_id)
+            elif kind == "go-back":
                 old = jobs.revision(db, job_id, body.n or body.revision)
                 words = f"Back to {old.n}: {old.summary}"
                 change = jobs.Change(body.author, service.now(), words, kind="go-back")

@@ -21,7 +21,7 @@ from humble_trowel.core.plan.ground_parts import LAYER_WORDS
 from humble_trowel.core.plan.levels import floor_mm
 from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
 from humble_trowel.core.reading.site_records import SiteRecords
-from humble_trowel.core.units import Units, say_depth
+from humble_trowel.core.units import Units, say_depth, say_length
 
 
 def _known(plan: Plan, records: SiteRecords, on: str) -> None:
@@ -110,6 +110,10 @@ class ShotsKind(RecordKind[Shots]):
         taken = take_shots(job.plan, job.shape, ways, values.layer, [("new", values)], setups)
         if values.source == "file":
             sane_levels(taken)
+
+    def shown(self, values: Shots, units: Units) -> list[str]:
+        said = (shot.level_mm if shot.reading_mm is None else shot.reading_mm for shot in values.shots)
+        return [say_length(mm, units) for mm in said if mm is not None]
 
     def sentence(self, job: JobSoFar, values: Shots) -> str:
         return f"{len(values.shots)} shot{'' if len(values.shots) == 1 else 's'} on the {values.layer}."

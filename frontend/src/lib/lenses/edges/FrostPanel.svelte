@@ -91,7 +91,7 @@
 <div class="mt-8 grid grid-cols-[1fr_1fr] gap-x-20 gap-y-0 max-phone:grid-cols-[1fr]">
 	{#each options as option}
 		<article class="min-w-0 border-t-2 border-ink px-0 pt-6 pb-10" class:drawn={option.key === 'drawn'}>
-			<h3>{option.name}</h3>
+			<h2>{option.name}</h2>
 			{#if option.sketch}<OptionSection sketch={option.sketch} {deepest} units={store.units} />{/if}
 			{#if option.net_m3}
 				<p class="text-key">

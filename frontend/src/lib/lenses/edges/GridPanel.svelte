@@ -94,7 +94,7 @@
 	{/if}
 {/snippet}
 
-<h3>{w.edges.beams}</h3>
+<h2>{w.edges.beams}</h2>
 <KindTable {store} {data} kind="beam" rows={beamRows} picked={beamMark} pick={(mark) => (beam = mark)} />
 <div class="panel-row">
 	<label class="label long"
@@ -157,7 +157,7 @@
 	{@render wrong('one-beam')}
 {/if}
 
-<h3 class="panel-head">{w.edges.pads}</h3>
+<h2 class="panel-head">{w.edges.pads}</h2>
 <KindTable {store} {data} kind="pad" rows={padRows} picked={padMark} pick={(mark) => (pad = mark)} />
 <div class="panel-row">
 	<label class="label long"

@@ -110,7 +110,7 @@
 		</p>{/if}
 {/snippet}
 
-<h3>{w.edges.match}</h3>
+<h2>{w.edges.match}</h2>
 {#each matches as match}
 	<MatchProfile {match} units={store.units} />
 	<p><Frac text={match.words} /></p>
@@ -152,7 +152,7 @@
 {:else}<p class="label">{w.edges.nothingBeside}</p>{/if}
 {@render wrong('level')}
 
-<h3 class="panel-head">{w.edges.kerbs}</h3>
+<h2 class="panel-head">{w.edges.kerbs}</h2>
 {#each plan?.kerbs ?? [] as row, i}
 	{@const pour = pours.find((one) => one.kind === 'kerb' && one.row === i)}
 	<div class="panel-row">
@@ -221,7 +221,7 @@
 </div>
 {@render wrong('kerb')}
 
-<h3 class="panel-head">{w.edges.sidePads}</h3>
+<h2 class="panel-head">{w.edges.sidePads}</h2>
 {#each plan?.side_pads ?? [] as row, i}
 	{@const pour = pours.find((one) => one.kind === 'side pad' && one.row === i)}
 	<div class="panel-row">
@@ -278,7 +278,7 @@
 </div>
 {@render wrong('side-pad')}
 
-<h3 class="panel-head">{w.edges.piles}</h3>
+<h2 class="panel-head">{w.edges.piles}</h2>
 {#each plan?.piles ?? [] as row, i}
 	<div class="panel-row">
 		<b>{row.at.length} × {row.name}</b>

@@ -56,7 +56,7 @@
 </script>
 
 <div class="cut relative min-w-0" bind:clientWidth={width}>
-	<svg {width} height={high} role="img" aria-label={section.words}>
+	<svg {width} height={high} role="group" aria-label={section.words}>
 		<defs>
 			<pattern id="c-conc" width="18" height="16" patternUnits="userSpaceOnUse"
 				><g fill="var(--color-ink2)"

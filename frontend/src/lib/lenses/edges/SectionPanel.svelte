@@ -172,7 +172,7 @@
 		</p>{/if}
 {/if}
 <p class="label">{w.edges.pressSize} {w.edges.dragCut}</p>
-<h3 class="panel-head">{w.edges.newEdge}</h3>
+<h2 class="panel-head">{w.edges.newEdge}</h2>
 <div class="panel-row">
 	<Choice
 		rows={KINDS.map((one) => ({ value: one, label: w.edges.kinds[one] ?? one }))}

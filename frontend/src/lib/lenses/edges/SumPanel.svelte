@@ -47,8 +47,8 @@
 	<table class="panel-table">
 		<thead
 			><tr
-				><th></th><th></th><th class="text-[13.5px] text-ink2 max-phone:hidden"></th><th
-					class="pl-12 text-right font-[740] whitespace-nowrap">{w.edges.planned} {unit}</th
+				><td></td><td></td><td class="max-phone:hidden"></td><th class="pl-12 text-right font-[740] whitespace-nowrap"
+					>{w.edges.planned} {unit}</th
 				>{#if any}<th class="pl-12 text-right font-[740] whitespace-nowrap">{w.edges.asDug}</th>{/if}</tr
 			></thead
 		>
@@ -94,7 +94,7 @@
 				: w.order.counting(store.counting)}
 	</p>
 	{#if pours.length}
-		<h3 class="panel-head">{w.edges.secondPours}</h3>
+		<h2 class="panel-head">{w.edges.secondPours}</h2>
 		<table class="panel-table">
 			<tbody>
 				{#each pours as pour}<tr

@@ -90,7 +90,7 @@
 {/snippet}
 
 {#if plan}
-	<h3>{w.edges.zones}</h3>
+	<h2>{w.edges.zones}</h2>
 	{#each plan.zones as zone, i}
 		<div class="panel-row">
 			<Field
@@ -170,7 +170,7 @@
 	{@render wrong('new-slab')}
 	<p class="label">{w.edges.falls} <a href="/job/{store.id}/ground?tab=falls">{w.ground.tabs.falls.name}</a></p>
 
-	<h3 class="panel-head">{w.edges.recesses}</h3>
+	<h2 class="panel-head">{w.edges.recesses}</h2>
 	{#each plan.recesses as recess, i}
 		<div class="panel-row">
 			<Field
@@ -262,7 +262,7 @@
 	{@render wrong('new-door')}
 	<FindingList findings={doubts} />
 
-	<h3 class="panel-head">{w.edges.levels}</h3>
+	<h2 class="panel-head">{w.edges.levels}</h2>
 	<table class="panel-table">
 		<tbody>
 			{#each zones as zone}

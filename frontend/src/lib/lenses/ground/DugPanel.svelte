@@ -75,7 +75,7 @@
 		</tbody>
 	</table>
 	{#if run}
-		<h3 class="mt-8">{run.name}: {w.ground.stations.toLowerCase()}</h3>
+		<h2 class="mt-8">{run.name}: {w.ground.stations.toLowerCase()}</h2>
 		{#each rows as row, i}
 			<div
 				class={['row mx-0 my-5 flex flex-wrap items-end gap-x-12 gap-y-6 max-phone:grid', 'max-phone:grid-cols-[1fr_1fr_1fr]']}

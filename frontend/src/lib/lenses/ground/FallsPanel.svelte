@@ -63,7 +63,7 @@
 			>{/each}
 	</div>
 	<div class="saying"><p class="big plain text-[26px]"><Frac text={row?.words ?? ''} /></p></div>
-	<h3>{w.ground.zoneFall}</h3>
+	<h2>{w.ground.zoneFall}</h2>
 	<Choice
 		class="my-6"
 		rows={Object.entries(w.ground.fallKinds).map(([key, name]) => ({ value: key as Fall, label: name }))}

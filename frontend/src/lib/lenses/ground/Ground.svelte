@@ -25,6 +25,7 @@
 	import TestsPanel from './TestsPanel.svelte';
 	import { Turn } from '../turn.svelte';
 	import { groundLens } from './lens';
+	import { coarse } from '../../ui/pointer.svelte';
 	import RodMark from '../../ui/RodMark.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
@@ -34,11 +35,11 @@
 	const shot = new Reading(data, () => null);
 	let trial = $state.raw<{ at: XY; mm: number }[]>([]);
 	let trench = $state(0);
-	const revision = $derived(store.kept?.revision);
+	const stands = $derived(`${store.kept?.revision} ${store.kept?.records}`);
 	const turn = new Turn(groundLens);
 	const tab = $derived(turn.tab);
 	$effect(() => {
-		void revision;
+		void stands;
 		untrack(() => void data.load());
 	});
 	$effect(() => {
@@ -88,10 +89,16 @@
 		void stand([data.stick[0] + arrow[0] * step, data.stick[1] + arrow[1] * step]);
 	}
 	let across = $state(1280);
+	const layerName = $derived(data.state?.layers.find((row) => row.key === data.layer)?.name ?? '');
+	const held = $derived(data.state?.ground.rod[surface] ?? null);
 	const title = $derived(
-		tab === 'shots'
-			? `${w.ground.tabs.shots.sheet}: ${data.state?.layers.find((row) => row.key === data.layer)?.name ?? ''}`
-			: w.ground.tabs[tab].sheet
+		coarse.now && tab === 'rod' && held
+			? `${held.surface[0]?.toUpperCase()}${held.surface.slice(1)}, ${held.at}`
+			: tab === 'shots'
+				? coarse.now && shot.where
+					? `${layerName[0]?.toUpperCase()}${layerName.slice(1)}, ${shot.where}`
+					: `${w.ground.tabs.shots.sheet}: ${layerName}`
+				: w.ground.tabs[tab].sheet
 	);
 </script>
 
@@ -110,7 +117,7 @@
 			roving={tab !== 'shots'}
 		>
 			{#snippet key()}
-				{#if tab === 'shots'}<p class="label flex items-center gap-5 max-phone:hidden">
+				{#if tab === 'shots'}<p class="label flex items-center gap-5 max-phone:hidden side:hidden">
 						<RodMark is="high" size={12} />
 						{w.ground.high}, {w.ground.rakeOff.toLowerCase()}
 						<span class="ml-8 flex"><RodMark is="low" size={12} /></span>
@@ -137,7 +144,7 @@
 							picked={trench}
 							stick={data.stick}
 							benchmarks={marks}
-							spot={tab === 'rod' ? (data.state.ground.rod[surface]?.spot ?? null) : null}
+							spot={tab === 'rod' ? (held?.spot ?? null) : null}
 							pick={(at) => void stand(at)}
 						/>{/if}
 				{/if}

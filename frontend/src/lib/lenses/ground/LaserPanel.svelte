@@ -83,7 +83,7 @@
 </div>
 
 {#if stand}
-	<h3 class="mt-10">{w.ground.again}</h3>
+	<h2 class="mt-10">{w.ground.again}</h2>
 	<p class="label">{w.ground.againHow}</p>
 	<div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
 		<label class="label"
@@ -103,7 +103,7 @@
 	{#if wrong.at === 'again' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 {/if}
 
-<h3 class="mt-10">{w.ground.setUp}</h3>
+<h2 class="mt-10">{w.ground.setUp}</h2>
 <div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
 	<label class="label"
 		>{w.ground.setUpName}<input
@@ -137,7 +137,7 @@
 {#if wrong.at === 'up' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 {#if laser.words}<p class="wrong" role="alert">{laser.words}</p>{/if}
 
-<h3 class="mt-10">{w.ground.marks}</h3>
+<h2 class="mt-10">{w.ground.marks}</h2>
 {#if marks.length}
 	<table class="panel-table">
 		<tbody>

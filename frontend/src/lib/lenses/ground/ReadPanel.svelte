@@ -5,7 +5,7 @@
 	import { w } from '../../words/words';
 	import type { LaserLink } from './laser.svelte';
 	import type { Reading } from './reading.svelte';
-	import RodKeys from './RodKeys.svelte';
+	import VerdictBand from './VerdictBand.svelte';
 	import Act from '../../ui/Act.svelte';
 	interface Props {
 		box: Reading;
@@ -17,14 +17,10 @@
 	}
 	let { box, title, reads, laser, shoot = null, keep = null }: Props = $props();
 	const said = $derived(box.answer);
-	const act = $derived(
-		!said ? '' : said.verdict === 'high' ? w.ground.rakeOff : said.verdict === 'low' ? w.ground.fillPack : w.ground.right
-	);
-	const size = $derived(said ? said.words.replace(/^(down|up) /, '') : '');
 </script>
 
 <div class="border-b-2 border-ink px-0 py-8">
-	<h3><Frac text={title} /></h3>
+	<h2><Frac text={title} /></h2>
 	<div
 		class={[
 			'row grid min-h-66 grid-cols-[auto_190px_1fr] items-end gap-x-22 gap-y-4 max-phone:gap-y-2',
@@ -62,38 +58,12 @@
 			aria-live="polite"
 			data-verdict={said?.verdict ?? ''}
 		>
-			{#if said}
-				<svg width="34" height="34" viewBox="-17 -17 34 34" aria-hidden="true">
-					{#if said.words === 'on grade' || said.verdict === 'inside'}<path
-							d="M-10 -10l20 20m0-20l-20 20"
-							class="stroke-paint stroke-4"
-						/>
-					{:else}<path
-							d={said.verdict === 'high' ? 'M0 -14l15 27h-30z' : 'M0 14l15-27h-30z'}
-							class="fill-paint stroke-ink stroke-2"
-						/>{/if}
-				</svg>
-				<p>
-					<b
-						class={[
-							'big block text-[31px] leading-[1.05] font-black whitespace-nowrap font-stretch-[90%]',
-							'max-phone:text-[40px]'
-						]}
-						>{#if said.words === 'on grade'}{w.ground.on}{:else}<Frac
-								text="{size} {said.off_mm > 0 ? w.ground.high : w.ground.low}"
-							/>{/if}</b
-					><span class="font-label max-phone:text-key"
-						><Frac
-							text={said.words === 'on grade' ? act : `${said.words[0]?.toUpperCase()}${said.words.slice(1)}. ${act}`}
-						/>.</span
-					>
-				</p>
+			{#if said}<VerdictBand {said} />
 			{:else}<p class="label">{w.ground.nothingRead}</p>{/if}
 		</div>
 	</div>
 	{#if box.wrong}<p class="wrong" role="alert">{box.wrong}</p>{/if}
 	{#if said?.jump}<p class="wrong" role="alert"><Frac text={said.jump} /></p>{/if}
-	<RodKeys {box} {reads} start={box.shouldMm} />
 	<div class="mt-8 flex flex-wrap items-center gap-8">
 		{#if keep}<Act
 				kind="main"

@@ -9,6 +9,8 @@
 	import ReadPanel from './ReadPanel.svelte';
 	import type { Reading } from './reading.svelte';
 	import Act from '../../ui/Act.svelte';
+	import { coarse } from '../../ui/pointer.svelte';
+	import RodTouch from './RodTouch.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
 	interface Props {
 		data: GroundData;
@@ -21,6 +23,7 @@
 	const found = $derived(data.state);
 	const rows = $derived(found?.ground.rod ?? []);
 	const row = $derived(rows[surface] ?? null);
+	const title = $derived(row ? `${row.surface[0]?.toUpperCase()}${row.surface.slice(1)}, ${row.at}` : '');
 	let width = $state(600);
 	let only = $state('');
 	const groups = $derived([...new Set(rows.map((one) => one.zone))].filter(Boolean));
@@ -45,13 +48,8 @@
 
 {#if found}
 	{#if row && data.stand}
-		<ReadPanel
-			{box}
-			title="{row.surface[0]?.toUpperCase()}{row.surface.slice(1)}, {row.at}"
-			reads={found.reads}
-			{laser}
-			shoot={row.spot ? shoot : null}
-		/>
+		{@const own = { box, reads: found.reads, laser, shoot: row.spot ? shoot : null }}
+		{#if coarse.now}<RodTouch {...own} />{:else}<ReadPanel {...own} {title} />{/if}
 	{:else if !data.stand}
 		<p class="mx-0 my-10 font-[620]">{w.ground.noLaser} <Act kind="quiet" href="?tab=laser">{w.ground.toLaser}</Act></p>
 	{/if}
@@ -61,7 +59,7 @@
 	</div>
 	<FindingList findings={onTab(found.findings, 'rod')} />
 	<div class="mx-0 mt-8 mb-4 flex flex-wrap items-center gap-6">
-		<h3>{w.ground.surfaces}</h3>
+		<h2>{w.ground.surfaces}</h2>
 		{#each ['', ...groups, 'edges'] as key}<Act kind="quiet" on={only === key} onclick={() => (only = key)}
 				>{key === '' ? 'all' : key}</Act
 			>{/each}

@@ -5,7 +5,11 @@
 	import Num from '../../ui/Num.svelte';
 	import ReadingBar from '../../ui/ReadingBar.svelte';
 	import { w } from '../../words/words';
+	import type { RodAnswer } from '../../api/schema';
 	import type { XY } from '../../drawing/viewport';
+	import { coarse } from '../../ui/pointer.svelte';
+	import RodTouch from './RodTouch.svelte';
+	import { nextSpot } from './two_press';
 	import type { GroundData } from './ground.svelte';
 	import type { LaserLink } from './laser.svelte';
 	import ReadPanel from './ReadPanel.svelte';
@@ -40,19 +44,34 @@
 	);
 	const source = $derived(laser.on ? 'stand-in' : 'typed');
 
+	/** the last that was kept here, and where */
+	let last = $state.raw<{ said: NonNullable<RodAnswer['said']>; at: XY } | null>(null);
+	async function record(at: XY, reading_mm: string | number, from: string): Promise<boolean> {
+		const shots = [{ name: '', at, reading_mm }];
+		wrong = (await data.record('shots', { layer: data.layer, setup: stand?.id, source: from, shots }))?.words ?? '';
+		return !wrong;
+	}
 	async function keep() {
-		if (!data.stick || !stand || !box.answer) return;
-		const shot = { name: '', at: data.stick, reading_mm: box.mm ?? box.typed };
-		wrong =
-			(
-				await data.record('shots', {
-					layer: data.layer,
-					setup: stand.id,
-					source: box.mm === null ? 'typed' : source,
-					shots: [shot]
-				})
-			)?.words ?? '';
-		if (!wrong) box.clear();
+		const [at, said] = [data.stick, box.answer];
+		if (!at || !stand || !said) return;
+		if (!(await record(at, box.mm ?? box.typed, box.mm === null ? 'typed' : source))) return;
+		last = { said, at };
+		if (coarse.now && data.state) data.stick = nextSpot(data.state.shots, at) ?? at;
+		box.clear();
+	}
+	/** Read again where the last one was kept: the newer shot at a spot counts. */
+	async function again(typed: string) {
+		if (!last || !stand) return;
+		const got = await data.check(typed, null, last.at);
+		if ('words' in got || !got.said) return;
+		if (await record(last.at, typed, 'typed')) last = { said: got.said, at: last.at };
+	}
+	async function undo() {
+		const at = last?.at ?? null;
+		last = null;
+		await data.store.undo();
+		data.stick = at;
+		box.clear();
 	}
 	async function shoot() {
 		if (!data.stick) return;
@@ -87,22 +106,8 @@
 	}
 </script>
 
-{#if shots && state_}
-	<Choice
-		rows={layerRows}
-		value={data.layer}
-		pick={(key) => key && void data.choose(key)}
-		name={w.ground.layer}
-		class="my-6 max-phone:hidden"
-	/>
-	<select
-		class="plain-select hidden max-phone:mt-6 max-phone:block max-phone:min-h-46 max-phone:w-full"
-		aria-label={w.ground.layer}
-		value={data.layer}
-		onchange={(e) => void data.choose(e.currentTarget.value)}
-		>{#each state_.layers as row}<option value={row.key}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</option>{/each}</select
-	>
-	<div class="max-phone:flex max-phone:flex-col">
+{#snippet flat()}
+	{#if shots}
 		<div class="saying" aria-live="polite" data-flat={shots.flat}>
 			<p class="big" class:good={shots.flat} class:plain={!shots.count || shots.verdict.startsWith('Flat')}>
 				<Frac text={shots.verdict} />
@@ -114,22 +119,43 @@
 				</p>{/if}
 			{#if stand?.moved}<p class="wrong"><Frac text={stand.words} /></p>{/if}
 		</div>
-		<div class="max-phone:[order:-1]">
-			{#if stand}
-				<ReadPanel
-					{box}
-					title={where}
-					reads={state_.reads}
-					{laser}
-					shoot={data.stick ? shoot : null}
-					keep={data.stick ? keep : null}
-				/>
-			{:else}
-				<p class="mx-0 my-10 font-[620]">{w.ground.noLaser} <Act kind="quiet" href="?tab=laser">{w.ground.toLaser}</Act></p>
-			{/if}
-			{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
-		</div>
-	</div>
+	{/if}
+{/snippet}
+{#snippet reading()}
+	{@const here = data.stick ? { shoot, keep } : { shoot: null, keep: null }}
+	{#if !stand || !state_}
+		<p class="mx-0 my-10 font-[620]">{w.ground.noLaser} <Act kind="quiet" href="?tab=laser">{w.ground.toLaser}</Act></p>
+	{:else if coarse.now}
+		<RodTouch
+			{box}
+			reads={state_.reads}
+			{laser}
+			{...here}
+			last={last?.said}
+			again={state_.reads === 'sixteenths' ? again : null}
+			undo={last ? undo : null}
+		/>
+	{:else}
+		<ReadPanel {box} title={where} reads={state_.reads} {laser} {...here} />
+	{/if}
+	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+{/snippet}
+{#if shots && state_}
+	<Choice
+		rows={layerRows}
+		value={data.layer}
+		pick={(key) => key && void data.choose(key)}
+		name={w.ground.layer}
+		class="my-6 max-phone:hidden side:hidden"
+	/>
+	{#if coarse.now}{@render reading()}{@render flat()}{:else}{@render flat()}{@render reading()}{/if}
+	<select
+		class="plain-select my-4 hidden w-full max-phone:block side:block"
+		aria-label={w.ground.layer}
+		value={data.layer}
+		onchange={(e) => void data.choose(e.currentTarget.value)}
+		>{#each state_.layers as row}<option value={row.key}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</option>{/each}</select
+	>
 	{#if trial.length}
 		<div class="row mx-0 my-6 flex flex-wrap items-center gap-6 border-2 border-ink px-10 py-6">
 			<b>{w.ground.gridAt(trial.length, state_.grid.length)}</b>
@@ -148,7 +174,7 @@
 		</div>
 	{/if}
 	{#if shots.count}
-		<h3 class="mt-10">{w.ground.rakes}</h3>
+		<h2 class="mt-10">{w.ground.rakes}</h2>
 		{#if shots.rakes.length}
 			<ol class="rakes">
 				{#each shots.rakes.slice(0, 8) as row}
@@ -163,7 +189,7 @@
 				{/each}
 			</ol>
 		{:else}<p>{w.ground.noRakes}</p>{/if}
-		<h3 class="mt-10">{w.ground.enough}</h3>
+		<h2 class="mt-10">{w.ground.enough}</h2>
 		<p class:wrong={!shots.enough.enough}>
 			<Frac text={shots.enough.words} />
 			{#if shots.enough.next_at}<Act kind="quiet" onclick={() => (data.stick = shots.enough.next_at)}

@@ -95,7 +95,7 @@
 		{#each data.zones as zone, i}<Act kind="quiet" on={i === data.zone} onclick={() => void pickZone(zone.name)}>{zone.name}</Act
 			>{/each}
 	</div>
-	<h3>
+	<h2>
 		{w.ground.stackFor(mark)}
 		<label class="ml-14 font-label"
 			><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {w.ground.heated}</label
@@ -106,7 +106,7 @@
 				>{#each Object.entries(w.ground.spaces) as [key, name]}<option value={key}>{name}</option>{/each}</select
 			></label
 		>
-	</h3>
+	</h2>
 	<div class="grid grid-cols-[132px_1fr] max-phone:grid-cols-[64px_1fr]">
 		<CoreSample rows={drawn} />
 		<ol class="stack">

@@ -52,7 +52,7 @@
 
 {#snippet pegs()}
 	{#if found && plan}
-		<h3 class="mt-8">{w.ground.pegs(found.pegs.length)}</h3>
+		<h2 class="mt-8">{w.ground.pegs(found.pegs.length)}</h2>
 		<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-16 gap-y-6">
 			<Field
 				label={w.ground.pegSpacing}
@@ -78,7 +78,7 @@
 	{#if found.stones.length}
 		{#each found.stones as row}
 			<section class="stone border-b border-hair px-0 py-5">
-				<h3 class="mt-8">{row.mark} <span class="label">{row.name}{row.from_shots ? `, ${w.ground.fromShots}` : ''}</span></h3>
+				<h2 class="mt-8">{row.mark} <span class="label">{row.name}{row.from_shots ? `, ${w.ground.fromShots}` : ''}</span></h2>
 				<p class="sum">
 					<b class="big mr-12 text-tally font-[800] font-stretch-[90%]"><Num working={row.mass} /></b>
 					<span
@@ -118,7 +118,7 @@
 			keep={setMargin}
 		/>
 	</div>
-	<h3 class="mt-8">{w.ground.spoil}</h3>
+	<h2 class="mt-8">{w.ground.spoil}</h2>
 	{#if found.spoil}
 		<table class="panel-table">
 			<tbody>
@@ -137,7 +137,7 @@
 	{:else}<FindingList findings={onTab(data.state?.findings, 'stone')} />{/if}
 	{#if !pegsFirst}{@render pegs()}{/if}
 	{#if layers.length}
-		<h3 class="mt-8">{w.ground.lifts}</h3>
+		<h2 class="mt-8">{w.ground.lifts}</h2>
 		{#each data.state?.signed ?? [] as row}<p>
 				{row.signed.layer}, {w.ground.lift.toLowerCase()}
 				{row.signed.lift}: {row.signed.passes} passes, {w.ground.signed.toLowerCase()}{row.who

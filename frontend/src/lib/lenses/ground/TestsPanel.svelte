@@ -56,7 +56,7 @@
 		</p>
 	</div>
 	<p><span class="label">{w.ground.where}:</span> <b>{data.stick ? 'as pressed on the plan' : w.ground.notPicked}</b></p>
-	<h3 class="mt-8">{w.ground.test}</h3>
+	<h2 class="mt-8">{w.ground.test}</h2>
 	<div class="row mx-0 mt-5 mb-8 flex flex-wrap items-end gap-x-10 gap-y-6">
 		{#each Object.entries(w.ground.testKinds) as [key, name]}<Act
 				kind="quiet"
@@ -76,7 +76,7 @@
 		<Act kind="main" disabled={!data.stick} onclick={() => void keepTest()}>{w.ground.keepTest}</Act>
 	</div>
 	{#if wrong.at === 'test' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
-	<h3 class="mt-8">{w.ground.soft}</h3>
+	<h2 class="mt-8">{w.ground.soft}</h2>
 	<div class="row mx-0 mt-5 mb-8 flex flex-wrap items-end gap-x-10 gap-y-6">
 		<label class="label">{w.ground.across}<input class="reading block w-110" bind:value={soft.across} /></label>
 		<label class="label">{w.ground.deep.split(' ')[0]}<input class="reading block w-110" bind:value={soft.deep} /></label>

@@ -39,9 +39,16 @@ export class GroundData {
 	get zones() {
 		return this.store.document?.zones ?? [];
 	}
+	#asked = '';
+	#answer: Promise<unknown> = Promise.resolve();
+	/** Ask for the ground of what is kept now; asked once while that stays the same. */
 	async load() {
-		if (!this.store.kept?.document.outline) return;
-		await this.#ground.load();
+		const kept = this.store.kept;
+		if (!kept?.document.outline) return;
+		const asked = `${kept.revision} ${kept.records} ${this.layer}`;
+		if (this.#asked !== asked || this.#ground.problem || this.#ground.offline) this.#answer = this.#ground.load();
+		this.#asked = asked;
+		await this.#answer;
 	}
 	async choose(layer: string) {
 		this.layer = layer;
@@ -56,16 +63,17 @@ export class GroundData {
 		const got = await addRecord(this.store, kind, values, session.who, supersedes);
 		if (isWrong(got)) return got;
 		if (!got) return null;
-		await Promise.all([this.load(), this.store.load()]);
+		await this.store.load();
+		await this.load();
 		return null;
 	}
 	strike(id: string) {
 		return this.record('struck', {}, id);
 	}
 	/** A reading against a row of the rod card, or against the layer where the rod stands. */
-	async check(reading: string | number | null, surface: string | null): Promise<RodAnswer | Wrong> {
+	async check(reading: string | number | null, surface: string | null, spot: XY | null = this.stick): Promise<RodAnswer | Wrong> {
 		if (!this.stand) return { words: '', path: '' };
-		const at = surface === null ? this.stick : null;
+		const at = surface === null ? spot : null;
 		try {
 			const body = { reading, level_mm: null, surface, at, layer: this.layer };
 			return await api.rodCheck(this.store.id, body);
@@ -89,7 +97,8 @@ export class GroundData {
 		} catch (error) {
 			return troubleOf(error).words;
 		}
-		await Promise.all([this.load(), this.store.load()]);
+		await this.store.load();
+		await this.load();
 		return '';
 	}
 }

@@ -12,6 +12,8 @@ export class Reading {
 	where = $state('');
 	working = $state.raw<RodAnswer['working'] | null>(null);
 	shouldMm = $state<number | null>(null);
+	/** the least and the greatest reading that is inside */
+	insideMm = $state.raw<readonly number[] | null>(null);
 	wrong = $state('');
 	#ask = 0;
 	#timer: ReturnType<typeof setTimeout> | undefined;
@@ -36,6 +38,7 @@ export class Reading {
 		this.typed = this.answer?.reading_text ?? `${mm} mm`;
 	}
 	async check() {
+		clearTimeout(this.#timer);
 		const ask = ++this.#ask;
 		const empty = this.mm === null && !this.typed.trim();
 		const got = await this.data.check(empty ? null : this.value, this.wanted());
@@ -45,6 +48,7 @@ export class Reading {
 		this.where = got.where;
 		this.working = got.working;
 		this.shouldMm = got.should_mm;
+		this.insideMm = got.inside_mm;
 		this.#set(got.said, '');
 	}
 	#set(answer: RodAnswer['said'], wrong: string) {

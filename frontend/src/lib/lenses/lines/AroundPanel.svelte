@@ -49,7 +49,7 @@
 	const lotProblem = $derived(store.problemFor('lot'));
 </script>
 
-<h3 class="mt-12">{w.lines.holdWhat}</h3>
+<h2 class="mt-12">{w.lines.holdWhat}</h2>
 <Choice
 	class="my-6"
 	rows={holdRows}
@@ -89,7 +89,7 @@
 	/>
 </div>
 
-<h3 class="mt-12">{w.lines.beside}</h3>
+<h2 class="mt-12">{w.lines.beside}</h2>
 {#each plan?.existing ?? [] as thing, i}
 	<div
 		class={[

@@ -30,7 +30,7 @@
 		{#each cuts.buy as line}<span><Frac text={line} /></span>{/each}
 	</div>
 	{#each marks as mark}
-		<h3 class="mt-10 border-t-2 border-ink pt-4">{mark}</h3>
+		<h2 class="mt-10 border-t-2 border-ink pt-4">{mark}</h2>
 		{#each cuts.boards.filter((board) => board.mark === mark) as board}
 			<div class="mx-0 my-3 grid grid-cols-[84px_1fr] items-center gap-8 max-phone:grid-cols-[62px_1fr]">
 				<span class="leading-[1] font-mid"

@@ -44,10 +44,10 @@
 </script>
 
 <div class="side mt-8 border-y-2 border-ink px-0 py-6">
-	<h3>
+	<h2>
 		{form.name}: <Frac text={form.height_text} />
 		{w.lines.highWord}{form.lean_mm ? `, ${w.lines.leanIn} ` : ''}{#if form.lean_mm}<Frac text={form.lean_text} />{/if}
-	</h3>
+	</h2>
 	<svg class="block w-full" viewBox="0 0 {W} 116" role="img" aria-label="{form.name}, {form.height_text}">
 		{#each form.courses as course}
 			<rect

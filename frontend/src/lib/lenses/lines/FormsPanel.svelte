@@ -108,7 +108,7 @@
 				>{/if}
 		</p>
 	{/each}
-	<h3 class="mt-14">{w.lines.takes}</h3>
+	<h2 class="mt-14">{w.lines.takes}</h2>
 	<dl class="mx-0 mt-4 mb-10 grid grid-cols-[1fr_auto_1fr_auto] gap-x-16 gap-y-3 max-phone:grid-cols-[1fr_auto]">
 		{#each state.forms.takes as take}<dt class="text-ink2">{take.name}</dt>
 			<dd class="text-right font-[700]"><Num working={take.working} text={take.text} /></dd>{/each}

@@ -76,7 +76,7 @@
 	}
 </script>
 
-<h3 class="mt-14">{w.lines.fromFile}</h3>
+<h2 class="mt-14">{w.lines.fromFile}</h2>
 <label class="act quiet pick"
 	>{w.lines.pickFile}<input
 		class="absolute w-1 opacity-0"

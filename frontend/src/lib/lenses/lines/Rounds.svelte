@@ -10,7 +10,7 @@
 </script>
 
 {#if rounds.length}
-	<h3 class="mt-12">{w.lines.rounds}</h3>
+	<h2 class="mt-12">{w.lines.rounds}</h2>
 	<ol>
 		{#each rounds as row, i (row.id)}
 			<li class="grid grid-cols-[26px_1fr_auto] items-center gap-8 border-t border-hair px-0 py-3" class:old={row.superseded}>

@@ -113,7 +113,7 @@
 	problem={store.problemFor('profile')}
 	keep={(typed) => store.keep([{ op: 'set_fields', values: { 'ways.profile_mm': typed.trim() || null } }], 'profile')}
 />
-<h3 class="mt-14">{w.lines.take}</h3>
+<h2 class="mt-14">{w.lines.take}</h2>
 <div class="row mx-0 my-6 flex flex-wrap gap-4">
 	{#each paper as size}<Act kind="quiet" href="{file('set-out.pdf')}?paper={size}" download
 			>{w.lines.paper[size as 'a4' | 'letter']}</Act

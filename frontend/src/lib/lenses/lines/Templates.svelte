@@ -30,7 +30,7 @@
 </script>
 
 <div class="mt-12">
-	<h3>{w.lines.template}</h3>
+	<h2>{w.lines.template}</h2>
 	<div class="row mx-0 my-6 flex flex-wrap gap-8">
 		{#each shapes as one}
 			<Act

@@ -61,7 +61,7 @@
 	</div>
 	{#if roundProblem}<p class="wrong" role="alert">{roundProblem.detail}</p>{/if}
 	{#if plan.openings.length}
-		<h3 class="mt-10">{w.lines.openings}</h3>
+		<h2 class="mt-10">{w.lines.openings}</h2>
 		<div class="mx-0 my-6 flex flex-wrap items-center gap-6">
 			{#each plan.openings.keys() as i}
 				<Act
@@ -72,7 +72,7 @@
 			{/each}
 		</div>
 	{/if}
-	<h3 class="mt-10">{w.lines.diagonals}</h3>
+	<h2 class="mt-10">{w.lines.diagonals}</h2>
 	{#if outline.diagonals.length}
 		<ul class="mx-0 mt-4 mb-8 grid grid-cols-[repeat(auto-fill,minmax(165px,1fr))] gap-x-16 gap-y-4 font-mid">
 			{#each all ? outline.diagonals : outline.diagonals.slice(0, 9) as row}

@@ -33,7 +33,7 @@
 <section class="border-2 border-ink bg-well px-16 py-12 print:border-0" aria-label={w.order.card}>
 	<header class="flex justify-between gap-8">
 		<div>
-			<h3 class="text-size">{w.order.card}</h3>
+			<h2 class="text-size">{w.order.card}</h2>
 			<p class="label">{w.order.cardHint}</p>
 		</div>
 		<div class="flex gap-4 print:hidden">
@@ -45,7 +45,7 @@
 	</header>
 	{#if stops.length}
 		<div class="mt-12 border-2 border-flag bg-well p-12" role="alert" data-stops={stops.length}>
-			<h4 class="text-lg font-bold">{w.order.stopped}</h4>
+			<h3 class="text-lg font-bold">{w.order.stopped}</h3>
 			<ul class="mt-4 grid list-none gap-8 p-0">
 				{#each alike(stops) as { first: stop, more }}
 					<li class="relative border-t border-hair px-0 pt-5 pb-6" data-stop={stop.code}>

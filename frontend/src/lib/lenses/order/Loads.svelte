@@ -7,7 +7,7 @@
 	const most = $derived(Math.max(...ordered.trucks.map((truck) => truck.load_m3), 1));
 </script>
 
-<h3 class="mt-8">{w.order.loads}</h3>
+<h2 class="mt-8">{w.order.loads}</h2>
 <ol class="flex flex-wrap gap-x-14 gap-y-4">
 	{#each ordered.trucks as truck, i}
 		<li class="text-center text-body">

@@ -8,7 +8,7 @@
 </script>
 
 {#if pours.length}
-	<h3 class="mt-12 border-t-2 border-ink pt-[6px]">{w.order.secondPours}</h3>
+	<h2 class="mt-12 border-t-2 border-ink pt-[6px]">{w.order.secondPours}</h2>
 	<table class="panel-table" data-second-pours>
 		<tbody>
 			{#each pours as pour}

@@ -12,7 +12,7 @@
 </script>
 
 <div class="absolute right-20 bottom-10 left-20" bind:clientWidth={width}>
-	<h3>{w.order.second}</h3>
+	<h2>{w.order.second}</h2>
 	<p class="label">{w.order.slices(thin, units === 'mm' ? w.order.halfMetre : w.order.foot)}</p>
 	<svg class="mx-0 my-4 block" {width} {height} aria-hidden="true">
 		{#each concrete.slices as bar, i}

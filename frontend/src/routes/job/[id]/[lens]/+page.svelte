@@ -72,13 +72,13 @@
 <svelte:head><title>{store?.kept ? `${store.kept.document.name} · ${w.lenses[lens]}` : w.product}</title></svelte:head>
 
 {#if store?.missing}
-	<main class="grid [justify-items:start] gap-14 px-30 py-60">
-		<h2>{w.notices.gone}</h2>
+	<main class="grid justify-items-start gap-14 px-30 py-60">
+		<h1>{w.notices.gone}</h1>
 		<Act href="/">{w.notices.toYard}</Act>
 	</main>
 {:else if store?.fault}
-	<main class="grid [justify-items:start] gap-14 px-30 py-60">
-		<h2>{w.notices.broken}</h2>
+	<main class="grid justify-items-start gap-14 px-30 py-60">
+		<h1>{w.notices.broken}</h1>
 		<p role="alert">{store.fault}</p>
 		<p class="flex flex-wrap gap-12">
 			<Act href="/api/jobs/{id}/file" download>{w.notices.takeFile}</Act><Act href="/api/jobs/{id}/as-stored" download
@@ -93,9 +93,9 @@
 		<Notices {store} />
 		<main
 			class={[
-				'grid min-h-0 flex-1 bg-bench max-fold:grid-cols-[1fr] max-fold:grid-rows-[max(300px,44vh)_auto]',
+				'lens grid min-h-0 flex-1 bg-bench max-fold:grid-cols-[1fr] max-fold:grid-rows-[max(300px,44vh)_auto]',
 				'max-fold:overflow-auto print:block print:h-auto',
-				'print:overflow-visible',
+				'print:overflow-visible side:grid-cols-[2fr_3fr] side:grid-rows-[1fr] side:overflow-hidden',
 				own?.columns
 			]}
 		>
@@ -105,5 +105,5 @@
 	</div>
 	<Keys bind:open={help} />
 {:else}
-	<main class="grid [justify-items:start] gap-14 px-30 py-60"><p>{w.notices.loading}</p></main>
+	<main class="grid justify-items-start gap-14 px-30 py-60"><p>{w.notices.loading}</p></main>
 {/if}
