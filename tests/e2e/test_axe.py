@@ -19,7 +19,7 @@ SMALL = """() => {
     return b.width > 2 && b.height > 2 && s.visibility !== 'hidden' && !e.closest('.sr-only, [inert], [hidden]') };
   const low = [...document.querySelectorAll('button, a[href], input, select, textarea, summary, [role=button], [role=radio]')]
     .filter((e) => seen(e) && !e.closest('label')?.matches('.act') && !e.disabled)
-    .filter((e) => { const b = (e.type === 'checkbox' && e.closest('label') || e).getBoundingClientRect();
+    .filter((e) => { const b = (['checkbox', 'radio', 'text'].includes(e.type) && e.closest('label') || e).getBoundingClientRect();
       const more = (side) => Math.max(0, -parseFloat(getComputedStyle(e, '::after')[side]) || 0);
       return b.height + more('top') + more('bottom') < 43.5 })
     .map((e) => `low ${Math.round(e.getBoundingClientRect().height)}: ${(e.ariaLabel || e.textContent || e.id).trim().slice(0, 40)}`);

@@ -108,7 +108,7 @@ def test_a_fall_to_a_side_and_to_a_drain_with_a_level_underside(page):
     page.get_by_role("button", name="Keep this fall").click()
     expect(page.get_by_role("alert")).to_contain_text("Steeper than 1 in 4")
     page.get_by_label("Fall", exact=True).fill("1 %")
-    page.get_by_label(re.compile("level: the thickness")).check()
+    page.get_by_role("radio", name=re.compile("level: the thickness")).click()
     page.get_by_role("button", name="Keep this fall").click()
     expect(page.locator(".saying")).to_contain_text("Falls 1 % to the south")
     expect(page.locator(".saying")).to_contain_text("level underside")

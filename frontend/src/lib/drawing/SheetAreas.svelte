@@ -82,7 +82,7 @@
 		{#each room > zone.name.length * 7.4 ? ['halo', ''] : [] as halo}
 			<text {x} y={y - 4} text-anchor="middle" class={['fill-ink2 text-body font-mid', `zone ${halo}`]}>{zone.name}</text>
 			{#each room > 96 ? zone.under.split(', ') : [] as line, i}
-				<text {x} y={y + 13 + i * 16} text-anchor="middle" class={['fill-ink2 text-[13.5px] font-label', `under ${halo}`]}
+				<text {x} y={y + 13 + i * 16} text-anchor="middle" class={['fill-ink2 text-note font-label', `under ${halo}`]}
 					><SvgFrac text={line} /></text
 				>
 			{/each}

@@ -17,7 +17,7 @@
 <g transform="translate({width - 34} 40) rotate({-north})" aria-hidden="true">
 	<path d="M0 -24l8 20h-5v20h-6v-20h-5z" fill="var(--color-ink)" />
 </g>
-<text x={width - 34} y="84" text-anchor="middle" class="fill-ink text-[13.5px] font-label">north</text>
+<text x={width - 34} y="84" text-anchor="middle" class="fill-ink text-note font-label">north</text>
 <g transform="translate(20 {height - 22})">
 	<rect width={long} height="7" fill="var(--color-well)" stroke="var(--color-ink)" stroke-width="1.4" />
 	<rect width={long / 3} height="7" fill="var(--color-ink)" /><rect
@@ -26,5 +26,5 @@
 		height="7"
 		fill="var(--color-ink)"
 	/>
-	<text x={long + 10} y="8" class="fill-ink text-[13.5px] font-label">{bar.text}. {width > 420 ? hint : ''}</text>
+	<text x={long + 10} y="8" class="fill-ink text-note font-label">{bar.text}. {width > 420 ? hint : ''}</text>
 </g>

@@ -54,7 +54,7 @@
 	<input
 		bind:this={box}
 		bind:value={typed}
-		class="well border-0 font-pencil text-[20px]"
+		class="well border-0 font-pencil text-act"
 		aria-label={sides[side]?.name}
 		onkeydown={(event) => {
 			event.stopPropagation();

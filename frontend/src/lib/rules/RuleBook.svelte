@@ -37,7 +37,7 @@
 	<header class="flex flex-wrap items-center gap-x-20 gap-y-8 border-b-[3px] border-ink bg-ground px-20 py-12">
 		<Act kind="quiet" onclick={() => history.back()}>‹ {w.rules.back}</Act>
 		<div class="min-w-[200px] flex-1">
-			<h1 class="text-[27px] leading-none font-[840]">{w.rules.title}</h1>
+			<h1 class="text-title leading-none font-[840]">{w.rules.title}</h1>
 			<p class="label">{w.rules.lead(store.rules?.length ?? 0, counties)}</p>
 		</div>
 		<input
@@ -80,7 +80,7 @@
 		>
 			<Tabs.List class="overflow-auto border-r-[3px] border-ink bg-sheet max-[860px]:hidden" aria-label={w.rules.title}>
 				{#each families as family}
-					<p class="sticky top-0 bg-sheet px-20 pt-12 pb-4 text-[13px] font-[640] text-ink2">
+					<p class="sticky top-0 bg-sheet px-20 pt-12 pb-4 text-label font-[640] text-ink2">
 						{w.rules.families[family as 'volume'] ?? family}
 					</p>
 					{#each store.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}
@@ -96,7 +96,7 @@
 						</Tabs.Trigger>
 					{/each}
 				{:else}
-					<p class="px-20 py-24 text-[17px]">{w.rules.none(store.asked)}</p>
+					<p class="px-20 py-24 text-key">{w.rules.none(store.asked)}</p>
 				{/each}
 			</Tabs.List>
 			{#each store.shown.filter((rule) => rule.name === open) as rule (rule.name + store.units)}

@@ -21,11 +21,11 @@
 </script>
 
 <section class="border-t-2 border-ink pt-12" data-limit={limit.key}>
-	<p class="text-[17px]">
+	<p class="text-key">
 		<b>{limit.name}</b>
 		{#if limit.here}<s class="text-ink2"><span class="sr-only">{`${w.board.was} `}</span><Frac text={limit.standard} /></s>
-			<b class="text-[22px]"><Frac text={limit.here} /></b>
-		{:else}<b class="text-[22px]"><Frac text={limit.standard} /></b>{/if}
+			<b class="text-ask"><Frac text={limit.here} /></b>
+		{:else}<b class="text-ask"><Frac text={limit.standard} /></b>{/if}
 	</p>
 	{#if limit.here}
 		<p>

@@ -12,13 +12,13 @@
 
 <article class="grid max-w-[900px] gap-16 px-24 py-20 max-[600px]:px-16">
 	<div>
-		<h2 class="text-[33px]! leading-[1.06]! font-[840]!">{rule.title}</h2>
-		<p class="mt-4 text-[17px]">{rule.what}</p>
+		<h2 class="text-verdict! leading-[1.06]! font-[840]!">{rule.title}</h2>
+		<p class="mt-4 text-key">{rule.what}</p>
 	</div>
-	<p class="border-y-2 border-ink bg-well px-16 py-12 text-[20px] font-[680]" data-formula>
+	<p class="border-y-2 border-ink bg-well px-16 py-12 text-act font-[680]" data-formula>
 		<Frac text={rule.formula} />
 	</p>
-	<p class="text-[15px]">
+	<p class="text-body">
 		<span class="boxed">{w.rules.standing[rule.standing as 'standard'] ?? rule.standing}</span>
 		{#if rule.edition}<span class="boxed">{rule.edition}</span>{/if}
 		{rule.source_words}

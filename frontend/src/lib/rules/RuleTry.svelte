@@ -70,9 +70,9 @@
 	{#if stray}<p class="wrong mt-8" role="alert">{stray}</p>{/if}
 	<ol class="mt-12 grid gap-8 bg-slip px-16 py-12 text-board-ink" aria-live="polite" hidden={!store.told.length}>
 		{#each store.told as line}
-			<li class="text-[16px]">
+			<li class="text-read">
 				<b>{line.name}</b>{#if line.shown}&#32;=&#32;<Frac text={line.shown} />{/if}
-				<b class="text-[19px] font-[800]">= <Frac text={line.text} /></b>{#if line.note}<span class="block text-[14px]"
+				<b class="text-act font-[800]">= <Frac text={line.text} /></b>{#if line.note}<span class="block text-note"
 						>{line.note}</span
 					>{/if}
 			</li>

@@ -56,7 +56,7 @@
 		{#if now?.concrete}
 			<Num working={now.concrete.ordered.order} text={now.concrete.ordered.text} />
 			<small class="text-key font-[650]">{unit}</small>
-			{#if trial?.concrete}<span class="pen trial text-[24px] text-board-ink"><Frac text={trial.concrete.ordered.text} />?</span
+			{#if trial?.concrete}<span class="pen trial text-call text-board-ink"><Frac text={trial.concrete.ordered.text} />?</span
 				>{/if}
 		{/if}
 	{/snippet}

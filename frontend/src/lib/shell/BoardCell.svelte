@@ -33,11 +33,11 @@
 	data-reading={reading}
 	{...rest}
 >
-	<p class="overflow-hidden text-[13.5px] leading-15 font-[620] text-ellipsis whitespace-nowrap text-board-ink2">{name}</p>
+	<p class="overflow-hidden text-note leading-15 font-[620] text-ellipsis whitespace-nowrap text-board-ink2">{name}</p>
 	<p
 		class={[
-			'v leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-[23px] max-phone:leading-28',
-			value ? 'text-tally' : 'text-[26px]'
+			'v leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-call max-phone:leading-28',
+			value ? 'text-tally' : 'text-title'
 		]}
 	>
 		{#if was}<s class="mr-5 text-[0.7em] font-plain [text-decoration-thickness:2px]"

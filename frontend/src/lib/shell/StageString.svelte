@@ -26,10 +26,12 @@
 	<div
 		class={['job overflow-hidden pt-9 pr-6 pb-0 pl-18 max-phone:pt-6 max-phone:pr-2 max-phone:pb-0 side:pt-2', 'max-phone:pl-10']}
 	>
-		<p class="flex justify-between gap-4 text-label font-[600] text-ink2 max-phone:text-body">
-			<a href="/" class="max-phone:min-h-24">‹ {w.yard.title}</a>
-			<button type="button" class="relative underline underline-offset-2 after:absolute after:-inset-12" onclick={find}
-				>{w.finder.open}</button
+		<p class="flex justify-between gap-4 text-label leading-24 font-[600] text-ink2 side:leading-20">
+			<a href="/" class="relative block min-h-24 after:absolute after:-inset-12 side:min-h-0">‹ {w.yard.title}</a>
+			<button
+				type="button"
+				class="relative block min-h-24 underline underline-offset-2 after:absolute after:-inset-12 side:min-h-0"
+				onclick={find}>{w.finder.open}</button
 			>
 		</p>
 		<p
@@ -108,7 +110,7 @@
 							]}>{row.name}</b
 						><span
 							class={[
-								'text-[13.5px] leading-16 text-ink2 font-stretch-[88%] max-phone:text-label max-phone:leading-14',
+								'text-note leading-16 text-ink2 font-stretch-[88%] max-phone:text-label max-phone:leading-14',
 								'group-data-[state=flagged]:text-flag max-phone:block max-phone:whitespace-nowrap',
 								'group-data-[state=flagged]:font-[700] group-data-[state=tight]:text-chalk',
 								'group-data-[state=tight]:font-mid'

@@ -9,6 +9,7 @@
 	import FindingList from './FindingList.svelte';
 	import Fold from './Fold.svelte';
 	import Frac from './Frac.svelte';
+	import OneOf from './OneOf.svelte';
 	import Num from './Num.svelte';
 	import Slip from './Slip.svelte';
 	import Switch from './Switch.svelte';
@@ -36,12 +37,13 @@
 		</p>
 	</section>
 	<section class="grid gap-8">
-		<h2>Choice, Switch, Choose</h2>
+		<h2>Choice, Switch, Choose, OneOf</h2>
 		<p class="label">One of a few; on or off; one of many, with the device's own list under a thumb. Arrow keys go along.</p>
 		<div class="flex flex-wrap items-end gap-14">
 			<Choice name="Unloaded by" rows={ways} value={way} pick={(now) => now && (way = now)} />
 			<Switch {on} set={(now) => (on = now)}>{on ? 'Corners stay square' : 'Corners move freely'}</Switch>
 			<Choose name="Unloaded by" rows={ways} value={way} pick={(now) => (way = now)} />
+			<OneOf name="Unloaded by" rows={ways} value={way} pick={(now) => (way = now)} />
 		</div>
 	</section>
 	<section class="grid gap-8">

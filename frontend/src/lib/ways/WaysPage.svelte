@@ -122,7 +122,7 @@
 	<header class="flex flex-wrap items-center gap-x-18 gap-y-10 border-b-3 border-ink bg-ground px-20 py-12">
 		<Act kind="quiet" href="/">‹ {w.yard.title}</Act>
 		<div class="min-w-240 flex-1">
-			<h1 class="text-[27px] leading-[1] font-black">{w.ways.title}</h1>
+			<h1 class="text-title leading-[1] font-black">{w.ways.title}</h1>
 			<p class="label">{w.ways.lead}</p>
 		</div>
 		<Act kind="quiet" href="/rules">{w.rules.title}</Act>

@@ -100,8 +100,7 @@ export const ground = {
 	plus: '+',
 	clear: 'Clear',
 	eighths: 'Eighths of an inch',
-	eighthSays: (eighth: string, mark: '' | 'high' | 'low' | 'inside') =>
-		`${eighth === '0' ? 'no eighths' : eighth}${mark && `, ${mark}`}`,
+	eighthSays: (eighth: string, mark: '' | 'high' | 'low' | 'inside') => `${eighth}${mark && `, ${mark}`}`,
 	isInside: (span: string) => `${span} is inside`,
 	lessIs: 'less is high: cut',
 	moreIs: 'more is low: fill',

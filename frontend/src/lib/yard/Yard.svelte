@@ -75,7 +75,7 @@
 			/></svg
 		>
 		<div class="min-w-190 flex-1">
-			<h1 class="text-[27px] leading-[1] font-black">{w.product}</h1>
+			<h1 class="text-title leading-[1] font-black">{w.product}</h1>
 			<p class="label">{w.yard.title}{yard.jobs ? `, ${w.yard.yardWord(live.length)}, ${w.yard.scale}` : ''}</p>
 		</div>
 		<nav class="flex flex-wrap items-center gap-8">
@@ -135,11 +135,11 @@
 	</main>
 	<footer class="flex min-h-80 border-t-3 border-ink text-board-ink" aria-label="Tally">
 		<div class="border-r-[1.5px] border-board-ink pt-6 pr-28 pb-0 pl-20">
-			<p class="text-[13.5px] font-[620] text-board-ink2">{w.yard.total}</p>
+			<p class="text-note font-[620] text-board-ink2">{w.yard.total}</p>
 			<b class="text-tally leading-[1.2] font-heavy font-stretch-[90%]">{live.some((job) => job.order) ? total : w.notSet}</b>
 		</div>
 		<div class="border-r-[1.5px] border-board-ink pt-6 pr-28 pb-0 pl-20">
-			<p class="text-[13.5px] font-[620] text-board-ink2">{w.yard.trucks}</p>
+			<p class="text-note font-[620] text-board-ink2">{w.yard.trucks}</p>
 			<b class="text-tally leading-[1.2] font-heavy font-stretch-[90%]">{trucks}</b>
 		</div>
 		<button

@@ -65,7 +65,7 @@
 		>
 			{#snippet key()}
 				{#if strips.length}
-					<p class="flex items-center gap-6 text-[13.5px] font-label whitespace-nowrap">
+					<p class="flex items-center gap-6 text-note font-label whitespace-nowrap">
 						<span class="ml-8 inline-block h-14 w-26 border-[1.3px] border-dashed border-ink2 bg-water first:ml-0"></span>{w.edges
 							.full}
 						{#if strips.some((one) => one.face === 'haunch')}<span
@@ -97,7 +97,7 @@
 	{/snippet}
 	{#snippet empty()}<p>{w.edges.needOutline}</p>{/snippet}
 	{#snippet foot()}
-		<p class="mt-14 border-t border-hair pt-6 text-[13.5px] text-ink2">{w.edges.caution}</p>{/snippet}
+		<p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{w.edges.caution}</p>{/snippet}
 	{#if tab === 'cut'}
 		<SectionPanel {store} {data} {pick} />
 		<FindingList findings={doubts} />

@@ -99,7 +99,7 @@
 				</p>
 				<p class="text-key">{w.edges.about} <b>{option.cost_text}</b></p>
 			{/if}
-			<p class="mx-0 my-2 text-[14.5px]"><Frac text={option.words} /></p>
+			<p class="mx-0 my-2 text-note"><Frac text={option.words} /></p>
 			{#if option.for_it}<p class="label">{w.edges.for}: {option.for_it}</p>
 				<p class="label">{w.edges.against}: {option.against_it}</p>{/if}
 			{#if option.edits.length}<Act kind="quiet" onclick={() => void store.keep(option.edits as unknown as Edit[], 'option')}

@@ -25,7 +25,10 @@
 				<th scope="row"
 					><button
 						type="button"
-						class="min-h-34 min-w-34 border-2 border-ink bg-well font-[800] aria-pressed:bg-ink aria-pressed:text-sheet"
+						class={[
+							'min-h-34 min-w-34 border-2 border-ink bg-well font-[800] aria-pressed:bg-ink aria-pressed:text-sheet',
+							'pointer-coarse:min-h-46 pointer-coarse:min-w-46'
+						]}
 						aria-pressed={picked === row.mark}
 						onclick={() => pick(row.mark)}>{row.mark}</button
 					></th

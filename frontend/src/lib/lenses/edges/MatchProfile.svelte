@@ -49,7 +49,6 @@
 		<text class="fill-ink text-body font-[680]" x={width - 60} y={y(match.points[match.points.length - 1]?.top_mm ?? 0) + 5}
 			>new top</text
 		>
-		<text x="40" y={top + tall + 22} class="fill-ink2 text-[13.5px] font-label">{match.name}; heights {times} times too tall</text
-		>
+		<text x="40" y={top + tall + 22} class="fill-ink2 text-note font-label">{match.name}; heights {times} times too tall</text>
 	</svg>
 </div>

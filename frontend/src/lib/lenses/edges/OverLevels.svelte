@@ -32,7 +32,7 @@
 </script>
 
 {#each rows as row}<text
-		class="fill-ink stroke-slab stroke-4 text-[13.5px] font-strong [paint-order:stroke]"
+		class="fill-ink stroke-slab stroke-4 text-note font-strong [paint-order:stroke]"
 		x={row.at[0]}
 		y={row.at[1] + 5}
 		text-anchor={row.anchor}

@@ -191,7 +191,7 @@
 		<circle
 			cx={one.p[0]}
 			cy={one.p[1]}
-			r="12"
+			r="22"
 			fill="transparent"
 			class="cursor-move touch-none"
 			data-cut-end={one.end}

@@ -81,12 +81,12 @@
 			x={(Math.min(...xs) + Math.max(...xs)) / 2}
 			{y}
 			text-anchor="middle"
-			class="fill-ink2 stroke-well stroke-6 text-[13.5px] font-[600] [paint-order:stroke]"><SvgFrac text={layer.text} /></text
+			class="fill-ink2 stroke-well stroke-6 text-note font-[600] [paint-order:stroke]"><SvgFrac text={layer.text} /></text
 		>
 	{:else if Math.max(...xs) < width - 100 && !view.broken}<text
 			x={Math.max(...xs) + 8}
 			{y}
-			class="fill-ink2 stroke-bench stroke-4 text-[13.5px] font-[600] [paint-order:stroke]"><SvgFrac text={layer.text} /></text
+			class="fill-ink2 stroke-bench stroke-4 text-note font-[600] [paint-order:stroke]"><SvgFrac text={layer.text} /></text
 		>{/if}
 {/each}
 {#each section.ends as end}
@@ -131,7 +131,7 @@
 			x={out < 0 ? face - wall / 2 : face + wall / 2}
 			y={view.y(end.against_level_mm ?? end.top_mm) + 20}
 			text-anchor="middle"
-			class="fill-ink2 stroke-bench stroke-4 text-[13.5px] font-[600] [paint-order:stroke]">{end.against}</text
+			class="fill-ink2 stroke-bench stroke-4 text-note font-[600] [paint-order:stroke]">{end.against}</text
 		>
 	{:else}
 		{#if end.ground_mm !== null}
@@ -152,7 +152,7 @@
 				x={out < 0 ? far : far}
 				y={view.y(end.top_mm) + 52}
 				text-anchor={out < 0 ? 'start' : 'end'}
-				class="fill-ink2 stroke-bench stroke-4 text-[13.5px] font-[600] [paint-order:stroke]">{w.edges.noGround}</text
+				class="fill-ink2 stroke-bench stroke-4 text-note font-[600] [paint-order:stroke]">{w.edges.noGround}</text
 			>
 		{/if}
 		{#each end.boards as board}
@@ -179,7 +179,7 @@
 						x={sx + out * 10}
 						y={view.y(board.top_mm) - 14}
 						text-anchor={out < 0 ? 'end' : 'start'}
-						class="fill-ink2 stroke-bench stroke-4 text-[13.5px] font-[600] [paint-order:stroke]"
+						class="fill-ink2 stroke-bench stroke-4 text-note font-[600] [paint-order:stroke]"
 						>{end.boards.map((one) => one.mark).join(' + ')}</text
 					>{/if}
 			{/if}

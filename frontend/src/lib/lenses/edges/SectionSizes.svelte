@@ -112,6 +112,13 @@
 		onclick={() => start(row.size, row.x, row.y)}
 		onkeydown={(event) => (event.key === 'Enter' || event.key === ' ') && (event.preventDefault(), start(row.size, row.x, row.y))}
 	>
+		{#if row.size.typed}<rect
+				x={row.anchor === 'middle' ? row.x - 24 : row.anchor === 'start' ? row.x - 4 : row.x - 44}
+				y={row.y - 28}
+				width="48"
+				height="44"
+				fill="transparent"
+			/>{/if}
 		<rect
 			class="fill-bench opacity-86"
 			x={row.anchor === 'middle'

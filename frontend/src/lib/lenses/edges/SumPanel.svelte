@@ -71,7 +71,7 @@
 							onclick={() => press(part.letter, part.kind, part.numbers)}>{part.part}</button
 						>{#if open === part.letter && data.alone}<span class="label ml-8">{data.alone.text} {w.edges.alone}</span>{/if}</td
 					>
-					<td class="text-[13.5px] text-ink2 max-phone:hidden"><Frac text={part.how} /></td>
+					<td class="text-note text-ink2 max-phone:hidden"><Frac text={part.how} /></td>
 					<td class="text-right font-[740] whitespace-nowrap"><Num working={part.working} text={part.text} /></td>
 					{#if any}<td class="text-right font-[740] whitespace-nowrap">{dugOf(part.part)}</td>{/if}
 				</tr>
@@ -98,7 +98,7 @@
 		<table class="panel-table">
 			<tbody>
 				{#each pours as pour}<tr
-						><th scope="row">{pour.name}</th><td class="text-[13.5px] text-ink2 max-phone:hidden"><Frac text={pour.how} /></td><td
+						><th scope="row">{pour.name}</th><td class="text-note text-ink2 max-phone:hidden"><Frac text={pour.how} /></td><td
 							class="text-right font-[740] whitespace-nowrap"><Num working={pour.working} text={pour.text} /></td
 						></tr
 					>{/each}

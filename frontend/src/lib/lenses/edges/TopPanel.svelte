@@ -168,7 +168,7 @@
 		>
 	</div>
 	{@render wrong('new-slab')}
-	<p class="label">{w.edges.falls} <a href="/job/{store.id}/ground?tab=falls">{w.ground.tabs.falls.name}</a></p>
+	<p class="label">{w.edges.falls} <Act kind="quiet" href="/job/{store.id}/ground?tab=falls">{w.ground.tabs.falls.name}</Act></p>
 
 	<h2 class="panel-head">{w.edges.recesses}</h2>
 	{#each plan.recesses as recess, i}

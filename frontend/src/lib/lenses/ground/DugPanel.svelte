@@ -66,7 +66,7 @@
 			{#each runs as one, i}
 				<tr class:on={i === picked}
 					><th scope="row"
-						><button class="min-h-30 text-left" type="button" onclick={() => choose(i)}
+						><button class="min-h-30 text-left pointer-coarse:min-h-44" type="button" onclick={() => choose(i)}
 							>{one.name} <span class="label">{one.mark}</span></button
 						></th
 					><td><Frac text={one.words} /></td></tr

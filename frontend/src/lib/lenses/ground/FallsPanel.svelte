@@ -6,6 +6,7 @@
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
 	import Choice from '../../ui/Choice.svelte';
+	import OneOf from '../../ui/OneOf.svelte';
 	import Act from '../../ui/Act.svelte';
 	let { data }: { data: GroundData } = $props();
 	type Fall = 'none' | 'side' | 'bearing' | 'drain';
@@ -62,7 +63,7 @@
 				}}>{one.name}</Act
 			>{/each}
 	</div>
-	<div class="saying"><p class="big plain text-[26px]"><Frac text={row?.words ?? ''} /></p></div>
+	<div class="saying"><p class="big plain text-title"><Frac text={row?.words ?? ''} /></p></div>
 	<h2>{w.ground.zoneFall}</h2>
 	<Choice
 		class="my-6"
@@ -117,21 +118,13 @@
 			>
 		{/if}
 	</div>
-	<fieldset>
-		<legend class="label">{w.ground.underside}</legend>
-		{#each Object.entries(w.ground.undersides) as [key, name]}
-			<label class="block min-h-30"
-				><input
-					type="radio"
-					name="underside"
-					value={key}
-					checked={(under ?? zone.underside) === key}
-					onchange={() => (under = key as 'parallel' | 'level')}
-				/>
-				{name}</label
-			>
-		{/each}
-	</fieldset>
+	<p class="label">{w.ground.underside}</p>
+	<OneOf
+		rows={Object.entries(w.ground.undersides).map(([key, name]) => ({ value: key as 'parallel' | 'level', label: name }))}
+		value={under ?? zone.underside}
+		pick={(key) => (under = key)}
+		name={w.ground.underside}
+	/>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		<Act kind="main" onclick={() => void keep()}>{w.ground.keepFall}</Act>

@@ -81,7 +81,7 @@
 		{x}
 		y={y + 5}
 		text-anchor="middle"
-		class="fill-ink2 stroke-slab stroke-4 text-[13.5px] font-[620] [paint-order:stroke] [stroke-linejoin:round]"
+		class="fill-ink2 stroke-slab stroke-4 text-note font-[620] [paint-order:stroke] [stroke-linejoin:round]"
 		><SvgFrac {text} /></text
 	>
 {/each}
@@ -95,7 +95,7 @@
 			{x}
 			y={y + 19}
 			text-anchor="middle"
-			class="fill-ink stroke-slab stroke-4 text-[13.5px] font-[620] [paint-order:stroke] [stroke-linejoin:round]"
+			class="fill-ink stroke-slab stroke-4 text-note font-[620] [paint-order:stroke] [stroke-linejoin:round]"
 			><SvgFrac text={shot.off_text} /></text
 		>{/if}
 {/each}

@@ -67,7 +67,7 @@
 	<div class="mt-8 flex flex-wrap items-center gap-8">
 		{#if keep}<Act
 				kind="main"
-				class="max-phone:min-h-64 max-phone:w-full max-phone:text-[20px]"
+				class="max-phone:min-h-64 max-phone:w-full max-phone:text-act"
 				disabled={!said}
 				onclick={() => void keep?.()}>{w.ground.keepShot}</Act
 			>{/if}

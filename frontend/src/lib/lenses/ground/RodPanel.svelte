@@ -91,7 +91,7 @@
 					>
 					<td
 						class={[
-							'text-act whitespace-nowrap max-phone:text-[24px] max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden',
+							'text-act whitespace-nowrap max-phone:text-call max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden',
 							one.heavy ? 'font-[760]' : 'font-[760]'
 						]}><Frac text={one.reading_text || '–'} /></td
 					>

@@ -63,7 +63,7 @@
 		inch = n;
 	}
 	const KEY =
-		'min-h-50 border-2 border-ink text-[25px] font-heavy font-stretch-[92%] active:bg-ink active:text-sheet side:min-h-44';
+		'min-h-50 border-2 border-ink text-call font-heavy font-stretch-[92%] active:bg-ink active:text-sheet side:min-h-44';
 	const SMALL = 'min-h-46 min-w-58 border-2 border-ink bg-well px-8 font-heavy active:bg-ink active:text-sheet';
 </script>
 
@@ -90,7 +90,7 @@
 		data-verdict={box.answer?.verdict ?? (inch === null ? (last?.verdict ?? '') : '')}
 	>
 		{#if inch !== null}
-			<b class="text-[31px] leading-[1.05] font-black whitespace-nowrap">{inch}″ …</b>
+			<b class="text-tally leading-[1.05] font-black whitespace-nowrap">{inch}″ …</b>
 			<p class="text-read leading-[1.2] font-mid">
 				{#if span.inside}<RodMark is="inside" /> <Frac text={w.ground.isInside(span.inside)} />.{/if}
 				{#if span.less}<RodMark is="high" /> {w.ground.lessIs}.{/if}
@@ -115,7 +115,7 @@
 	<div class="flex items-end gap-16 px-14 pt-4">
 		<div class="min-w-110">
 			<p class="label">{w.ground.should}</p>
-			<p class="should text-[23px] leading-28 font-heavy whitespace-nowrap font-stretch-[90%]">
+			<p class="should h-32 text-call leading-28 font-heavy whitespace-nowrap font-stretch-[90%] [&_button]:-mt-8">
 				{#if box.working}<Num working={box.working} text={box.should} />{/if}
 			</p>
 		</div>
@@ -123,7 +123,7 @@
 			><span class="label">{w.ground.read}</span><input
 				id="rod-reading"
 				class={[
-					'pen block w-full border-b-2 border-dashed border-pencil bg-transparent bg-none text-[23px] leading-28',
+					'pen -mt-18 block h-52 w-full border-b-2 border-dashed border-pencil bg-transparent bg-none pt-18 text-call leading-28',
 					'font-label placeholder:font-sans placeholder:text-body placeholder:text-ink2 focus:bg-well'
 				]}
 				inputmode="none"
@@ -163,7 +163,7 @@
 				<button
 					type="button"
 					class={[
-						'relative -ml-2 flex min-h-64 flex-col items-center justify-end border-2 border-ink bg-well pb-4 text-[21px]',
+						'relative -ml-2 flex min-h-64 flex-col items-center justify-end border-2 border-ink bg-well pb-4 text-ask',
 						'font-heavy active:bg-ink active:text-sheet disabled:text-ink2 side:min-h-48'
 					]}
 					disabled={inch === null}

@@ -168,21 +168,21 @@
 					<span class="flex gap-3">
 						{#if row.kind !== 'native'}
 							<button
-								class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35"
+								class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35 pointer-coarse:size-44"
 								type="button"
 								aria-label={w.ground.up}
 								disabled={i === 0}
 								onclick={() => change((list) => list.splice(i - 1, 0, ...list.splice(i, 1)))}>▲</button
 							>
 							<button
-								class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35"
+								class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35 pointer-coarse:size-44"
 								type="button"
 								aria-label={w.ground.down}
 								disabled={i >= rows.length - 2}
 								onclick={() => change((list) => list.splice(i + 1, 0, ...list.splice(i, 1)))}>▼</button
 							>
 							{#if row.kind !== 'slab'}<button
-									class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35"
+									class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35 pointer-coarse:size-44"
 									type="button"
 									aria-label={w.ground.out}
 									onclick={() => change((list) => list.splice(i, 1))}>✕</button

@@ -19,7 +19,7 @@
 		/>{/if}
 </svg>
 <p class="min-w-0">
-	<b class="big block text-[31px] leading-[1.05] font-black whitespace-nowrap font-stretch-[90%]"
+	<b class="big block text-tally leading-[1.05] font-black whitespace-nowrap font-stretch-[90%]"
 		>{#if on}{w.ground.on}{:else}<Frac text="{size} {said.off_mm > 0 ? w.ground.high : w.ground.low}" />{/if}</b
 	>{#if tail}{@render tail()}{:else}<span class="font-label"
 			><Frac text={on || brief ? act : `${said.words[0]?.toUpperCase()}${said.words.slice(1)}. ${act}`} />.</span

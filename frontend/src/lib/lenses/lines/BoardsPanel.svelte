@@ -15,16 +15,16 @@
 	const marks = $derived([...new Set(cuts?.boards.map((board) => board.mark) ?? [])]);
 </script>
 
-{#if data.working}<p role="status" class="big mx-0 my-4 text-[24px] leading-[1.12] font-[820] font-stretch-[90%]">
+{#if data.working}<p role="status" class="big mx-0 my-4 text-call leading-[1.12] font-[820] font-stretch-[90%]">
 		{w.lines.working(data.share)}
 		<Act kind="quiet" onclick={() => void data.letGo()}>{w.lines.letGo}</Act>
 	</p>{/if}
-{#if data.gone}<p role="status" class="big mx-0 my-4 text-[24px] leading-[1.12] font-[820] font-stretch-[90%]">
+{#if data.gone}<p role="status" class="big mx-0 my-4 text-call leading-[1.12] font-[820] font-stretch-[90%]">
 		{w.lines.letGone}
 		<Act kind="quiet" onclick={() => void data.load('boards')}>{w.lines.cutAgain}</Act>
 	</p>{/if}
 {#if cuts}
-	<p class="big mx-0 my-4 text-[24px] leading-[1.12] font-[820] font-stretch-[90%]"><Frac text={cuts.verdict} /></p>
+	<p class="big mx-0 my-4 text-call leading-[1.12] font-[820] font-stretch-[90%]"><Frac text={cuts.verdict} /></p>
 	<FindingList findings={cuts.findings} />
 	<div class="grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-x-14 gap-y-2 text-read font-[660]">
 		{#each cuts.buy as line}<span><Frac text={line} /></span>{/each}
@@ -36,7 +36,10 @@
 				<span class="leading-[1] font-mid"
 					><Frac text={board.text} />{#if board.on_hand}<span class="label block leading-[1]">{w.lines.onHand}</span>{/if}</span
 				>
-				<span class="bar flex h-27 min-w-0 border-[1.6px] border-ink max-phone:h-44" style:width="{(board.mm / longest) * 100}%">
+				<span
+					class="bar flex h-27 min-w-0 border-[1.6px] border-ink max-phone:h-48 pointer-coarse:h-48"
+					style:width="{(board.mm / longest) * 100}%"
+				>
 					{#each board.pieces as piece}
 						<button
 							type="button"
@@ -53,8 +56,7 @@
 							<b>{piece.key}</b>{#if piece.mm / longest > 0.16}<span><Frac text={piece.text} /></span>{/if}
 						</button>
 					{/each}
-					{#if board.left_mm / longest > 0.02}<span
-							class="flex-1 self-center overflow-hidden pl-4 text-[12.5px] whitespace-nowrap"
+					{#if board.left_mm / longest > 0.02}<span class="flex-1 self-center overflow-hidden pl-4 text-label whitespace-nowrap"
 							>{board.pieces.some((p) => p.runs_past_mm > 0) ? w.lines.runsPast : ''}</span
 						>{/if}
 				</span>

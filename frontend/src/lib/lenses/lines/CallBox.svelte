@@ -35,8 +35,8 @@
 	<div class="in mt-3 flex border-x-2 border-t-2 border-b-5 border-ink bg-well max-phone:flex-col">
 		<input
 			class={[
-				'h-48 min-w-0 flex-1 bg-transparent px-12 py-0 font-pencil font-[520] text-pencil [outline:none]',
-				box.text.length > 27 ? 'text-key' : 'text-[23px]'
+				'h-48 min-w-0 flex-1 bg-transparent px-12 py-0 font-pencil font-[520] text-pencil [outline:none] max-phone:flex-none',
+				box.text.length > 27 ? 'text-key' : 'text-call'
 			]}
 			id="call-out"
 			autocomplete="off"

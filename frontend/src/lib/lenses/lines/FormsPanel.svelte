@@ -100,7 +100,7 @@
 			{w.lines.pressSide}
 		</p>{/if}
 	{#each doubts as doubt}
-		<p class="mt-8 border-l-4 border-flag py-4 pr-0 pl-10 text-[14.5px]" data-finding={doubt.code}>
+		<p class="mt-8 border-l-4 border-flag py-4 pr-0 pl-10 text-note" data-finding={doubt.code}>
 			<b><Frac text={doubt.words} /></b>
 			<Frac text={doubt.remedy} />
 			{#if doubt.code === 'form-left-out'}<Act kind="quiet" onclick={() => putBack(Number(doubt.where.split('/').pop()))}

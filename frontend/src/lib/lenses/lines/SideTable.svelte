@@ -15,7 +15,7 @@
 			><th class="text-left text-label font-[600] text-ink2">{w.lines.side}</th><th
 				class="text-left text-label font-[600] text-ink2">{w.lines.call}</th
 			><th class="w-[34%] text-left text-label font-[600] text-ink2 max-phone:hidden">{w.lines.tape}</th><th
-				class="pr-0 text-right text-[14.5px] font-[600] text-ink2">{w.lines.stands}</th
+				class="pr-0 text-right text-note font-[600] text-ink2">{w.lines.stands}</th
 			></tr
 		></thead
 	>
@@ -60,7 +60,7 @@
 				</td>
 				<td
 					class={[
-						'border-t border-hair pr-0 text-right text-[14.5px] font-plain whitespace-nowrap max-phone:h-46',
+						'border-t border-hair pr-0 text-right text-note font-plain whitespace-nowrap max-phone:h-46',
 						many ? 'h-25' : 'h-30',
 						pick.side === i && 'bg-chalk-tint'
 					]}><Frac text={side.stands} /></td
@@ -79,7 +79,7 @@
 				]}
 			></td><td
 				class={[
-					'border-t-2 border-ink pr-0 text-right text-[14.5px] font-strong whitespace-nowrap max-phone:h-46',
+					'border-t-2 border-ink pr-0 text-right text-note font-strong whitespace-nowrap max-phone:h-46',
 					many ? 'h-25' : 'h-30'
 				]}><b class="text-act">0</b></td
 			></tr

@@ -63,8 +63,8 @@
 	<ol>
 		{#each lines as line}
 			<li class="relative border-t border-hair px-0 pt-5 pb-6" data-line={line.key} class:missing={line.missing}>
-				<p class="text-[13.5px] font-label text-ink2">{line.asks}</p>
-				{#if line.says}<p class="pr-54 text-act leading-[1.2] font-[680] max-phone:text-[21px] print:text-[24pt]">
+				<p class="text-note font-label text-ink2">{line.asks}</p>
+				{#if line.says}<p class="pr-54 text-act leading-[1.2] font-[680] max-phone:text-ask print:text-[24pt]">
 						<Frac text={line.says} />
 					</p>{/if}
 				{#if line.missing}

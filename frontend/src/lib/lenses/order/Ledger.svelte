@@ -24,7 +24,7 @@
 		<td class={[cell, 'pr-6']}
 			>{row.what}{#if row.why}<span class="block text-label leading-[1.2] text-ink2">{row.why}</span>{/if}</td
 		>
-		<td class={[cell, 'pr-6 text-[13.5px] text-ink2 max-phone:hidden']}><Frac text={row.how} /></td>
+		<td class={[cell, 'pr-6 text-note text-ink2 max-phone:hidden']}><Frac text={row.how} /></td>
 		<td class={[cell, 'text-right whitespace-nowrap', !sum && 'font-[760]']}><Num working={row.working} text={row.text} /></td>
 	</tr>
 {/snippet}
@@ -32,7 +32,7 @@
 <table class="mt-4 w-full border-collapse">
 	<thead>
 		<tr class="text-left text-label text-ink2">
-			<th></th><th class="font-[600]">{w.order.part}</th><th class="text-[13.5px] font-[600] max-phone:hidden">{w.order.how}</th>
+			<td></td><th class="font-[600]">{w.order.part}</th><th class="text-note font-[600] max-phone:hidden">{w.order.how}</th>
 			<th class="text-right font-[760] whitespace-nowrap">{unit}</th>
 		</tr>
 	</thead>

@@ -34,4 +34,4 @@
 		</li>
 	{/each}
 </ol>
-<p class="mt-2 text-[14.5px] font-mid"><Frac text={ordered.last_load} /></p>
+<p class="mt-2 text-note font-mid"><Frac text={ordered.last_load} /></p>

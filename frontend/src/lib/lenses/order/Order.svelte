@@ -65,7 +65,7 @@
 				<SecondPours pours={store.figure?.second_pours ?? []} />
 				<FindingList findings={doubts} />
 				<OwnWays {store} />
-				<p class="mt-10 text-[13.5px] text-ink2">{w.order.caution}</p>
+				<p class="mt-10 text-note text-ink2">{w.order.caution}</p>
 			</div>
 			<CallCard {store} lines={store.figure?.call_in ?? []} stops={store.doubts?.stops ?? []} />
 		</div>

@@ -13,7 +13,7 @@
 		<tbody>
 			{#each pours as pour}
 				<tr
-					><th scope="row" class="font-[620]">{pour.name}</th><td class="text-[13.5px] text-ink2"><Frac text={pour.how} /></td><td
+					><th scope="row" class="font-[620]">{pour.name}</th><td class="text-note text-ink2"><Frac text={pour.how} /></td><td
 						class="pr-0! text-right! font-[760]"><Num working={pour.working} text={pour.text} /></td
 					></tr
 				>
