@@ -41,7 +41,7 @@ def test_loads_fill_trucks_and_a_small_last_load_is_remarked():
     assert sum(truck.load_m3 for truck in result.trucks) == pytest.approx(result.concrete.order_m3)
     quarter = figure(l_shape(), Ways(plant=Plant(increment_yd3=0.25, truck_yd3=10, confirmed=True)))
     assert [truck.text for truck in quarter.trucks] == ["10", "9"]
-    assert not quarter.findings
+    assert [doubt.code for doubt in quarter.findings] == ["slab-guessed"]
 
 
 def test_a_metric_job_orders_in_cubic_metres():

@@ -16,7 +16,7 @@ def start(page, name, units="feet and inches"):
     page.get_by_label("What is it called?").fill(name)
     page.get_by_role("radio", name=units).click()
     page.get_by_role("button", name="Start it").click()
-    expect(page.get_by_role("heading", name="Does it close, and is it square?")).to_be_visible()
+    expect(page.get_by_role("heading", name="Where does it start?")).to_be_visible()
 
 
 def call(page, text):
@@ -135,9 +135,7 @@ def test_keyboard_alone_lays_out_and_moves_a_corner(page):
     expect(page.get_by_label("What is it called?")).to_be_focused()
     page.keyboard.type("Keys only")
     page.keyboard.press("Enter")
-    expect(page.locator("#call-out")).to_be_visible()
-    page.keyboard.press("c")
-    expect(page.locator("#call-out")).to_be_focused()
+    expect(page.locator("#call-out")).to_be_focused()  # a new job begins there
     page.keyboard.type("20' e 10' n 20' w 10' s")
     expect(page.get_by_text("Back on A. It closes.")).to_be_visible()
     page.keyboard.press("Enter")
@@ -148,6 +146,12 @@ def test_keyboard_alone_lays_out_and_moves_a_corner(page):
     page.keyboard.press("Space")
     page.keyboard.press("Alt+ArrowLeft")
     expect(reading(page, "area")).to_contain_text("210 sq ft")
+    page.keyboard.press("}")
+    expect(page.get_by_role("tab", name="Around")).to_have_attribute("aria-selected", "true")
+    page.keyboard.press("{")
+    page.keyboard.press("c")
+    expect(page.locator("#call-out")).to_be_focused()
+    page.get_by_role("application").focus()
     page.keyboard.press("8")
     expect(page.get_by_role("heading", name="How much do I order?")).to_be_visible()
     page.keyboard.press("Shift+?")
@@ -193,3 +197,41 @@ def test_ways_change_every_slab(page):
     page.get_by_placeholder("2x14").fill("2x14")
     page.reload()
     expect(page.get_by_placeholder("2x14")).to_have_value("2x14")
+
+
+def test_a_new_slab_asks_its_name_and_says_that_its_thickness_is_a_guess(page):
+    page.get_by_role("button", name="Start a slab").click()
+    page.get_by_role("button", name="Start it").click()
+    expect(page.get_by_role("alert")).to_contain_text("Say a name")
+    start(page, "Porch")
+    expect(page.get_by_text("Open a DXF or CSV file")).to_be_visible()
+    page.get_by_role("link", name="Edges").click()
+    expect(page.get_by_text("No outline yet, so no edge.")).to_be_visible()
+    page.get_by_role("link", name="go there").click()
+    call(page, "10' e 8' n 10' w 8' s")
+    page.locator("#call-out").press("Enter")
+    guess = page.locator("[data-guess='S1']")
+    guess.get_by_role("textbox").fill("5")
+    guess.get_by_role("textbox").press("Enter")
+    expect(guess).to_have_count(0)
+    expect(page.locator("[data-reading='order'] .d")).to_contain_text("S1 5″ thick")
+
+
+def test_the_sheet_comes_nearer_under_the_wheel_and_a_press_shows_it_whole(page):
+    page.get_by_role("link", name="Tansy").first.click()
+    sheet = page.get_by_role("application")
+    box = sheet.bounding_box()
+    page.mouse.move(box["x"] + 200, box["y"] + 300)
+    page.mouse.wheel(0, -600)
+    expect(sheet).not_to_have_attribute("data-zoom", "1.00")
+    corner = page.locator("[data-corner='0']").bounding_box()
+    page.mouse.down()
+    page.mouse.move(box["x"] + 320, box["y"] + 300, steps=4)
+    page.mouse.up()
+    assert page.locator("[data-corner='0']").bounding_box()["x"] > corner["x"] + 60
+    page.get_by_role("button", name="Whole sheet").click()
+    expect(sheet).to_have_attribute("data-zoom", "1.00")
+    sheet.press("+")
+    expect(sheet).to_have_attribute("data-zoom", "1.40")
+    sheet.press("0")
+    expect(sheet).to_have_attribute("data-zoom", "1.00")

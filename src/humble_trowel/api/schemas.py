@@ -29,7 +29,7 @@ class Body(BaseModel):
 
 
 class NewJob(Body):
-    name: Annotated[str, Field(min_length=1, max_length=120)]
+    name: Annotated[str, Field(max_length=120)]
     units: Units
     author: Author = ""
 

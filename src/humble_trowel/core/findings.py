@@ -68,6 +68,7 @@ FINDING_KINDS = (
     FindingKind(
         "slab-thin-for-use", "check", "a slab is thinner than the thumb table says for its use", "edges", ("top",)
     ),
+    FindingKind("slab-guessed", "note", "a slab's thickness is the guess that it began with", "edges", ("top",)),
     FindingKind("slab-needs-engineer", "check", "a slab carries what no thumb table covers", "edges", ("top",)),
     FindingKind("zone-sliver", "check", "a zone has a strip too narrow to pour", "edges", ("top",)),
     FindingKind("neck-narrow", "check", "the slab narrows between two wider parts", "edges", ("top",)),

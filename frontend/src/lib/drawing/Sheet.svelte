@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The sheet: the plan, drawn to scale, with what the open lens lays over it. One tab stop; arrows move. */
+	import { follow } from './follow';
 	import type { Snippet } from 'svelte';
 	import type { JobStore } from '../state/job.svelte';
 	import { w } from '../words/words';
@@ -15,6 +16,7 @@
 	import SizeBox from './SizeBox.svelte';
 	import { boundsOf, Viewport, type XY } from './viewport';
 	import { lit } from './lit.svelte';
+	import { handled, Zoom } from './zoom.svelte';
 	interface Props {
 		store: JobStore;
 		pick: Pick;
@@ -65,9 +67,11 @@
 				: { x: Math.min(58, width * 0.14), top: 74, bottom: 50 + footHeight }
 	);
 	const points = $derived([...ring, ...ghost, ...also]);
-	const fitted = $derived(
+	const zoom = new Zoom(() => ({ width, height }));
+	const whole = $derived(
 		points.length > 1 ? Viewport.fit(boundsOf(points), width, height, margin) : new Viewport(0.05, 80, height - 120)
 	);
+	const fitted = $derived(whole.nearer(zoom));
 	const view = $derived(drag?.view ?? fitted);
 	const spoken = $derived(
 		pick.corner !== null
@@ -111,16 +115,11 @@
 			void store.try([{ op: 'move_corner', corner: named, x_mm: to[0], y_mm: to[1], square }], 'sheet');
 		};
 		const end = async () => {
-			target.removeEventListener('pointermove', move);
-			target.removeEventListener('pointerup', end);
-			target.removeEventListener('pointercancel', end);
 			if (last) await store.keepDraft('sheet');
 			if (store.problem || store.clash) store.dropDraft();
 			drag = null;
 		};
-		target.addEventListener('pointermove', move);
-		target.addEventListener('pointerup', end);
-		target.addEventListener('pointercancel', end);
+		follow(target, move, end);
 	}
 
 	function nudge(dx: number, dy: number, event: KeyboardEvent) {
@@ -146,6 +145,7 @@
 	function keys(event: KeyboardEvent) {
 		const arrow = ARROWS[event.key];
 		const n = ring.length;
+		const at = ring[pick.corner ?? pick.side ?? -1];
 		if (arrow && !roving) return;
 		if (arrow && pick.corner !== null && editable) nudge(arrow[0], arrow[1], event);
 		else if (arrow && n) pick.step(arrow[0] + arrow[1] > 0 ? 1 : -1, n);
@@ -153,6 +153,7 @@
 		else if (event.key === ' ' && n) pick.chooseCorner(pick.side ?? ((pick.corner ?? -1) + 1) % n);
 		else if (event.key === 'Delete' && pick.corner !== null && editable)
 			void store.keep([{ op: 'remove_corner', corner: store.cornerId(pick.corner) }], 'sheet');
+		else if (zoom.key(event.key, at ? view.px(at) : [width / 2, height / 2])) event.stopPropagation();
 		else if (event.key === 'Escape') pick.none();
 		else return;
 		event.preventDefault();
@@ -168,13 +169,15 @@
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex,
 		a11y_no_noninteractive_element_interactions (the drawing is one tab stop with its own keys) -->
 	<svg
-		class="absolute inset-0 block [touch-action:pan-y] focus-visible:[outline-offset:-4px]"
+		class="absolute inset-0 block {zoom.whole ? 'touch-pan-y' : 'touch-none'} focus-visible:[outline-offset:-4px]"
 		{width}
 		{height}
 		role="application"
 		tabindex="0"
 		aria-label={spoken}
 		onkeydown={keys}
+		{@attach (node: SVGSVGElement) => handled(node, zoom)}
+		data-zoom={zoom.by.toFixed(2)}
 		data-moving={drag !== null}
 	>
 		<Patterns />
@@ -226,6 +229,12 @@
 		<h2>{title}</h2>
 		{@render key?.()}
 	</div>
+	{#if !zoom.whole}<button
+			type="button"
+			class="act quiet absolute right-12 bottom-12 bg-sheet"
+			style:bottom="{footHeight + 12}px"
+			onclick={() => zoom.fit()}>{w.wholeSheet}</button
+		>{/if}
 	{#if pick.typing && pick.side !== null && editable}<SizeBox {store} {pick} x={typedAt[0]} y={typedAt[1]} />{/if}
 	{@render foot?.()}
 </section>

@@ -27,7 +27,9 @@
 	const problem = $derived(store.problemFor('size'));
 	function close(at: number) {
 		note(key(at), '');
-		if (pick.side === at) pick.typing = false;
+		if (pick.side !== at) return;
+		pick.typing = false;
+		document.querySelector<SVGElement>('.sheet > svg')?.focus();
 	}
 	async function keep(moves: 'start' | 'end', length = typed) {
 		const at = side;

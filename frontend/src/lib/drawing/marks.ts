@@ -18,6 +18,7 @@ export function sizeLine(a: XY, b: XY, away: number): SizeLine {
 	const n: XY = [-u[1], u[0]];
 	const at = (p: XY, k: number): XY => [p[0] + n[0] * k, p[1] + n[1] * k];
 	const [p, q] = [at(a, away), at(b, away)];
+	const out: XY = [n[0] * Math.sign(away), n[1] * Math.sign(away)];
 	let angle = (Math.atan2(u[1], u[0]) * 180) / Math.PI;
 	if (angle > 90.01) angle -= 180;
 	if (angle < -89.99) angle += 180;
@@ -27,12 +28,12 @@ export function sizeLine(a: XY, b: XY, away: number): SizeLine {
 		middle: [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2],
 		angle,
 		length,
-		feet: crowsFoot(p, u) + crowsFoot(q, [-u[0], -u[1]]),
+		feet: crowsFoot(p, out) + crowsFoot(q, out),
 		witness: [a, b].map((end) => `M${point(at(end, Math.sign(away) * 5))}L${point(at(end, away + Math.sign(away) * 5))}`).join('')
 	};
 }
 
-/** A V whose point is at p, opening along u. */
+/** A crow's foot: a V whose point stands on the size line's end and whose legs open along the witness line, u, away from the part. */
 export function crowsFoot(p: XY, u: XY, size = 8, half = 4.5): string {
 	const n: XY = [-u[1], u[0]];
 	const end = (k: number): XY => [p[0] + u[0] * size + n[0] * k, p[1] + u[1] * size + n[1] * k];

@@ -5,6 +5,10 @@
 	import Frac from '../ui/Frac.svelte';
 	import { w } from '../words/words';
 	import { lit } from '../drawing/lit.svelte';
+	import { help } from '../shell/help.svelte';
+	import UprightString from '../shell/UprightString.svelte';
+	import { session } from '../state/session.svelte';
+	import Act from '../ui/Act.svelte';
 	import { finder } from './finder.svelte';
 	import { type Found, type FoundKind, SHOWN } from './found';
 	/** small drawings that say the kind */
@@ -58,6 +62,14 @@
 		<button type="button" class="act quiet flex-none" onclick={() => finder.close()}>{w.slip.close}</button>
 	</div>
 	<p class="label py-4 max-phone:hidden">{w.finder.goes}</p>
+	<p class="hidden flex-wrap gap-6 py-6 max-phone:flex">
+		<Act kind="quiet" onclick={help.show}>{w.help.title}</Act>
+		<Act kind="quiet" onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</Act>
+		{#if finder.store}<Act kind="quiet" onclick={finder.store.toggleUnits}
+				>{finder.store.units === 'mm' ? w.yard.ftin : w.yard.mm}</Act
+			>{/if}
+	</p>
+	{#if finder.store && !finder.asked}<UprightString job={finder.store.id} doubts={finder.store.doubts} />{/if}
 	<Command.List class="min-h-0 overflow-auto" aria-label={w.finder.name}>
 		{#each finder.shown as row (row.id)}
 			<Command.Item

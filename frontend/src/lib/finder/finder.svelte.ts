@@ -30,6 +30,10 @@ class Finder {
 	readonly here = $derived<Found | null>(this.shown.find((row) => row.id === this.at) ?? this.shown[0] ?? null);
 	readonly near = $derived(this.asked.trim() && !this.found.length ? near(this.rows, this.asked) : '');
 
+	/** the job that is open, if one is */
+	get store(): JobStore | null {
+		return this.#store;
+	}
 	show(store: JobStore | null) {
 		this.#before = document.activeElement instanceof HTMLElement ? document.activeElement : null;
 		this.#store = store;

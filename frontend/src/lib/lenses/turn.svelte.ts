@@ -4,7 +4,9 @@ import { page } from '$app/state';
 import { type Lens, tabOf } from './lens';
 
 export class Turn<T extends string> {
-	constructor(readonly lens: Lens<T>) {}
+	constructor(readonly lens: Lens<T>) {
+		turns.here = this as unknown as Turn<string>;
+	}
 	get tab(): T {
 		return tabOf(this.lens, page.url.searchParams.get('tab'));
 	}
@@ -12,4 +14,17 @@ export class Turn<T extends string> {
 	to(tab: string): void {
 		void goto(`?tab=${tab}`, { reset: false });
 	}
+	/** The tab before or after, where there is one. */
+	step(by: number): void {
+		const next = this.lens.tabs[this.lens.tabs.indexOf(this.tab) + by];
+		if (next) this.to(next);
+	}
 }
+
+/** The tabs that are on the screen, for the keys. */
+export const turns = {
+	here: null as Turn<string> | null,
+	step(by: number) {
+		this.here?.step(by);
+	}
+};

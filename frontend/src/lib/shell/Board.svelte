@@ -5,9 +5,10 @@
 	import Frac from '../ui/Frac.svelte';
 	import Num from '../ui/Num.svelte';
 	import type { LensId } from '../lenses/lens';
+	import { help } from './help.svelte';
 	import BoardCell from './BoardCell.svelte';
 	import { w } from '../words/words';
-	let { store, lens, help, toggleUnits }: { store: JobStore; lens: LensId; help: () => void; toggleUnits: () => void } = $props();
+	let { store, lens }: { store: JobStore; lens: LensId } = $props();
 	const kept = $derived(store.kept);
 	const now = $derived(store.kept?.figure ?? null);
 	const trial = $derived(store.draft?.figure ?? null);
@@ -112,13 +113,13 @@
 			onclick={store.undo}>{w.board.undo}</button
 		>
 		<button class={PRESS} type="button" disabled={!store.redoes} title={store.redoes} onclick={store.redo}>{w.board.redo}</button>
-		<button type="button" class={[PRESS, 'max-phone:hidden']} onclick={toggleUnits}
+		<button type="button" class={[PRESS, 'max-phone:hidden']} onclick={store.toggleUnits}
 			>{store.units === 'mm' ? 'mm' : 'ft-in'}</button
 		>
 		<button type="button" class={[PRESS, 'max-phone:hidden']} onclick={() => session.toggleDim()}
 			>{session.dim ? w.board.day : w.board.dim}</button
 		>
-		<button type="button" class={[PRESS, 'max-phone:hidden']} aria-label={w.board.keys} onclick={help}>?</button>
+		<button type="button" class={[PRESS, 'max-phone:hidden']} aria-label={w.help.title} onclick={help.show}>?</button>
 	</div>
 </footer>
 

@@ -6,6 +6,7 @@
 	import { questionOf, rowsOf } from '../lenses/lens';
 	import type { Turn } from '../lenses/turn.svelte';
 	import type { JobStore } from '../state/job.svelte';
+	import { w } from '../words/words';
 	import Turns from '../ui/Turns.svelte';
 	import WorkingSlip from './WorkingSlip.svelte';
 	/** ready: there is something to show; else `empty` stands there. name: what its tabs are called */
@@ -28,11 +29,13 @@
 		foot?: Snippet;
 		children: Snippet;
 	} = $props();
-	const question = $derived(questionOf(turn.lens, turn.tab));
+	const question = $derived(!ready && turn.lens.id === 'lines' ? w.ask.start : questionOf(turn.lens, turn.tab));
 </script>
 
 {@render sheet()}
 <section
+	id="bench"
+	tabindex="-1"
 	aria-label={question}
 	class={[
 		'bench flex min-w-0 flex-col overflow-auto border-l-3 border-ink bg-bench max-fold:overflow-visible max-fold:border-t-3',

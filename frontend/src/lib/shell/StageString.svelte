@@ -4,6 +4,7 @@
 	import type { JobDoubts, JobState } from '../api/schema';
 	import { w } from '../words/words';
 	import type { LensId } from '../lenses/lens';
+	import Knot from './Knot.svelte';
 	import { knots, seen } from './knots';
 	let { job, doubts, lens, find }: { job: JobState; doubts: JobDoubts | null; lens: LensId; find: () => void } = $props();
 	const rows = $derived(knots(doubts?.stages ?? null));
@@ -78,20 +79,7 @@
 				{#if row.id === lens}
 					<path d="M{x(i)} 66v10m-3-2h6v3h4v4l-7 10l-7-10v-4h4z" fill="var(--color-ink)" stroke="var(--color-ink)" />
 				{/if}
-				{#if row.state === 'tight'}
-					<g stroke="var(--color-ground)" stroke-width="1.6" fill="none">
-						<ellipse cx={x(i)} cy="63" rx="11" ry="8" fill="var(--color-chalk)" stroke="none" />
-						<path d="M{x(i) - 5} 56q5 7 0 14M{x(i) + 1} 56q5 7 0 14" />
-					</g>
-				{:else if row.state === 'loop'}
-					<ellipse cx={x(i)} cy="66" rx="7" ry="8" fill="var(--color-ground)" stroke="var(--color-ink)" stroke-width="2.2" />
-				{:else}
-					<path
-						d="M{x(i) - 6} 57h12v12h-12zM{x(i) - 5} 69l-6 16 6-4 4 4 2-16zM{x(i) + 5} 69l6 16-6-4-4 4-2-16z"
-						fill="var(--color-flag)"
-						stroke="var(--color-ink)"
-					/>
-				{/if}
+				<Knot state={row.state} x={x(i)} />
 			{/each}
 		</svg>
 		<ol>

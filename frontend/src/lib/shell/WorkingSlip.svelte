@@ -14,6 +14,7 @@
 
 {#if slip}
 	<aside
+		tabindex="-1"
 		class={[
 			'working-slip sticky bottom-0 mt-auto flex-none bg-slip py-12 pr-22 pl-26 text-board-ink',
 			'max-h-300 overflow-auto text-body [clip-path:polygon(0_0,_100%_7px,_100%_calc(100%_-_5px),_0_100%)]',

@@ -4,6 +4,8 @@ import type { Pick } from '../drawing/pick.svelte';
 import type { JobStore } from '../state/job.svelte';
 import { session } from '../state/session.svelte';
 import { workingSlip } from '../state/working_slip.svelte';
+import { turns } from '../lenses/turn.svelte';
+import { help } from './help.svelte';
 import { LENSES } from '../lenses/all';
 import type { LensId } from '../lenses/lens';
 
@@ -12,7 +14,6 @@ interface Place {
 	pick: Pick;
 	lens: LensId;
 	go: (lens: LensId) => void;
-	help: () => void;
 	units: () => void;
 }
 
@@ -34,7 +35,20 @@ export function jobKeys(event: KeyboardEvent, place: Place): void {
 		void (event.shiftKey ? store.redo() : store.undo());
 		return;
 	}
-	if (event.ctrlKey || event.metaKey || event.altKey || !session.letters) return;
+	if (event.ctrlKey || event.metaKey || event.altKey) return;
+	const always: Record<string, () => void> = {
+		'?': help.show,
+		escape: () => {
+			if (finder.open) finder.close();
+			else if (workingSlip.open) workingSlip.close();
+			else store.dropDraft();
+		}
+	};
+	if (always[key]) {
+		event.preventDefault();
+		return always[key]();
+	}
+	if (!session.letters) return;
 	const step = (by: number) => {
 		const next = LENSES[LENSES.findIndex((one) => one.id === place.lens) + by];
 		if (next) place.go(next.id);
@@ -50,12 +64,8 @@ export function jobKeys(event: KeyboardEvent, place: Place): void {
 		z: () => void (event.shiftKey ? store.redo() : store.undo()),
 		u: place.units,
 		d: () => session.toggleDim(),
-		'?': place.help,
-		escape: () => {
-			if (finder.open) finder.close();
-			else if (workingSlip.open) workingSlip.close();
-			else store.dropDraft();
-		}
+		'{': () => turns.step(-1),
+		'}': () => turns.step(1)
 	};
 	const lens = LENSES.find((one) => one.key === key);
 	if (lens) place.go(lens.id);

@@ -241,6 +241,7 @@ export class JobStore {
 		return this.problem && this.problemAt === at ? this.problem : null;
 	}
 
+	toggleUnits = () => void this.keep([{ op: 'set_fields', values: { units: this.units === 'mm' ? 'ft-in' : 'mm' } }], 'units');
 	async everyDiagonal() {
 		if (!this.kept) return;
 		const body = { revision: this.kept.revision, edits: [], every_diagonal: true, quick: false, numbers: false };

@@ -1,4 +1,5 @@
 /** The working slip: one open at a time, with a trail back. */
+import { tick } from 'svelte';
 import type { Working } from '../api/schema';
 
 class WorkingSlip {
@@ -6,8 +7,12 @@ class WorkingSlip {
 	get open(): Working | null {
 		return this.trail.at(-1) ?? null;
 	}
-	show(working: Working) {
+	#before: HTMLElement | null = null;
+	/** byKey: the focus goes into the slip, and back to where it was */
+	show(working: Working, byKey = false) {
+		this.#before = byKey && document.activeElement instanceof HTMLElement ? document.activeElement : null;
 		this.trail = this.open?.name === working.name ? [] : [working];
+		if (this.#before && this.open) void tick().then(() => document.querySelector<HTMLElement>('.working-slip')?.focus());
 	}
 	into(working: Working) {
 		this.trail = [...this.trail, working];
@@ -17,6 +22,8 @@ class WorkingSlip {
 	}
 	close() {
 		this.trail = [];
+		this.#before?.focus();
+		this.#before = null;
 	}
 }
 export const workingSlip = new WorkingSlip();

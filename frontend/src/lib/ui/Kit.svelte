@@ -9,6 +9,7 @@
 	import FindingList from './FindingList.svelte';
 	import Fold from './Fold.svelte';
 	import Frac from './Frac.svelte';
+	import Verdict from './Verdict.svelte';
 	import OneOf from './OneOf.svelte';
 	import Num from './Num.svelte';
 	import Slip from './Slip.svelte';
@@ -61,7 +62,8 @@
 		</div>
 	</section>
 	<section class="grid gap-8">
-		<h2>FindingList, Fold, Slip</h2>
+		<h2>Verdict, FindingList, Fold, Slip</h2>
+		<Verdict text="Short: frost." under="The answer of a tab, first and largest." is="bad" />
 		<FindingList findings={[finding]} />
 		<Fold name="From a file of shots" aside="seldom needed"><p>What is under the fold.</p></Fold>
 		<p><Act kind="quiet" onclick={() => (open = true)}>Open a slip</Act></p>

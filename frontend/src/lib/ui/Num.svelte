@@ -13,11 +13,11 @@
 	aria-expanded={open}
 	data-working={working.name}
 	title={working.name}
-	onclick={() => workingSlip.show(working)}
+	onclick={(event) => workingSlip.show(working, event.detail === 0)}
 	onkeydown={(event) => {
 		if (event.key === 'w' || event.key === 'W') {
 			event.stopPropagation();
-			workingSlip.show(working);
+			workingSlip.show(working, true);
 		}
 	}}><Frac {text} /></button
 >

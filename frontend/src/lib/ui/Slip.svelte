@@ -4,7 +4,12 @@
 	import type { Snippet } from 'svelte';
 	import { w } from '../words/words';
 	import { act } from './act';
-	let { open = $bindable(false), title, children }: { open?: boolean; title: string; children: Snippet } = $props();
+	let {
+		open = $bindable(false),
+		title,
+		wide = false,
+		children
+	}: { open?: boolean; title: string; wide?: boolean; children: Snippet } = $props();
 </script>
 
 <Dialog.Root bind:open>
@@ -13,7 +18,8 @@
 		<Dialog.Content
 			aria-describedby={undefined}
 			class={[
-				'fixed top-1/2 left-1/2 z-21 max-h-[92vh] w-[min(560px,94vw)] -translate-1/2 overflow-auto',
+				'fixed top-1/2 left-1/2 z-21 max-h-[92vh] -translate-1/2 overflow-auto',
+				wide ? 'w-[min(940px,96vw)]' : 'w-[min(560px,94vw)]',
 				'border-3 border-ink bg-sheet p-20 text-ink'
 			].join(' ')}
 		>

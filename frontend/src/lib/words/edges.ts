@@ -33,6 +33,10 @@ export const edgeWords = {
 	noGround: 'ground not set',
 	area: 'Cut concrete',
 	broken: 'Long plain stretches are broken out.',
+	shortOf: (names: string) => `Short: ${names}.`,
+	notSetOf: (names: string) => `Not set: ${names}.`,
+	meetsAll: 'It meets what is asked of it.',
+	nothingAsked: 'Nothing is asked of it here.',
 	checks: { meets: 'Meets', short: 'Short', 'not set': 'Not set' },
 	faces: { foam: 'foam on its face', isolation: 'isolation strip', plate: 'sill plate', plate_over: 'plate past concrete' },
 	kinds: {

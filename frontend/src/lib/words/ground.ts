@@ -13,7 +13,7 @@ const tabs = {
 export const ground = {
 	tabs,
 	tabsName: 'Tabs of the ground',
-	needOutline: 'No outline yet, so no ground to grade. Walk it in Lines first.',
+	needOutline: 'No outline yet, so no ground to grade.',
 	loading: 'Reading the ground.',
 	caution:
 		'Locate buried services before you dig. Bearing, frost, trench sides and soft ground are for the engineer and the official.',

@@ -4,7 +4,8 @@ export const lines = {
 	call: 'Your call',
 	tape: 'On the tape',
 	stands: 'Standing at',
-	back: 'Back on A, misses by',
+	closes: 'Back on A. It closes.',
+	closesUnder: (sides: number, round: string) => `${sides} sides, ${round} round, misses A by 0.`,
 	box: { outline: 'Call the next side', zone: 'Zone: walk from a side back to a side', opening: 'Opening: walk round it' },
 	hint: {
 		outline: 'Like 36′ e 18′ n 24′ w, or several at once. n e s w of the plan.',

@@ -2,6 +2,7 @@
 import { edgeWords } from './edges';
 import { finderWords } from './finder';
 import { ground } from './ground';
+import { helpWords } from './help';
 import { lines } from './lines';
 import { outboxWords } from './outbox';
 import { rules } from './rules';
@@ -10,9 +11,11 @@ export const w = {
 	product: 'Humble Trowel',
 	finder: finderWords,
 	notSet: 'not set',
+	wholeSheet: 'Whole sheet',
 	notSaid: 'not said',
 	lenses: { lines: 'Lines', ground: 'Ground', edges: 'Edges', order: 'Order' },
 	ask: {
+		start: 'Where does it start?',
 		lines: 'Does it close, and is it square?',
 		order: 'How much do I order?'
 	},
@@ -22,6 +25,7 @@ export const w = {
 		bring: 'Bring in a file',
 		empty: 'No slabs yet. Start one, or bring in a job file.',
 		name: 'What is it called?',
+		sayName: 'Say a name: the yard, the card and every paper carry it.',
 		units: 'Read it in',
 		ftin: 'feet and inches',
 		mm: 'millimetres',
@@ -47,6 +51,21 @@ export const w = {
 		area: 'Area',
 		more: 'More',
 		yardWord: (n: number) => (n === 1 ? '1 slab' : `${n} slabs`)
+	},
+	firstActs: {
+		title: 'The first act of each stage',
+		here: 'you are here',
+		go: 'go there',
+		needs: 'needs Lines',
+		lines: 'Call the sides, and back to A',
+		ground: 'Name a mark that nobody will move, and set the laser up on it',
+		edges: 'Say how deep the edge goes: 12 wide 18 deep',
+		order: 'Comes by itself; then ask the plant'
+	},
+	guess: {
+		label: 'Slab, thick',
+		is: 'a guess till you say it',
+		right: 'That is right'
 	},
 	who: { label: 'Who is working', none: 'Nobody picked', crew: 'Write crew names in Ways.' },
 	board: {
@@ -109,9 +128,14 @@ export const w = {
 		name: 'name',
 		caution:
 			'Edge depth, frost and steel are for the local code, the engineer and the official to settle. This tool counts; it does not approve.',
-		needOutline: 'No outline yet, so no edge. Walk it in Lines first.'
+		needOutline: 'No outline yet, so no edge.'
 	},
 	order: {
+		verdict: (text: string, unit: string) => `Order ${text} ${unit}.`,
+		verdictUnder: (net: string, loads: readonly string[], stops: number) =>
+			`${net} as drawn, the rest by reason. ${loads.length === 1 ? 'One truck' : `${loads.length} trucks: ${loads.join(', ')}`}.${
+				stops ? ` ${stops === 1 ? 'One thing stops' : `${stops} things stop`} the call; see the card.` : ''
+			}`,
 		secondPours: 'Second pours, ordered on their own',
 		secondHow: 'Poured on starters or beside the slab, on another day; none of it is in the order above.',
 		part: 'Part',
@@ -153,7 +177,7 @@ export const w = {
 		},
 		methods: { chute: 'Chute', pump: 'Pump', barrows: 'Barrows', conveyor: 'Conveyor' },
 		caution: 'Wet concrete burns skin and eyes: gloves, boots, wash. One spotter for reversing trucks.',
-		needOutline: 'No outline yet, so nothing to order. Walk it in Lines first.',
+		needOutline: 'No outline yet, so nothing to order.',
 		ownWays: 'This job’s own ways',
 		truck: 'Truck',
 		asCrew: 'as the crew does'
@@ -248,28 +272,5 @@ export const w = {
 	reading: { name: 'Reading the file', busy: (percent: number) => `Reading the file, about ${percent} %.`, stop: 'Stop reading' },
 	outbox: outboxWords,
 	history: { more: 'Show earlier ones', title: 'Every change', back: 'Go back to this', now: 'now' },
-	keysTitle: 'Keys',
-	keysOff: 'Single letters are on',
-	keysOn: 'Single letters are off',
-	keys: [
-		['[  ]', 'stage before, stage after'],
-		['1  2  3  8', 'Lines, Ground, Edges, Order'],
-		['arrows in Shots', 'move the rod 1′ or 250 mm over the plan'],
-		['/', 'find anything: tabs, sides, parts, doubts, papers, records, slabs, rules'],
-		['C', 'to the call box'],
-		[',  .', 'side before, side after'],
-		['← →', 'along a row of tabs or choices'],
-		['Space', 'pick a corner of the sheet'],
-		['Delete', 'take the picked corner out'],
-		['arrows', 'move the picked corner 1/16″ or 1 mm; Shift 1″ or 10 mm; Alt 1′ or 100 mm'],
-		['W', 'working of the number in focus'],
-		['Enter', 'keep'],
-		['Esc', 'drop'],
-		['Z  or  Ctrl Z', 'undo'],
-		['Shift Z', 'redo'],
-		['U', 'feet and inches, or millimetres'],
-		['D', 'dim light'],
-		['N', 'new slab (in the yard)'],
-		['?', 'this list']
-	]
+	help: helpWords
 } as const;

@@ -9,6 +9,8 @@
 	import Act from '../ui/Act.svelte';
 	let { yard, close }: { yard: YardState; close: () => void } = $props();
 	let name = $state('');
+	/** it was pressed without a name */
+	let asked = $state(false);
 	let units = $state<'ft-in' | 'mm'>(session.ways?.reading.new_job_units ?? 'ft-in');
 	remember(
 		'yard/start',
@@ -23,7 +25,9 @@
 	}
 	async function start(event: SubmitEvent) {
 		event.preventDefault();
-		const id = await yard.start(name.trim() || 'Unnamed slab', units);
+		asked = !name.trim();
+		if (asked) return void box?.focus();
+		const id = await yard.start(name.trim(), units);
 		if (!id) return;
 		note('yard/start', '');
 		await goto(`/job/${id}/lines`);
@@ -33,7 +37,14 @@
 <svelte:window onkeydown={(event) => event.key === 'Escape' && drop()} />
 <form class="flex flex-wrap items-end gap-x-18 gap-y-10 border-b-2 border-ink bg-bench px-20 py-16" onsubmit={start}>
 	<label class="label w-[min(360px,_100%)]"
-		>{w.yard.name}<input class="well" maxlength="120" bind:this={box} bind:value={name} /></label
+		>{w.yard.name}<input
+			class="well"
+			maxlength="120"
+			aria-invalid={asked && !name.trim()}
+			aria-describedby={asked ? 'start-name-wrong' : undefined}
+			bind:this={box}
+			bind:value={name}
+		/>{#if asked && !name.trim()}<span class="wrong block" id="start-name-wrong" role="alert">{w.yard.sayName}</span>{/if}</label
 	>
 	<fieldset class="flex flex-wrap gap-4">
 		<legend class="label">{w.yard.units}</legend>

@@ -4,6 +4,7 @@
 	import { boundsOf } from '../drawing/viewport';
 	import FinderPanel from '../finder/FinderPanel.svelte';
 	import { finder } from '../finder/finder.svelte';
+	import { help } from '../shell/help.svelte';
 	import Keys from '../shell/Keys.svelte';
 	import { inBox } from '../shell/keys';
 	import { outbox } from '../outbox/outbox.svelte';
@@ -18,7 +19,6 @@
 	import Act from '../ui/Act.svelte';
 	const yard = new YardState();
 	let starting = $state(false);
-	let help = $state(false);
 	let files: HTMLInputElement | undefined = $state();
 	$effect(() => void yard.load());
 	const live = $derived((yard.jobs ?? []).filter((job) => !job.archived));
@@ -49,13 +49,13 @@
 			event.preventDefault();
 			finder.show(null);
 		}
-		if (event.key === '?' && session.letters && !inBox(event)) help = true;
+		if (event.key === '?' && !inBox(event)) help.show();
 		if (event.key.toLowerCase() === 'd' && session.letters && !inBox(event) && !event.ctrlKey) session.toggleDim();
 	}
 </script>
 
 <svelte:window onkeydown={keys} />
-<Keys bind:open={help} />
+<Keys />
 <div class="flex h-[100dvh] flex-col">
 	<header class="flex min-h-84 flex-wrap items-center gap-x-16 gap-y-8 border-b-3 border-ink px-20 py-12">
 		<svg width="66" height="40" aria-hidden="true"
@@ -93,6 +93,7 @@
 				aria-label={w.yard.bring}
 				onchange={() => void bring()}
 			/>
+			<Act kind="quiet" aria-label={w.help.title} onclick={help.show}>?</Act>
 			<Act class="on" onclick={() => (starting = true)}>{w.yard.start}</Act>
 		</nav>
 	</header>

@@ -31,12 +31,12 @@ from humble_trowel.api.schemas import (
 from humble_trowel.api.service import Service, document_of
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.calls.walk import origin_point, walk
+from humble_trowel.core.edits.outline import guessed_slab
 from humble_trowel.core.edits.registry import apply
-from humble_trowel.core.edits.zone_walks import landing
-from humble_trowel.core.errors import CallError, TrowelError
+from humble_trowel.core.edits.zone_walks import landing_words
+from humble_trowel.core.errors import CallError, InputError, TrowelError
 from humble_trowel.core.job import Job
-from humble_trowel.core.plan.document import Plan, corner_name, side_name
-from humble_trowel.core.units import say_length
+from humble_trowel.core.plan.document import Plan
 from humble_trowel.files.job_file import parse_job, plan_data, write_job
 from humble_trowel.store import jobs, record_steps
 from humble_trowel.store.as_stored import job_as_stored
@@ -70,7 +70,9 @@ def yard(request: Request) -> list[YardJob]:
 def start(request: Request, body: NewJob) -> Response:
     """A new job without an outline."""
     service = service_of(request)
-    plan = Plan(name=body.name.strip() or "Unnamed slab", units=body.units)
+    if not body.name.strip():
+        raise InputError("What is it called?", "name")
+    plan = Plan(name=body.name.strip(), units=body.units, slab_types=[guessed_slab(body.units)])
     with service.open() as db:
         row = jobs.create(db, document_of(plan), body.author, service.now(), "Started")
         return fast(service.state(db, row), 201)
@@ -166,18 +168,8 @@ def hear_walk(request: Request, job_id: JobId, body: Call) -> Response:
         lands = error.words
     walked = walk(body.text, plan.units, start_at)
     if plan.outline and walked.heard.origin and len(walked.points) > 1 and not lands:
-        lands = _landing_words(plan, walked.points[-1])
+        lands = landing_words(plan, walked.points[-1])
     return fast(HeardWalk.model_construct(walked=walked, start=start_at, lands=lands))
-
-
-def _landing_words(plan: Plan, spot: tuple[float, float]) -> str:
-    side = landing(plan, spot)
-    ring = plan.outline or []
-    if side is None:
-        return ""
-    a = ring[side]
-    away = ((spot[0] - a[0]) ** 2 + (spot[1] - a[1]) ** 2) ** 0.5
-    return f"Lands on {side_name(side, len(ring))}, {say_length(away, plan.units)} from {corner_name(side)}."
 
 
 @router.post("/{job_id}/undo", response_model=JobState)

@@ -31,6 +31,7 @@ LEAST_RUN = 0.2
 def shape_findings(plan: Plan, solid: Solid, ways: JobWays) -> list[Finding]:
     """All of them."""
     return [
+        *_guessed(plan, solid.cells),
         *_uses(plan, solid.cells),
         *_slivers(plan, solid.cells),
         *_necks(plan),
@@ -39,6 +40,20 @@ def shape_findings(plan: Plan, solid: Solid, ways: JobWays) -> list[Finding]:
         *_steps(plan, solid.cells, ways),
         *_over_existing(plan, solid.cells),
         *_matched(plan, solid.cells),
+    ]
+
+
+def _guessed(plan: Plan, cells: list[Cell]) -> list[Finding]:
+    laid = {plan.zones[cell.index].slab for cell in cells}
+    return [
+        finding(
+            "slab-guessed",
+            f"slab_types[{at}].thickness_mm",
+            f"{row.mark} is {say_depth(row.thickness_mm, plan.units)} thick by guess. Nobody has said it yet.",
+            "Say how thick it is; the yards follow it.",
+        )
+        for at, row in enumerate(plan.slab_types)
+        if row.guessed and row.mark in laid
     ]
 
 

@@ -30,7 +30,7 @@ from humble_trowel.core.geometry.rounds import chords, round_off
 from humble_trowel.core.plan.document import Existing, Plan, Walk, WalkKind, corner_name, side_name
 from humble_trowel.core.plan.shape_parts import SlabType, Zone
 from humble_trowel.core.plan.values import MAX_CORNERS
-from humble_trowel.core.units import parse_length, say_depth, say_length
+from humble_trowel.core.units import Units, parse_length, say_depth, say_length
 
 MOST_MOVED_MM = 1000.0
 
@@ -51,11 +51,16 @@ def start_of(plan: Plan, text: str) -> XY | None:
     return origin_point(origin, list(plan.outline or []), plan.units) if origin else None
 
 
+def guessed_slab(units: Units) -> SlabType:
+    """4 in or 100 mm, a guess until somebody says it."""
+    return SlabType(mark="S1", thickness_mm=101.6 if units == "ft-in" else 100.0, guessed=True)
+
+
 def with_a_slab(plan: Plan) -> Plan:
-    """A first outline needs a slab type and a zone: 4 in or 100 mm until somebody says otherwise."""
+    """A first outline needs a slab type and a zone."""
     types, zones = plan.slab_types, plan.zones
     if not types:
-        types = [SlabType(mark="S1", thickness_mm=101.6 if plan.units == "ft-in" else 100.0)]
+        types = [guessed_slab(plan.units)]
     if not zones:
         zones = [Zone(name="Slab", slab=types[0].mark)]
     same = types is plan.slab_types and zones is plan.zones

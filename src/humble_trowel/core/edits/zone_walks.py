@@ -16,8 +16,9 @@ from humble_trowel.core.errors import CallError
 from humble_trowel.core.geometry.polygon import SNAP_MM, XY, check_ring
 from humble_trowel.core.geometry.ring import distance_to_side, ring_of, side_of
 from humble_trowel.core.geometry.zones import lay_zones
-from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.plan.shape_parts import Edge, Zone
+from humble_trowel.core.units import say_length
 
 
 def landing(plan: Plan, spot: XY) -> int | None:
@@ -27,6 +28,16 @@ def landing(plan: Plan, spot: XY) -> int | None:
         if distance_to_side(spot, *side_of(ring, side)) <= 2 * SNAP_MM:
             return side
     return None
+
+
+def landing_words(plan: Plan, spot: XY) -> str:
+    """Where a walk lands on the outline, in words; empty where it does not. Raises EditError without an outline."""
+    side = landing(plan, spot)
+    if side is None:
+        return ""
+    ring = ring_needed(plan)
+    away_mm = math.dist(ring[side], spot)
+    return f"Lands on {side_name(side, len(ring))}, {say_length(away_mm, plan.units)} from {corner_name(side)}."
 
 
 def side_to_side(plan: Plan, ring: list[XY], walked: Walked, zone: Zone) -> Edited:

@@ -34,7 +34,10 @@ class Marked(Model):
 
 
 class SlabType(Marked):
+    """guessed: nobody said this thickness yet."""
+
     thickness_mm: Size
+    guessed: bool = False
 
 
 class PlaneFall(Model):

@@ -4,6 +4,7 @@
 	import { untrack } from 'svelte';
 	import Sheet from '../../drawing/Sheet.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
+	import FirstActs from '../../shell/FirstActs.svelte';
 	import LensFrame from '../../shell/LensFrame.svelte';
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
@@ -95,7 +96,7 @@
 			{/snippet}
 		</Sheet>
 	{/snippet}
-	{#snippet empty()}<p>{w.edges.needOutline}</p>{/snippet}
+	{#snippet empty()}<FirstActs jobId={store.id} here="edges" why={w.edges.needOutline} />{/snippet}
 	{#snippet foot()}
 		<p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{w.edges.caution}</p>{/snippet}
 	{#if tab === 'cut'}

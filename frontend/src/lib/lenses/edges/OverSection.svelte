@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** On the plan: the cutting line with its handles, and everything that can be picked: beams, pads, recesses, lines. */
+	import { follow } from '../../drawing/follow';
 	import { snapped, snapStep } from '../../drawing/marks';
 	import type { Edit, JobStore } from '../../state/job.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
@@ -38,14 +39,8 @@
 			data.own = { start: put(from.start, end !== 'end'), end: put(from.end, end !== 'start') };
 			pick.none();
 		};
-		const stop = () => {
-			target.removeEventListener('pointermove', move);
-			target.removeEventListener('pointerup', stop);
-			target.removeEventListener('pointercancel', stop);
-		};
-		target.addEventListener('pointermove', move);
-		target.addEventListener('pointerup', stop);
-		target.addEventListener('pointercancel', stop);
+		const stop = () => {};
+		follow(target, move, stop);
 	}
 	/** Drag a beam or a pad by its tag: tried while it moves, kept where it is let go. */
 	function carry(kind: string, row: number, event: PointerEvent) {
@@ -69,16 +64,11 @@
 			void store.try([edit], 'sheet');
 		};
 		const stop = async () => {
-			target.removeEventListener('pointermove', move);
-			target.removeEventListener('pointerup', stop);
-			target.removeEventListener('pointercancel', stop);
 			if (edit) await store.keepDraft('sheet');
 			else choose(kind, row);
 			if (store.problem || store.clash) store.dropDraft();
 		};
-		target.addEventListener('pointermove', move);
-		target.addEventListener('pointerup', stop);
-		target.addEventListener('pointercancel', stop);
+		follow(target, move, stop);
 	}
 	function nudge(end: 'start' | 'end', event: KeyboardEvent) {
 		const by = ({ ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] } as Record<string, XY>)[event.key];

@@ -7,6 +7,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { shownLength } from '../../ui/typed';
 	import { w } from '../../words/words';
+	import Verdict from '../../ui/Verdict.svelte';
 	import SectionDrawing from './SectionDrawing.svelte';
 	import { nextMark } from './section_edits';
 	import type { EdgesData } from './edges.svelte';
@@ -62,10 +63,24 @@
 		const thick = plan?.edge_types.find((t) => t.kind === 'thickened')?.mark ?? '';
 		if (await store.keep([{ op: 'add_along', text: lineText, grow, type: thick }], 'new-line')) lineText = '';
 	}
+	const named = (is: string) =>
+		checks
+			.filter((check) => check.verdict === is)
+			.map((check) => check.name.toLowerCase())
+			.join(', ');
+	/** what is short goes first, then what nobody has said */
+	const verdict = $derived.by((): { text: string; is: 'good' | 'bad' | 'plain' } => {
+		if (named('short')) return { text: w.edges.shortOf(named('short')), is: 'bad' };
+		if (named('not set')) return { text: w.edges.notSetOf(named('not set')), is: 'plain' };
+		return checks.length ? { text: w.edges.meetsAll, is: 'good' } : { text: w.edges.nothingAsked, is: 'plain' };
+	});
 	const face = (key: 'foam' | 'isolation' | 'plate' | 'plate_over') => (typed: string) =>
 		store.keep([{ op: 'set_edge_type', mark, text: '', [key]: typed } as Edit], `face-${key}`);
 </script>
 
+{#if data.section}
+	<Verdict {...verdict} />
+{/if}
 <div class="panel-row">
 	<label class="label flex w-auto items-center gap-8 whitespace-nowrap"
 		>{w.edges.cutHere}
@@ -95,9 +110,9 @@
 		class="grid grid-cols-[62px_1fr_auto_auto] items-baseline gap-x-10 gap-y-2 border-t border-hair px-0 py-3"
 		class:short={check.verdict === 'short'}
 	>
-		<b class={[check.verdict === 'short' ? 'text-flag' : 'text-chalk']}>{w.edges.checks[check.verdict]}</b><span
-			>{check.name}</span
-		><span class="font-[760]"><Frac text={check.has} /></span>
+		<b class={{ short: 'text-flag', meets: 'text-chalk', 'not set': 'text-ink2 italic' }[check.verdict]}
+			>{w.edges.checks[check.verdict]}</b
+		><span>{check.name}</span><span class="font-[760]"><Frac text={check.has} /></span>
 		{#if check.rule}<abbr class="border-[1.5px] border-ink px-6 py-0 text-note no-underline" title={check.source_words}
 				><Frac text={check.rule} /></abbr
 			>{/if}

@@ -37,10 +37,11 @@
 			const x = end ? x0 + end.outward * view.away : x0;
 			const [top, foot] = [Math.min(y0, y1), Math.max(y0, y1)];
 			const tall = foot - top;
+			const out: [number, number] = [end?.outward ?? 1, 0];
 			const line =
 				tall > 26
-					? `M${x} ${y0}V${y1}${crowsFoot([x, top], [0, 1], 6, 4)}${crowsFoot([x, foot], [0, -1], 6, 4)}`
-					: `M${x} ${top - 16}v16M${x} ${foot}v16${crowsFoot([x, top], [0, -1], 6, 4)}${crowsFoot([x, foot], [0, 1], 6, 4)}`;
+					? `M${x} ${y0}V${y1}${crowsFoot([x, top], out, 6, 4)}${crowsFoot([x, foot], out, 6, 4)}`
+					: `M${x} ${top - 16}v16M${x} ${foot}v16${crowsFoot([x, top], out, 6, 4)}${crowsFoot([x, foot], out, 6, 4)}`;
 			const witness = end
 				? `M${x0 + end.outward * 4} ${y0}H${x + end.outward * 8}M${x0 + end.outward * 4} ${y1}H${x + end.outward * 8}`
 				: '';
@@ -50,7 +51,7 @@
 		const y = Math.max(y0, y1) + 26;
 		return {
 			size,
-			line: `M${x0} ${y}H${x1}${crowsFoot([x0, y], [1, 0], 6, 4)}${crowsFoot([x1, y], [-1, 0], 6, 4)}`,
+			line: `M${x0} ${y}H${x1}${crowsFoot([x0, y], [0, 1], 6, 4)}${crowsFoot([x1, y], [0, 1], 6, 4)}`,
 			witness: `M${x0} ${y0 + 5}V${y + 7}M${x1} ${y1 + 5}V${y + 7}`,
 			x: (x0 + x1) / 2,
 			y: y + (x1 - x0 > 60 ? 6 : 24),

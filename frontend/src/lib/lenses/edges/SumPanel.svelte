@@ -4,6 +4,7 @@
 	import { page } from '$app/state';
 	import type { JobStore } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
+	import Verdict from '../../ui/Verdict.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	import type { EdgesData } from './edges.svelte';
@@ -43,6 +44,14 @@
 </script>
 
 {#if concrete}
+	<Verdict
+		text="{concrete.net_text} {unit}"
+		under={concrete.second_way_text
+			? `${w.edges.both(concrete.net_text, concrete.second_way_text)} ${concrete.agree}`
+			: store.counting === null
+				? concrete.agree
+				: w.order.counting(store.counting)}
+	/>
 	<p class="label">{w.edges.pressPart}</p>
 	<table class="panel-table">
 		<thead
@@ -86,13 +95,6 @@
 			>
 		</tbody>
 	</table>
-	<p>
-		{concrete.second_way_text
-			? `${w.edges.both(concrete.net_text, concrete.second_way_text)} ${concrete.agree}`
-			: store.counting === null
-				? concrete.agree
-				: w.order.counting(store.counting)}
-	</p>
 	{#if pours.length}
 		<h2 class="panel-head">{w.edges.secondPours}</h2>
 		<table class="panel-table">

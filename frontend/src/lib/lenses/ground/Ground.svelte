@@ -4,6 +4,7 @@
 	import Sheet from '../../drawing/Sheet.svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { XY } from '../../drawing/viewport';
+	import FirstActs from '../../shell/FirstActs.svelte';
 	import LensFrame from '../../shell/LensFrame.svelte';
 	import { inBox, ownsArrows } from '../../shell/keys';
 	import type { JobStore } from '../../state/job.svelte';
@@ -151,7 +152,7 @@
 			{/snippet}
 		</Sheet>
 	{/snippet}
-	{#snippet empty()}<p>{w.ground.needOutline}</p>{/snippet}
+	{#snippet empty()}<FirstActs jobId={store.id} here="ground" why={w.ground.needOutline} />{/snippet}
 	{#if data.problem}<p class="wrong" role="alert">{data.problem}</p>{/if}
 	{#if !data.state}<p class="label">{w.ground.loading}</p>
 	{:else if tab === 'shots'}<ShotsPanel {data} {laser} box={shot} {connect} bind:trial />

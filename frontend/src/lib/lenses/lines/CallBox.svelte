@@ -1,5 +1,7 @@
 <script lang="ts">
 	/** Call it like a tape: typed, heard, drawn as a ghost before it is kept. */
+	import { untrack } from 'svelte';
+	import { coarse } from '../../ui/pointer.svelte';
 	import { w } from '../../words/words';
 	import Frac from '../../ui/Frac.svelte';
 	import type { WalkBox, WalkKind } from './walk.svelte';
@@ -17,6 +19,11 @@
 				]
 			: []
 	);
+	/** a new job begins here; not under a thumb, where it would raise the keyboard over the screen */
+	let own: HTMLInputElement | undefined = $state();
+	$effect(() => {
+		if (untrack(() => !hasOutline && !coarse.now)) own?.focus();
+	});
 	const kinds: WalkKind[] = ['outline', 'zone', 'opening'];
 	const keepWord = $derived({ outline: w.lines.keep, zone: w.lines.keepZone, opening: w.lines.keepOpening }[box.kind]);
 </script>
@@ -39,6 +46,7 @@
 				box.text.length > 27 ? 'text-key' : 'text-call'
 			]}
 			id="call-out"
+			bind:this={own}
 			autocomplete="off"
 			autocapitalize="off"
 			spellcheck="false"

@@ -67,23 +67,6 @@
 				>
 			</tr>
 		{/each}
-		<tr
-			><td
-				class={['border-t-2 border-ink pr-8 text-left font-strong whitespace-nowrap max-phone:h-46', many ? 'h-25' : 'h-30']}
-				colspan="2">{w.lines.back}</td
-			><td
-				class={[
-					'w-[34%] border-t-2 border-ink pr-8 text-left font-strong whitespace-nowrap max-phone:h-46',
-					'max-phone:hidden',
-					many ? 'h-25' : 'h-30'
-				]}
-			></td><td
-				class={[
-					'border-t-2 border-ink pr-0 text-right text-note font-strong whitespace-nowrap max-phone:h-46',
-					many ? 'h-25' : 'h-30'
-				]}><b class="text-act">0</b></td
-			></tr
-		>
 	</tbody>
 </table>
 

@@ -3,9 +3,13 @@
 	import { remember } from '../../state/remember.svelte';
 	import { cornerName, type Pick } from '../../drawing/pick.svelte';
 	import type { JobStore } from '../../state/job.svelte';
+	import Verdict from '../../ui/Verdict.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	import CallBox from './CallBox.svelte';
+	import FirstActs from '../../shell/FirstActs.svelte';
+	import GuessedSlab from './GuessedSlab.svelte';
+	import PointsIn from './PointsIn.svelte';
 	import History from './History.svelte';
 	import SideTable from './SideTable.svelte';
 	import Templates from './Templates.svelte';
@@ -32,8 +36,12 @@
 	}
 </script>
 
-{#if outline}<SideTable {outline} {pick} />{/if}
+{#if outline}
+	<Verdict text={w.lines.closes} under={w.lines.closesUnder(outline.sides.length, outline.perimeter_text)} is="good" />
+	<SideTable {outline} {pick} />
+{/if}
 <CallBox {box} hasOutline={outline !== null} />
+<GuessedSlab {store} />
 {#if outline && plan}
 	<div class="mx-0 my-6 flex flex-wrap items-center gap-6">
 		<Switch on={pick.square} set={(square) => (pick.square = square)}>{pick.square ? w.lines.square : w.lines.free}</Switch>
@@ -90,4 +98,8 @@
 	{/if}
 {/if}
 <Templates {store} />
+{#if !outline}
+	<PointsIn {store} />
+	<FirstActs jobId={store.id} here="lines" />
+{/if}
 <History {store} />

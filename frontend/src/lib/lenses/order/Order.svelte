@@ -2,6 +2,8 @@
 	/** Order: how much do I order? */
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Sheet from '../../drawing/Sheet.svelte';
+	import FirstActs from '../../shell/FirstActs.svelte';
+	import Verdict from '../../ui/Verdict.svelte';
 	import LensFrame from '../../shell/LensFrame.svelte';
 	import { Turn } from '../turn.svelte';
 	import { orderLens } from './lens';
@@ -54,10 +56,24 @@
 			{#snippet foot()}{#if concrete}<SliceBars {concrete} counting={store.counting} units={store.units} {unit} />{/if}{/snippet}
 		</Sheet>
 	{/snippet}
-	{#snippet empty()}<p>{w.order.needOutline}</p>{/snippet}
+	{#snippet empty()}<FirstActs jobId={store.id} here="order" why={w.order.needOutline} />{/snippet}
 	{#if concrete}
+		<div class="print:hidden">
+			<Verdict
+				text={w.order.verdict(concrete.ordered.text, unit)}
+				under={w.order.verdictUnder(
+					concrete.net_text,
+					concrete.ordered.trucks.map((truck) => truck.text),
+					(store.doubts?.stops ?? []).length
+				)}
+				is={(store.doubts?.stops ?? []).length ? 'bad' : 'plain'}
+			/>
+		</div>
 		<div
-			class={['grid grid-cols-[minmax(0,1.25fr)_minmax(280px,1fr)] items-start gap-18 max-mid:grid-cols-[1fr]', 'print:block']}
+			class={[
+				'mt-8 grid grid-cols-[minmax(0,1.25fr)_minmax(280px,1fr)] items-start gap-18 max-mid:grid-cols-[1fr]',
+				'print:block'
+			]}
 		>
 			<div class="count print:hidden">
 				<Ledger {concrete} {unit} />

@@ -29,7 +29,6 @@
 	const View = $derived(VIEWS[lens]);
 	let store = $state.raw<JobStore | null>(null);
 	let pick = $state.raw(new Pick(() => null));
-	let help = $state(false);
 	$effect(() => {
 		const made = new JobStore(id);
 		untrack(() => {
@@ -53,8 +52,6 @@
 		const side = cornerPlace(store?.document, corner);
 		if (side !== null) pick.chooseSide(side);
 	}
-	const toggleUnits = () =>
-		void store?.keep([{ op: 'set_fields', values: { units: store.units === 'mm' ? 'ft-in' : 'mm' } }], 'units');
 	const keys = (event: KeyboardEvent) => {
 		if (!store) return;
 		jobKeys(event, {
@@ -62,8 +59,7 @@
 			pick,
 			lens,
 			go: (next) => void goto(`/job/${id}/${next}`),
-			help: () => (help = true),
-			units: toggleUnits
+			units: () => store?.toggleUnits()
 		});
 	};
 </script>
@@ -88,6 +84,9 @@
 		<Recover {id} back={() => void store?.load()} />
 	</main>
 {:else if store?.kept}
+	<a href="#bench" class="sr-only focus:not-sr-only focus:absolute focus:top-4 focus:left-4 focus:z-30 focus:bg-sheet focus:p-14"
+		>{w.help.skip}</a
+	>
 	<div class="flex h-[100dvh] flex-col overflow-hidden print:block print:h-auto print:overflow-visible">
 		<StageString job={store.kept} doubts={store.doubts} {lens} find={() => finder.show(store)} />
 		<Notices {store} />
@@ -101,9 +100,9 @@
 		>
 			<View {store} {pick} />
 		</main>
-		<Board {store} {lens} help={() => (help = true)} {toggleUnits} />
+		<Board {store} {lens} />
 	</div>
-	<Keys bind:open={help} />
+	<Keys />
 {:else}
 	<main class="grid justify-items-start gap-14 px-30 py-60"><p>{w.notices.loading}</p></main>
 {/if}

@@ -1,0 +1,48 @@
+/** Words of the help: the keys, and what the marks mean. */
+export const helpWords = {
+	title: 'Keys and marks',
+	keysTitle: 'Keys',
+	marksTitle: 'Marks',
+	lettersOn: 'Single letters are on',
+	lettersOff: 'Single letters are off',
+	letters: 'Off, only Esc, ? and W stay, so that a slip of the hand does nothing.',
+	skip: 'To the bench',
+	keys: [
+		['[  ]', 'stage before, stage after'],
+		['{  }', 'tab before, tab after'],
+		['1  2  3  8', 'Lines, Ground, Edges, Order'],
+		['/', 'find anything: tabs, sides, parts, doubts, papers, records, slabs, rules'],
+		['C', 'to the call box'],
+		[',  .', 'side before, side after'],
+		['← →', 'along a row of tabs or choices'],
+		['Space', 'pick a corner of the sheet'],
+		['Enter', 'keep; on a picked side, type its size'],
+		['Shift Enter', 'keep a size, moving its first corner'],
+		['arrows', 'move the picked corner 1/16″ or 1 mm; Shift 1″ or 10 mm; Alt 1′ or 100 mm'],
+		['arrows in Shots', 'move the rod 1′ or 250 mm over the plan'],
+		['Delete', 'take the picked corner or part out'],
+		['+  −  0', 'nearer, farther, the whole sheet; the wheel too'],
+		['W', 'working of the number in focus'],
+		['Esc', 'drop'],
+		['Z  or  Ctrl Z', 'undo'],
+		['Shift Z', 'redo'],
+		['U', 'feet and inches, or millimetres'],
+		['D', 'dim light'],
+		['N', 'new slab (in the yard)'],
+		['?', 'this list']
+	],
+	marks: {
+		pencil: 'Written by a person. Press it and write over it.',
+		worked: 'Worked out. Press it and its working unfolds.',
+		boxed: 'From a rule, a code or an engineer. Not yours to write over; its page says where it comes from.',
+		struck: 'What it was before the last change.',
+		tight: 'This stage holds.',
+		loop: 'This stage still wants something.',
+		flagged: 'This stage is stuck. Its two words say on what.',
+		board: 'The board along the foot says what to order now.',
+		high: 'High: rake off.',
+		low: 'Low: fill.',
+		inside: 'Inside tolerance.'
+	},
+	sample: { pencil: "24' 6", worked: '23 1/2', boxed: 'R403', was: '22', now: '23 1/2' }
+} as const;
