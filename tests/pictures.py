@@ -55,7 +55,8 @@ def read(page: Page) -> None:
 
 def pressed(page: Page) -> None:
     page.get_by_role("button", name="10", exact=True).click()
-    page.get_by_role("button", name="7 eighths").click()
+    page.get_by_role("button", name="7/8, low").click()
+    page.get_by_text("Kept 4").wait_for()
     page.wait_for_timeout(500)
 
 
@@ -76,7 +77,7 @@ VIEWS = [
     ("18-ground", "/job/{tansy}/ground", LAPTOP, None),
     ("19-rod-card", "/job/{tansy}/ground?tab=rod", LAPTOP, read),
     ("20-build-up", "/job/{tansy}/ground?tab=stack", LAPTOP, None),
-    ("21-phone-rod", "/job/{tansy}/ground?tab=rod", PHONE, pressed),
+    ("21-phone-rod", "/job/{tansy}/ground", PHONE, pressed),  # it leaves a shot
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # it leaves an open walk
     ("26-rule-book", "/rules?rule=edges/bury", LAPTOP, county),  # last: it leaves what a county says
 ]
@@ -92,7 +93,7 @@ def main(wanted: list[str]) -> None:
         for name, path, (width, height), act in VIEWS:
             if wanted and name not in wanted:
                 continue
-            page = browser.new_page(viewport={"width": width, "height": height})
+            page = browser.new_page(viewport={"width": width, "height": height}, has_touch=width < 600)
             page.add_init_script("localStorage.setItem('who', 'Wren')")
             page.goto(base + path.format(**ids))
             page.wait_for_timeout(1800)

@@ -210,6 +210,7 @@ def test_a_new_slab_asks_its_name_and_says_that_its_thickness_is_a_guess(page):
     page.get_by_role("link", name="go there").click()
     call(page, "10' e 8' n 10' w 8' s")
     page.locator("#call-out").press("Enter")
+    expect(reading(page, "area")).to_contain_text("80 sq ft")
     guess = page.locator("[data-guess='S1']")
     guess.get_by_role("textbox").fill("5")
     guess.get_by_role("textbox").press("Enter")
