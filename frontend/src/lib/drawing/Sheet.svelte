@@ -11,6 +11,7 @@
 	import SheetAreas from './SheetAreas.svelte';
 	import SheetCorners from './SheetCorners.svelte';
 	import SheetExisting from './SheetExisting.svelte';
+	import SheetNames from './SheetNames.svelte';
 	import SheetFurniture from './SheetFurniture.svelte';
 	import SheetSizes from './SheetSizes.svelte';
 	import SizeBox from './SizeBox.svelte';
@@ -73,6 +74,7 @@
 	);
 	const fitted = $derived(whole.nearer(zoom));
 	const view = $derived(drag?.view ?? fitted);
+	const texts = $derived(sizes ? (store.figure?.outline?.sides ?? []).map((side) => side.text.replace(' mm', '')) : []);
 	const spoken = $derived(
 		pick.corner !== null
 			? cornerSays(pick.corner)
@@ -88,9 +90,8 @@
 	}
 	const typedAt = $derived.by((): XY => {
 		const [a, b] = [ring[pick.side ?? 0], ring[((pick.side ?? 0) + 1) % (ring.length || 1)]];
-		if (!a || !b) return [120, 80];
-		const at = sizeLine(view.px(a), view.px(b), 34).middle;
-		return [Math.min(Math.max(at[0], 124), width - 124), Math.min(Math.max(at[1], 60), height - 70)];
+		const at = a && b ? sizeLine(view.px(a), view.px(b), 34).middle : [120, 80];
+		return [Math.min(Math.max(at[0] ?? 0, 124), width - 124), Math.min(Math.max(at[1] ?? 0, 60), height - 70)];
 	});
 
 	function grab(corner: number, event: PointerEvent) {
@@ -121,7 +122,6 @@
 		};
 		follow(target, move, end);
 	}
-
 	function nudge(dx: number, dy: number, event: KeyboardEvent) {
 		const steps = store.units === 'mm' ? [1, 10, 100] : [25.4 / 16, 25.4, 304.8];
 		const step = steps[event.altKey ? 2 : event.shiftKey ? 1 : 0] ?? 1;
@@ -166,8 +166,7 @@
 	bind:clientWidth={width}
 	bind:clientHeight={height}
 >
-	<!-- svelte-ignore a11y_no_noninteractive_tabindex,
-		a11y_no_noninteractive_element_interactions (the drawing is one tab stop with its own keys) -->
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions (one tab stop, its own keys) -->
 	<svg
 		class="absolute inset-0 block {zoom.whole ? 'touch-pan-y' : 'touch-none'} focus-visible:[outline-offset:-4px]"
 		{width}
@@ -182,8 +181,8 @@
 	>
 		<Patterns />
 		{#if plan && store.figure && ring.length}
-			<SheetAreas {view} {plan} figure={store.figure} {ring} {strips} {labels} moving={drag !== null} />
-			{#if plan.existing.length}<SheetExisting {view} {plan} {width} {height} />{/if}
+			<SheetAreas {view} {plan} figure={store.figure} {ring} {strips} moving={drag !== null} />
+			{#if plan.existing.length}<SheetExisting {view} {plan} />{/if}
 			{#each ring as p, i}
 				{@const q = ring[(i + 1) % ring.length] ?? p}
 				<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
@@ -195,6 +194,7 @@
 					onclick={() => pick.chooseSide(i)}
 				/>
 			{/each}
+			<SheetNames {view} {plan} figure={store.figure} {ring} zones={labels} {strips} sizes={texts} {width} {height} />
 			{@render over?.(view)}
 			{#if sizes}<SheetSizes {view} {ring} figure={store.figure} {pick} {editable} roomy={width > 480} />{/if}
 			{#each lit.rings as ring}<path

@@ -1,25 +1,19 @@
 <script lang="ts">
-	/** What lies on the plan: slabs, strips, steps, openings, the form board round it, zone names. */
+	/** What lies on the plan: slabs, strips, steps, openings, the form board round it. */
 	import type { Figure, Plan } from '../api/schema';
-	import SvgFrac from '../ui/SvgFrac.svelte';
 	import SheetParts from './SheetParts.svelte';
-	import { boundsOf, type Viewport, type XY } from './viewport';
+	import type { Viewport, XY } from './viewport';
 	interface Props {
 		view: Viewport;
 		plan: Plan;
 		figure: Figure;
 		ring: XY[];
 		strips: boolean;
-		labels: boolean;
 		/** the outline is ahead of the drawing, which is then cut to it here */
 		moving: boolean;
 	}
-	let { view, plan, figure, ring, strips, labels, moving }: Props = $props();
+	let { view, plan, figure, ring, strips, moving }: Props = $props();
 	const drawing = $derived(figure.drawing);
-	const wide = (zone: { rings: number[][][] }) => {
-		const box = boundsOf(zone.rings.flat());
-		return (box.x1 - box.x0) * view.scale;
-	};
 </script>
 
 <path d={view.path([ring])} fill="none" stroke="var(--color-ink)" stroke-width="12.5" stroke-linejoin="miter" />
@@ -75,26 +69,3 @@
 	{#if p.length === 4}<path d="M{p[0]}L{p[2]}M{p[1]}L{p[3]}" stroke="var(--color-line)" stroke-width="1" />{/if}
 {/each}
 <path d={view.path([ring])} fill="none" stroke="var(--color-ink)" stroke-width="2.6" />
-{#if labels && drawing}
-	{#each drawing.zones as zone}
-		{@const [x, y] = view.px(zone.at)}
-		{@const room = wide(zone)}
-		{#each room > zone.name.length * 7.4 ? ['halo', ''] : [] as halo}
-			<text {x} y={y - 4} text-anchor="middle" class={['fill-ink2 text-body font-mid', `zone ${halo}`]}>{zone.name}</text>
-			{#each room > 96 ? zone.under.split(', ') : [] as line, i}
-				<text {x} y={y + 13 + i * 16} text-anchor="middle" class={['fill-ink2 text-note font-label', `under ${halo}`]}
-					><SvgFrac text={line} /></text
-				>
-			{/each}
-		{/each}
-	{/each}
-{/if}
-
-<style>
-	.halo {
-		paint-order: stroke;
-		stroke: var(--color-slab);
-		stroke-width: 5px;
-		stroke-linejoin: round;
-	}
-</style>
