@@ -1,29 +1,12 @@
 """Undo and redo of records: every act that a person wrote is reached, newest first, and comes back, in the order of the edits."""
 
-from contextlib import closing
-
 import pytest
+from tests.store.conftest import NOW
 
 from humble_trowel.store import jobs, records
-from humble_trowel.store.db import connect
 from humble_trowel.store.jobs import NothingToDo
-from humble_trowel.store.migrate import migrate
 from humble_trowel.store.record_steps import last, step, step_id
 from humble_trowel.store.records import Record
-
-NOW = "2027-06-01T08:00:00+00:00"
-
-
-@pytest.fixture
-def db(tmp_path):
-    with closing(connect(tmp_path / "t.sqlite3")) as db:
-        migrate(db)
-        yield db
-
-
-@pytest.fixture
-def job(db):
-    return jobs.create(db, {"name": "pad"}, "Wren", NOW, "Started").job_id
 
 
 def write(db, job, name, kind="shots", revision=1, supersedes=None):

@@ -5,6 +5,7 @@ from contextlib import closing
 from dataclasses import replace
 
 import pytest
+from tests.store.conftest import NOW
 from tests.store.old_rows import old_job
 
 from humble_trowel.core.ground.records import GroundTest, SoftSpot
@@ -15,20 +16,6 @@ from humble_trowel.store import migrate as migrate_module
 from humble_trowel.store.db import connect
 from humble_trowel.store.migrate import migrate, migrations, statements
 from humble_trowel.store.records import OtherRecord, Record
-
-NOW = "2027-06-01T08:00:00+00:00"
-
-
-@pytest.fixture
-def db(tmp_path):
-    with closing(connect(tmp_path / "t.sqlite3")) as db:
-        migrate(db)
-        yield db
-
-
-@pytest.fixture
-def job(db):
-    return jobs.create(db, {"name": "pad"}, "Wren", NOW, "Started").job_id
 
 
 def row(job, key="record-1", kind="taped", at=NOW, supersedes=None, **document):
