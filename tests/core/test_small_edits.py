@@ -19,7 +19,7 @@ def test_a_zone_changes_one_thing_at_a_time_and_says_which():
         said[next(iter(changes))] = words
         assert after.zones[0].id == start.zones[0].id and after.outline is start.outline
     assert said == {
-        "name": "Shop: was Slab", "slab": "Slab: slab S2", "drop_mm": "Slab: drop 3/4″", "use": "Slab: unchanged",
+        "name": "Shop: was Slab", "slab": "Slab: slab S2", "drop_mm": "Slab: drop 3/4″", "use": "Slab: for trucks",
         "underside": "Slab: fall changed",
     }  # fmt: skip
     with pytest.raises(PlanError, match="The mark S9 is not known"):

@@ -11,7 +11,9 @@ from humble_trowel.core.calls.walk import walk
 from humble_trowel.core.drawing.plan_view import PlanView
 from humble_trowel.core.edges.corner_levels import CornerLevel
 from humble_trowel.core.edges.edge_checks import EdgeCheck
+from humble_trowel.core.edges.kinds import Deeper
 from humble_trowel.core.edges.section_places import SectionPlace
+from humble_trowel.core.edges.top_view import TopView
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.slices import Slices
 from humble_trowel.core.geometry.solid import Solid
@@ -74,6 +76,8 @@ class Figure:
     levels: list[CornerLevel]
     checks: list[EdgeCheck]
     second_pours: list[SecondPour]
+    deeper: Deeper | None = None
+    top: TopView | None = None
 
 
 NO_OUTLINE = finding(

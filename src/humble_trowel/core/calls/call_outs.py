@@ -278,6 +278,11 @@ def _tidy(value: float) -> float:
     return 0.0 if abs(value) < 1e-9 else value
 
 
+def long_direction(word: str) -> str:
+    """A direction as one letter or two: 'east' and 'e' are 'e'; any other word as it is."""
+    return _LONG.get(word, word)
+
+
 def call_of(dx_mm: float, dy_mm: float, units: Units) -> str:
     """The call that walks (dx, dy): '36′ e', or '5′ e & 3′ n' for a slanting side."""
     parts = ((dx_mm, "e" if dx_mm > 0 else "w"), (dy_mm, "n" if dy_mm > 0 else "s"))

@@ -18,9 +18,9 @@ from humble_trowel.core.edges.section_layers import SectionLayer, section_layers
 from humble_trowel.core.edges.section_line import Span, section_area_m2, section_line, section_rings
 from humble_trowel.core.edges.section_sizes import SectionSize, section_sizes
 from humble_trowel.core.errors import InputError
+from humble_trowel.core.geometry.bearing import rate_words
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
-from humble_trowel.core.ground.falls import rate_words
 from humble_trowel.core.guard import answers
 from humble_trowel.core.order.second_pours import stretches
 from humble_trowel.core.plan.document import Plan

@@ -8,6 +8,7 @@ from collections.abc import Sequence
 from typing import Any, Literal
 
 import shapely
+from pydantic import StrictBool
 from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.calls.walk import walk
@@ -29,6 +30,7 @@ from humble_trowel.core.edits.edges import read_cut, run_per_rise
 from humble_trowel.core.edits.marks import mark_and_call
 from humble_trowel.core.edits.outline import start_of
 from humble_trowel.core.errors import CallError, EditError
+from humble_trowel.core.geometry.bays import beside_wall, off_wall
 from humble_trowel.core.geometry.borders import shared_borders
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.ring import side_of, unit
@@ -133,40 +135,53 @@ def read_bays(text: str, plan: Plan) -> list[float]:
 
 
 class LayBeams(EditBase):
-    """Beams parallel to a side from wall to wall, at a spacing measured square to it. Beams parallel to a side, from wall to wall: every `spacing`, or after each of `bays` ('9 ft, 14 ft, 14 ft')."""
+    """Beams from a side: parallel to it from wall to wall, at a spacing measured square to it; or off it, square to it
+    from a foot on the wall to the far edge, at a spacing along the wall. Every `spacing`, or after each of `bays` ('9 ft,
+    14 ft, 14 ft'). from_end: along the wall from its second corner."""
 
     op: Literal["lay_beams"]
     type: TypeMark
     side: SideId
     spacing: Typed | None = None
     bays: Short = ""
+    run: Literal["parallel", "off"] = "parallel"
+    from_end: StrictBool = False
 
     def apply(self, plan: Plan) -> Edited:
         kind = type_needed(plan, self.type)
         ring = ring_needed(plan)
         side = side_at(plan, self.side)
-        a, b = side_of(ring, side)
-        ux, uy = unit(a, b)
-        far = max(-(x - a[0]) * uy + (y - a[1]) * ux for x, y in ring)
-        offsets = _offsets(plan, self, far)
-        outline = Polygon(ring)
-        reach = 2 * (outline.length + 1)
-        beams = []
-        for off in offsets:
-            foot = (a[0] - off * uy, a[1] + off * ux)
-            line = LineString(
-                [(foot[0] - reach * ux, foot[1] - reach * uy), (foot[0] + reach * ux, foot[1] + reach * uy)]
+        line = side_of(ring, side)
+        ux, uy = unit(*line)
+        far = (
+            math.dist(*line)
+            if self.run == "off"
+            else max(-(x - line[0][0]) * uy + (y - line[0][1]) * ux for x, y in ring)
+        )
+        paths: list[list[XY]] = []
+        for off in _offsets(plan, self, far):
+            paths += (
+                off_wall(ring, line, far - off if self.from_end else off)
+                if self.run == "off"
+                else beside_wall(ring, line, off)
             )
-            for part in shapely.get_parts(line.intersection(outline)):
-                inside = outline.exterior.distance(part.interpolate(0.5, normalized=True)) > 1.0
-                if part.geom_type == "LineString" and inside and part.length > kind.width_mm:
-                    beams.append(
-                        Beam(type=kind.mark, path=[(round(x, 3) + 0.0, round(y, 3) + 0.0) for x, y in part.coords])
-                    )
+        beams = [Beam(type=kind.mark, path=path) for path in paths if LineString(path).length > kind.width_mm]
         if not beams:
-            raise EditError(f"No beam fits: the slab is {say_length(far, plan.units)} across from there.", "spacing")
-        words = f"{len(beams)} {kind.mark} {'beam' if len(beams) == 1 else 'beams'} from {side_name(side, len(ring))}"
-        return _with(plan, beams, words)
+            way = "long" if self.run == "off" else "across from there"
+            raise EditError(
+                f"No beam fits: the {'wall' if self.run == 'off' else 'slab'} is {say_length(far, plan.units)} {way}.",
+                "spacing",
+            )
+        words = f"{len(beams)} {kind.mark} {'beam' if len(beams) == 1 else 'beams'} {'off' if self.run == 'off' else 'from'} {side_name(side, len(ring))}"
+        return _with(plan, beams, f"{words}, {_lengths(plan, beams)}")
+
+
+def _lengths(plan: Plan, beams: Sequence[Beam]) -> str:
+    """How long they are: '36 ft and 12 ft long', or all of them together."""
+    sizes = [LineString(beam.path).length for beam in beams]
+    if len(sizes) > 4:
+        return f"{say_length(math.fsum(sizes), plan.units)} in all"
+    return f"{' and '.join(say_length(size, plan.units) for size in sizes)} long"
 
 
 def _offsets(plan: Plan, edit: LayBeams, far_mm: float) -> list[float]:
@@ -177,8 +192,9 @@ def _offsets(plan: Plan, edit: LayBeams, far_mm: float) -> list[float]:
             if at < far_mm - 1.0:
                 offsets.append(at)
         if at > far_mm + 1.0:
+            what = "wall is {} long" if edit.run == "off" else "slab is {} across"
             words = (
-                f"The bays add up to {say_length(at, plan.units)}; the slab is {say_length(far_mm, plan.units)} across."
+                f"The bays add up to {say_length(at, plan.units)}; the {what.format(say_length(far_mm, plan.units))}."
             )
             raise EditError(words, "bays")
         return offsets

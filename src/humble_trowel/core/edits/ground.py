@@ -23,13 +23,14 @@ from humble_trowel.core.edits.base import (
     with_row,
 )
 from humble_trowel.core.errors import CallError, EditError
+from humble_trowel.core.geometry.bearing import place_words, point_of, rate_words
 from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ground_parts import LAYER_WORDS, Benchmark, BuildUp, GroundNotes, Layer, Space
 from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.plan.levels import read_level, read_level_of
-from humble_trowel.core.plan.shape_parts import Zone
-from humble_trowel.core.units import parse_length, parse_strength, parse_volume
+from humble_trowel.core.plan.shape_parts import DrainFall, Zone
+from humble_trowel.core.units import parse_length, parse_strength, parse_volume, say_depth
 
 
 class SetBuildUp(EditBase):
@@ -237,8 +238,15 @@ class SetFall(EditBase):
             fall = {"kind": "drain", "at": self.at, "depth_mm": depth_mm}
         under = self.underside or zone.underside
         new = Zone.model_validate({**zone.model_dump(), "fall": fall, "underside": under})
-        words = {"none": "level", "side": "falls", "bearing": "falls", "drain": "falls to its drain"}[self.kind]
-        return with_row(plan, "zones", place, new), f"{zone.name}: {words}, underside {under}"
+        return with_row(plan, "zones", place, new), f"{zone.name}: {self._words(plan, new)}, underside {under}"
+
+    @staticmethod
+    def _words(plan: Plan, zone: Zone) -> str:
+        if zone.fall is None:
+            return "level"
+        if isinstance(zone.fall, DrainFall):
+            return f"{say_depth(zone.fall.depth_mm, plan.units)} down at its drain, {place_words(plan, zone.fall.at)}"
+        return f"falls {rate_words(zone.fall.rate, plan.units)} to the {point_of(zone.fall.toward_deg)}"
 
 
 def _out_of(plan: Plan, side: str | None) -> float:

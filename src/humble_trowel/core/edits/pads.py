@@ -9,7 +9,7 @@ from typing import Annotated, Any, Literal
 
 import shapely
 from pydantic import Field, StrictBool
-from shapely.geometry import LineString, Polygon
+from shapely.geometry import Polygon
 
 from humble_trowel.core.edits.base import (
     Calls,
@@ -28,6 +28,7 @@ from humble_trowel.core.edits.base import (
 from humble_trowel.core.edits.beams import read_bays, walked_path
 from humble_trowel.core.edits.marks import mark_and_call
 from humble_trowel.core.errors import CallError, EditError
+from humble_trowel.core.geometry.bays import beam_crossings
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.ring import unit
 from humble_trowel.core.plan.document import Plan
@@ -154,20 +155,6 @@ class AddPads(EditBase):
         pads = [Pad(type=self.type, at=spot, turn_deg=self.turn_deg) for spot in new]
         words = f"Pad {self.type} set" if len(new) == 1 else f"{len(new)} {self.type} pads set"
         return plan.model_copy(update={"pads": [*plan.pads, *pads]}), words
-
-
-def beam_crossings(plan: Plan) -> list[XY]:
-    """Points inside the outline where centrelines of beams cross or meet."""
-    lines = [LineString(beam.path) for beam in plan.beams]
-    if len(lines) < 2:
-        return []
-    outline = Polygon(plan.outline)
-    found: list[XY] = []
-    for i, j in sorted({(int(a), int(b)) for a, b in shapely.STRtree(lines).query(lines).T.tolist() if a < b}):
-        for part in shapely.get_parts(lines[i].intersection(lines[j])):
-            if part.geom_type == "Point" and outline.intersects(part):
-                found.append((round(part.x, 3), round(part.y, 3)))
-    return found
 
 
 def _grid(plan: Plan, at: int, bays_x: str, bays_y: str) -> list[XY]:

@@ -54,7 +54,7 @@ def side_to_side(plan: Plan, ring: list[XY], walked: Walked, zone: Zone) -> Edit
     if inside > 0 and outside > 0:
         raise CallError("The walk runs partly inside and partly outside the outline.", path="text")
     if inside > 0:
-        return _split(plan, line, zone)
+        return split_zone(plan, line, zone)
     if outside > 0:
         return _add_ground(plan, outline, walked.points, zone)
     raise CallError("The walk runs along the outline; it adds nothing.", path="text")
@@ -151,11 +151,13 @@ def _with_corners(ring: list[XY], spots: list[XY]) -> list[XY]:
     return ring
 
 
-def _split(plan: Plan, line: LineString, zone: Zone) -> Edited:
-    """Part a zone along a line inside; what lies left of the walk becomes the new zone."""
+def split_zone(plan: Plan, line: LineString, zone: Zone, index: int | None = None) -> Edited:
+    """Part a zone along a line; what lies left of the line becomes the new zone. index: which zone, else the one that
+    the line crosses longest. Raises CallError."""
     cells = lay_zones(plan.model_copy(update={"openings": []}))
     inner = {cell.index: line.intersection(cell.region.buffer(-SNAP_MM)) for cell in cells}
-    crossed = max(cells, key=lambda cell: inner[cell.index].length)
+    meant = [cell for cell in cells if index in (None, cell.index)] or cells
+    crossed = max(meant, key=lambda cell: inner[cell.index].length)
     runs = [part for part in shapely.get_parts(inner[crossed.index]) if part.length > SNAP_MM]
     if not runs:
         raise CallError("The line runs along the zones that are there and parts none of them.", path="text")

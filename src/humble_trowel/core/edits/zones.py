@@ -4,13 +4,14 @@ from __future__ import annotations
 
 from typing import Any, Literal
 
-from shapely.geometry import Polygon
+from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.calls.walk import walk
 from humble_trowel.core.edits.base import (
     Calls,
     EditBase,
     Edited,
+    Spot,
     Title,
     Typed,
     TypeMark,
@@ -19,13 +20,15 @@ from humble_trowel.core.edits.base import (
     with_row,
 )
 from humble_trowel.core.edits.outline import start_of
-from humble_trowel.core.edits.zone_walks import carve, side_to_side
+from humble_trowel.core.edits.zone_walks import carve, side_to_side, split_zone
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.geometry.ring import ring_of
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.plan.shape_parts import SlabType, Zone
 from humble_trowel.core.units import parse_length, say_depth
+
+USE_WORDS = {"foot": "people", "cars": "cars", "trucks": "trucks", "racks": "racks"}
 
 
 class SetSlabType(EditBase):
@@ -89,6 +92,8 @@ def _change_words(old: Zone, new: Zone, plan: Plan) -> list[str]:
         words.append(f"slab {new.slab}")
     if old.drop_mm != new.drop_mm:
         words.append(f"drop {say_depth(new.drop_mm, plan.units)}")
+    if old.use != new.use:
+        words.append(f"for {USE_WORDS[new.use]}" if new.use else "nobody says what for")
     if old.fall != new.fall or old.underside != new.underside:
         words.append("fall changed")
     return words
@@ -142,10 +147,33 @@ class WalkZone(EditBase):
         return side_to_side(plan, ring, walked, zone)
 
     def _zone(self, plan: Plan) -> Zone:
-        taken = {zone.name for zone in plan.zones}
-        name = self.name.strip() or next(f"Zone {i}" for i in range(2, 999) if f"Zone {i}" not in taken)
         drop_mm = parse_length(self.drop, plan.units, bare="in")
-        return Zone(name=name, slab=self.slab or plan.zones[0].slab, drop_mm=drop_mm)
+        return Zone(name=_free_name(plan, self.name), slab=self.slab or plan.zones[0].slab, drop_mm=drop_mm)
 
 
-ZONE_EDITS = (SetSlabType, RemoveSlabType, SetZone, RemoveZone, WalkZone)
+def _free_name(plan: Plan, name: str) -> str:
+    taken = {zone.name for zone in plan.zones}
+    return name.strip() or next(f"Zone {i}" for i in range(2, 999) if f"Zone {i}" not in taken)
+
+
+class PartZone(EditBase):
+    """Part a zone by a straight line through a point, north-south or east-west; what lies west or north of the line
+    becomes the new zone, of the same slab and drop."""
+
+    op: Literal["part_zone"]
+    zone: ZoneId
+    at: Spot
+    along: Literal["n", "e"]
+    name: Title = ""
+
+    def apply(self, plan: Plan) -> Edited:
+        ring = ring_needed(plan)
+        index = place_of(plan, "zones", self.zone, "zone")
+        own = plan.zones[index]
+        (x, y), far = self.at, 2 * Polygon(ring).length
+        ends = [(x, y - far), (x, y + far)] if self.along == "n" else [(x - far, y), (x + far, y)]
+        zone = Zone(name=_free_name(plan, self.name), slab=own.slab, drop_mm=own.drop_mm)
+        return split_zone(plan, LineString(ends), zone, index)
+
+
+ZONE_EDITS = (SetSlabType, RemoveSlabType, SetZone, RemoveZone, WalkZone, PartZone)

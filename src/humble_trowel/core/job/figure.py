@@ -7,7 +7,9 @@ from dataclasses import replace
 from humble_trowel.core.drawing.plan_view import PlanView, plan_view
 from humble_trowel.core.edges.corner_levels import CornerLevel, corner_levels
 from humble_trowel.core.edges.edge_checks import edge_findings
+from humble_trowel.core.edges.kinds import Deeper, deeper
 from humble_trowel.core.edges.section_places import SectionPlace, section_places
+from humble_trowel.core.edges.top_view import TopView, top_view
 from humble_trowel.core.figures import (
     NO_OUTLINE,
     Figure,
@@ -46,6 +48,17 @@ class FigureAnswers(LinesAnswers):
         return self.guarded(
             "corner_levels", "Levels of the corners", lambda: corner_levels(self.plan, self.shape.cells), []
         )
+
+    @kept("plan", "numbers")
+    def deeper(self) -> Deeper | None:
+        """What goes deeper than the slab, kind by kind."""
+        parts = self.numbers.parts if self.numbers else []
+        return self.guarded("deeper", "Beams and pads", lambda: deeper(self.plan, self.shape.cells, parts), None)
+
+    @kept("plan", "solid")
+    def top(self) -> TopView | None:
+        """How the top lies."""
+        return self.guarded("top", "The top", lambda: top_view(self.plan, self.shape.cells), None)
 
     def _as_before(self, before: FigureAnswers, *names: str) -> None:
         """While something is dragged, take these answers as they were."""
@@ -101,10 +114,11 @@ class FigureAnswers(LinesAnswers):
         doubts += [*self.stumbles("edge_checks"), *edge_findings(self.edge_checks)]
         if concrete:
             doubts += second_way_findings(concrete) + order_findings(plan, concrete.ordered, self.ways)
-        doubts += self.stumbles("drawing", "section_places", "corner_levels")
+        doubts += self.stumbles("drawing", "section_places", "corner_levels", "deeper", "top")
         ordered = concrete.ordered if concrete else None
         return Figure(
             outline=outline, concrete=concrete, trucks=ordered.trucks if ordered else [], findings=doubts,
             call_in=call_in(plan, ordered, self.ways), drawing=self.drawing, section_places=self.section_places,
-            levels=self.corner_levels, checks=self.edge_checks, second_pours=self.second_pours,
+            levels=self.corner_levels, checks=self.edge_checks, second_pours=self.second_pours, deeper=self.deeper,
+            top=self.top,
         )  # fmt: skip

@@ -1,0 +1,79 @@
+"""What is called with something pressed on the sheet: one box, heard as the edits that it means."""
+
+from __future__ import annotations
+
+import re
+from typing import Literal
+
+from humble_trowel.core.edits.base import (
+    Calls,
+    CornerId,
+    EditBase,
+    Edited,
+    SideId,
+    Spot,
+    Typed,
+    ZoneId,
+    corner_at,
+    ring_needed,
+    side_at,
+)
+from humble_trowel.core.edits.called_deep import DEEP, deep_call
+from humble_trowel.core.edits.called_here import Pressed, Said
+from humble_trowel.core.edits.called_top import top_call
+from humble_trowel.core.errors import CallError
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.ids import place_of, with_ids
+from humble_trowel.core.units import parse_length
+
+_UNKNOWN = re.compile(r"[bpsBPS]\d{1,3}")
+
+
+class CallHere(EditBase):
+    """What a person calls with a wall, a corner, a zone or a spot pressed: 'every 11 ft 6 B1', 'P1', 'S2 falls 1 to
+    drain', 'door 3 ft 4 down 3/4'. along: where the wall was pressed, from its first corner."""
+
+    op: Literal["call"]
+    text: Calls
+    side: SideId | None = None
+    along: Typed | None = None
+    corner: CornerId | None = None
+    zone: ZoneId | None = None
+    at: Spot | None = None
+
+    def apply(self, plan: Plan) -> Edited:
+        ring_needed(plan)
+        here = Pressed(
+            side=None if self.side is None else side_at(plan, self.side),
+            along_mm=None if self.along is None else parse_length(self.along, plan.units),
+            corner=None if self.corner is None else corner_at(plan, self.corner),
+            zone=None if self.zone is None else place_of(plan, "zones", self.zone, "zone"),
+            at=self.at,
+        )
+        rows: list[str] = []
+        for edit in _heard(plan, here, self.text):
+            edited, said = edit.apply(plan)
+            plan = with_ids(edited)
+            rows = [*rows, said] if said not in rows else rows
+        return plan, "; ".join(rows)
+
+
+def _heard(plan: Plan, here: Pressed, text: str) -> list[EditBase]:
+    """The edits that a call means. Raises CallError with what could be called here."""
+    said = Said.of(text, plan)
+    if not said.text:
+        raise CallError(here.offers(plan), path="text")
+    strange = next((word for word in said.text.split() if _UNKNOWN.fullmatch(word)), "")
+    if strange and not said.kind:
+        near = [mark for mark in said.marks if mark[0] == strange[0].upper()]
+        known = f" {' and '.join(near)} {'is' if len(near) == 1 else 'are'} here." if near else ""
+        raise CallError(f"There is no {strange.upper()} here.{known} Call its cut first, in the rack.", path="text")
+    if said.kind in ("beam", "pad") or (not said.kind and DEEP.match(said.rest)):
+        return deep_call(plan, here, said)
+    edits = top_call(plan, here, said)
+    if edits is not None:
+        return edits
+    raise CallError(f"Cannot read '{said.text}'. {here.offers(plan)}", path="text")
+
+
+CALL_EDITS = (CallHere,)

@@ -1,0 +1,151 @@
+"""Calls of beams and pads: off a wall, from a corner, on a spot, at every crossing, under the borders of zones."""
+
+from __future__ import annotations
+
+import math
+import re
+from dataclasses import replace
+from typing import Any
+
+from humble_trowel.core.calls.walk import walk
+from humble_trowel.core.edits.base import EditBase
+from humble_trowel.core.edits.beams import MOST, AddBeam, BeamsOnZones, LayBeams
+from humble_trowel.core.edits.called_here import Pressed, Said, side_called
+from humble_trowel.core.edits.pads import AddPads
+from humble_trowel.core.errors import CallError
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import side_of, unit
+from humble_trowel.core.plan.document import Plan, corner_name, side_name
+
+DEEP = re.compile(r"parallel\b|every\b|bays\b|at\b|under\b|crossings?\b|from\b")
+_OFF_WALL = re.compile(
+    r"(?P<run>parallel\s+)?(?P<how>every|bays|at)\s+(?P<sizes>.+?)(?:\s+from\s+(?P<end>[a-z]{1,2}))?"
+)
+_BAY = re.compile(r"(?:(?P<count>\d{1,2})\s*[x×]\s*)?(?P<size>.+)")
+
+
+def deep_call(plan: Plan, here: Pressed, said: Said) -> list[EditBase]:
+    """The edits of a call that lays beams or sets pads. Raises CallError."""
+    named = side_called(plan, said.rest)
+    if named:
+        here, said = Pressed(side=named[0]), replace(said, rest=named[1])
+    said = said if said.mark else _marked(plan, said)
+    return _beams(plan, here, said) if said.kind == "beam" else _pads(plan, here, said)
+
+
+def _marked(plan: Plan, said: Said) -> Said:
+    """The call with the only mark that it can mean. Raises CallError where there is none, or a choice."""
+    crossing = "crossing" in said.rest
+    kinds = [] if crossing else [(row.mark, "beam") for row in plan.beam_types]
+    kinds += [] if said.rest.startswith("under") else [(row.mark, "pad") for row in plan.pad_types]
+    if not kinds:
+        name, cut = ("pad", "30 sq 16 deep") if crossing else ("beam", "12 wide 16 deep 45")
+        raise CallError(f"Which {name}? There is none yet: call its cut first, in the rack, like {cut}.", path="text")
+    if len(kinds) > 1:
+        marks = [mark for mark, _ in kinds]
+        raise CallError(f"Of which kind: {' or '.join(marks)}?", tuple(f"{said.text} {mark}" for mark in marks), "text")
+    return replace(said, mark=kinds[0][0], kind=kinds[0][1])
+
+
+def _bays_mm(plan: Plan, said: Said, sizes: str) -> list[float]:
+    rows: list[float] = []
+    for bit in re.split(r"\s*[,;]\s*", sizes.strip(" ,;")):
+        match = _BAY.fullmatch(bit)
+        if match:
+            rows += [said.length_mm(match["size"], plan)] * int(match["count"] or 1)
+    if len(rows) > MOST:
+        raise CallError(f"That makes {len(rows)} bays; a job holds {MOST}.", path="text")
+    return rows
+
+
+def _text(bays_mm: list[float]) -> str:
+    return ", ".join(f"{bay:.6g} mm" for bay in bays_mm)
+
+
+def _beams(plan: Plan, here: Pressed, said: Said) -> list[EditBase]:
+    if said.rest.startswith("under"):
+        return [BeamsOnZones(op="beams_on_zones", type=said.mark)]
+    off = _OFF_WALL.fullmatch(said.rest)
+    if off:
+        if here.side is None:
+            raise CallError("Off which wall? Press it, or say along A to B behind it.", path="text")
+        return _off_wall(plan, here.side, said, off)
+    if said.rest.startswith("from"):
+        return [AddBeam(op="add_beam", type=said.mark, text=said.rest)]
+    if here.corner is not None and said.rest:
+        return [
+            AddBeam(op="add_beam", type=said.mark, path=_walked(plan, said.rest, (plan.outline or [])[here.corner]))
+        ]
+    if here.at is not None and said.rest:
+        return [AddBeam(op="add_beam", type=said.mark, path=_walked(plan, said.rest, here.at))]
+    if here.side is not None and not said.rest:
+        raise CallError(
+            f"How far from {side_name(here.side, len(plan.outline or []))}? {here.offers(plan)}", path="text"
+        )
+    raise CallError(f"Where does {said.mark} run? {here.offers(plan)}", path="text")
+
+
+def _off_wall(plan: Plan, side: int, said: Said, off: re.Match[str]) -> list[EditBase]:
+    count = len(plan.outline or [])
+    ends = (corner_name(side), corner_name((side + 1) % count))
+    if off["end"] and off["end"].upper() not in ends:
+        raise CallError(f"{side_name(side, count)} ends at {ends[0]} and {ends[1]}. From which of them?", path="text")
+    how: dict[str, Any] = {
+        "op": "lay_beams", "type": said.mark, "side": plan.corner_ids[side], "run": "parallel" if off["run"] else "off",
+        "from_end": bool(off["end"]) and off["end"].upper() == ends[1],
+    }  # fmt: skip
+    if off["how"] == "every":
+        return [LayBeams(**how, spacing=said.length_mm(off["sizes"], plan))]
+    rows = _bays_mm(plan, said, off["sizes"])
+    texts = [_text(rows)] if off["how"] == "bays" else [_text([row]) for row in rows]
+    return [LayBeams(**how, bays=text) for text in texts]
+
+
+def _walked(plan: Plan, text: str, start: XY) -> list[XY]:
+    walked = walk(text, plan.units, start)
+    if walked.heard.problem:
+        raise CallError(walked.heard.problem, tuple(choice.text for choice in walked.heard.choices), "text")
+    return list(walked.points)
+
+
+def _pads(plan: Plan, here: Pressed, said: Said) -> list[EditBase]:
+    def at(**where: object) -> list[EditBase]:
+        return [AddPads.model_validate({"op": "add_pads", "type": said.mark, **where})]
+
+    if "crossing" in said.rest:
+        return at(crossings=True)
+    if said.rest.startswith("from"):
+        return at(text=said.rest)
+    if here.corner is not None:
+        spot = (plan.outline or [])[here.corner]
+        grid = re.fullmatch(r"bays\s+(?P<x>.+?)\s+by\s+(?P<y>.+)", said.rest)
+        if grid:
+            x, y = (_text(_bays_mm(plan, said, grid[key])) for key in ("x", "y"))
+            return at(corner=plan.corner_ids[here.corner], bays_x=x, bays_y=y)
+        return at(at=[_walked(plan, said.rest, spot)[-1] if said.rest else spot])
+    if here.side is not None:
+        return at(at=_along(plan, here, said))
+    if here.at is not None:
+        return at(at=[_walked(plan, said.rest, here.at)[-1] if said.rest else here.at])
+    raise CallError(f"Where does {said.mark} stand? {here.offers(plan)}", path="text")
+
+
+def _along(plan: Plan, here: Pressed, said: Said) -> list[XY]:
+    """Spots along the wall: every so far, in bays, or at some places, from its first corner, and so far in."""
+    a, b = side_of(list(plan.outline or []), here.side or 0)
+    long_mm, (ux, uy) = math.dist(a, b), unit(a, b)
+    match = re.fullmatch(r"(?:(?P<how>every|bays|at)\s+(?P<sizes>.+?))?(?:\s*\bin\s+(?P<inward>\d.*))?", said.rest)
+    if match is None or (not match["sizes"] and here.along_mm is None):
+        raise CallError(f"Where along the wall? {here.offers(plan)}", path="text")
+    inward_mm = said.length_mm(match["inward"], plan, "in") if match["inward"] else 0.0
+    rows = _bays_mm(plan, said, match["sizes"]) if match["sizes"] else [here.along_mm or 0.0]
+    if match["how"] == "every":
+        if rows[0] < 1.0 or long_mm / rows[0] > MOST:
+            raise CallError("That is no spacing for pads.", path="text")
+        rows = [rows[0] * k for k in range(int((long_mm + 1.0) / rows[0]) + 1)]
+    elif match["how"] == "bays":
+        rows = [sum(rows[:k]) for k in range(len(rows) + 1)]
+    if max(rows) > long_mm + 1.0:
+        name = side_name(here.side or 0, len(plan.outline or []))
+        raise CallError(f"That runs past the end of {name}.", path="text")
+    return [(a[0] + row * ux - inward_mm * uy, a[1] + row * uy + inward_mm * ux) for row in rows]

@@ -1,0 +1,113 @@
+"""What is called with something pressed: heard as the edits that it means, asked where it can be read two ways."""
+
+import json
+from importlib.resources import files
+
+import pytest
+
+from humble_trowel.core.edges.kinds import deeper
+from humble_trowel.core.edges.top_view import top_view
+from humble_trowel.core.edits.called import CallHere
+from humble_trowel.core.edits.registry import EDITS, apply
+from humble_trowel.core.errors import CallError, EditError
+from humble_trowel.core.geometry.bays import feet
+from humble_trowel.core.geometry.zones import lay_zones
+from humble_trowel.core.reading.job_file import read_plan
+from humble_trowel.core.units import parse_length
+
+HOUSE = read_plan(json.loads((files("humble_trowel.demo") / "jobs" / "honey-house.json").read_text()))
+A, J = {"corner": HOUSE.corner_ids[0]}, {"side": HOUSE.corner_ids[9]}
+A_TO_B = {"side": HOUSE.corner_ids[0], "along": 4000}
+ROOM = {"zone": next(row.id for row in HOUSE.zones if row.name == "Extraction"), "at": (2743.2, 2743.2)}
+SPOT = {"at": (9000, 3000)}
+
+
+def called(text, pressed=None, plan=HOUSE):
+    return apply(plan, [CallHere(op="call", text=text, **(pressed or {}))])
+
+
+@pytest.mark.parametrize(
+    ("text", "pressed", "said", "more"),
+    [
+        ("every 11' 6 B1", J, "2 B1 beams off J to A, 36′ and 44′ long", (2, 0, 0, 0)),
+        ("B1 every 11' 6 from A", J, "2 B1 beams off J to A, 44′ and 12′ long", (2, 0, 0, 0)),
+        ("bays 9', 2 x 7' B1", J, "3 B1 beams off J to A, 12′ and 44′ and 44′ long", (3, 0, 0, 0)),
+        ("at 30' b1", A_TO_B, "1 B1 beam off A to B, 18′ long", (1, 0, 0, 0)),
+        ("parallel every 11' 6 B1", J, "3 B1 beams from J to A, 28′ and 18′ and 18′ long", (3, 0, 0, 0)),
+        ("under", None, "2 B1 under zone borders", (2, 0, 0, 0)),
+        ("B1 from A 20' e, 18' n", None, "Beam B1 laid", (1, 0, 0, 0)),
+        ("20' e B1", A, "Beam B1 laid", (1, 0, 0, 0)),
+        ("P1", SPOT, "Pad P1 set", (0, 1, 0, 0)),
+        ("P2 every 7' in 12 along A to B", None, "6 P2 pads set", (0, 6, 0, 0)),
+        ("P1 bays 9', 14' by 9'", A, "6 P1 pads set", (0, 6, 0, 0)),
+        ("part 10' e of H called Cold", {"zone": HOUSE.zones[0].id}, "Cold parted from Bottling", (0, 0, 1, 0)),
+        ("S1 falls 1 to drain", ROOM, "Extraction: slab S1; Extraction: 1″ down at its drain, 9′ e, 9′ n of A, underside parallel", (0, 0, 0, 0)),
+        ("drop 1 1/2, falls 1/8 e people", ROOM, "Extraction: drop 1 1/2″, for people; Extraction: falls 1/8″ per ft to the east, underside parallel", (0, 0, 0, 0)),
+        ("level", ROOM, "Extraction: level, underside parallel", (0, 0, 0, 0)),
+        ("door 3' 4 down 3/4 in 5 1/2 called Cart door", A_TO_B, "Cart door, 3/4″ deep", (0, 0, 0, 1)),
+        ("pit 3' by 2' by 3 dips", SPOT, "Recess 2, 3″ deep", (0, 0, 0, 1)),
+    ],
+)  # fmt: skip
+def test_a_call_is_heard_as_what_it_means(text, pressed, said, more):
+    after, words = called(text, pressed)
+    lists = ("beams", "pads", "zones", "recesses")
+    assert words == said and tuple(len(getattr(after, key)) - len(getattr(HOUSE, key)) for key in lists) == more
+
+
+@pytest.mark.parametrize(
+    ("text", "pressed", "says", "choices"),
+    [
+        ("every 11 B1", J, "11 what", ("every 11' B1", 'every 11" B1')),
+        ("every 11' 6", J, "Of which kind: B1 or P1 or P2", ("every 11' 6 B1", "every 11' 6 P1", "every 11' 6 P2")),
+        ("every 11' B9", J, "There is no B9 here. B1 is here", ()),
+        ("every 11' B1", None, "Off which wall", ()),
+        ("P2 every 7' along A to C", None, "There is no side A to C", ()),
+        ("pit 3 by 3 by 3", SPOT, "3 what", ("pit 3' by 3 by 3", 'pit 3" by 3 by 3')),
+        ("door 3' 4 down 3/4", A_TO_B, "How far in", ("door 3' 4 down 3/4 in 3 1/2", "door 3' 4 down 3/4 in 5 1/2")),
+        ("falls 1/8", ROOM, "Which way", tuple(f"falls 1/8 {way}" for way in ("n", "e", "s", "w", "to drain"))),
+        ("S1 bananas", ROOM, "Cannot read 'bananas'", ()),
+        ("", J, "Call every 11' 6 B1", ()),
+        ("S2", None, "Of which zone", ()),
+    ],
+)
+def test_what_can_be_read_two_ways_is_asked_and_what_cannot_be_read_is_said(text, pressed, says, choices):
+    with pytest.raises(CallError, match=says) as refused:
+        called(text, pressed)
+    assert refused.value.choices == choices
+
+
+def test_a_bay_typed_on_the_wall_moves_its_beam_to_the_far_edge_again():
+    laid, _ = called("every 11' 6 B1", J)
+    first, second = feet(laid)[9]
+    set_bay = {"op": "set_bay", "side": J["side"], "beam": laid.beams[second.row].id, "bay": "12'"}
+    after, words = apply(laid, [_read(set_bay)])
+    assert words == "Bay set to 12′" and feet(after)[9][1].along_mm == pytest.approx(parse_length("23' 6", "ft-in"))
+    assert after.beams[first.row] is laid.beams[first.row]
+    behind, _ = apply(laid, [_read({**set_bay, "bay": "8'", "behind": True})])
+    assert feet(behind)[9][1].along_mm == pytest.approx(parse_length("20'", "ft-in"))
+    assert behind.beams[second.row].path[1][0] == pytest.approx(parse_length("44'", "ft-in"))
+    with pytest.raises(EditError, match="does not fit"):
+        apply(laid, [_read({**set_bay, "bay": "30'"})])
+
+
+def _read(edit):
+    return next(kind for kind in EDITS if kind.__name__ == "SetBay").model_validate(edit)
+
+
+def test_the_drawings_of_both_tabs_say_what_is_there():
+    cells = lay_zones(HOUSE)
+    deep, top = deeper(HOUSE, cells, []), top_view(HOUSE, cells)
+    assert deep.verdict == "1 beam and 2 pads"
+    assert [(one.mark, one.says) for one in deep.kinds] == [
+        ("E1", "128′ of edge"), ("B1", "one, 18′"), ("P1", "one, square"), ("P2", "one, round"),
+    ]  # fmt: skip
+    assert [bay.text for bay in deep.bays if bay.side == 0] == ["20′", "16′"]
+    assert top.verdict == "2 1/2″ from high to low" and top.step_text == "1/4″"
+    dish = [line for line in top.lines if line.zone == 1]
+    assert [line.text for line in dish] == ["−3/4″", "−1/2″", "−1/4″"] and all(
+        line.path[0] == line.path[-1] for line in dish
+    )
+    for line in top.lines:  # against the solid's own top
+        assert all(cells[line.zone].top_at(spot) == pytest.approx(line.level_mm, abs=0.05) for spot in line.path)
+    level, _ = called("level", ROOM)
+    assert [row.says for row in top_view(level, lay_zones(level)).zones][1] == "is level"
