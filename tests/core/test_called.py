@@ -8,6 +8,7 @@ import pytest
 from humble_trowel.core.edges.kinds import deeper
 from humble_trowel.core.edges.top_view import top_view
 from humble_trowel.core.edits.called import CallHere
+from humble_trowel.core.edits.called_kind import CallKind
 from humble_trowel.core.edits.registry import EDITS, apply
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.geometry.bays import feet
@@ -74,6 +75,21 @@ def test_what_can_be_read_two_ways_is_asked_and_what_cannot_be_read_is_said(text
     with pytest.raises(CallError, match=says) as refused:
         called(text, pressed)
     assert refused.value.choices == choices
+
+
+@pytest.mark.parametrize(
+    ("text", "mark", "said"),
+    [
+        ("24 round 30 deep", None, "P3 24″ round, 30″ deep"),
+        ("12 wide 20 deep 45", None, "B2 12″ wide, 20″ deep"),
+        ("b1 18 deep", None, "B1 12″ wide, 18″ deep"),
+        ("20 deep", "P1", "P1 30″ sq, 20″ deep"),
+        ("E2 16 wide 24 deep", None, "E2 thickened"),
+    ],
+)
+def test_a_kind_is_called_by_its_cut(text, mark, said):
+    _, words = apply(HOUSE, [CallKind(op="call_kind", text=text, mark=mark)])
+    assert words == said
 
 
 def test_a_bay_typed_on_the_wall_moves_its_beam_to_the_far_edge_again():

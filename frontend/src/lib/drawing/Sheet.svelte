@@ -15,7 +15,7 @@
 	import SheetFurniture from './SheetFurniture.svelte';
 	import SheetSizes from './SheetSizes.svelte';
 	import SizeBox from './SizeBox.svelte';
-	import { boundsOf, Viewport, type XY } from './viewport';
+	import { boundsOf, marginOf, Viewport, type XY } from './viewport';
 	import { lit } from './lit.svelte';
 	import { handled, Zoom } from './zoom.svelte';
 	interface Props {
@@ -34,8 +34,10 @@
 		also?: XY[];
 		over?: Snippet<[Viewport]>;
 		key?: Snippet;
-		foot?: Snippet;
+		foot?: Snippet<[Viewport, number, number]>;
 		footHeight?: number;
+		/** px that stay free above the plan where there is room, for a call box */
+		clear?: number;
 	}
 	let {
 		store,
@@ -52,7 +54,8 @@
 		over,
 		key,
 		foot,
-		footHeight = 0
+		footHeight = 0,
+		clear = 0
 	}: Props = $props();
 	let width = $state(704);
 	let height = $state(620);
@@ -60,17 +63,11 @@
 	const plan = $derived(store.document);
 	const kept = $derived(store.kept?.document.outline ?? []);
 	const ring = $derived(drag ? drag.ring : (plan?.outline ?? []));
-	const margin = $derived(
-		height < 260 && !sizes
-			? { x: 30, top: 34, bottom: 14 }
-			: sizes
-				? { x: Math.min(78, width * 0.17), top: width < 480 ? 88 : 66, bottom: 74 + footHeight }
-				: { x: Math.min(58, width * 0.14), top: 74, bottom: 50 + footHeight }
-	);
+	const margin = $derived(marginOf(width, height, sizes, footHeight));
 	const points = $derived([...ring, ...ghost, ...also]);
 	const zoom = new Zoom(() => ({ width, height }));
 	const whole = $derived(
-		points.length > 1 ? Viewport.fit(boundsOf(points), width, height, margin) : new Viewport(0.05, 80, height - 120)
+		points.length > 1 ? Viewport.below(boundsOf(points), width, height, margin, clear) : new Viewport(0.05, 80, height - 120)
 	);
 	const fitted = $derived(whole.nearer(zoom));
 	const view = $derived(drag?.view ?? fitted);
@@ -236,5 +233,5 @@
 			onclick={() => zoom.fit()}>{w.wholeSheet}</button
 		>{/if}
 	{#if pick.typing && pick.side !== null && editable}<SizeBox {store} {pick} x={typedAt[0]} y={typedAt[1]} />{/if}
-	{@render foot?.()}
+	{@render foot?.(view, width, height)}
 </section>

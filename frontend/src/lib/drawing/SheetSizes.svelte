@@ -25,7 +25,7 @@
 </script>
 
 {#each rows as { i, short, line, text } (i)}
-	{@const shown = (short ? line.length > 30 && roomy : line.length > 22) || pick.side === i}
+	{@const shown = !(pick.bays && pick.side === i) && ((short ? line.length > 30 && roomy : line.length > 22) || pick.side === i)}
 	{#if shown}
 		{@const w = width(text)}
 		{@const tight = w + 22 > line.length}

@@ -10,6 +10,8 @@ export class Pick {
 	#row = $state('');
 	typing = $state(false);
 	square = $state(true);
+	/** the open tab draws the picked side's sizes itself, bay by bay */
+	bays = $state(false);
 
 	constructor(readonly plan: () => Plan | null) {}
 

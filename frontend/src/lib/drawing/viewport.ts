@@ -29,6 +29,17 @@ export class Viewport {
 		const top = margin.top + (room.h - h * scale) / 2;
 		return new Viewport(scale, left - box.x0 * scale, top + box.y1 * scale);
 	}
+	/** The same, lower where that costs little of the scale: `clear` px stay free above. */
+	static below(
+		box: Box,
+		width: number,
+		height: number,
+		margin: { x: number; top: number; bottom: number },
+		clear: number
+	): Viewport {
+		const [high, low] = [margin, { ...margin, top: margin.top + clear }].map((one) => Viewport.fit(box, width, height, one));
+		return high && low && low.scale < 0.92 * high.scale ? high : (low ?? Viewport.fit(box, width, height, margin));
+	}
 	/** Nearer by a factor, then moved by px: what `Zoom` says. */
 	nearer({ by, x, y }: { by: number; x: number; y: number }): Viewport {
 		return new Viewport(this.scale * by, this.dx * by + x, this.dy * by + y);
@@ -54,4 +65,12 @@ export class Viewport {
 			)
 			.join('');
 	}
+}
+
+/** What stays free round a plan on a sheet: for sizes and letters, the title above, the scale bar below. */
+export function marginOf(width: number, height: number, sizes: boolean, foot: number) {
+	if (height < 260 && !sizes) return { x: 30, top: 34, bottom: 14 };
+	return sizes
+		? { x: Math.min(78, width * 0.17), top: width < 480 ? 88 : 66, bottom: 74 + foot }
+		: { x: Math.min(58, width * 0.14), top: 74, bottom: 50 + foot };
 }

@@ -15,13 +15,16 @@ export interface Lens<T extends string = string> {
 	tabs: readonly T[];
 	/** the columns of sheet and bench, and how high the sheet stands on a phone */
 	columns: string;
+	/** of tabs whose drawing wants another share of the screen */
+	splits: Partial<Record<T, string>>;
 }
-export const lens = <T extends string>(id: LensId, key: string, tabs: readonly T[], columns: string): Lens<T> => ({
-	id,
-	key,
-	tabs,
-	columns
-});
+export const lens = <T extends string>(
+	id: LensId,
+	key: string,
+	tabs: readonly T[],
+	columns: string,
+	splits: Partial<Record<NoInfer<T>, string>> = {}
+): Lens<T> => ({ id, key, tabs, columns, splits });
 
 const words = (of: LensId, tab: string): TabWords | undefined =>
 	of === 'order' ? undefined : (w[of].tabs as Record<string, TabWords>)[tab];
@@ -30,6 +33,9 @@ export const rowsOf = <T extends string>(of: Lens<T>) =>
 	of.tabs.map((tab) => ({ value: tab, label: words(of.id, tab)?.name ?? '' }));
 /** The one question that a tab answers. */
 export const questionOf = (of: Lens, tab: string): string => words(of.id, tab)?.ask ?? w.ask.order;
+/** How a tab parts the screen. */
+export const columnsOf = (of: Lens, tab: string | null): string =>
+	(of.splits as Record<string, string>)[tabOf(of, tab)] ?? of.columns;
 /** The tab that is asked for, or the first. */
 export const tabOf = <T extends string>(of: Lens<T>, asked: string | null): T =>
 	of.tabs.find((tab) => tab === asked) ?? (of.tabs[0] as T);

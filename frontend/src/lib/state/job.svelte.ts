@@ -186,8 +186,8 @@ export class JobStore {
 	}
 	/** New numbers over the drawing that is on the screen. */
 	#overDrawing(got: Drafted): Drafted {
-		const { drawing, section_places, levels, checks, second_pours } = this.figure ?? got.figure;
-		return { ...got, figure: { ...got.figure, drawing, section_places, levels, checks, second_pours } };
+		const { drawing, section_places, levels, checks, second_pours, deeper, top } = this.figure ?? got.figure;
+		return { ...got, figure: { ...got.figure, drawing, section_places, levels, checks, second_pours, deeper, top } };
 	}
 	/** Compute edits without keeping them; calls while one is under way keep only the newest. */
 	async try(edits: Edit[], at = '', rests = false) {

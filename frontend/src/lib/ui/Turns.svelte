@@ -21,6 +21,9 @@
 		tight?: boolean;
 		children: Snippet;
 	} = $props();
+	let width = $state(900);
+	/** a row that does not fit is set narrower before it wraps */
+	const narrow = $derived(rows.reduce((sum, row) => sum + row.label.length * 7.6 + 20, 0) > width);
 	const at = $derived(rows.findIndex((row) => row.value === here));
 </script>
 
@@ -42,6 +45,7 @@
 			<Choose class="order-2 text-center text-key font-[740]" {name} {rows} value={here} pick={turn} />
 		</div>
 	{/if}
+	<div class="h-0" bind:clientWidth={width}></div>
 	<Tabs.List
 		aria-label={name}
 		class="mt-6 mb-4 flex flex-wrap gap-x-2 border-b-2 border-ink {tight ? 'max-phone:hidden side:hidden' : ''}"
@@ -50,7 +54,8 @@
 			<Tabs.Trigger
 				value={row.value}
 				class={[
-					'min-h-38 px-9 py-7 font-[660] text-ink data-[state=active]:bg-ink data-[state=active]:text-sheet',
+					narrow ? 'px-7 text-[15px] font-stretch-[84%]' : 'px-9',
+					'min-h-38 py-7 font-[660] text-ink data-[state=active]:bg-ink data-[state=active]:text-sheet',
 					'max-phone:min-h-46 max-phone:px-10 max-phone:py-11 pointer-coarse:min-h-44'
 				].join(' ')}>{row.label}</Tabs.Trigger
 			>

@@ -9,6 +9,43 @@ export const edgeWords = {
 		sum: { name: 'Ledger', ask: 'Where are the yards?', sheet: 'Every part by its letter' }
 	},
 	tabsName: 'Tabs of the edges',
+	call: {
+		pressed: (name: string) => `${name} is pressed.`,
+		grid: {
+			none: 'Press a wall, a corner or a spot. Then call it.',
+			side: (name: string) => `${name} is pressed. Call the beams off it.`,
+			corner: (name: string) => `Corner ${name} is pressed. Call what stands there.`,
+			zone: (name: string) => `A spot in ${name} is pressed. Call what stands there.`,
+			spot: 'This spot is pressed. Call what stands there.',
+			hint: (mm: boolean, at: string) => (at === 'spot' ? 'P1' : mm ? 'every 3500 B1' : "every 11' 6 B1")
+		},
+		top: {
+			none: 'Press a zone, a wall or a spot. Then call it.',
+			side: (name: string) => `${name} is pressed. Call its door.`,
+			corner: (name: string) => `Corner ${name} is pressed.`,
+			zone: (name: string) => `${name} is pressed. Call its top, or a pit.`,
+			spot: 'This spot is pressed.',
+			hint: (mm: boolean, at: string) =>
+				at === 'side' ? (mm ? 'door 1000 down 20' : "door 3' 4 down 3/4") : mm ? 'S2 falls 25 to drain' : 'S2 falls 1 to drain'
+		}
+	},
+	crossesOnce: 'counted once',
+	bay: (text: string) => `Bay of ${text}, press to change it`,
+	cutOf: (mark: string) => `Cut of ${mark}`,
+	markOf: (mark: string, says: string) => `${mark}, ${says}`,
+	takeKind: (mark: string) => `Take out ${mark}`,
+	more: (beams: number, pads: number) => {
+		const bits = [
+			[beams, 'beam'],
+			[pads, 'pad']
+		].flatMap(([n, name]) =>
+			n ? [`${Math.abs(Number(n))} ${Number(n) > 0 ? 'more' : 'fewer'} ${name}${Math.abs(Number(n)) === 1 ? '' : 's'}`] : []
+		);
+		return bits.length ? `${bits.join(', ')}?` : '';
+	},
+	orderWould: (was: string, now: string) => (was === now ? `The order of ${was} stays.` : `Order ${was} would be ${now}.`),
+	newKind: 'A new kind: call its cut',
+	oneScale: 'all to one scale; press a size to change it',
 	cutHere: 'Cut along',
 	ownLine: 'your own line',
 	placeName: (kind: string, name: string, row: number) =>

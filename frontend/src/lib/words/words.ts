@@ -86,7 +86,7 @@ export const w = {
 		callFirst: 'call the first side',
 		cannot: 'cannot be worked out, see above',
 		keep: 'Keep',
-		drop: 'Drop',
+		drop: 'Let go',
 		undo: 'Undo',
 		redo: 'Redo',
 		units: 'Units',

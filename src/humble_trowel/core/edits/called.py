@@ -5,6 +5,8 @@ from __future__ import annotations
 import re
 from typing import Literal
 
+from shapely.geometry import Point
+
 from humble_trowel.core.edits.base import (
     Calls,
     CornerId,
@@ -22,6 +24,7 @@ from humble_trowel.core.edits.called_deep import DEEP, deep_call
 from humble_trowel.core.edits.called_here import Pressed, Said
 from humble_trowel.core.edits.called_top import top_call
 from humble_trowel.core.errors import CallError
+from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import place_of, with_ids
 from humble_trowel.core.units import parse_length
@@ -47,7 +50,7 @@ class CallHere(EditBase):
             side=None if self.side is None else side_at(plan, self.side),
             along_mm=None if self.along is None else parse_length(self.along, plan.units),
             corner=None if self.corner is None else corner_at(plan, self.corner),
-            zone=None if self.zone is None else place_of(plan, "zones", self.zone, "zone"),
+            zone=self._zone(plan),
             at=self.at,
         )
         rows: list[str] = []
@@ -56,6 +59,13 @@ class CallHere(EditBase):
             plan = with_ids(edited)
             rows = [*rows, said] if said not in rows else rows
         return plan, "; ".join(rows)
+
+    def _zone(self, plan: Plan) -> int | None:
+        """The zone that is meant: by its id, or the one in which the pressed spot lies."""
+        if self.zone is not None:
+            return place_of(plan, "zones", self.zone, "zone")
+        spot = None if self.at is None else Point(self.at)
+        return next((cell.index for cell in lay_zones(plan) if spot is not None and cell.whole.covers(spot)), None)
 
 
 def _heard(plan: Plan, here: Pressed, text: str) -> list[EditBase]:

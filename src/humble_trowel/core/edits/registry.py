@@ -15,6 +15,7 @@ from humble_trowel.core.edits.bays import BAY_EDITS
 from humble_trowel.core.edits.beams import BEAM_EDITS
 from humble_trowel.core.edits.beside import BESIDE_EDITS
 from humble_trowel.core.edits.called import CALL_EDITS
+from humble_trowel.core.edits.called_kind import KIND_EDITS
 from humble_trowel.core.edits.carry_parts import parts_on_outline
 from humble_trowel.core.edits.edges import EDGE_EDITS
 from humble_trowel.core.edits.fields import ReplacePlan, SetFields
@@ -37,7 +38,7 @@ from humble_trowel.core.reading.plain_errors import plan_error
 
 EDITS: tuple[type[EditBase], ...] = (
     *OUTLINE_EDITS, *OPENING_EDITS, *ZONE_EDITS, *EDGE_EDITS, *BESIDE_EDITS, *FORM_EDITS, *GROUND_EDITS, *BEAM_EDITS, *BAY_EDITS, *PAD_EDITS,
-    *RECESS_EDITS, *TOP_EDITS, *CALL_EDITS, Template, TakeOut, SetFields, ReplacePlan,
+    *RECESS_EDITS, *TOP_EDITS, *CALL_EDITS, *KIND_EDITS, Template, TakeOut, SetFields, ReplacePlan,
 )  # fmt: skip
 if TYPE_CHECKING:
     Edit = EditBase

@@ -11,10 +11,14 @@
 	import { GroundData } from '../ground/ground.svelte';
 	import SectionPanel from './SectionPanel.svelte';
 	import SectionDrawing from './SectionDrawing.svelte';
+	import BayBox from './BayBox.svelte';
+	import { CallHere } from './call_here.svelte';
+	import CallSheet from './CallSheet.svelte';
 	import { EdgesData } from './edges.svelte';
 	import FrostPanel from './FrostPanel.svelte';
 	import GridPanel from './GridPanel.svelte';
 	import MeetsPanel from './MeetsPanel.svelte';
+	import OverCall from './OverCall.svelte';
 	import OverSection from './OverSection.svelte';
 	import OverLetters from './OverLetters.svelte';
 	import OverLevels from './OverLevels.svelte';
@@ -28,6 +32,11 @@
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
 	const [data, ground] = [new EdgesData(store), new GroundData(store)];
 	const turn = new Turn(edgesLens);
+	// svelte-ignore state_referenced_locally (one pick for the life of this lens)
+	const call = new CallHere(store, pick, () => data.unpick());
+	let bay = $state.raw<{ pressed: { beam: string; side: string; behind: boolean; text: string }; x: number; y: number } | null>(
+		null
+	);
 	const tab = $derived(turn.tab);
 	const strips = $derived(store.figure?.drawing?.strips ?? []);
 	const revision = $derived(store.kept?.revision);
@@ -46,6 +55,10 @@
 		if (tab === 'frost' || tab === 'meets') untrack(() => void data.loadState());
 		if (tab === 'sum') untrack(() => void ground.load());
 	});
+	$effect(() => {
+		if (data.picked && data.picked.kind !== 'side') untrack(() => (call.spot = null));
+	});
+	const showCut = () => turn.to('cut');
 	const also = $derived((store.document?.side_pads ?? []).flatMap((pad) => pad.polygon));
 	let across = $state(1280);
 	const doubts = $derived(onTab(store.figure?.findings, 'cut'));
@@ -63,6 +76,7 @@
 			letters={across > 600}
 			sizes={tab === 'cut' || tab === 'grid'}
 			labels={tab !== 'sum'}
+			clear={tab === 'grid' && across > 600 ? 104 : 0}
 		>
 			{#snippet key()}
 				{#if strips.length}
@@ -82,6 +96,7 @@
 				{:else}<p class="label">{w.edges.none}</p>{/if}
 			{/snippet}
 			{#snippet over(view)}
+				{#if tab === 'grid'}<OverCall {view} {call} tab="grid" openBay={(pressed, [x, y]) => (bay = { pressed, x, y })} />{/if}
 				{#if tab === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
 				<OverSection
 					{view}
@@ -89,10 +104,26 @@
 					{data}
 					{pick}
 					marks={tab !== 'sum' && tab !== 'frost'}
-					lined={tab !== 'frost' && tab !== 'meets'}
+					lined={tab !== 'frost' && tab !== 'meets' && (tab !== 'grid' || (!!data.picked && data.picked.kind !== 'side'))}
 				/>
 				{#if tab === 'top'}<OverLevels {view} levels={store.figure?.levels ?? []} />{/if}
 				{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
+			{/snippet}
+			{#snippet foot(view, width, height)}
+				{#if tab === 'grid' && across > 600}{#key tab}<CallSheet
+							{call}
+							{data}
+							{tab}
+							{showCut}
+							place={{ view, width, height }}
+						/>{/key}{/if}
+				{#if bay && tab === 'grid'}{#key bay}<BayBox
+							{store}
+							bay={bay.pressed}
+							x={bay.x}
+							y={bay.y}
+							close={() => (bay = null)}
+						/>{/key}{/if}
 			{/snippet}
 		</Sheet>
 	{/snippet}
@@ -103,11 +134,11 @@
 		<SectionPanel {store} {data} {pick} />
 		<FindingList findings={doubts} />
 	{:else}
-		{#if (tab === 'grid' || tab === 'top' || tab === 'sum') && data.section && data.picked}
+		{#if tab === 'sum' && data.section && data.picked}
 			<p class="label" aria-live="polite">{data.section.words}</p>
 			<SectionDrawing {store} section={data.section} tall={230} />
 		{/if}
-		{#if tab === 'grid'}<GridPanel {store} {data} />
+		{#if tab === 'grid'}<GridPanel {store} {data} {call} {showCut} boxed={across <= 600} />
 		{:else if tab === 'top'}<TopPanel {store} {data} />
 		{:else if tab === 'meets'}<MeetsPanel {store} {data} />
 		{:else if tab === 'frost'}<FrostPanel {store} {data} />

@@ -5,6 +5,7 @@ import type { XY } from '../../drawing/viewport';
 import { cornerPlace, type Listed, rowPlace } from '../../state/ids';
 import type { JobStore } from '../../state/job.svelte';
 import { Resource, troubleOf } from '../../state/resource.svelte';
+import { takeOut } from './shape_edits';
 
 const LIST: Record<string, Listed> = {
 	line: 'edges',
@@ -64,6 +65,13 @@ export class EdgesData {
 	}
 	unpick() {
 		this.#picked = null;
+	}
+	/** Take out the beam, pad or recess that is picked. */
+	async takeOutPicked() {
+		const at = this.picked;
+		if (!at || !['beam', 'pad', 'recess'].includes(at.kind)) return;
+		const list = at.kind === 'beam' ? 'beams' : at.kind === 'pad' ? 'pads' : 'recesses';
+		if (await this.store.keep([takeOut(list, [this.store.rowId(list, at.row)])], 'picked')) this.unpick();
 	}
 	/** Fetch the cut along the present line, with the edits that are being tried. */
 	async load() {

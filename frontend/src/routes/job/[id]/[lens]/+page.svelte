@@ -1,19 +1,25 @@
+<script lang="ts" module>
+	type View = Component<{ store: JobStore; pick: Pick }>;
+	const VIEWS: Record<LensId, () => Promise<{ default: View }>> = {
+		lines: () => import('#lib/lenses/lines/Lines.svelte'),
+		ground: () => import('#lib/lenses/ground/Ground.svelte'),
+		edges: () => import('#lib/lenses/edges/Edges.svelte'),
+		order: () => import('#lib/lenses/order/Order.svelte')
+	};
+</script>
+
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { untrack } from 'svelte';
+	import { untrack, type Component } from 'svelte';
 	import { Pick } from '#lib/drawing/pick.svelte.ts';
 	import { finder } from '#lib/finder/finder.svelte.ts';
 	import { cornerPlace } from '#lib/state/ids.ts';
-	import Edges from '#lib/lenses/edges/Edges.svelte';
-	import Ground from '#lib/lenses/ground/Ground.svelte';
-	import Lines from '#lib/lenses/lines/Lines.svelte';
-	import Order from '#lib/lenses/order/Order.svelte';
 	import Board from '#lib/shell/Board.svelte';
 	import Keys from '#lib/shell/Keys.svelte';
 	import { jobKeys } from '#lib/shell/keys.ts';
 	import { LENSES } from '#lib/lenses/all.ts';
-	import type { LensId } from '#lib/lenses/lens.ts';
+	import { columnsOf, type LensId } from '#lib/lenses/lens.ts';
 	import Recover from '#lib/shell/Recover.svelte';
 	import Notices from '#lib/shell/Notices.svelte';
 	import StageString from '#lib/shell/StageString.svelte';
@@ -23,10 +29,25 @@
 	import Act from '#lib/ui/Act.svelte';
 
 	const id = $derived(page.params['id'] ?? '');
-	const VIEWS = { lines: Lines, ground: Ground, edges: Edges, order: Order };
 	const own = $derived(LENSES.find((one) => one.id === page.params['lens']) ?? LENSES[0]);
 	const lens = $derived<LensId>(own?.id ?? 'lines');
-	const View = $derived(VIEWS[lens]);
+	/** the lens that is asked for comes first; the others follow when it stands, so that they are here without a network */
+	let views = $state.raw<Partial<Record<LensId, View>>>({});
+	$effect(() => {
+		const asked = lens;
+		untrack(() => void bring([asked, ...LENSES.map((one) => one.id)]));
+	});
+	async function bring(order: LensId[]) {
+		for (const one of order) {
+			if (views[one]) continue;
+			try {
+				views = { ...views, [one]: (await VIEWS[one]()).default };
+			} catch {
+				/* without a network; asked for again when somebody goes there */
+			}
+		}
+	}
+	const View = $derived(views[lens]);
 	let store = $state.raw<JobStore | null>(null);
 	let pick = $state.raw(new Pick(() => null));
 	$effect(() => {
@@ -95,10 +116,10 @@
 				'lens grid min-h-0 flex-1 bg-bench max-fold:grid-cols-[1fr] max-fold:grid-rows-[max(300px,44vh)_auto]',
 				'max-fold:overflow-auto print:block print:h-auto',
 				'print:overflow-visible side:grid-cols-[2fr_3fr] side:grid-rows-[1fr] side:overflow-hidden',
-				own?.columns
+				own && columnsOf(own, page.url.searchParams.get('tab'))
 			]}
 		>
-			<View {store} {pick} />
+			{#if View}<View {store} {pick} />{:else}<p class="p-20">{w.notices.loading}</p>{/if}
 		</main>
 		<Board {store} {lens} />
 	</div>
