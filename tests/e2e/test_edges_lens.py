@@ -57,21 +57,48 @@ def test_the_cutting_line_is_dragged_and_moved_by_keys(page):
     expect(page.locator("[data-size='step-drop-Apron']")).to_have_attribute("aria-label", "Apron drop, 1 1/2″")
 
 
-def test_beams_from_a_wall_pads_at_their_crossings_and_a_pad_cut(page):
+def test_beams_off_a_pressed_wall_pads_at_their_crossings_and_a_pad_cut(page):
     edges(page, tab="Beams and pads")
-    page.get_by_label("Parallel to").select_option(label="A to B")
-    enter(page.get_by_label("B1 every"), "9 in blue")
-    expect(page.get_by_role("alert")).to_be_visible()
-    enter(page.get_by_label("B1 every"), "9'")
-    expect(page.locator("[data-reading='order'] .d")).to_contain_text("B1 beams from A to B")
-    enter(page.locator("#pad-call"), "24 sq 20 deep")
-    expect(page.locator("[data-reading='order'] .d")).to_contain_text("P3 24″ sq, 20″ deep")
-    page.get_by_role("button", name="At every crossing").click()
-    expect(page.locator("[data-reading='order'] .d")).to_contain_text("P3")
+    kept, call = page.locator("[data-reading='order'] .d"), page.locator("#call-here")
+    page.locator("[data-wall='9']").click(force=True)
+    expect(page.get_by_text("J to A is pressed. Call the beams off it.")).to_be_visible()
+    expect(call).to_be_focused()
+    enter(call, "9 in blue B1")
+    expect(page.get_by_role("alert")).to_contain_text("Where does B1 run?")
+    call.fill("every 11' 6")
+    page.get_by_role("button", name="every 11' 6 B1", exact=True).click()  # three kinds: asked of which
+    expect(page.get_by_text("2 more beams?")).to_be_visible()
+    expect(page.get_by_text("counted once")).to_be_visible()
+    call.press("Enter")
+    expect(kept).to_contain_text("2 B1 beams off J to A")
+    page.locator("[data-bay='11′-6″']").nth(1).click(force=True)
+    enter(page.get_by_label("Bay of 11′-6″, press to change it").last, "12'")
+    expect(kept).to_have_text("Bay set to 12′")
+    enter(page.locator("#kind-call"), "24 sq 20 deep")
+    expect(kept).to_contain_text("P3 24″ sq, 20″ deep")
+    enter(page.locator("[data-call='grid'] #call-here"), "P3 at crossings")
+    expect(kept).to_contain_text("P3")
+    page.locator("[data-kind-size='P3-depth']").click()
+    enter(page.get_by_role("textbox", name="P3 depth"), "22")
+    expect(page.locator("[data-kind-size='P3-depth']")).to_contain_text("22″")
     page.locator("[data-tag='pad-0']").click()
-    expect(page.locator("[data-size='pad-width-P1']")).to_contain_text("30″")
     page.get_by_role("button", name="Take out pad P1").click()
-    expect(page.locator("[data-reading='order'] .d")).to_have_text("A pad taken out")
+    expect(kept).to_have_text("A pad taken out")
+    page.locator("[data-tag='pad-0']").click()
+    page.get_by_role("button", name="Cut it", exact=True).click()
+    expect(page.locator("[data-size='pad-diameter-P2']")).to_contain_text("24″")
+
+
+def test_a_mark_is_carried_from_the_rack_on_to_the_sheet_and_let_go(page):
+    edges(page, tab="Beams and pads")
+    mark = page.get_by_role("button", name="P1, one, square")
+    mark.hover()
+    page.mouse.down()
+    page.mouse.move(300, 500, steps=4)
+    page.mouse.up()
+    expect(page.get_by_text("1 more pad?")).to_be_visible()
+    page.locator("[data-call='grid']").get_by_role("button", name="Let go").click()
+    expect(page.get_by_text("1 beam and 2 pads")).to_be_visible()
 
 
 def test_a_pad_is_dragged_by_its_tag(page):
@@ -87,16 +114,27 @@ def test_a_pad_is_dragged_by_its_tag(page):
     expect(page.locator("[data-reading='order'] .d")).to_have_text("Undid: Pad P1 moved")
 
 
-def test_a_recess_a_door_and_what_goes_through_the_slab(page):
+def test_a_zone_a_pit_and_a_door_are_called_where_they_are_pressed(page):
     edges(page, tab="Zones and recesses")
-    expect(page.locator("svg").get_by_text("−2").first).to_be_visible()
-    page.get_by_label("Set recess", exact=True).fill("from A 28' e 4' n, 3' e 3' n 3' w 3' s")
-    page.get_by_label("Set recess name").fill("Sump")
-    enter(page.get_by_label("Set recess deep"), "5")
+    kept, call = page.locator("[data-reading='order'] .d"), page.locator("#call-here")
+    expect(page.get_by_text("from high to low")).to_be_visible()
+    page.get_by_role("button", name="Bottling, S1").click()
+    enter(call, "drop 1/2, falls 1/8 s")
+    expect(kept).to_contain_text("Bottling: drop 1/2″; Bottling: falls 1/8″ per ft to the south")
+    enter(page.get_by_label("Bottling, top from the floor"), "0")
+    expect(kept).to_contain_text("Bottling: drop 0")
+    enter(call, "pit 3' by 3' by 5 called Sump")
     expect(page.get_by_text("Recess Sump, 5″ deep, goes through the slab.")).to_be_visible()
-    page.get_by_role("radio", name="slab dips under it").nth(1).click()
+    page.locator("[data-pit='Sump']").get_by_role("radio", name="slab dips under it").click()
     expect(page.get_by_text("goes through the slab")).to_have_count(0)
-    page.get_by_role("button", name="Cut it").nth(1).click()
+    page.locator("[data-wall='0']").click(force=True)
+    call.fill("door 3' 4 down 3/4")
+    page.get_by_role("button", name="door 3' 4 down 3/4 in 5 1/2").click()
+    expect(page.get_by_text("Heard: Set-down", exact=False).last).to_be_visible()
+    call.press("Enter")
+    expect(page.locator("[data-pit^='Set-down']")).to_be_visible()
+    page.get_by_role("button", name="Sump 36″ long").click()
+    page.get_by_role("button", name="Cut it", exact=True).click()
     expect(page.locator("[data-size='recess-depth-Sump']")).to_contain_text("5″")
 
 

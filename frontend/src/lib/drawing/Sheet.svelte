@@ -24,6 +24,8 @@
 		title: string;
 		editable?: boolean;
 		strips?: boolean;
+		/** no stipple, so that lines are read on it; recesses without strips */
+		flat?: boolean;
 		labels?: boolean;
 		sizes?: boolean;
 		letters?: boolean;
@@ -45,6 +47,7 @@
 		title,
 		editable = false,
 		strips = false,
+		flat = false,
 		labels = true,
 		sizes = true,
 		letters = true,
@@ -178,7 +181,7 @@
 	>
 		<Patterns />
 		{#if plan && store.figure && ring.length}
-			<SheetAreas {view} {plan} figure={store.figure} {ring} {strips} moving={drag !== null} />
+			<SheetAreas {view} {plan} figure={store.figure} {ring} {strips} {flat} moving={drag !== null} />
 			{#if plan.existing.length}<SheetExisting {view} {plan} />{/if}
 			{#each ring as p, i}
 				{@const q = ring[(i + 1) % ring.length] ?? p}

@@ -9,17 +9,18 @@
 		figure: Figure;
 		ring: XY[];
 		strips: boolean;
+		flat: boolean;
 		/** the outline is ahead of the drawing, which is then cut to it here */
 		moving: boolean;
 	}
-	let { view, plan, figure, ring, strips, moving }: Props = $props();
+	let { view, plan, figure, ring, strips, flat, moving }: Props = $props();
 	const drawing = $derived(figure.drawing);
 </script>
 
 <path d={view.path([ring])} fill="none" stroke="var(--color-ink)" stroke-width="12.5" stroke-linejoin="miter" />
 <path d={view.path([ring])} fill="none" stroke="var(--color-board)" stroke-width="10" stroke-linejoin="miter" />
 <path d={view.path([ring, ...plan.openings])} fill="var(--color-slab)" fill-rule="evenodd" />
-<path d={view.path([ring, ...plan.openings])} fill="url(#conc)" fill-rule="evenodd" />
+{#if !flat}<path d={view.path([ring, ...plan.openings])} fill="url(#conc)" fill-rule="evenodd" />{/if}
 {#if moving}<clipPath id="moving-ring"><path d={view.path([ring, ...plan.openings])} clip-rule="evenodd" /></clipPath>{/if}
 {#if drawing}
 	<g clip-path={moving ? 'url(#moving-ring)' : undefined}>
@@ -51,8 +52,8 @@
 					/>
 				{/if}
 			{/each}
-			<SheetParts {view} things={drawing.outlined} />
 		{/if}
+		{#if strips || flat}<SheetParts {view} things={drawing.outlined} />{/if}
 		{#if drawing.zones.length > 1}
 			{#each drawing.zones as zone}
 				<path d={view.path(zone.rings)} fill="none" stroke="var(--color-ink2)" stroke-width="1.2" />

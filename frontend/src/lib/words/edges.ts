@@ -11,6 +11,7 @@ export const edgeWords = {
 	tabsName: 'Tabs of the edges',
 	call: {
 		pressed: (name: string) => `${name} is pressed.`,
+		pit: '3 deep dips',
 		grid: {
 			none: 'Press a wall, a corner or a spot. Then call it.',
 			side: (name: string) => `${name} is pressed. Call the beams off it.`,
@@ -29,6 +30,19 @@ export const edgeWords = {
 				at === 'side' ? (mm ? 'door 1000 down 20' : "door 3' 4 down 3/4") : mm ? 'S2 falls 25 to drain' : 'S2 falls 1 to drain'
 		}
 	},
+	hung: 'Slabs, hung from the finished floor',
+	zoneOf: (name: string, mark: string) => `${name}, ${mark}`,
+	dropOf: (name: string) => `${name}, top from the floor`,
+	slabCall: (mark: string) => `New slab ${mark}`,
+	noPits: (mm: boolean) =>
+		mm
+			? 'No pit and no door yet. Press a spot and call pit 900 by 900 by 80; press a wall and call door 1000 down 20.'
+			: "No pit and no door yet. Press a spot and call pit 3' by 3' by 3; press a wall and call door 3' 4 down 3/4.",
+	says: (lies: string, use: string) =>
+		[lies.replace(/^is /, ''), use ? ({ foot: 'people', cars: 'cars', trucks: 'trucks', racks: 'racks' }[use] ?? '') : '']
+			.filter(Boolean)
+			.join(', '),
+	levelLines: (step: string) => `A level line for each ${step} down; long-short lines run down the fall.`,
 	crossesOnce: 'counted once',
 	bay: (text: string) => `Bay of ${text}, press to change it`,
 	cutOf: (mark: string) => `Cut of ${mark}`,
@@ -115,7 +129,7 @@ export const edgeWords = {
 	recessDeep: 'deep',
 	under: 'under it',
 	keeps: 'slab dips under it',
-	thins: 'taken out of the slab',
+	thins: 'thinner there',
 	addRecess: 'Set recess',
 	setDown: 'Door or threshold set-down',
 	onSide: 'on side',

@@ -12,6 +12,7 @@ from humble_trowel.core.edits.base import (
     CornerId,
     EditBase,
     Edited,
+    RecessId,
     SideId,
     Spot,
     Typed,
@@ -22,7 +23,7 @@ from humble_trowel.core.edits.base import (
 )
 from humble_trowel.core.edits.called_deep import DEEP, deep_call
 from humble_trowel.core.edits.called_here import Pressed, Said
-from humble_trowel.core.edits.called_top import top_call
+from humble_trowel.core.edits.called_top import pit_call, top_call
 from humble_trowel.core.errors import CallError
 from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.plan.document import Plan
@@ -33,7 +34,7 @@ _UNKNOWN = re.compile(r"[bpsBPS]\d{1,3}")
 
 
 class CallHere(EditBase):
-    """What a person calls with a wall, a corner, a zone or a spot pressed: 'every 11 ft 6 B1', 'P1', 'S2 falls 1 to
+    """What a person calls with a wall, a corner, a zone, a pit or a spot pressed: 'every 11 ft 6 B1', 'P1', 'S2 falls 1 to
     drain', 'door 3 ft 4 down 3/4'. along: where the wall was pressed, from its first corner."""
 
     op: Literal["call"]
@@ -42,6 +43,7 @@ class CallHere(EditBase):
     along: Typed | None = None
     corner: CornerId | None = None
     zone: ZoneId | None = None
+    recess: RecessId | None = None
     at: Spot | None = None
 
     def apply(self, plan: Plan) -> Edited:
@@ -51,6 +53,7 @@ class CallHere(EditBase):
             along_mm=None if self.along is None else parse_length(self.along, plan.units),
             corner=None if self.corner is None else corner_at(plan, self.corner),
             zone=self._zone(plan),
+            recess=None if self.recess is None else place_of(plan, "recesses", self.recess, "recess"),
             at=self.at,
         )
         rows: list[str] = []
@@ -80,7 +83,7 @@ def _heard(plan: Plan, here: Pressed, text: str) -> list[EditBase]:
         raise CallError(f"There is no {strange.upper()} here.{known} Call its cut first, in the rack.", path="text")
     if said.kind in ("beam", "pad") or (not said.kind and DEEP.match(said.rest)):
         return deep_call(plan, here, said)
-    edits = top_call(plan, here, said)
+    edits = pit_call(plan, here, said) if here.recess is not None else top_call(plan, here, said)
     if edits is not None:
         return edits
     raise CallError(f"Cannot read '{said.text}'. {here.offers(plan)}", path="text")

@@ -13,13 +13,14 @@ from humble_trowel.core.units import parse_length
 
 @dataclass(frozen=True)
 class Pressed:
-    """One of: a side (along_mm: where on it), a corner, a zone (at: where in it), a spot; none of them is a call by
-    itself. Numbers are places in the plan in hand."""
+    """One of: a side (along_mm: where on it), a corner, a recess, a spot with the zone it lies in; none of them is a call
+    by itself. Numbers are places in the plan in hand."""
 
     side: int | None = None
     along_mm: float | None = None
     corner: int | None = None
     zone: int | None = None
+    recess: int | None = None
     at: XY | None = None
 
     def offers(self, plan: Plan) -> str:
@@ -33,9 +34,11 @@ class Pressed:
             return f"Call every 11' 6 {beam}, bays 9', 14' {beam}, at 20' {beam}, or door 3' 4 down 3/4 in 5 1/2."
         if self.corner is not None:
             return f"Call {pad}, {pad} {'2000 e 3000 n' if mm else chr(39).join(('6', ' e 9', ' n'))}, or {beam} {'6000 e' if mm else '20' + chr(39) + ' e'}."
+        if self.recess is not None:
+            return f"Call {'80 deep' if mm else '3 deep'}, dips, thinner, called and a name, or out."
         if self.zone is not None:
             slab = plan.zones[self.zone].slab
-            return f"Call {slab}, {'drop 20, falls 1 % e, falls 25 to drain' if mm else 'drop 1 1/2, falls 1/8 e, falls 1 to drain'}, or {pad} for a pad on the spot."
+            return f"Call {slab}, {'drop 20, falls 1 % e, falls 25 to drain' if mm else 'drop 1 1/2, falls 1/8 e, falls 1 to drain'}, part {'6000' if mm else chr(50) + chr(48) + chr(39)} e of A, {pad} or a pit on the spot."
         if self.at is not None:
             return (
                 f"Call {pad}, or {'pit 900 by 900 by 80' if mm else 'pit 3' + chr(39) + ' by 3' + chr(39) + ' by 3'}."

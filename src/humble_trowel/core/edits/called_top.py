@@ -10,8 +10,9 @@ from humble_trowel.core.edits.base import EditBase
 from humble_trowel.core.edits.called_here import Pressed, Said, side_named
 from humble_trowel.core.edits.ground import SetFall
 from humble_trowel.core.edits.outline import start_of
-from humble_trowel.core.edits.recesses import AddRecess
-from humble_trowel.core.edits.zones import PartZone, SetZone, WalkZone
+from humble_trowel.core.edits.recesses import AddRecess, SetRecess
+from humble_trowel.core.edits.take_out import TakeOut
+from humble_trowel.core.edits.zones import PartZone, RemoveZone, SetZone, WalkZone
 from humble_trowel.core.errors import CallError
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.ring import side_of
@@ -40,11 +41,28 @@ def top_call(plan: Plan, here: Pressed, said: Said) -> list[EditBase] | None:
         return [_door(plan, here, said)]
     if re.match(r"pit\b", said.rest):
         return [_pit(plan, here, said)]
+    if here.zone is not None and said.rest in ("out", "take out"):
+        return [RemoveZone(op="remove_zone", zone=plan.zones[here.zone].id)]
     if said.kind == "slab" or _CLAUSE.match(said.rest):
         if here.zone is None:
             raise CallError("Of which zone? Press it first.", path="text")
         return _zone(plan, here, said)
     return None
+
+
+def pit_call(plan: Plan, here: Pressed, said: Said) -> list[EditBase] | None:
+    """The edits of a call to a recess that is there: its depth, whether the slab dips under it, its name, or out."""
+    row = plan.recesses[here.recess or 0]
+    if said.rest in ("out", "take out"):
+        return [TakeOut(op="take_out", what="recesses", ids=[row.id])]
+    rest, _, name = said.rest.partition("called ")
+    changes: dict[str, object] = {"name": _as_typed(said, name.strip())} if name.strip() else {}
+    for bit in (bit.strip(" ,;") for bit in re.split(r"(\bdips\b|\bthinner\b)", rest)):
+        if bit in ("dips", "thinner"):
+            changes["keeps_thickness"] = bit == "dips"
+        elif bit:
+            changes["depth_mm"] = said.length_mm(bit.removesuffix("deep"), plan, "in")
+    return [SetRecess.model_validate({"op": "set_recess", "recess": row.id, "changes": changes})] if changes else None
 
 
 def _as_typed(said: Said, part: str | None) -> str:

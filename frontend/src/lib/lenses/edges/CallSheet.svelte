@@ -84,6 +84,10 @@
 		if (from[0] > at[0] + wide) return `M${from}V${y}H${at[0] + wide}`;
 		return from[1] > at[1] + tall ? `M${from}V${at[1] + tall}` : '';
 	});
+	const zones = $derived(store.document?.zones.length ?? 0);
+	async function takeZone() {
+		if (call.zone && (await store.keep([{ op: 'remove_zone', zone: call.zone.id }], 'call'))) call.clear();
+	}
 	function keys(event: KeyboardEvent) {
 		event.stopPropagation();
 		if (event.key === 'Enter') void call.keep();
@@ -136,7 +140,7 @@
 				<Frac text={problem.detail} />
 			</p>
 			<div class="mt-4 flex flex-wrap gap-6">
-				{#each problem.choices ?? [] as choice}<Act kind="quiet" onclick={() => call.type(choice.text)}
+				{#each problem.choices ?? [] as choice}<Act kind="quiet" class="bg-sheet" onclick={() => call.type(choice.text)}
 						><Frac text={choice.label} /></Act
 					>{/each}
 			</div>
@@ -146,6 +150,8 @@
 				<Act kind="main" onclick={() => void call.keep()}>{w.board.keep}</Act>
 				<Act kind="plain" onclick={() => call.letGo()}>{w.board.drop}</Act>
 			</div>
+		{:else if tab === 'top' && call.zone && zones > 1 && !call.text}
+			<Act kind="quiet" class="mt-4 bg-sheet" onclick={() => void takeZone()}>{w.edges.takeOut} {call.zone.name}</Act>
 		{:else if thing}
 			<div class="mt-4 flex gap-6">
 				<Act kind="quiet" class="bg-sheet" onclick={showCut}>{w.edges.showCut}</Act>

@@ -22,18 +22,20 @@
 	import OverSection from './OverSection.svelte';
 	import OverLetters from './OverLetters.svelte';
 	import OverLevels from './OverLevels.svelte';
+	import OverTop from './OverTop.svelte';
 	import OverWings from './OverWings.svelte';
 	import SumPanel from './SumPanel.svelte';
 	import TopPanel from './TopPanel.svelte';
 	import { Turn } from '../turn.svelte';
 	import { edgesLens } from './lens';
+	import Frac from '../../ui/Frac.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
 	const [data, ground] = [new EdgesData(store), new GroundData(store)];
 	const turn = new Turn(edgesLens);
 	// svelte-ignore state_referenced_locally (one pick for the life of this lens)
-	const call = new CallHere(store, pick, () => data.unpick());
+	const call = new CallHere(store, pick, data);
 	let bay = $state.raw<{ pressed: { beam: string; side: string; behind: boolean; text: string }; x: number; y: number } | null>(
 		null
 	);
@@ -58,6 +60,9 @@
 	$effect(() => {
 		if (data.picked && data.picked.kind !== 'side') untrack(() => (call.spot = null));
 	});
+	/** levels that no level line says: corners of what falls, off zero */
+	const falling = $derived((store.figure?.levels ?? []).filter((row) => row.text !== '0' && row.corner !== 'drain'));
+	const drawn = $derived(tab === 'grid' || tab === 'top' ? tab : null);
 	const showCut = () => turn.to('cut');
 	const also = $derived((store.document?.side_pads ?? []).flatMap((pad) => pad.polygon));
 	let across = $state(1280);
@@ -72,14 +77,18 @@
 			{pick}
 			{also}
 			title={w.edges.tabs[tab].sheet}
-			strips
+			strips={tab !== 'top'}
+			flat={tab === 'top'}
 			letters={across > 600}
 			sizes={tab === 'cut' || tab === 'grid'}
-			labels={tab !== 'sum'}
-			clear={tab === 'grid' && across > 600 ? 104 : 0}
+			labels={tab !== 'sum' && tab !== 'top'}
+			clear={drawn && across > 600 ? 104 : 0}
 		>
 			{#snippet key()}
-				{#if strips.length}
+				{#if tab === 'top'}<p class="label">
+						{#if store.figure?.top?.step_text}<Frac text={w.edges.levelLines(store.figure.top.step_text)} />{/if}
+					</p>
+				{:else if strips.length}
 					<p class="flex items-center gap-6 text-note font-label whitespace-nowrap">
 						<span class="ml-8 inline-block h-14 w-26 border-[1.3px] border-dashed border-ink2 bg-water first:ml-0"></span>{w.edges
 							.full}
@@ -96,24 +105,29 @@
 				{:else}<p class="label">{w.edges.none}</p>{/if}
 			{/snippet}
 			{#snippet over(view)}
-				{#if tab === 'grid'}<OverCall {view} {call} tab="grid" openBay={(pressed, [x, y]) => (bay = { pressed, x, y })} />{/if}
+				{#if drawn}<OverCall {view} {call} tab={drawn} openBay={(pressed, [x, y]) => (bay = { pressed, x, y })} />{/if}
 				{#if tab === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
 				<OverSection
 					{view}
 					{store}
 					{data}
 					{pick}
-					marks={tab !== 'sum' && tab !== 'frost'}
-					lined={tab !== 'frost' && tab !== 'meets' && (tab !== 'grid' || (!!data.picked && data.picked.kind !== 'side'))}
+					marks={tab !== 'sum' && tab !== 'frost' && tab !== 'top'}
+					lined={tab !== 'frost' && tab !== 'meets' && (!drawn || (!!data.picked && data.picked.kind !== 'side'))}
 				/>
-				{#if tab === 'top'}<OverLevels {view} levels={store.figure?.levels ?? []} />{/if}
+				{#if tab === 'top' && store.figure?.top && store.figure.drawing}<OverTop
+						{view}
+						top={store.figure.top}
+						drawing={store.figure.drawing}
+						picked={call.zone?.id ?? null}
+					/><OverLevels {view} levels={falling} />{/if}
 				{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
 			{/snippet}
 			{#snippet foot(view, width, height)}
-				{#if tab === 'grid' && across > 600}{#key tab}<CallSheet
+				{#if drawn && across > 600}{#key drawn}<CallSheet
 							{call}
 							{data}
-							{tab}
+							tab={drawn}
 							{showCut}
 							place={{ view, width, height }}
 						/>{/key}{/if}
@@ -139,7 +153,7 @@
 			<SectionDrawing {store} section={data.section} tall={230} />
 		{/if}
 		{#if tab === 'grid'}<GridPanel {store} {data} {call} {showCut} boxed={across <= 600} />
-		{:else if tab === 'top'}<TopPanel {store} {data} />
+		{:else if tab === 'top'}<TopPanel {store} {data} {call} {showCut} boxed={across <= 600} />
 		{:else if tab === 'meets'}<MeetsPanel {store} {data} />
 		{:else if tab === 'frost'}<FrostPanel {store} {data} />
 		{:else}<SumPanel {store} {data} dug={ground.state?.ground.parts ?? []} />{/if}

@@ -19,7 +19,9 @@
 		tried?: boolean;
 	}
 	let { store, kind, width, scale, tall, tried = false }: Props = $props();
-	const TOP = 12;
+	/** a pit's depth is written over the floor, where there is air */
+	const pit = $derived(kind.kind === 'pit' || kind.kind === 'set-down');
+	const TOP = $derived(pit ? 32 : 12);
 	const left = $derived(Math.min(...kind.ring.map((p) => p[0])));
 	const right = $derived(Math.max(...kind.ring.map((p) => p[0])));
 	const shift = $derived(width / 2 + 14 - ((left + right) / 2) * scale);
@@ -36,6 +38,11 @@
 			const [x0, y0, x1, y1] = [x(size.s0_mm), y(size.z0_mm), x(size.s1_mm), y(size.z1_mm)];
 			if (size.key === 'degrees') return { size, line: '', witness: '', x: (x0 + x1) / 2 + 26, y: (y0 + y1) / 2 + 12 };
 			if (size.s0_mm === size.s1_mm) {
+				if (pit) {
+					const px = x0 - 18;
+					const feet = crowsFoot([px, y0], [-1, 0], 5, 3) + crowsFoot([px, y1], [-1, 0], 5, 3);
+					return { size, line: `M${px} ${y0}V${y1}${feet}`, witness: `M${x0 - 2} ${y0}H${px}`, x: px, y: y0 - 8 };
+				}
 				const sx = size.s0_mm > 0 ? x0 + 26 : Math.max(26, Math.min(x(left) - 22, x0 - 22));
 				const out: [number, number] = [size.s0_mm > 0 ? 1 : -1, 0];
 				const line = `M${sx} ${y0}V${y1}${crowsFoot([sx, y0], out, 6, 4)}${crowsFoot([sx, y1], out, 6, 4)}`;

@@ -63,6 +63,7 @@
 	function cut(kind: KindCut) {
 		const edges = store.document?.edges ?? [];
 		const side = edges.find((edge) => edge.type === kind.mark && edge.sides)?.sides?.[0];
+		call.pick.none();
 		if (kind.kind !== 'edge') data.choose(kind.kind, rowsOf(kind)[0] ?? 0);
 		else if (side !== undefined) call.pick.chooseSide(side);
 		showCut();

@@ -50,7 +50,7 @@
 		)
 	);
 	const bays = $derived(
-		(store.figure?.deeper?.bays ?? [])
+		(tab === 'grid' ? (store.figure?.deeper?.bays ?? []) : [])
 			.filter((bay) => bay.side === call.side)
 			.map((bay) => ({ bay, line: sizeLine(view.px(bay.a), view.px(bay.b), 34) }))
 	);

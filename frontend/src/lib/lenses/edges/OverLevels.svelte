@@ -22,7 +22,10 @@
 				const at: XY = drain
 					? [x, y + 38]
 					: [x + side * 7, y + (Math.sign(my - y) || 1) * (narrow && side < 0 && row.text.length > 3 ? 33 : 17)];
-				const text = row.text.replace(' down', '').replace(/^(?!0$|.*up$)/, '−');
+				const text = row.text
+					.replace(' mm', '')
+					.replace(' down', '')
+					.replace(/^(?!0$|.*up$)/, '−');
 				if (!seen.some((one) => Math.abs(one.at[0] - at[0]) < 14 && Math.abs(one.at[1] - at[1]) < 12))
 					seen.push({ at, text, anchor: drain ? 'middle' : side < 0 ? 'end' : 'start' });
 			}

@@ -4,6 +4,7 @@ import type { Pick } from '../../drawing/pick.svelte';
 import { snapped, snapStep } from '../../drawing/marks';
 import type { Viewport, XY } from '../../drawing/viewport';
 import type { Edit, JobStore } from '../../state/job.svelte';
+import type { EdgesData } from './edges.svelte';
 
 export class CallHere {
 	text = $state('');
@@ -20,8 +21,8 @@ export class CallHere {
 	constructor(
 		readonly store: JobStore,
 		readonly pick: Pick,
-		/** what else was picked on the sheet is not any more */
-		private readonly elsewhere: () => void
+		/** beams, pads and recesses are picked there */
+		private readonly data: EdgesData
 	) {}
 
 	get side(): number | null {
@@ -35,6 +36,11 @@ export class CallHere {
 		const at = this.spot;
 		const drawn = at ? this.store.figure?.drawing?.zones.find((one) => inside(at, one.rings)) : undefined;
 		return drawn ? (this.store.figure?.top?.zones.find((one) => one.row === drawn.index) ?? null) : null;
+	}
+	/** id of the recess that is picked */
+	get recess(): string | null {
+		const at = this.data.picked;
+		return at?.kind === 'recess' ? this.store.rowId('recesses', at.row) : null;
 	}
 	get pressed(): boolean {
 		return this.side !== null || this.corner !== null || this.spot !== null;
@@ -50,6 +56,7 @@ export class CallHere {
 			along: this.#along && this.#along.side === side ? this.#along.mm : null,
 			corner: this.corner === null ? null : store.cornerId(this.corner),
 			zone: null,
+			recess: this.recess,
 			at: this.spot
 		} as Edit;
 	}
@@ -66,10 +73,11 @@ export class CallHere {
 		this.pick.chooseCorner(corner);
 		this.#again(null);
 	}
-	pressSpot(at: XY) {
+	/** exactly: as it is, not on the grid of the hand */
+	pressSpot(at: XY, exactly = false) {
 		this.pick.none();
-		this.elsewhere();
-		this.#again([snapped(at[0], this.#step), snapped(at[1], this.#step)]);
+		this.data.unpick();
+		this.#again(exactly ? at : [snapped(at[0], this.#step), snapped(at[1], this.#step)]);
 	}
 	get #step(): number {
 		return Math.max(snapStep(this.store.units, this.view?.scale ?? 0.05, false), this.store.units === 'mm' ? 10 : 25.4);
@@ -100,7 +108,7 @@ export class CallHere {
 	async keep(): Promise<boolean> {
 		if (!this.text.trim()) return false;
 		this.refused = !(await this.store.keep([this.edit], 'call'));
-		if (!this.refused) this.clear();
+		if (!this.refused) this.letGo();
 		return !this.refused;
 	}
 	/** Nothing is called any more; what is pressed stays pressed. */
