@@ -17,7 +17,7 @@ from humble_trowel.core.forms.form_plan import FormPlan
 from humble_trowel.core.geometry.polygon import XY, corner_angle_rad
 from humble_trowel.core.guard import answers
 from humble_trowel.core.plan.document import Plan, corner_name
-from humble_trowel.core.plan.form_ways import FormWays
+from humble_trowel.core.plan.form_ways import BuyWay, FormWays
 from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.progress import tick
 from humble_trowel.core.units import say_length
@@ -51,8 +51,19 @@ class CutBoard:
 
 
 @dataclass(frozen=True)
+class BoardWay:
+    """A way to choose boards, as the job would come out by it. says: splices and boards; money and what is left over.
+    on: the crew goes by it. None where a length of board is missing for it."""
+
+    way: BuyWay
+    name: str
+    says: list[str]
+    on: bool
+
+
+@dataclass(frozen=True)
 class CutPlanOfJob:
-    """bound_mm: no plan buys less length. cost, bound in cents. buy: what to fetch, in words."""
+    """why: what the verdict rests on. ways: both ways to choose boards, with what each comes to. bound_mm: no plan buys less length. cost, bound in cents. buy: what to fetch, in words."""
 
     boards: list[CutBoard]
     buy: list[str]
@@ -66,6 +77,8 @@ class CutPlanOfJob:
     cleats: int
     proven: bool
     verdict: str
+    why: str
+    ways: list[BoardWay]
     findings: list[Finding]
 
 
@@ -87,24 +100,25 @@ class _Sums:
     bought_mm: float = 0.0
     bound_mm: float = 0.0
     splices: int = 0
-    saved_cents: int = 0  # by least money, where the crew's rule is taken
-    more_splices: int = 0
+    boards: int = 0
+    left_mm: float = 0.0
 
-    def add(self, taken: BoardPlan, money: BoardPlan | None) -> None:
+    def add(self, taken: BoardPlan) -> None:
+        self.boards += len(taken.boards)
+        self.left_mm += math.fsum(board.mm for board in taken.boards) - math.fsum(
+            mm for board in taken.boards for *_, mm in board.pieces
+        )
         self.cost_cents += taken.cost_cents
         self.bound_cents += taken.bound_cents
         self.bought_mm += taken.bought_mm
         self.bound_mm += taken.bound_mm
         self.splices += taken.splices
-        if money is not None and money is not taken:
-            self.saved_cents += taken.cost_cents - money.cost_cents
-            self.more_splices += money.splices - taken.splices
 
 
 @answers("The cut plan")
 def cut_boards(plan: Plan, forms: FormPlan, ways: JobWays) -> CutPlanOfJob:
     """Boards and their cuts for all forms of a job."""
-    own, sums = ways.forms, _Sums()
+    own, sums, both = ways.forms, _Sums(), {"crew": _Sums(), "money": _Sums()}
     boards: list[CutBoard] = []
     doubts: list[Finding] = []
     counts: dict[str, int] = {}
@@ -118,8 +132,8 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: JobWays) -> CutPlanOfJob:
         have = [row.length_mm for row in own.on_hand if row.board == mark for _ in range(row.count)]
         lengths = [run.mm for run in runs]
         money = plan_boards(lengths, stock, have, own.kerf_mm, own.min_piece_mm, own.splice_cents)
-        crew = plan_by_crew(lengths, stock, have, own.kerf_mm, own.min_piece_mm) if own.buy == "crew" else None
-        found = crew or money
+        crew = plan_by_crew(lengths, stock, have, own.kerf_mm, own.min_piece_mm)
+        found = (crew or money) if own.buy == "crew" else money
         if found is None:
             words = f"No boards of {mark} make these runs with pieces of {say_length(own.min_piece_mm, plan.units)} or more."
             remedy = "Add a stock length in Ways, or allow shorter pieces."
@@ -129,13 +143,16 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: JobWays) -> CutPlanOfJob:
         why = [_reason(plan, found, run, row.mm, found is crew) for run, row in enumerate(runs)]
         piece = partial(_piece, plan, runs, names, own, why)
         boards += [_board(plan, own, mark, board, piece) for board in found.boards]
-        sums.add(found, money)
+        sums.add(found)
+        both["crew"].add(crew or found)
+        both["money"].add(money or found)
     proven = sums.cost_cents <= sums.bound_cents
     return CutPlanOfJob(
         boards=boards, buy=_shopping(boards), waste_mm=math.fsum(board.left_mm for board in boards),
         bought_mm=sums.bought_mm, bound_mm=sums.bound_mm, cost_cents=sums.cost_cents, bound_cents=sums.bound_cents,
         cost_text=f"{sums.cost_cents / 100:,.2f}", splices=sums.splices, cleats=sums.splices, proven=proven,
-        verdict=_verdict(boards, sums, proven, own.buy), findings=doubts,
+        verdict=_verdict(boards, sums), why=_why(sums, proven, own.buy, len(boards)),
+        ways=[_way(plan, way, both[way], own.buy) for way in ("crew", "money")] if boards else [], findings=doubts,
     )  # fmt: skip
 
 
@@ -234,14 +251,28 @@ def _shopping(boards: Sequence[CutBoard]) -> list[str]:
     ]
 
 
-def _verdict(boards: Sequence[CutBoard], sums: _Sums, proven: bool, way: str) -> str:
+def _count(n: int, name: str) -> str:
+    return f"{n} {name if n == 1 else name + 's'}"
+
+
+def _verdict(boards: Sequence[CutBoard], sums: _Sums) -> str:
     bought = sum(not board.on_hand for board in boards)
-    spliced = f"{sums.splices} {'splice' if sums.splices == 1 else 'splices'}"
-    money = f" for {sums.cost_cents / 100:,.2f}" if sums.cost_cents else ""
-    bare = f"Buy {bought} boards{money}, {spliced}." if bought else f"All from boards on hand, {spliced}."
+    spliced = {0: "no splice", 1: "splice once"}.get(sums.splices, f"splice {sums.splices} times")
+    return f"Buy {_count(bought, 'board')}, {spliced}" if bought else f"All from boards on hand, {spliced}"
+
+
+def _why(sums: _Sums, proven: bool, way: BuyWay, boards: int) -> str:
+    money = f"{sums.cost_cents / 100:,.2f} for what is bought; " if sums.cost_cents else ""
     if way == "crew":
-        more = f"{sums.more_splices} more {'splice' if sums.more_splices == 1 else 'splices'}"
-        other = f" By least money: {sums.saved_cents / 100:,.2f} less and {more}." if sums.saved_cents > 0 else ""
-        return f"{bare} One size a side, fewest splices, then money.{other}"
-    least = "No plan costs less." if proven else f"No plan costs less than {sums.bound_cents / 100:,.2f}."
-    return f"{bare} {least}" if bought else bare
+        return f"{_count(boards, 'board')} in all, {money}one size a side, fewest splices, then money."
+    if not sums.cost_cents:
+        return f"{_count(boards, 'board')} in all."
+    return f"{_count(boards, 'board')} in all, {money}no plan costs less{'' if proven else f' than {sums.bound_cents / 100:,.2f}'}."
+
+
+def _way(plan: Plan, way: BuyWay, sums: _Sums, taken: BuyWay) -> BoardWay:
+    name = {"crew": "One size a side, fewest splices", "money": "Least money"}[way]
+    left = f"{say_length(sums.left_mm, plan.units, 1)} left over"
+    bought = f"{sums.cost_cents / 100:,.2f} to buy" if sums.cost_cents else "Nothing to buy"
+    says = [f"{_count(sums.splices, 'splice')}, {_count(sums.boards, 'board')}", f"{bought}, {left}"]
+    return BoardWay(way, name, says, way == taken)

@@ -10,7 +10,7 @@ from typing import Annotated, Literal
 
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StrictBool, field_validator
 
-from humble_trowel.core.plan.form_ways import CornerWay, FormWays, SetOutWays, StackWay, Tape
+from humble_trowel.core.plan.form_ways import BuyWay, CornerWay, FormWays, SetOutWays, StackWay, Tape
 from humble_trowel.core.plan.ground_ways import GroundWays, RodReads
 from humble_trowel.core.plan.local_rules import LIMIT_OF, LocalRule
 from humble_trowel.core.plan.way_values import Reason, SmallLength, Text, Volume, WayLength
@@ -112,6 +112,7 @@ class WaysOverride(WaysPart):
     profile_mm: WayLength | None = None
     corner: CornerWay | None = None
     stack: StackWay | None = None
+    buy: BuyWay | None = None
     rod_reads: RodReads | None = None
     high_mm: SmallLength | None = None
     low_mm: SmallLength | None = None
@@ -129,7 +130,7 @@ SECTION_OF = {
     "short_load_yd3": "plant", "short_load_m3": "plant",
     "tolerance_mm": "tape",
     "profile_mm": "set_out",
-    "corner": "forms", "stack": "forms",
+    "corner": "forms", "stack": "forms", "buy": "forms",
     "rod_reads": "ground", "high_mm": "ground", "low_mm": "ground",
 }  # fmt: skip
 
