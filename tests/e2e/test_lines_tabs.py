@@ -127,6 +127,13 @@ def test_forms_of_a_sloping_site(page):
     tab(page, "Boards")
     expect(page.get_by_text(re.compile(r"Buy \d+ boards|All from boards on hand"))).to_be_visible()
     assert page.locator(".piece").count() >= 5
+    page.locator("[data-lane]").first.click(force=True)  # pressed on the plan, lit in the list
+    expect(page.locator(".piece[aria-pressed='true']")).to_have_count(1)
+    other = page.get_by_role("radio", name="Least money")
+    other.click()
+    expect(other).to_be_checked()
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_role("radio", name="One size a side")).to_be_checked()
 
 
 def test_files_of_points_come_in_and_the_drawing_goes_out(page):

@@ -63,7 +63,7 @@ class BoardWay:
 
 @dataclass(frozen=True)
 class CutPlanOfJob:
-    """why: what the verdict rests on. ways: both ways to choose boards, with what each comes to. bound_mm: no plan buys less length. cost, bound in cents. buy: what to fetch, in words."""
+    """why: what the verdict rests on. how: how near to a corner a splice may stand. ways: both ways to choose boards, with what each comes to. bound_mm: no plan buys less length. cost, bound in cents. buy: what to fetch, in words."""
 
     boards: list[CutBoard]
     buy: list[str]
@@ -78,6 +78,7 @@ class CutPlanOfJob:
     proven: bool
     verdict: str
     why: str
+    how: str
     ways: list[BoardWay]
     findings: list[Finding]
 
@@ -152,6 +153,7 @@ def cut_boards(plan: Plan, forms: FormPlan, ways: JobWays) -> CutPlanOfJob:
         bought_mm=sums.bought_mm, bound_mm=sums.bound_mm, cost_cents=sums.cost_cents, bound_cents=sums.bound_cents,
         cost_text=f"{sums.cost_cents / 100:,.2f}", splices=sums.splices, cleats=sums.splices, proven=proven,
         verdict=_verdict(boards, sums), why=_why(sums, proven, own.buy, len(boards)),
+        how=f"No piece is shorter than {say_length(own.min_piece_mm, plan.units)}, so no splice stands nearer to a corner.",
         ways=[_way(plan, way, both[way], own.buy) for way in ("crew", "money")] if boards else [], findings=doubts,
     )  # fmt: skip
 

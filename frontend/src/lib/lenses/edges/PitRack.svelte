@@ -40,12 +40,14 @@
 			<RadioGroup.Root
 				class="flex flex-wrap gap-6"
 				aria-label="{kind.mark} {w.edges.under}"
-				value={dips ? 'keeps' : 'thins'}
-				onValueChange={(now) =>
-					void store.keep(
-						[{ op: 'set_recess', recess: store.rowId('recesses', at), changes: { keeps_thickness: now === 'keeps' } }],
-						'recess'
-					)}
+				bind:value={
+					() => (dips ? 'keeps' : 'thins'),
+					(now) =>
+						void store.keep(
+							[{ op: 'set_recess', recess: store.rowId('recesses', at), changes: { keeps_thickness: now === 'keeps' } }],
+							'recess'
+						)
+				}
 			>
 				{#each UNDER as one}
 					<RadioGroup.Item

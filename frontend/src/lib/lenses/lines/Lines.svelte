@@ -104,12 +104,14 @@
 			strips={tab === 'walk'}
 			labels={tab === 'walk' || tab === 'around'}
 			sizes={tab !== 'setout' && tab !== 'boards'}
+			letters={tab !== 'boards'}
+			flat={tab === 'boards'}
 		>
 			{#snippet key()}
 				{#if !outline && walk.ghost.length < 2}<p class="label">{w.lines.emptyHow}</p>{/if}
 				{#if tab === 'setout'}<p class="label">{w.lines.setOutKey}</p>{/if}
 				{#if tab === 'forms'}<p class="label">{w.lines.formsKey}</p>{/if}
-				{#if tab === 'boards'}<p class="label">{w.lines.boardsKey}</p>{/if}
+				{#if tab === 'boards' && wide}<p class="label">{w.lines.boardsKey}</p>{/if}
 			{/snippet}
 			{#snippet over(view)}
 				{#if tab === 'setout' && data.setOut}<OverSetOut {view} sheet={data.setOut} />{/if}
@@ -129,7 +131,17 @@
 						forms={data.forms.forms}
 						picked={pick.side}
 					/>{/if}
-				{#if tab === 'boards' && data.cuts}<OverBoards {view} {ring} cuts={data.cuts} picked={pick.side} />{/if}
+				{#if tab === 'boards' && data.cuts}<OverBoards
+						{view}
+						{ring}
+						cuts={data.cuts}
+						forms={data.forms?.forms ?? null}
+						picked={data.piece}
+						pick={(key, side) => {
+							data.piece = data.piece === key ? '' : key;
+							if (side >= 0) pick.chooseSide(side);
+						}}
+					/>{/if}
 			{/snippet}
 		</Sheet>
 	{/snippet}

@@ -21,6 +21,8 @@ export class LinesData {
 	/** the cuts were let go half-way */
 	gone = $state(false);
 	problem = $state('');
+	/** the cut piece that is lit, by its mark */
+	piece = $state('');
 	#asked = 0;
 
 	constructor(readonly store: JobStore) {}
