@@ -63,11 +63,12 @@ def test_a_size_pressed_is_typed_over_and_kept_on_leaving(page):
 
 def test_a_barrier_can_be_kept_where_stone_was(page):
     opened(page, "ground?tab=stack", "Ferrier")
-    page.get_by_role("button", name="Add a layer").click()
+    page.get_by_role("button", name="+ graded stone").click()
     last = page.locator(".stack li").nth(-2)
     last.get_by_role("combobox").first.select_option("barrier")
-    page.get_by_role("button", name=re.compile("Keep")).click()
-    expect(page.get_by_role("button", name=re.compile("Keep"))).to_have_count(0)
+    keep = page.get_by_role("button", name="Keep this build-up")
+    keep.click()
+    expect(keep).to_have_count(0)
     page.reload()
     expect(page.locator(".stack li[data-kind='barrier']")).to_have_count(2)
 

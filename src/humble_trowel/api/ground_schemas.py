@@ -13,6 +13,7 @@ from humble_trowel.core.ground.layer_choices import LayerChoice
 from humble_trowel.core.ground.layer_view import LayerView
 from humble_trowel.core.ground.records import GroundTest, LiftSigned, SoftSpot
 from humble_trowel.core.ground.rod_check import RodSaid
+from humble_trowel.core.ground.usual_stacks import UsualLayer, UsualStack
 from humble_trowel.core.working import Working
 
 
@@ -58,7 +59,8 @@ class FallRow(BaseModel):
 
 
 class GroundState(BaseModel):
-    """Everything the ground lens shows. layer: the one whose shots are in `shots`."""
+    """Everything the ground lens shows. layer: the one whose shots are in `shots`. usual, single: stacks to start from, layers
+    to add."""
 
     ground: Ground
     layer: str
@@ -73,6 +75,8 @@ class GroundState(BaseModel):
     grid: list[tuple[float, float]]
     found_text: str
     strip_text: str
+    usual: list[UsualStack]
+    single: list[UsualLayer]
     findings: list[Finding]
 
 

@@ -48,7 +48,7 @@
 			{#if store.trying.length}
 				<p class="absolute top-4 right-8 flex gap-6">
 					<button class={TRY} type="button" onclick={() => void store.keepDraft()}>{w.board.keep}</button>
-					<button class={TRY} type="button" onclick={() => store.dropDraft()}>{w.board.drop}</button>
+					<button class={TRY} type="button" onclick={() => store.letGo()}>{w.board.drop}</button>
 				</p>
 			{/if}
 		{/snippet}

@@ -224,6 +224,13 @@ export class JobStore {
 	async keepDraft(at = ''): Promise<boolean> {
 		return this.trying.length ? this.keep(this.trying, at) : false;
 	}
+	/** how often a person let go of what was tried: what is typed for it goes too */
+	lets = $state(0);
+	letGo() {
+		this.lets += 1;
+		this.#clear();
+		this.dropDraft();
+	}
 	dropDraft() {
 		clearTimeout(this.#rest);
 		this.draft = null;
@@ -234,9 +241,7 @@ export class JobStore {
 		this.problem = null;
 		this.problemAt = '';
 	}
-	clearProblem() {
-		this.#clear();
-	}
+	clearProblem = () => this.#clear();
 	problemFor(at: string): Problem | null {
 		return this.problem && this.problemAt === at ? this.problem : null;
 	}

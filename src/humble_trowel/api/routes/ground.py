@@ -36,6 +36,7 @@ from humble_trowel.core.ground.records import GroundTest, LiftSigned, Shots, Sof
 from humble_trowel.core.ground.rod import level_words, rod_reads, say_level, say_reading
 from humble_trowel.core.ground.rod_check import Wanted, read_rod, wanted_at_surface, wanted_on_layer
 from humble_trowel.core.ground.rod_working import reading_working
+from humble_trowel.core.ground.usual_stacks import usual_layers, usual_stacks
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.levels import floor_mm
 from humble_trowel.core.units import say_depth
@@ -78,7 +79,7 @@ def _state(job: Job, who: dict[str, Record], layer: str) -> GroundState:
         ],
         reads=rod_reads(plan, ways), grid=[peg.at for peg in grade_pegs(grounds, GRID_MM, None, "mm")],
         found_text="" if was is None else say_level(was, units, floor_mm(plan)), strip_text=say_depth(strip_mm(plan, ways), units),
-        findings=found.findings,
+        usual=usual_stacks(units, ways.ground), single=usual_layers(units), findings=found.findings,
     )  # fmt: skip
 
 

@@ -16,6 +16,7 @@ from humble_trowel.core.geometry.bearing import point_of, rate_words
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.tops import Plane, fall_lines, spots_of
 from humble_trowel.core.geometry.zones import Cell
+from humble_trowel.core.ground.stack import stack_rows
 from humble_trowel.core.memo import Recent
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import DrainFall, PlaneFall, Recess
@@ -49,7 +50,8 @@ class CoreLayer:
 
 @dataclass(frozen=True)
 class TopZone:
-    """A zone: row and id in the plan, its slab's mark, how it lies in words, and its core from the top down."""
+    """A zone: row and id in the plan, its slab's mark, how it lies in words, its core from the top down, and how
+    deep under the floor its native soil is."""
 
     row: int
     id: str
@@ -63,6 +65,7 @@ class TopZone:
     falls: list[tuple[XY, XY]]
     drain: XY | None
     drain_text: str
+    dig_text: str
 
 
 @dataclass(frozen=True)
@@ -123,6 +126,7 @@ def _zone(plan: Plan, cell: Cell) -> TopZone:
         row=cell.index, id=row.id, name=cell.name, mark=cell.mark, drop_mm=row.drop_mm, drop_text=drop, says=words,
         use=row.use or "", core=core, falls=fall_lines(row, cell.tops, cell.whole) if row.fall else [], drain=drain,
         drain_text=f"−{say_depth(-level, plan.units)}" if drain and level < 0 else "",
+        dig_text=say_depth(max(0.0, -stack_rows(plan, cell)[-1].top_mm), plan.units),
     )  # fmt: skip
 
 

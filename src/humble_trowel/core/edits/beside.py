@@ -155,7 +155,7 @@ class FollowSide(EditBase):
         side, ring = side_at(plan, self.side), ring_needed(plan)
         cells = lay_zones(plan)
         match = next((row for row in matches(plan, cells) if row.side == side), None)
-        if match is None:
+        if match is None or len(match.points) < 2:
             raise EditError("Measure the floor at two spots along this side first.", "side")
         a, b = side_of(ring, side)
         size = math.dist(a, b)

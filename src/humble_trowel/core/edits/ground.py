@@ -8,6 +8,7 @@ from typing import Annotated, Any, Literal
 
 from pydantic import Field, StrictBool, ValidationError
 
+from humble_trowel.core.calls.places import place_words
 from humble_trowel.core.edits.base import (
     BenchmarkId,
     EditBase,
@@ -23,7 +24,7 @@ from humble_trowel.core.edits.base import (
     with_row,
 )
 from humble_trowel.core.errors import CallError, EditError
-from humble_trowel.core.geometry.bearing import place_words, point_of, rate_words
+from humble_trowel.core.geometry.bearing import point_of, rate_words
 from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ground_parts import LAYER_WORDS, Benchmark, BuildUp, GroundNotes, Layer, Space

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -49,7 +50,7 @@ class Match:
 
 @answers("Old floors")
 def matches(plan: Plan, cells: list[Cell]) -> list[Match]:
-    """Every side with two or more measured levels on what stands against it."""
+    """Every side with a measured level on what stands against it; a level near a corner counts for one side."""
     ring = plan.outline or []
     rows = []
     for side, a in enumerate(ring):
@@ -59,7 +60,13 @@ def matches(plan: Plan, cells: list[Cell]) -> list[Match]:
                 match = _match(plan, cells, side, a, b, thing)
                 if match is not None:
                     rows.append(match)
-    return rows
+    return [row for at, row in enumerate(rows) if len(row.points) > 1 or not _elsewhere(row, rows[:at], rows)]
+
+
+def _elsewhere(lone: Match, before: Sequence[Match], rows: Sequence[Match]) -> bool:
+    """Whether a side's only level belongs to a side round the corner, or is said there already."""
+    same = [row for row in rows if row.against == lone.against and row is not lone]
+    return any(len(row.points) > 1 or row in before for row in same)
 
 
 def _match(plan: Plan, cells: list[Cell], side: int, a: XY, b: XY, thing: Existing) -> Match | None:
@@ -71,7 +78,7 @@ def _match(plan: Plan, cells: list[Cell], side: int, a: XY, b: XY, thing: Existi
         away = abs((row.at[0] - a[0]) * uy - (row.at[1] - a[1]) * ux)
         if -NEAR_MM <= at <= size + NEAR_MM and away <= NEAR_MM:
             found.append((min(size, max(0.0, at)), row.level_mm))
-    if len(found) < 2:
+    if not found:
         return None
     found.sort()
     middle = (a[0] + ux * size / 2 - uy * INSIDE_MM, a[1] + uy * size / 2 + ux * INSIDE_MM)
@@ -88,6 +95,8 @@ def _match(plan: Plan, cells: list[Cell], side: int, a: XY, b: XY, thing: Existi
     name = side_name(side, len(plan.outline or []))
     words = f"{thing.name} along {name}: the new floor is off by up to {say_depth(abs(worst.off_mm), plan.units)}; "
     words += f"a straight fall along it leaves {say_depth(left, plan.units)}."
+    if len(points) == 1:
+        words = f"{thing.name} along {name}, {points[0].words} Measure a second spot, then the zone can follow it."
     return Match(
         side=side, name=name, against=thing.name, zone=cell.index, points=points, best_start_mm=float(start),
         best_per_mm=float(per), left_mm=left, worst_mm=worst.off_mm, words=words,

@@ -36,6 +36,9 @@
 	$effect(() => {
 		if (untrack(() => call.text.trim())) untrack(() => call.tryNow());
 	});
+	$effect(() => {
+		if (store.lets) untrack(() => call.text && call.letGo());
+	});
 	const says = $derived(w.edges.call[tab]);
 	const thing = $derived(data.picked && !data.own && ['beam', 'pad', 'recess'].includes(data.picked.kind) ? data.picked : null);
 	const title = $derived.by(() => {

@@ -51,7 +51,7 @@
 		<h2>{w.edges.hung}</h2>
 		<label class="flex items-center gap-8 text-note whitespace-nowrap max-phone:text-read"
 			>{w.edges.slabCall(next)}<input
-				class="well call min-h-34 w-74"
+				class="well call min-h-34 w-74 max-phone:min-h-46"
 				placeholder={store.units === 'mm' ? '150' : '6″'}
 				autocomplete="off"
 				bind:value={slab}

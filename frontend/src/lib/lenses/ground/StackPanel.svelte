@@ -1,15 +1,21 @@
 <script lang="ts">
 	/** The build-up of the picked zone's slab, edited in place layer by layer, beside the cores of all zones. */
+	import { untrack } from 'svelte';
 	import { onTab } from '../../state/findings';
 	import { remember } from '../../state/remember.svelte';
 	import { session } from '../../state/session.svelte';
+	import type { Edit } from '../../state/job.svelte';
+	import type { UsualLayer, UsualStack } from '../../api/schema';
+	import Verdict from '../../ui/Verdict.svelte';
+	import LayerLine from './LayerLine.svelte';
+	import UsualStacks from './UsualStacks.svelte';
 	import Field from '../../ui/Field.svelte';
-	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import CoreSample from './CoreSample.svelte';
 	import type { GroundData } from './ground.svelte';
-	import { readRough, toKeep, type Kind, type LayerRow } from './stack';
+	import { readRough, toKeep, usualPlace, type Kind, type LayerRow } from './stack';
 	import { typedLength } from '../../ui/typed';
+	import Fold from '../../ui/Fold.svelte';
 	import Act from '../../ui/Act.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
 	let { data }: { data: GroundData } = $props();
@@ -17,7 +23,7 @@
 	const plan = $derived(store.document);
 	const units = $derived(store.units);
 	const mark = $derived(data.zones[data.zone]?.slab ?? '');
-	const own = $derived(plan?.build_ups.find((row) => row.slab === mark) ?? null);
+	const own = $derived(store.kept?.document.build_ups.find((row) => row.slab === mark) ?? null);
 	const kept = $derived.by((): LayerRow[] =>
 		(own?.layers ?? [{ kind: 'slab' as const }, { kind: 'native' as const }]).map((row) => ({
 			id: 'id' in row ? row.id : '',
@@ -46,7 +52,6 @@
 	const hot = $derived(heated ?? own?.heated ?? false);
 	const problem = $derived(store.problemFor('stack'));
 	const wrongAt = $derived(Number(problem?.path.match(/layers\[(\d+)\]/)?.[1] ?? -1));
-	const kinds = Object.keys(w.ground.layers) as Kind[];
 	const stones = $derived(session.ways?.ground.stones.map((row) => row.mark) ?? []);
 	$effect(() => {
 		if (!session.ways) void session.loadWays();
@@ -55,16 +60,27 @@
 		const list = rows.map((row) => ({ ...row }));
 		act(list);
 		draft = list;
+		tryIt();
 	}
+	$effect(() => {
+		if (store.lets) untrack(() => draft && drop());
+	});
+	/** kept from the board: what stands is what was typed */
+	$effect(() => {
+		if (draft && !store.draft && JSON.stringify(toKeep(kept)) === JSON.stringify(toKeep(draft))) draft = null;
+	});
+	/** depths and yards move while it is typed */
+	function tryIt() {
+		void store.try([edit()], 'stack');
+	}
+	const edit = (): Edit => ({ op: 'set_build_up', slab: mark, heated: hot, space: on || null, layers: toKeep(rows) });
 	function drop() {
 		draft = heated = space = null;
 		store.clearProblem();
+		store.dropDraft();
 	}
 	async function keep(): Promise<boolean> {
-		const done = await store.keep(
-			[{ op: 'set_build_up', slab: mark, heated: hot, space: on || null, layers: toKeep(rows) }],
-			'stack'
-		);
+		const done = await store.keep([edit()], 'stack');
 		if (done) drop();
 		return done;
 	}
@@ -84,13 +100,38 @@
 		rows.map((row) => ({ kind: row.kind, mm: row.kind === 'slab' ? slabMm : readRough(row.thickness, units) }))
 	);
 	const slabMm = $derived(plan?.slab_types.find((row) => row.mark === mark)?.thickness_mm ?? 100);
-	const digs = $derived(data.state?.ground.stack.filter((row) => row.kind === 'native') ?? []);
-	const levelOf = (zone: string, key: string) =>
-		data.state?.ground.rod.find((one) => one.zone === zone && one.key === key)?.level_text ?? '';
+	/** how deep each zone is dug, with what is being tried */
+	const digs = $derived(store.figure?.top?.zones ?? []);
+	const dig = $derived(digs[data.zone]?.dig_text ?? '');
+	const verdict = $derived(w.ground.digTo(digs[data.zone]?.name ?? '', dig, draft !== null));
+	function add(layer: UsualLayer) {
+		const kind = layer.kind as Kind;
+		change((list) =>
+			list.splice(
+				usualPlace(
+					list.map((row) => row.kind),
+					kind
+				),
+				0,
+				{ id: '', kind, thickness: layer.thickness, strength: '', stone: '' }
+			)
+		);
+	}
+	function start(stack: UsualStack) {
+		change((list) => {
+			const old = [...list];
+			list.length = 0;
+			for (const layer of stack.layers) {
+				const had = old.find((row) => row.kind === layer.kind);
+				list.push(had ?? { id: '', kind: layer.kind as Kind, thickness: layer.thickness, strength: '', stone: '' });
+			}
+		});
+	}
 	const findings = $derived(onTab(data.state?.findings, 'stack'));
 </script>
 
 {#if data.state}
+	<Verdict text={verdict} under={digs.map((one) => `${one.name} ${one.dig_text}`).join(', ')} />
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		{#each data.zones as zone, i}<Act kind="quiet" on={i === data.zone} onclick={() => void pickZone(zone.name)}>{zone.name}</Act
 			>{/each}
@@ -111,108 +152,33 @@
 		<CoreSample rows={drawn} />
 		<ol class="stack">
 			{#each rows as row, i}
-				<li
-					class={[
-						'grid h-46 grid-cols-[124px_76px_118px_1fr] items-center gap-8 border-t border-hair max-phone:gap-y-4',
-						'max-phone:h-92 max-phone:grid-cols-[112px_58px_minmax(0,1fr)] max-phone:gap-x-8',
-						'data-[kind=slab]:bg-slab',
-						wrongAt === i && 'border-l-5 border-flag pl-6'
-					]}
-					data-kind={row.kind}
-				>
-					<select
-						class="plain-select"
-						aria-label="{w.ground.layer} {i + 1}"
-						value={row.kind}
-						disabled={row.kind === 'slab' || row.kind === 'native'}
-						onchange={(e) => change((list) => (list[i] = { ...row, kind: e.currentTarget.value as Kind }))}
-					>
-						{#each kinds.filter((one) => row.kind === one || (one !== 'slab' && one !== 'native')) as one}<option value={one}
-								>{w.ground.layers[one]}</option
-							>{/each}
-					</select>
-					{#if row.kind === 'slab'}<span class="text-key font-[760] whitespace-nowrap"
-							><Frac
-								text={data.state.ground.stack.find((one) => one.slab === mark && one.kind === 'slab')?.thickness_text ?? ''}
-							/></span
-						>
-					{:else if row.kind !== 'barrier' && row.kind !== 'native'}<input
-							class="reading"
-							aria-label="{w.ground.layers[row.kind]} {w.ground.thick}"
-							value={row.thickness}
-							oninput={(e) => change((list) => (list[i] = { ...row, thickness: e.currentTarget.value }))}
-						/>
-					{:else if row.kind === 'native'}<span class="text-key font-[760] whitespace-nowrap"
-							><Frac
-								text={digs.find((one) => one.slab === mark)
-									? levelOf(digs.find((one) => one.slab === mark)?.zone ?? '', 'native')
-									: ''}
-							/></span
-						>
-					{:else}<span></span>{/if}
-					{#if row.kind === 'foam'}<input
-							class="reading"
-							aria-label={w.ground.strength}
-							placeholder={w.ground.strength}
-							value={row.strength}
-							oninput={(e) => change((list) => (list[i] = { ...row, strength: e.currentTarget.value }))}
-						/>
-					{:else if ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)}<select
-							class="plain-select"
-							aria-label={w.ground.stoneOf}
-							value={row.stone}
-							onchange={(e) => change((list) => (list[i] = { ...row, stone: e.currentTarget.value }))}
-							><option value="">{w.ground.kitStone}</option>{#each stones as one}<option value={one}>{one}</option>{/each}</select
-						>
-					{:else}<span></span>{/if}
-					<span class="flex gap-3">
-						{#if row.kind !== 'native'}
-							<button
-								class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35 pointer-coarse:size-44"
-								type="button"
-								aria-label={w.ground.up}
-								disabled={i === 0}
-								onclick={() => change((list) => list.splice(i - 1, 0, ...list.splice(i, 1)))}>▲</button
-							>
-							<button
-								class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35 pointer-coarse:size-44"
-								type="button"
-								aria-label={w.ground.down}
-								disabled={i >= rows.length - 2}
-								onclick={() => change((list) => list.splice(i + 1, 0, ...list.splice(i, 1)))}>▼</button
-							>
-							{#if row.kind !== 'slab'}<button
-									class="h-34 w-36 border-[1.5px] border-ink disabled:opacity-35 pointer-coarse:size-44"
-									type="button"
-									aria-label={w.ground.out}
-									onclick={() => change((list) => list.splice(i, 1))}>✕</button
-								>{/if}
-						{/if}
-					</span>
-				</li>
+				<LayerLine
+					{row}
+					at={i}
+					last={rows.length - 1}
+					fixed={row.kind === 'slab' ? typedLength(slabMm, units).replace(/"/g, '″') : w.ground.deepBelow(dig)}
+					{stones}
+					wrong={wrongAt === i}
+					change={(now) => change((list) => (list[i] = now))}
+					move={(by) => change((list) => list.splice(i + by, 0, ...list.splice(i, 1)))}
+					out={() => change((list) => list.splice(i, 1))}
+				/>
 			{/each}
 		</ol>
 	</div>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
-		<Act
-			kind="quiet"
-			onclick={() =>
-				change((list) =>
-					list.splice(list.length - 1, 0, {
-						id: '',
-						kind: session.ways?.ground.base === 'clean' ? 'stone' : 'graded',
-						thickness: units === 'mm' ? '100' : '4"',
-						strength: '',
-						stone: ''
-					})
-				)}>{w.ground.addLayer}</Act
-		>
+		<span class="label self-center">{w.ground.addLayer}</span>
+		{#each data.state.single as layer}<Act kind="quiet" onclick={() => add(layer)}>+ {w.ground.layers[layer.kind as Kind]}</Act
+			>{/each}
 		{#if draft || heated !== null || space !== null}
 			<Act kind="main" onclick={() => void keep()}>{w.ground.keepStack}</Act>
 			<Act kind="quiet" onclick={drop}>{w.ground.dropStack}</Act>
 		{/if}
 	</div>
+	<Fold name={w.ground.usual} open={rows.length < 3}>
+		<UsualStacks stacks={data.state.usual} {slabMm} take={start} />
+	</Fold>
 	<FindingList {findings} />
 	<div class="row fields mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		<Field
@@ -233,17 +199,6 @@
 			problem={store.problemFor('strip_mm')}
 			keep={set('strip_mm')}
 		/>
-		<p class="min-w-200 flex-1">
-			<span class="label">{w.ground.dig}</span>
-			{#each digs as row, i}{i ? '; ' : ''}{row.zone} <b><Frac text={levelOf(row.zone, row.layer)} /></b>{/each}
-		</p>
 	</div>
 	<p class="label">{w.ground.caution}</p>
 {/if}
-
-<style>
-	.stack :is(select, input) {
-		width: 100%;
-		min-width: 0;
-	}
-</style>

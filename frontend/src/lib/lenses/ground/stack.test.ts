@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readRough, toKeep } from './stack';
+import { readRough, toKeep, usualPlace } from './stack';
 
 describe('a build-up while it is typed', () => {
 	it('keeps nothing that its kind has no field for', () => {
@@ -18,4 +18,11 @@ describe('a build-up while it is typed', () => {
 		expect(readRough('75 mm', 'ft-in')).toBe(75);
 		expect(readRough('x', 'mm')).toBe(0);
 	});
+});
+
+it('puts a layer where it lies as a rule, over a slab or under it', () => {
+	const kinds = ['screed', 'foam', 'slab', 'graded', 'native'] as const;
+	expect((['finish', 'barrier', 'foam', 'blinding', 'fill', 'screed'] as const).map((one) => usualPlace(kinds, one))).toEqual([
+		0, 3, 3, 3, 4, 1
+	]);
 });

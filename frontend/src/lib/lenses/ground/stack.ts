@@ -37,3 +37,12 @@ export function toKeep(rows: LayerRow[]) {
 		stone: STONES.includes(row.kind) ? row.stone || null : null
 	}));
 }
+
+const ORDER: readonly Kind[] = ['finish', 'screed', 'slab', 'barrier', 'foam', 'blinding', 'stone', 'graded', 'fill', 'native'];
+/** Where a layer lies as a rule: over the slab or under it, before the first that lies deeper. */
+export function usualPlace(kinds: readonly Kind[], kind: Kind): number {
+	const slab = kinds.indexOf('slab');
+	const over = ORDER.indexOf(kind) < ORDER.indexOf('slab');
+	const at = kinds.findIndex((one, i) => (over ? i <= slab : i > slab) && ORDER.indexOf(one) > ORDER.indexOf(kind));
+	return at < 0 ? kinds.length - 1 : at;
+}

@@ -1,0 +1,81 @@
+<script lang="ts">
+	/** One layer of a build-up as a line that is typed over: what it is, how thick, of what, and where it lies. */
+	import { w } from '../../words/words';
+	import Frac from '../../ui/Frac.svelte';
+	import type { Kind, LayerRow } from './stack';
+	interface Props {
+		row: LayerRow;
+		at: number;
+		last: number;
+		/** what stands where the layer has no thickness of its own: the slab's, or how deep native soil is */
+		fixed: string;
+		stones: string[];
+		wrong: boolean;
+		change: (row: LayerRow) => void;
+		move: (by: number) => void;
+		out: () => void;
+	}
+	let { row, at, last, fixed, stones, wrong, change, move, out }: Props = $props();
+	const kinds = Object.keys(w.ground.layers) as Kind[];
+	const own = $derived(row.kind === 'slab' || row.kind === 'native');
+	const TOOL = 'h-34 w-36 border-[1.5px] border-ink disabled:opacity-35 pointer-coarse:size-44';
+</script>
+
+<li
+	class={[
+		'grid h-46 grid-cols-[124px_66px_minmax(120px,1fr)_auto] items-center gap-8 border-t border-hair max-phone:gap-y-4',
+		'max-phone:h-92 max-phone:grid-cols-[112px_58px_minmax(0,1fr)] max-phone:gap-x-8',
+		'data-[kind=slab]:bg-slab',
+		wrong && 'border-l-5 border-flag pl-6'
+	]}
+	data-kind={row.kind}
+>
+	{#if own}<b class="text-read">{w.ground.layers[row.kind]}</b>
+	{:else}<select
+			class="plain-select"
+			aria-label="{w.ground.layer} {at + 1}"
+			value={row.kind}
+			onchange={(e) => change({ ...row, kind: e.currentTarget.value as Kind })}
+		>
+			{#each kinds.filter((one) => one !== 'slab' && one !== 'native') as one}<option value={one}>{w.ground.layers[one]}</option
+				>{/each}
+		</select>{/if}
+	{#if own}<span class="text-key font-[760] whitespace-nowrap"><Frac text={fixed} /></span>
+	{:else if row.kind !== 'barrier'}<input
+			class="reading"
+			aria-label="{w.ground.layers[row.kind]} {w.ground.thick}"
+			value={row.thickness}
+			oninput={(e) => change({ ...row, thickness: e.currentTarget.value })}
+		/>
+	{:else}<span></span>{/if}
+	{#if row.kind === 'foam'}<input
+			class="reading"
+			aria-label={w.ground.strength}
+			placeholder={w.ground.strength}
+			value={row.strength}
+			oninput={(e) => change({ ...row, strength: e.currentTarget.value })}
+		/>
+	{:else if ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)}<select
+			class="plain-select"
+			aria-label={w.ground.stoneOf}
+			value={row.stone}
+			onchange={(e) => change({ ...row, stone: e.currentTarget.value })}
+			><option value="">{w.ground.kitStone}</option>{#each stones as one}<option value={one}>{one}</option>{/each}</select
+		>
+	{:else}<span></span>{/if}
+	<span class="flex justify-end gap-3">
+		{#if row.kind !== 'native'}
+			<button class={TOOL} type="button" aria-label={w.ground.up} disabled={at === 0} onclick={() => move(-1)}>▲</button>
+			<button class={TOOL} type="button" aria-label={w.ground.down} disabled={at >= last - 1} onclick={() => move(1)}>▼</button>
+			{#if row.kind !== 'slab'}<button class={TOOL} type="button" aria-label={w.ground.out} onclick={out}>✕</button>{/if}
+		{/if}
+	</span>
+</li>
+
+<style>
+	/* controls fill their column of the line */
+	li :is(select, input) {
+		width: 100%;
+		min-width: 0;
+	}
+</style>
