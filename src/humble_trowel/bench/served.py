@@ -89,7 +89,7 @@ def browser_figures(base: str) -> tuple[list[Row], Other | None]:
         page.wait_for_timeout(500)
         spans = page.evaluate(DRAG)
         browser.close()
-    weight = Other("script and style of the first load, gzipped", round(sum(sizes) / 1000, 1), "kB", 250)
+    weight = Other("script and style of the first load, gzipped", round(sum(sizes) / 1000, 1), "kB", 190)
     rows = [
         row_of("outline follows the hand", spans["follows"], 33, "p95"),
         row_of("numbers on the board after a move", spans["numbers"], 50, "p50"),

@@ -1,6 +1,10 @@
-/** Whether the list of keys and marks is open. */
+/** Whether the list of keys and marks is open, and whether anybody has asked for it yet. */
 class Help {
 	open = $state(false);
-	show = () => (this.open = true);
+	asked = $state(false);
+	show = () => {
+		this.asked = true;
+		this.open = true;
+	};
 }
 export const help = new Help();

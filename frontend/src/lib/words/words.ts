@@ -256,6 +256,7 @@ export const w = {
 		remove: 'Remove'
 	},
 	notices: {
+		noPart: 'This part is not here yet and there is no network. Try again when there is.',
 		broken: 'This slab cannot be worked out.',
 		takeFile: 'Take it out as a job file',
 		noAnswer: 'No answer from the program. Nothing was kept; what you typed is still here.',

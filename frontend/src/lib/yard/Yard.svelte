@@ -2,10 +2,10 @@
 	/** The yard: all slabs to one scale, what each needs, what changed last. */
 	import { goto } from '$app/navigation';
 	import { boundsOf } from '../drawing/viewport';
-	import FinderPanel from '../finder/FinderPanel.svelte';
 	import { finder } from '../finder/finder.svelte';
 	import { help } from '../shell/help.svelte';
-	import Keys from '../shell/Keys.svelte';
+	import { finderPanel, keysSheet } from '../shell/parts';
+	import Later from '../ui/Later.svelte';
 	import { inBox } from '../shell/keys';
 	import { outbox } from '../outbox/outbox.svelte';
 	import OutboxStrip from '../outbox/OutboxStrip.svelte';
@@ -55,7 +55,7 @@
 </script>
 
 <svelte:window onkeydown={keys} />
-<Keys />
+{#if help.asked}<Later load={keysSheet} />{/if}
 <div class="flex h-[100dvh] flex-col">
 	<header class="flex min-h-84 flex-wrap items-center gap-x-16 gap-y-8 border-b-3 border-ink px-20 py-12">
 		<svg width="66" height="40" aria-hidden="true"
@@ -110,7 +110,9 @@
 			<Act kind="quiet" onclick={() => void yard.undelete()}>{w.yard.undo}</Act>
 		</p>
 	{/if}
-	{#if finder.open}<div class="flex max-h-[60vh] flex-col border-b-3 border-ink bg-bench px-20"><FinderPanel /></div>{/if}
+	{#if finder.open}<div class="flex max-h-[60vh] flex-col border-b-3 border-ink bg-bench px-20">
+			<Later load={finderPanel} />
+		</div>{/if}
 	<main class="flex-1 overflow-auto bg-sheet">
 		{#if starting}<StartSlab {yard} close={() => (starting = false)} />{/if}
 		<div

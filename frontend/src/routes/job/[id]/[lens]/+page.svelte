@@ -1,4 +1,6 @@
 <script lang="ts" module>
+	/** until the first lens stands and the hand has begun */
+	const LATER_MS = 1500;
 	type View = Component<{ store: JobStore; pick: Pick }>;
 	const VIEWS: Record<LensId, () => Promise<{ default: View }>> = {
 		lines: () => import('#lib/lenses/lines/Lines.svelte'),
@@ -16,7 +18,9 @@
 	import { finder } from '#lib/finder/finder.svelte.ts';
 	import { cornerPlace } from '#lib/state/ids.ts';
 	import Board from '#lib/shell/Board.svelte';
-	import Keys from '#lib/shell/Keys.svelte';
+	import { help } from '#lib/shell/help.svelte.ts';
+	import { finderPanel, keysSheet } from '#lib/shell/parts.ts';
+	import Later from '#lib/ui/Later.svelte';
 	import { jobKeys } from '#lib/shell/keys.ts';
 	import { LENSES } from '#lib/lenses/all.ts';
 	import { columnsOf, type LensId } from '#lib/lenses/lens.ts';
@@ -35,9 +39,12 @@
 	let views = $state.raw<Partial<Record<LensId, View>>>({});
 	$effect(() => {
 		const asked = lens;
-		untrack(() => void bring([asked, ...LENSES.map((one) => one.id)]));
+		untrack(() => void bring([asked]));
+		const later = setTimeout(() => void bring(LENSES.map((one) => one.id)), LATER_MS);
+		return () => clearTimeout(later);
 	});
 	async function bring(order: LensId[]) {
+		if (order.length > 1) void Promise.allSettled([finderPanel(), keysSheet()]);
 		for (const one of order) {
 			if (views[one]) continue;
 			try {
@@ -123,7 +130,7 @@
 		</main>
 		<Board {store} {lens} />
 	</div>
-	<Keys />
+	{#if help.asked}<Later load={keysSheet} />{/if}
 {:else}
 	<main class="grid justify-items-start gap-14 px-30 py-60"><p>{w.notices.loading}</p></main>
 {/if}
