@@ -27,8 +27,21 @@ def working(page: Page) -> None:
 
 
 def beam(page: Page) -> None:
-    page.locator("[data-tag='beam-0']").click()
+    page.locator("[data-wall='9']").click(force=True)
+    page.locator("#call-here").fill("every 11' 6 B1 from A")
+    page.get_by_text("2 more beams?").wait_for()
+    page.wait_for_timeout(400)
+
+
+def zone(page: Page) -> None:
+    page.get_by_role("button", name="Extraction, S2").click()
+    page.locator("#call-here").fill("falls 1 to drain from A 9' e 9' n")
     page.wait_for_timeout(700)
+
+
+def dim(page: Page) -> None:
+    page.keyboard.press("d")
+    page.locator(".piece").nth(1).click()
 
 
 def county(page: Page) -> None:
@@ -65,10 +78,10 @@ VIEWS = [
     ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
     ("22-beams", "/job/{tansy}/edges?tab=grid", LAPTOP, beam),
     ("23-frost", "/job/{tansy}/edges?tab=frost", LAPTOP, None),
-    ("25-phone-cut", "/job/{tansy}/edges", PHONE, None),
+    ("24-zones", "/job/{tansy}/edges?tab=top", LAPTOP, zone),
     ("4-order", "/job/{tansy}/order", LAPTOP, working),
     ("6-ways", "/ways", LAPTOP, None),
-    ("8-dim", "/job/{tansy}/edges?dim", LAPTOP, lambda page: page.keyboard.press("d")),
+    ("8-dim-boards", "/job/{tansy}/lines?tab=boards", LAPTOP, dim),
     ("9-phone-lines", "/job/{tansy}/lines", PHONE, None),
     ("11-phone-order", "/job/{tansy}/order", PHONE, None),
     ("13-set-out", "/job/{tansy}/lines?tab=setout", LAPTOP, None),

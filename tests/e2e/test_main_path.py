@@ -99,12 +99,12 @@ def test_a_second_walk_an_opening_and_a_size_typed_on_the_drawing(page):
     expect(reading(page, "area")).to_contain_text("932 sq ft")
     page.get_by_role("link", name="Edges").click()
     page.get_by_role("tab", name="Zones and recesses").click()
-    drop = page.get_by_label("drop").nth(1)
-    expect(drop).to_have_value("1 1/2″")
-    drop.fill("-2")
+    drop = page.get_by_label("Apron, top from the floor")
+    expect(drop).to_have_value("−1 1/2″")
+    drop.fill("2 blue")
     drop.press("Enter")
-    expect(page.get_by_text("a length cannot be negative")).to_be_visible()
-    expect(drop).to_have_value("-2")
+    expect(page.get_by_text("Cannot read 2 blue")).to_be_visible()
+    expect(drop).to_have_value("2 blue")
 
 
 def test_the_card_says_what_is_unsaid_and_is_filled_in_place(page):

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from dataclasses import dataclass
 from typing import Literal
 
@@ -159,3 +160,11 @@ _ROWS = (
     Source("plant", "The plant's terms as written in Ways. Ask the plant.", "house"),
 )
 SOURCES = {row.key: row for row in _ROWS}
+
+
+def words_in(key: str, units: str) -> str:
+    """The sentence of a source in the units of the job: '12 in' is '305 mm' there."""
+    words = SOURCES[key].words
+    if units != "mm":
+        return words
+    return re.sub(r"\b(\d+(?:\.\d+)?) in\b(?! \d)", lambda size: f"{float(size[1]) * 25.4:.0f} mm", words)

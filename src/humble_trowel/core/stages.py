@@ -166,7 +166,7 @@ def _order_standing(job: Job) -> Standing:
     if job.plan.outline is None:
         return Standing("loop", "to do")
     unsaid = sum(1 for line in figure.call_in if line.missing)
-    return Standing("loop" if unsaid else "tight", f"{unsaid} unsaid" if unsaid else "say it")
+    return Standing("loop" if unsaid else "tight", f"{unsaid} to say" if unsaid else "say it")
 
 
 class ConcreteReport(Report):

@@ -1,12 +1,14 @@
 <script lang="ts" generics="T extends string">
 	/** A lens: the sheet, and the bench with its question, its tabs, what the tab holds, and the working slip at its foot. */
 	import type { Snippet } from 'svelte';
+	import FinderSoon from '../finder/FinderSoon.svelte';
 	import { finder } from '../finder/finder.svelte';
 	import { questionOf, rowsOf } from '../lenses/lens';
 	import type { Turn } from '../lenses/turn.svelte';
 	import type { JobStore } from '../state/job.svelte';
 	import { w } from '../words/words';
 	import Turns from '../ui/Turns.svelte';
+	import MoreBelow from '../ui/MoreBelow.svelte';
 	import Later from '../ui/Later.svelte';
 	import { finderPanel } from './parts';
 	import WorkingSlip from './WorkingSlip.svelte';
@@ -30,12 +32,14 @@
 		foot?: Snippet;
 		children: Snippet;
 	} = $props();
+	let bench: HTMLElement | undefined = $state();
 	const question = $derived(!ready && turn.lens.id === 'lines' ? w.ask.start : questionOf(turn.lens, turn.tab));
 </script>
 
 {@render sheet()}
 <section
 	id="bench"
+	bind:this={bench}
 	tabindex="-1"
 	aria-label={question}
 	class={[
@@ -44,7 +48,9 @@
 		'print:overflow-visible print:border-0 print:bg-white'
 	]}
 >
-	{#if finder.open}<div class="flex min-h-0 flex-1 flex-col px-20 pt-6 max-phone:px-14"><Later load={finderPanel} /></div>{/if}
+	{#if finder.open}<div class="flex min-h-0 flex-1 flex-col px-20 pt-6 max-phone:px-14">
+			<Later load={finderPanel}>{#snippet soon()}<FinderSoon />{/snippet}</Later>
+		</div>{/if}
 	<div class={['flex-none px-20 pt-14 pb-16 max-phone:px-14 max-phone:py-6 side:px-14 side:py-6', finder.open && 'hidden']}>
 		<h1>{question}</h1>
 		{#if !ready}
@@ -57,4 +63,5 @@
 		{@render foot?.()}
 	</div>
 	<WorkingSlip jobId={store.id} />
+	<MoreBelow of={bench} />
 </section>

@@ -41,7 +41,7 @@ export function jobKeys(event: KeyboardEvent, place: Place): void {
 		escape: () => {
 			if (finder.open) finder.close();
 			else if (workingSlip.open) workingSlip.close();
-			else store.dropDraft();
+			else if (store.trying.length) store.letGo();
 		}
 	};
 	if (always[key]) {
@@ -58,7 +58,11 @@ export function jobKeys(event: KeyboardEvent, place: Place): void {
 		'[': () => step(-1),
 		']': () => step(1),
 		'/': () => finder.show(store),
-		c: () => document.getElementById(place.lens === 'edges' ? 'cut-call' : 'call-out')?.focus(),
+		c: () =>
+			['call-here', 'call-out', 'cut-call']
+				.map((id) => document.getElementById(id))
+				.find((box) => box)
+				?.focus(),
 		',': () => pick.step(-1, sides),
 		'.': () => pick.step(1, sides),
 		z: () => void (event.shiftKey ? store.redo() : store.undo()),

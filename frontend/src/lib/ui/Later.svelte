@@ -1,8 +1,10 @@
 <script lang="ts">
-	/** A part that is fetched when it is first wanted, and says so where it cannot be. */
-	import type { Component } from 'svelte';
+	/** A part that is fetched when it is first wanted; `soon` stands there until it is here, and it says so where it cannot be. */
+	import type { Component, Snippet } from 'svelte';
 	import { w } from '../words/words';
-	let { load }: { load: () => Promise<{ default: Component }> } = $props();
+	let { load, soon }: { load: () => Promise<{ default: Component }>; soon?: Snippet } = $props();
 </script>
 
-{#await load() then { default: Part }}<Part />{:catch}<p role="alert" class="wrong">{w.notices.noPart}</p>{/await}
+{#await load()}{@render soon?.()}{:then { default: Part }}<Part />{:catch}<p role="alert" class="wrong">
+		{w.notices.noPart}
+	</p>{/await}

@@ -80,8 +80,11 @@ export const edgeWords = {
 		board: 'board',
 		frost: 'frost line'
 	} as Record<string, string>,
-	short: (text: string) => `${text} short of frost`,
+	short: (text: string) => `${text} short of frost here`,
+	leastAt: (where: string, least: string, here: string) =>
+		here && here !== least ? `${where}, the least: ${least}; here: ${here}` : `${where}, the least: ${least}`,
 	noGround: 'ground not set',
+	notToScale: ', broken off',
 	area: 'Cut concrete',
 	broken: 'Long plain stretches are broken out.',
 	shortOf: (names: string) => `Short: ${names}.`,
@@ -96,7 +99,7 @@ export const edgeWords = {
 		'against-wall': 'against a wall',
 		dowelled: 'dowelled',
 		'block-wall': 'over block wall',
-		overhang: 'over a walk'
+		overhang: 'over a sidewalk'
 	} as Record<string, string>,
 	beams: 'Beams',
 	pads: 'Pads',

@@ -51,7 +51,7 @@ export const ground = {
 	gridAt: (n: number, of: number) => `${n} of ${of} shot`,
 	keepGrid: (n: number) => `Keep ${n} shots`,
 	kept: (n: number) => (n === 1 ? 'Shot kept.' : `${n} shots kept.`),
-	dropGrid: 'Drop them',
+	dropGrid: 'Let them go',
 	noBeam: { battery: 'No beam: its battery is flat.', 'off the rod': 'No beam: the line runs off the rod.' } as Record<
 		string,
 		string

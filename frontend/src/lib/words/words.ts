@@ -255,6 +255,24 @@ export const w = {
 		kept: 'Kept.',
 		remove: 'Remove'
 	},
+	moreBelow: 'more below',
+	callKeys: {
+		name: 'Keys for calls',
+		"'": 'feet',
+		'"': 'inches',
+		'/': 'part of',
+		' ': 'space',
+		',': 'comma',
+		'&': 'and',
+		back: 'take back',
+		n: 'north',
+		e: 'east',
+		s: 'south',
+		w: 'west',
+		from: 'from',
+		by: 'by',
+		abc: 'letters'
+	},
 	notices: {
 		noPart: 'This part is not here yet and there is no network. Try again when there is.',
 		broken: 'This slab cannot be worked out.',

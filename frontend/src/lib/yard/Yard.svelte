@@ -2,6 +2,7 @@
 	/** The yard: all slabs to one scale, what each needs, what changed last. */
 	import { goto } from '$app/navigation';
 	import { boundsOf } from '../drawing/viewport';
+	import FinderSoon from '../finder/FinderSoon.svelte';
 	import { finder } from '../finder/finder.svelte';
 	import { help } from '../shell/help.svelte';
 	import { finderPanel, keysSheet } from '../shell/parts';
@@ -111,7 +112,7 @@
 		</p>
 	{/if}
 	{#if finder.open}<div class="flex max-h-[60vh] flex-col border-b-3 border-ink bg-bench px-20">
-			<Later load={finderPanel} />
+			<Later load={finderPanel}>{#snippet soon()}<FinderSoon />{/snippet}</Later>
 		</div>{/if}
 	<main class="flex-1 overflow-auto bg-sheet">
 		{#if starting}<StartSlab {yard} close={() => (starting = false)} />{/if}

@@ -15,7 +15,7 @@ from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.local_rules import NO_LOCAL, Local, limit
 from humble_trowel.core.plan.shape_parts import EdgeType
-from humble_trowel.core.sources import SOURCES
+from humble_trowel.core.sources import words_in
 from humble_trowel.core.units import Units, format_area, say_depth
 
 SLACK_MM = 0.5
@@ -24,7 +24,8 @@ Verdict = Literal["meets", "short", "not set"]
 
 @dataclass(frozen=True)
 class EdgeCheck:
-    """One rule at one side. has: what is there; rule: what is asked; gap: how much is short; words: the doubt, '' where it meets."""
+    """One rule at one side. has: what is there; rule: what is asked; gap: how much is short; words: the doubt, '' where it meets.
+    least_at: where along the side it is least, '' where it is the same all along."""
 
     side: int | None
     code: str
@@ -38,6 +39,7 @@ class EdgeCheck:
     remedy: str
     source: str
     source_words: str
+    least_at: str = ""
 
 
 def edge_checks(plan: Plan, cells: list[Cell], local: Local = NO_LOCAL) -> list[EdgeCheck]:
@@ -102,7 +104,7 @@ def _check(
         side=side.side if side else None, code=rule.code, verdict=verdict, name=rule.name, has=texts[0], rule=texts[1],
         gap_mm=max(0.0, gap_mm or 0.0), gap="" if meets or gap_mm is None else say_depth(gap_mm, units),
         words="" if meets else words, remedy="" if meets else rule.remedy, source=rule.source,
-        source_words=SOURCES[rule.source].words + note,
+        source_words=words_in(rule.source, units) + note,
     )  # fmt: skip
 
 
@@ -113,6 +115,7 @@ def _side(plan: Plan, side: FrostSide, area_m2: float, local: Local) -> list[Edg
         return [_check(OUTSIDE, side, units, None, ("not set", ""), words)]
     buried, above = say_depth(max(0.0, side.buried_mm), units), say_depth(abs(side.above_mm), units)
     rows = [_bury(plan, side, buried, local), _frost(plan, side, buried, area_m2, local)]
+    rows = [replace(row, least_at=side.least_at) for row in rows]
     veneer = next((row.veneer for row in plan.edge_types if row.mark == side.mark), False)
     least = limit(local, "veneer" if veneer else "above-grade", units)
     asked = say_depth(least.value, units)

@@ -12,9 +12,11 @@ from humble_trowel.core.forms.exposed import reaches
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.plan.document import Plan, side_name
+from humble_trowel.core.plan.document import Plan, corner_name, side_name
+from humble_trowel.core.units import say_length
 
 INSIDE_MM = 5.0
+EVEN_MM = 1.5  # under 1/16 in nobody could say where
 
 
 @dataclass(frozen=True)
@@ -23,7 +25,8 @@ class FrostSide:
 
     buried_mm: how far the edge's bottom lies under the ground outside, least along the side; above_mm: least height
     of the top over that ground; short_mm: how far the bottom stays above the frost line, 0 or less where it reaches.
-    bury_mm: how far the bottom lies in undisturbed ground. None where ground or frost depth is not known.
+    bury_mm: how far the bottom lies in undisturbed ground. least_at: where it is buried least, in words, '' where it is the
+    same all along. None where ground or frost depth is not known.
     """
 
     side: int
@@ -37,6 +40,7 @@ class FrostSide:
     above_mm: float | None
     short_mm: float | None
     bury_mm: float | None = None
+    least_at: str = ""
 
 
 def frost_sides(plan: Plan, cells: list[Cell]) -> list[FrostSide]:
@@ -63,7 +67,7 @@ def _side(plan: Plan, cells: list[Cell], side: int, mark: str | None, depth: flo
     ring = plan.outline or []
     a, b = side_of(ring, side)
     frost = plan.site.frost_depth_mm
-    rows = []
+    rows, places = [], []
     in_ground: list[float | None] = []
     for at in stations_of(plan, side):
         spot = _inside(a, b, at)
@@ -76,6 +80,7 @@ def _side(plan: Plan, cells: list[Cell], side: int, mark: str | None, depth: flo
         undisturbed = undisturbed_mm(plan, outside)
         in_ground.append(None if undisturbed is None else undisturbed - (top - deep))
         rows.append((top, top - deep, ground, deep))
+        places.append(at)
     tops, deep = [row[0] for row in rows], max(row[3] for row in rows)
     known = [(top, bottom, ground) for top, bottom, ground, _ in rows if ground is not None]
     worst = min(known, key=lambda row: row[2] - row[1]) if known else None
@@ -84,8 +89,22 @@ def _side(plan: Plan, cells: list[Cell], side: int, mark: str | None, depth: flo
         side=side, name=side_name(side, len(ring)), mark=mark, depth_mm=deep, length_mm=math.dist(a, b), top_mm=max(tops),
         ground_mm=worst[2] if worst else None, buried_mm=worst[2] - worst[1] if worst else None,
         above_mm=min(row[0] - row[2] for row in known) if known else None, short_mm=short,
+        least_at=_least_at(plan, side, list(zip(places, (None if row[2] is None else row[2] - row[1] for row in rows), strict=True))),
         bury_mm=min((mm for mm in in_ground if mm is not None), default=None) if None not in in_ground else None,
     )  # fmt: skip
+
+
+def _least_at(plan: Plan, side: int, buried: list[tuple[float, float | None]]) -> str:
+    """'at A' or '8 ft from A', where it is buried least; '' where it is the same all along."""
+    known = [(mm, at) for at, mm in buried if mm is not None]
+    if not known or max(known)[0] - min(known)[0] < EVEN_MM:
+        return ""
+    ring = list(plan.outline or [])
+    at, size = min(known)[1], math.dist(*side_of(ring, side))
+    for end, stands in ((side, 0.0), ((side + 1) % len(ring), size)):
+        if abs(at - stands) < INSIDE_MM:
+            return f"at {corner_name(end)}"
+    return f"{say_length(at, plan.units)} from {corner_name(side)}"
 
 
 def _inside(a: XY, b: XY, at: float) -> XY:

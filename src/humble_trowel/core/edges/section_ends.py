@@ -36,7 +36,7 @@ class SectionEnd:
     """s_mm: where the face is. outward: -1 where the outside lies toward smaller s, else 1. against: what stands there.
 
     ground_mm, frost_mm: levels outside, None where nobody said. plate_over_mm: how far the sill plate stands out past
-    the concrete. square: whether the cut crosses the side at a right angle (sizes may then be typed on it). short_text: how far the bottom stays above frost, '' where it reaches.
+    the concrete. square: whether the cut crosses the side at a right angle (sizes may then be typed on it). short_text: how far the bottom stays above frost, '' where it reaches. buried_text: how far it lies under the ground outside, '' where nobody said.
     """
 
     s_mm: float
@@ -58,6 +58,7 @@ class SectionEnd:
     boards: list[BoardDrawn]
     square: bool
     short_text: str
+    buried_text: str
 
 
 def section_ends(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY, spans: Sequence[Span]) -> list[SectionEnd]:
@@ -114,6 +115,7 @@ def _end(plan: Plan, solid: Solid, ways: JobWays, side: int, leaving: Leaving, l
         plate_over_mm=over if kind and kind.plate_mm else 0.0,
         boards=[] if standing else _boards(_form(plan, solid, ways, side), at, top),
         square=cosine < 1e-3 * math.dist(p, q) * math.dist(*line), short_text=_short(plan, bottom, ground),
+        buried_text="" if ground is None else say_depth(max(0.0, ground - bottom), plan.units),
     )  # fmt: skip
 
 

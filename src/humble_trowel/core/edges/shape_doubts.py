@@ -64,7 +64,7 @@ def _uses(plan: Plan, cells: list[Cell]) -> list[Finding]:
         where = f"zones[{cell.index}].use"
         thick = say_depth(cell.thickness_mm, plan.units)
         if use == "racks":
-            words = f"{cell.name} carries racks; no thumb table says how thick its slab must be ({thick} is drawn)."
+            words = f"{cell.name} has racks on it; no thumb table says how thick its slab must be ({thick} is drawn)."
             rows.append(
                 finding("slab-needs-engineer", where, words, "Ask the engineer for thickness and steel.", "thumb-use")
             )

@@ -37,7 +37,7 @@ from humble_trowel.core.units import parse_length, say_depth, say_length
 TOUCH_MM = 30.0
 LEVEL_RATE = 1e-5
 What = Literal["slab", "wall", "walk", "kerb", "other"]
-TITLES = {"slab": "Old slab", "wall": "Wall", "walk": "Walk", "kerb": "Kerb"}
+TITLES = {"slab": "Old slab", "wall": "Wall", "walk": "Sidewalk", "kerb": "Kerb"}
 
 
 class AddExisting(EditBase):

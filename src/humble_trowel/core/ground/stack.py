@@ -166,7 +166,7 @@ def _barrier(plan: Plan, build: BuildUp, path: str) -> list[Finding]:
         return []
     living = build.space == "living" or (build.space is None and plan.site.building == "house")
     if build.heated or living:
-        why = "is heated" if build.heated else "carries living space"
+        why = "is heated" if build.heated else "has living space on it"
         words = f"{build.slab} {why} and no barrier lies anywhere under it."
         remedy = "Lay a barrier under the slab, over or under the foam; only the official may waive it."
         return [finding("no-barrier", path, words, remedy, "barrier")]

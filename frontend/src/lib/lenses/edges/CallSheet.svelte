@@ -8,6 +8,7 @@
 	import { remember } from '../../state/remember.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Frac from '../../ui/Frac.svelte';
+	import CallKeys from '../../ui/CallKeys.svelte';
 	import { coarse } from '../../ui/pointer.svelte';
 	import { w } from '../../words/words';
 	import type { CallHere } from './call_here.svelte';
@@ -23,6 +24,7 @@
 	let { call, data, tab, showCut, place = null }: Props = $props();
 	const store = $derived(call.store);
 	let own: HTMLInputElement | undefined = $state();
+	let letters = $state(false);
 	let tall = $state(96);
 	// svelte-ignore state_referenced_locally (one tab for the life of this component)
 	remember(
@@ -126,6 +128,7 @@
 			call.text.length > 24 ? 'text-key' : 'text-call'
 		]}
 		autocomplete="off"
+		inputmode={coarse.now && !letters ? 'decimal' : 'text'}
 		autocapitalize="off"
 		spellcheck="false"
 		placeholder={hint}
@@ -134,6 +137,7 @@
 		oninput={(event) => call.type(event.currentTarget.value)}
 		onkeydown={keys}
 	/>
+	{#if coarse.now && !place}<CallKeys box={own} bind:letters type={(text) => call.type(text)} />{/if}
 	<div id="call-heard" class="mt-4 text-note max-phone:text-read" aria-live="polite">
 		{#if problem}
 			<p

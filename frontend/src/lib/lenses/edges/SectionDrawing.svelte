@@ -144,7 +144,7 @@
 					>
 				{/if}
 			{/each}
-			<SectionSizes {section} {view} {start} />
+			<SectionSizes {section} {view} height={high} {start} />
 			{#each view.names as name}
 				<text
 					x={name.x}

@@ -227,5 +227,12 @@
 {#if frost && frost.frost_mm !== null}
 	{@const fy = Math.min(view.y(frost.frost_mm), height - 14)}
 	{@const seen = view.y(frost.frost_mm) <= height - 14}
-	<path d="M10 {fy}H{width - 10}" stroke="var(--color-ink)" stroke-width="1.6" stroke-dasharray={seen ? '14 5 3 5' : '3 7'} />
+	<path d="M10 {fy}H{width - 10}" stroke="var(--color-ink)" stroke-width="1.6" stroke-dasharray="14 5 3 5" />
+	<text
+		x={width - 12}
+		y={fy - 5}
+		text-anchor="end"
+		class="fill-ink2 stroke-bench stroke-4 text-note font-[600] [paint-order:stroke]"
+		>{w.edges.legend['frost']}{seen ? '' : w.edges.notToScale}</text
+	>
 {/if}

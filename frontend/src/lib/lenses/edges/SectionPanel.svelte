@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** The section bench: the drawing, what the side is, its rules, and the edge types. */
 	import { remember } from '../../state/remember.svelte';
+	import type { EdgeCheck } from '../../api/schema';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { Edit, JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
@@ -19,6 +20,11 @@
 	const side = $derived(place?.kind === 'side' ? place.row : null);
 	const mark = $derived(place?.mark ?? '');
 	const type = $derived(plan?.edge_types.find((one) => one.mark === mark) ?? null);
+	/** the least along the side and what it is at this cut are two numbers: each says where it is */
+	const hasOf = (check: EdgeCheck) => {
+		const here = data.section?.ends.find((end) => end.side === check.side)?.buried_text ?? '';
+		return check.least_at ? w.edges.leastAt(check.least_at, check.has, here) : check.has;
+	};
 	const checks = $derived(
 		(store.figure?.checks ?? []).filter((one) => (one.side === null ? one.name.endsWith(mark) : one.side === side))
 	);
@@ -112,7 +118,7 @@
 	>
 		<b class={{ short: 'text-flag', meets: 'text-chalk', 'not set': 'text-ink2 italic' }[check.verdict]}
 			>{w.edges.checks[check.verdict]}</b
-		><span>{check.name}</span><span class="font-[760]"><Frac text={check.has} /></span>
+		><span>{check.name}</span><span class="text-right font-[760]"><Frac text={hasOf(check)} /></span>
 		{#if check.rule}<abbr class="border-[1.5px] border-ink px-6 py-0 text-note no-underline" title={check.source_words}
 				><Frac text={check.rule} /></abbr
 			>{/if}

@@ -8,8 +8,9 @@
 	let {
 		section,
 		view,
+		height,
 		start
-	}: { section: Section; view: SectionView; start: (size: SectionSize, x: number, y: number) => void } = $props();
+	}: { section: Section; view: SectionView; height: number; start: (size: SectionSize, x: number, y: number) => void } = $props();
 	interface Placed {
 		size: SectionSize;
 		line: string;
@@ -86,18 +87,20 @@
 	<path d={row.witness} stroke="var(--color-line)" stroke-width=".9" fill="none" />
 	<path d={row.line} stroke="var(--color-ink)" stroke-width="1.2" fill="none" />
 {/each}
-{#if deep && deep.frost_mm !== null && view.y(deep.frost_mm) > view.y(deep.bottom_mm) + 64}
+{#if deep && deep.frost_mm !== null && view.y(deep.frost_mm) > view.y(deep.bottom_mm) + 40}
 	{@const x = view.x(deep.s_mm) - deep.outward * 46}
-	{@const far = view.y(deep.frost_mm)}
+	{@const far = Math.min(view.y(deep.frost_mm), height - 14)}
+	{@const seen = view.y(deep.frost_mm) <= height - 14}
+	{@const from = view.y(deep.bottom_mm) + (seen ? 40 : 12)}
 	<path
-		d="M{x} {view.y(deep.bottom_mm) + 40}V{far}{crowsFoot([x, far], [0, -1])}"
+		d="M{x} {from}{seen ? '' : `V${far - 22}l5 4l-10 6l5 4`}V{far}{crowsFoot([x, far], [deep.outward, 0])}"
 		stroke="var(--color-flag)"
 		stroke-width="1.8"
 		fill="none"
 	/>
 	<text
 		x={x + 10}
-		y={Math.min(far - 8, (view.y(deep.bottom_mm) + 40 + far) / 2 + 6)}
+		y={Math.min(far - 8, (from + far) / 2 + 6)}
 		class="short fill-flag stroke-bench stroke-4 text-read font-[760] [paint-order:stroke]"
 		><SvgFrac text={w.edges.short(deep.short_text)} /></text
 	>

@@ -2,6 +2,7 @@
 	/** Call it like a tape: typed, heard, drawn as a ghost before it is kept. */
 	import { untrack } from 'svelte';
 	import { coarse } from '../../ui/pointer.svelte';
+	import CallKeys from '../../ui/CallKeys.svelte';
 	import { w } from '../../words/words';
 	import Frac from '../../ui/Frac.svelte';
 	import type { WalkBox, WalkKind } from './walk.svelte';
@@ -21,6 +22,7 @@
 	);
 	/** a new job begins here; not under a thumb, where it would raise the keyboard over the screen */
 	let own: HTMLInputElement | undefined = $state();
+	let letters = $state(false);
 	$effect(() => {
 		if (untrack(() => !hasOutline && !coarse.now)) own?.focus();
 	});
@@ -48,13 +50,14 @@
 			id="call-out"
 			bind:this={own}
 			autocomplete="off"
+			inputmode={coarse.now && !letters ? 'decimal' : 'text'}
 			autocapitalize="off"
 			spellcheck="false"
 			value={box.text}
 			class:long={box.text.length > 27}
 			oninput={(event) => box.type(event.currentTarget.value)}
 			onkeydown={(event) => {
-				if (event.key === 'Enter') void (box.ready ? box.keep() : box.saveAsTyped());
+				if (event.key === 'Enter') void box.enter();
 				if (event.key === 'Escape') void box.forget();
 			}}
 		/>
@@ -68,6 +71,7 @@
 			onclick={() => void box.keep()}>{keepWord}</button
 		>
 	</div>
+	{#if coarse.now}<CallKeys box={own} bind:letters type={(text) => box.type(text)} />{/if}
 	{#if box.kind === 'zone' && box.text}
 		<div class="mt-6 flex gap-12">
 			<label class="label text-note font-[700]">{w.lines.zoneName} <input class="well" bind:value={box.zoneName} /></label>

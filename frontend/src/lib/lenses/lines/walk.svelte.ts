@@ -50,7 +50,17 @@ export class WalkBox {
 		clearTimeout(this.#saver);
 		this.#saver = setTimeout(() => void this.saveAsTyped(), 900);
 	}
-	async listen() {
+	/** the newest text that is being heard */
+	#hearing: Promise<void> = Promise.resolve();
+	listen(): Promise<void> {
+		return (this.#hearing = this.#listen());
+	}
+	/** Enter: kept where it closes, once it is heard; else as it stands. */
+	async enter() {
+		await this.#hearing;
+		await (this.ready ? this.keep() : this.saveAsTyped());
+	}
+	async #listen() {
 		const ask = ++this.#latest;
 		try {
 			const got = await api.walk(this.store.id, this.text);
