@@ -12,13 +12,20 @@
 	}
 	let { view, ring, pick, editable, grab }: Props = $props();
 	const spots = $derived(ring.map((p) => view.px(p)));
-	const rows = $derived(
-		spots.map((p, i) => {
-			const n = spots.length;
+	/** a letter that would lie on one before it stands farther out */
+	const rows = $derived.by(() => {
+		const placed: { p: XY; at: XY }[] = [];
+		const n = spots.length;
+		spots.forEach((p, i) => {
 			const out = outward(spots[(i + n - 1) % n] ?? p, p, spots[(i + 1) % n] ?? p);
-			return { p, at: [p[0] + out[0] * 21, p[1] + out[1] * 21] };
-		})
-	);
+			let away = 21;
+			const at = (): XY => [p[0] + out[0] * away, p[1] + out[1] * away];
+			const meets = () => placed.some((one) => Math.abs(one.at[0] - at()[0]) < 21 && Math.abs(one.at[1] - at()[1]) < 21);
+			while (meets() && away < 64) away += 7;
+			placed.push({ p, at: at() });
+		});
+		return placed;
+	});
 	const small = $derived(ring.length > 16);
 </script>
 

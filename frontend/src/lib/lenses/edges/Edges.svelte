@@ -66,10 +66,13 @@
 	const showCut = () => turn.to('cut');
 	const also = $derived((store.document?.side_pads ?? []).flatMap((pad) => pad.polygon));
 	let across = $state(1280);
+	let down = $state(800);
+	/** the call box lies on the sheet; where that is a strip it stands in the bench */
+	const roomy = $derived(across > 600 && down > 500);
 	const doubts = $derived(onTab(store.figure?.findings, 'cut'));
 </script>
 
-<svelte:window bind:innerWidth={across} />
+<svelte:window bind:innerWidth={across} bind:innerHeight={down} />
 <LensFrame {store} {turn} name={w.edges.tabsName} ready={!!store.figure?.outline}>
 	{#snippet sheet()}
 		<Sheet
@@ -82,7 +85,7 @@
 			letters={across > 600}
 			sizes={tab === 'cut' || tab === 'grid'}
 			labels={tab !== 'sum' && tab !== 'top'}
-			clear={drawn && across > 600 ? 104 : 0}
+			clear={drawn && roomy ? 104 : 0}
 		>
 			{#snippet key()}
 				{#if tab === 'top'}<p class="label">
@@ -124,7 +127,7 @@
 				{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
 			{/snippet}
 			{#snippet foot(view, width, height)}
-				{#if drawn && across > 600}{#key drawn}<CallSheet
+				{#if drawn && roomy}{#key drawn}<CallSheet
 							{call}
 							{data}
 							tab={drawn}
@@ -152,8 +155,8 @@
 			<p class="label" aria-live="polite">{data.section.words}</p>
 			<SectionDrawing {store} section={data.section} tall={230} />
 		{/if}
-		{#if tab === 'grid'}<GridPanel {store} {data} {call} {showCut} boxed={across <= 600} />
-		{:else if tab === 'top'}<TopPanel {store} {data} {call} {showCut} boxed={across <= 600} />
+		{#if tab === 'grid'}<GridPanel {store} {data} {call} {showCut} boxed={!roomy} />
+		{:else if tab === 'top'}<TopPanel {store} {data} {call} {showCut} boxed={!roomy} />
 		{:else if tab === 'meets'}<MeetsPanel {store} {data} />
 		{:else if tab === 'frost'}<FrostPanel {store} {data} />
 		{:else}<SumPanel {store} {data} dug={ground.state?.ground.parts ?? []} />{/if}

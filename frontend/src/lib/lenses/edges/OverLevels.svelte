@@ -5,7 +5,7 @@
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	let { view, levels }: { view: Viewport; levels: CornerLevel[] } = $props();
 	const rows = $derived.by(() => {
-		const seen: { at: XY; text: string; anchor: 'start' | 'middle' | 'end' }[] = [];
+		const seen: { at: XY; text: string; left: number; wide: number; anchor: 'start' | 'middle' | 'end' }[] = [];
 		for (const zone of new Set(levels.map((row) => row.zone))) {
 			const own = levels.filter((row) => row.zone === zone);
 			const middle: XY = [
@@ -26,8 +26,11 @@
 					.replace(' mm', '')
 					.replace(' down', '')
 					.replace(/^(?!0$|.*up$)/, '−');
-				if (!seen.some((one) => Math.abs(one.at[0] - at[0]) < 14 && Math.abs(one.at[1] - at[1]) < 12))
-					seen.push({ at, text, anchor: drain ? 'middle' : side < 0 ? 'end' : 'start' });
+				const wide = text.length * 7.4;
+				const left = side < 0 ? at[0] - wide : at[0];
+				const over = (one: (typeof seen)[number]) => left < one.left + one.wide && one.left < left + wide;
+				if (!seen.some((one) => over(one) && Math.abs(one.at[1] - at[1]) < 15))
+					seen.push({ at, text, left, wide, anchor: drain ? 'middle' : side < 0 ? 'end' : 'start' });
 			}
 		}
 		return seen;

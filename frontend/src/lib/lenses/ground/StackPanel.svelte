@@ -80,8 +80,9 @@
 		store.dropDraft();
 	}
 	async function keep(): Promise<boolean> {
+		const said = JSON.stringify(edit());
 		const done = await store.keep([edit()], 'stack');
-		if (done) drop();
+		if (done && JSON.stringify(edit()) === said) drop(); /* what was typed meanwhile stays */
 		return done;
 	}
 	const set = (key: 'found_mm' | 'strip_mm') => (typed: string) =>
