@@ -33,7 +33,8 @@
 		(old) => (kind = old)
 	);
 	async function add() {
-		if (kind.trim() && (await store.keep([{ op: 'call_kind', text: kind, mark: null }], 'call-kind'))) kind = '';
+		const said = kind;
+		if (said.trim() && (await store.keep([{ op: 'call_kind', text: said, mark: null }], 'call-kind')) && kind === said) kind = '';
 	}
 	const problem = $derived(store.problemFor('call-kind'));
 	const doubts = $derived(onTab(store.figure?.findings, 'grid'));

@@ -40,7 +40,9 @@
 		(old) => (slab = old)
 	);
 	async function add() {
-		if (slab.trim() && (await store.keep([{ op: 'set_slab_type', mark: next, thickness: slab }], 'new-slab'))) slab = '';
+		const said = slab;
+		const edit = { op: 'set_slab_type' as const, mark: next, thickness: said };
+		if (said.trim() && (await store.keep([edit], 'new-slab')) && slab === said) slab = '';
 	}
 </script>
 

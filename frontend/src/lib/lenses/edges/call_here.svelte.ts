@@ -107,8 +107,9 @@ export class CallHere {
 	}
 	async keep(): Promise<boolean> {
 		if (!this.text.trim()) return false;
+		const said = this.text;
 		this.refused = !(await this.store.keep([this.edit], 'call'));
-		if (!this.refused) this.letGo();
+		if (!this.refused && this.text === said) this.letGo(); /* what was typed meanwhile stays */
 		return !this.refused;
 	}
 	/** Nothing is called any more; what is pressed stays pressed. */
