@@ -29,7 +29,7 @@ def test_the_demo_is_set_out_squared_formed_and_cut(client, house):
     forms = client.get(at(house, "forms")).json()
     assert [row["code"] for row in forms["findings"]] == ["form-left-out"]
     cuts = client.get(at(house, "cut-plan")).json()["cuts"]
-    assert any(board["on_hand"] for board in cuts["boards"]) and "One size a side" in cuts["verdict"]
+    assert any(board["on_hand"] for board in cuts["boards"]) and "one size a side" in cuts["why"]
     rounds = client.get(at(house, "records"), params={"kind": "taped"}).json()
     assert [row["verdict"] for row in rounds] == ["Out 9/16″ at I.", "Out 1 1/8″ at J."]
     again = client.post(at(house, "square"), json={"values": rounds[0]["values"]}).json()

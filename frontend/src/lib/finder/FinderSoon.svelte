@@ -5,4 +5,14 @@
 	const focus = (node: HTMLInputElement) => node.focus();
 </script>
 
-<input class="well h-48 w-full" aria-label={w.finder.name} use:focus bind:value={finder.asked} />
+<input
+	class="well h-48 w-full"
+	aria-label={w.finder.name}
+	use:focus
+	bind:value={finder.asked}
+	onkeydown={(event) => {
+		if (event.key !== 'Escape') return;
+		event.stopPropagation();
+		finder.close();
+	}}
+/>
