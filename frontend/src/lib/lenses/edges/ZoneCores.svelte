@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** A core of every zone, to one scale, hung from the finished floor: dropped ones hang lower. Its figures are fields. */
+	import { HATCHES } from '../../drawing/hatches';
 	import type { TopZone } from '../../api/schema';
 	import type { JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
@@ -8,16 +9,6 @@
 	import { w } from '../../words/words';
 	import type { CallHere } from './call_here.svelte';
 	let { store, call, zones }: { store: JobStore; call: CallHere; zones: TopZone[] } = $props();
-	const FILLS: Record<string, string> = {
-		slab: 'conc',
-		foam: 'zig',
-		stone: 'pebbles',
-		graded: 'pebbles',
-		blinding: 'sand',
-		fill: 'filled',
-		screed: 'sand',
-		finish: 'sand'
-	};
 	const NARROW = 62;
 	const TOP = 14;
 	const deepest = $derived(Math.max(...zones.map((zone) => zone.drop_mm + zone.core.reduce((sum, one) => sum + one.mm, 0))));
@@ -60,7 +51,7 @@
 							y={layer.y}
 							width={NARROW}
 							height={layer.high}
-							fill="url(#{FILLS[layer.kind] ?? 'conc'})"
+							fill="url(#{HATCHES[layer.kind] ?? 'conc'})"
 							class={['stroke-[2.2px]', on ? 'stroke-chalk' : 'stroke-ink']}
 						/>
 						{#if layer.kind !== 'slab' && layer.high > 12}<foreignObject

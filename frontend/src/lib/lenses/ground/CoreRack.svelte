@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Cores hung from the laser line, to scale: every zone's layers and the trenches, with what the rod reads beside each. */
+	import { HATCHES } from '../../drawing/hatches';
 	import type { GroundState } from '../../api/schema';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	import { w } from '../../words/words';
@@ -12,16 +13,6 @@
 	let { state, picked, pick, width }: Props = $props();
 	const TOP = 104;
 	const TALL = 214;
-	const FILLS: Record<string, string> = {
-		slab: 'conc',
-		foam: 'zig',
-		stone: 'pebbles',
-		graded: 'pebbles',
-		blinding: 'sand',
-		fill: 'filled',
-		screed: 'sand',
-		finish: 'sand'
-	};
 	const names = $derived([...new Set(state.ground.stack.map((row) => row.zone))]);
 	const trenches = $derived(state.ground.rod.filter((row) => row.key === 'trench').slice(0, names.length > 4 ? 1 : 2));
 	const stand = $derived(state.ground.stands.at(-1) ?? null);
@@ -106,7 +97,7 @@
 						y={y(row.top_mm)}
 						width={boxWide}
 						height={Math.max(2, (row.top_mm - row.bottom_mm) * scale)}
-						fill="url(#{FILLS[row.kind] ?? 'conc'})"
+						fill="url(#{HATCHES[row.kind] ?? 'conc'})"
 						stroke="var(--color-ink)"
 						stroke-width={picked === i ? 3 : 2}
 					/>

@@ -1,17 +1,8 @@
 <script lang="ts">
 	/** One core to scale, each layer tied by a line to the row that edits it. */
+	import { HATCHES } from '../../drawing/hatches';
 	import type { Kind } from './stack';
 	let { rows }: { rows: { kind: Kind; mm: number }[] } = $props();
-	const FILLS: Partial<Record<Kind, string>> = {
-		slab: 'conc',
-		foam: 'zig',
-		stone: 'pebbles',
-		graded: 'pebbles',
-		blinding: 'sand',
-		fill: 'filled',
-		screed: 'sand',
-		finish: 'sand'
-	};
 	let width = $state(150);
 	let tall = $state(240);
 	const step = $derived(tall / Math.max(1, rows.length));
@@ -37,7 +28,7 @@
 					{y}
 					width={wide}
 					height={Math.max(2, row.mm * scale)}
-					fill="url(#{FILLS[row.kind] ?? 'conc'})"
+					fill="url(#{HATCHES[row.kind] ?? 'conc'})"
 					class="cut stroke-ink stroke-[2.4px]"
 				/>
 			{/if}

@@ -1,18 +1,9 @@
 <script lang="ts">
 	/** Usual stacks as small cores to start from: pressed, one is tried, and says what speaks for and against it. */
+	import { HATCHES } from '../../drawing/hatches';
 	import type { UsualStack } from '../../api/schema';
 	import { w } from '../../words/words';
 	let { stacks, slabMm, take }: { stacks: UsualStack[]; slabMm: number; take: (stack: UsualStack) => void } = $props();
-	const FILLS: Record<string, string> = {
-		slab: 'conc',
-		foam: 'zig',
-		stone: 'pebbles',
-		graded: 'pebbles',
-		blinding: 'sand',
-		fill: 'filled',
-		screed: 'sand',
-		finish: 'sand'
-	};
 	let picked = $state('');
 	const chosen = $derived(stacks.find((one) => one.name === picked));
 	const rowsOf = (stack: UsualStack) => {
@@ -52,7 +43,7 @@
 							y={row.y}
 							width="56"
 							height={row.high}
-							fill="url(#{FILLS[row.kind] ?? 'conc'})"
+							fill="url(#{HATCHES[row.kind] ?? 'conc'})"
 							class="stroke-ink stroke-[1.4px]"
 						/>{/if}
 				{/each}
