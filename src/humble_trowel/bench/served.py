@@ -65,7 +65,7 @@ def memory_mb(pid: int) -> float:
 
 
 def browser_figures(base: str) -> tuple[list[Row], Other | None]:
-    """A drag under the hand and on the board, and script and style of the first load, gzipped. None where there is no browser."""
+    """A drag under the hand and on the board, and what is fetched before one can work, gzipped. None where there is no browser."""
     chromium = shutil.which("chromium")
     if chromium is None:
         return [], None
@@ -86,10 +86,11 @@ def browser_figures(base: str) -> tuple[list[Row], Other | None]:
         page.on("response", count)
         page.goto(f"{base}/job/{job['id']}/lines")
         page.wait_for_selector("[data-corner='8']")
+        first_load = sum(sizes)
         page.wait_for_timeout(500)
         spans = page.evaluate(DRAG)
         browser.close()
-    weight = Other("script and style of the first load, gzipped", round(sum(sizes) / 1000, 1), "kB", 190)
+    weight = Other("script and style before one can work, gzipped", round(first_load / 1000, 1), "kB", 190)
     rows = [
         row_of("outline follows the hand", spans["follows"], 33, "p95"),
         row_of("numbers on the board after a move", spans["numbers"], 50, "p50"),
