@@ -1,5 +1,6 @@
 """A demo server of its own and a headless browser, for every worker."""
 
+import re
 import shutil
 import socket
 import subprocess
@@ -89,6 +90,12 @@ def page(browser, server):
 @pytest.fixture
 def phone(browser, server):
     yield from fresh_page(browser, server, 390, 844)
+
+
+def choose(page, name: str, row: str) -> None:
+    """Takes a row of a list of the kit, as a mouse does."""
+    page.get_by_role("combobox", name=re.compile(f"^{name}: ")).click()
+    page.get_by_role("option", name=row, exact=True).click()
 
 
 def fresh_page(browser, server, width, height, touch=None):

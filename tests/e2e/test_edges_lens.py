@@ -1,6 +1,7 @@
 """The Edges lens as a person uses it: cuts with sizes typed on them, beams and pads, recesses, old floors, frost."""
 
 from playwright.sync_api import expect
+from tests.e2e.conftest import choose
 
 
 def reading(page, name):
@@ -53,7 +54,7 @@ def test_the_cutting_line_is_dragged_and_moved_by_keys(page):
     expect(page.get_by_role("alert")).to_contain_text("does not cross the slab")
     page.locator("[data-side='4']").click(force=True)
     expect(page.get_by_text("Cut across E to F, Apron")).to_be_visible()
-    page.get_by_label("Cut along").select_option(label="the step")
+    choose(page, "Cut along", "the step")
     expect(page.locator("[data-size='step-drop-Apron']")).to_have_attribute("aria-label", "Apron drop, 1 1/2″")
 
 
@@ -141,7 +142,7 @@ def test_a_zone_a_pit_and_a_door_are_called_where_they_are_pressed(page):
 def test_an_old_floor_is_measured_and_the_zone_follows_it(page):
     edges(page, "Ferrier's Reach boat bay", "Beside and on top")
     expect(page.get_by_text("the new floor is off by up to 9 mm")).to_be_visible()
-    page.get_by_label("on side").select_option(label="D to A")
+    choose(page, "on side", "D to A")
     page.get_by_label("along the side").fill("99 m")
     enter(page.get_by_label("level", exact=True), "3 below")
     expect(page.get_by_role("alert")).to_contain_text("is past its end")

@@ -4,7 +4,7 @@ import re
 
 import pytest
 from playwright.sync_api import expect
-from tests.e2e.conftest import fresh_page
+from tests.e2e.conftest import choose, fresh_page
 
 
 def open_ground(page, name="Ferrier"):
@@ -47,7 +47,7 @@ def test_set_up_shoot_a_grid_find_the_high_spot_and_catch_the_muddy_foot(page):
     expect(page.locator(".band[data-sign='1']").first).to_be_attached()
     expect(page.locator("a[aria-current='step']")).to_contain_text(re.compile(r"\d out of \d+"))
 
-    page.get_by_label("It misbehaves").select_option("mud")
+    choose(page, "It misbehaves", "Mud on the foot")
     page.get_by_role("button", name="Largest gap: Go there").click()
     page.get_by_role("button", name="Shoot here").click()
     expect(page.locator(".verdict[data-verdict='high']")).to_contain_text("Rake off")
@@ -158,7 +158,7 @@ def test_tests_and_soft_spots_stand_on_the_plan(page):
     page.get_by_role("button", name="Keep this test").click()
     expect(page.locator(".saying")).to_contain_text("1 to settle.")
     page.get_by_label("Across").fill("900")
-    page.get_by_label("What was done").select_option("dug out, stone in")
+    choose(page, "What was done", "dug out, stone in")
     page.get_by_role("button", name="Mark the soft spot").click()
     expect(page.get_by_text("Soft over 900 mm: dug out, stone in.")).to_be_visible()
 

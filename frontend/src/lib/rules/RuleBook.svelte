@@ -8,6 +8,7 @@
 	import { w } from '../words/words';
 	import { RuleStore, toOpen, type Units } from './rules.svelte';
 	import RuleSheet from './RuleSheet.svelte';
+	import Choose from '../ui/Choose.svelte';
 	import Choice from '../ui/Choice.svelte';
 	import Act from '../ui/Act.svelte';
 	const store = new RuleStore();
@@ -28,6 +29,7 @@
 		const asked = page.url.searchParams;
 		untrack(() => void openBook(asked));
 	});
+	const familyName = (family: string) => w.rules.families[family as 'volume'] ?? family;
 	const families = $derived([...new Set(store.shown.map((rule) => rule.name.split('/')[0] ?? ''))]);
 	const open = $derived(store.shown.some((rule) => rule.name === picked) ? picked : (store.shown[0]?.name ?? ''));
 	const counties = $derived(Object.keys(session.ways?.local_rules ?? {}).length);
@@ -58,20 +60,20 @@
 	</header>
 	{#if store.problem?.at === 'book'}<p class="wrong px-20 py-12" role="alert">{store.problem.words}</p>{/if}
 	{#if store.rules}
-		<select
-			class="plain-select mx-16 mt-12 hidden font-[640] max-[860px]:block"
-			aria-label={w.rules.title}
-			value={open}
-			onchange={(event) => pick(event.currentTarget.value)}
-		>
-			{#each families as family}
-				<optgroup label={w.rules.families[family as 'volume'] ?? family}
-					>{#each store.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}<option value={rule.name}
-							>{rule.title}</option
-						>{/each}</optgroup
-				>
-			{:else}<option value="">{w.rules.none(store.asked)}</option>{/each}
-		</select>
+		<div class="mx-16 mt-12 hidden max-[860px]:block">
+			<Choose
+				class="w-full font-[640]"
+				name={w.rules.title}
+				rows={families.flatMap((family) =>
+					store.shown
+						.filter((rule) => rule.name.startsWith(`${family}/`))
+						.map((rule) => ({ value: rule.name, label: rule.title, group: familyName(family) }))
+				)}
+				value={open}
+				none={w.rules.none(store.asked)}
+				{pick}
+			/>
+		</div>
 		<Tabs.Root
 			orientation="vertical"
 			value={open}
@@ -81,7 +83,7 @@
 			<Tabs.List class="overflow-auto border-r-[3px] border-ink bg-sheet max-[860px]:hidden" aria-label={w.rules.title}>
 				{#each families as family}
 					<p class="sticky top-0 bg-sheet px-20 pt-12 pb-4 text-label font-[640] text-ink2">
-						{w.rules.families[family as 'volume'] ?? family}
+						{familyName(family)}
 					</p>
 					{#each store.shown.filter((rule) => rule.name.startsWith(`${family}/`)) as rule}
 						<Tabs.Trigger

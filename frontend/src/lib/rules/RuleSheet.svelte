@@ -2,6 +2,7 @@
 	/** One rule: what it says, where from, what the county says instead, its calculator and its table. */
 	import type { RuleRow } from '../api/schema';
 	import Frac from '../ui/Frac.svelte';
+	import Table from '../ui/Table.svelte';
 	import { w } from '../words/words';
 	import type { RuleStore } from './rules.svelte';
 	import RuleLimit from './RuleLimit.svelte';
@@ -28,19 +29,12 @@
 	{#if rows.length}
 		<div class="overflow-x-auto">
 			<h3>{w.rules.table}</h3>
-			<table class="panel-table mt-4">
-				<thead
-					><tr
-						>{#each heads as head}<th>{head}</th>{/each}</tr
-					></thead
-				>
-				<tbody
-					>{#each rows as row}<tr
-							>{#each row as cell, i}{#if i}<td><Frac text={cell} /></td>{:else}<th scope="row"><Frac text={cell} /></th
-									>{/if}{/each}</tr
-						>{/each}</tbody
-				>
-			</table>
+			<Table class="mt-4" {heads}
+				>{#each rows as row}<tr
+						>{#each row as cell, i}{#if i}<td><Frac text={cell} /></td>{:else}<th scope="row"><Frac text={cell} /></th
+								>{/if}{/each}</tr
+					>{/each}</Table
+			>
 		</div>
 	{/if}
 	{#if rule.standing === 'standard'}<p class="label">{w.rules.caution}</p>{/if}

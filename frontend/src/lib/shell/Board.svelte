@@ -4,6 +4,7 @@
 	import { session } from '../state/session.svelte';
 	import Frac from '../ui/Frac.svelte';
 	import Num from '../ui/Num.svelte';
+	import Tip from '../ui/Tip.svelte';
 	import type { LensId } from '../lenses/lens';
 	import { help } from './help.svelte';
 	import BoardCell from './BoardCell.svelte';
@@ -105,14 +106,16 @@
 		{#if now?.outline}<Num working={now.outline.perimeter} text={(trial?.outline ?? now.outline).perimeter_text} />{/if}
 	{/snippet}
 	<div class="flex items-center gap-4 px-10 max-phone:px-6">
-		<button
-			class={PRESS}
-			type="button"
-			disabled={!store.undoes}
-			title={store.lastWaiting ? w.outbox.takeBack(store.undoes) : store.undoes}
-			onclick={store.undo}>{w.board.undo}</button
-		>
-		<button class={PRESS} type="button" disabled={!store.redoes} title={store.redoes} onclick={store.redo}>{w.board.redo}</button>
+		<Tip says={store.lastWaiting ? w.outbox.takeBack(store.undoes) : store.undoes}>
+			{#snippet children(props)}<button {...props} class={PRESS} type="button" disabled={!store.undoes} onclick={store.undo}
+					>{w.board.undo}</button
+				>{/snippet}
+		</Tip>
+		<Tip says={store.redoes}>
+			{#snippet children(props)}<button {...props} class={PRESS} type="button" disabled={!store.redoes} onclick={store.redo}
+					>{w.board.redo}</button
+				>{/snippet}
+		</Tip>
 		<button type="button" class={[PRESS, 'max-phone:hidden']} onclick={store.toggleUnits}
 			>{store.units === 'mm' ? 'mm' : 'ft-in'}</button
 		>

@@ -5,16 +5,14 @@
 	import { finder } from '../finder/finder.svelte';
 	import { questionOf, rowsOf } from '../lenses/lens';
 	import type { Turn } from '../lenses/turn.svelte';
-	import type { JobStore } from '../state/job.svelte';
 	import { w } from '../words/words';
 	import Turns from '../ui/Turns.svelte';
 	import MoreBelow from '../ui/MoreBelow.svelte';
 	import Later from '../ui/Later.svelte';
-	import { finderPanel } from './parts';
-	import WorkingSlip from './WorkingSlip.svelte';
+	import { workingSlip } from '../state/working_slip.svelte';
+	import { finderPanel, workings } from './parts';
 	/** ready: there is something to show; else `empty` stands there. name: what its tabs are called */
 	let {
-		store,
 		turn,
 		name = '',
 		ready,
@@ -23,7 +21,6 @@
 		foot,
 		children
 	}: {
-		store: JobStore;
 		turn: Turn<T>;
 		name?: string;
 		ready: boolean;
@@ -62,6 +59,6 @@
 		{/if}
 		{@render foot?.()}
 	</div>
-	<WorkingSlip jobId={store.id} />
+	{#if workingSlip.asked}<Later load={workings} />{/if}
 	<MoreBelow of={bench} />
 </section>

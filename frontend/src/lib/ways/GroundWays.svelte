@@ -2,6 +2,7 @@
 	/** How the crew grades: laser and rod, how flat is flat, stones of the kit, lifts, spoil, prices, and the schools. */
 	import type { Problem, Ways } from '../api/schema';
 	import { session } from '../state/session.svelte';
+	import Choose from '../ui/Choose.svelte';
 	import Field from '../ui/Field.svelte';
 	import { bothLengths } from '../ui/typed';
 	import { w } from '../words/words';
@@ -115,17 +116,13 @@
 
 <WaysSection>
 	<h2>{words.title}</h2>
-	<label class="label"
-		>{words.reads}
-		<select
-			class="plain-select block"
-			value={g.rod_reads ?? ''}
-			onchange={(e) =>
-				void store.keep((x) => (x.ground.rod_reads = (e.currentTarget.value || null) as Ways['ground']['rod_reads']), 'reads')}
-		>
-			{#each Object.entries(words.readKinds) as [key, name]}<option value={key}>{name}</option>{/each}
-		</select>
-	</label>
+	<Choose
+		label
+		name={words.reads}
+		rows={Object.entries(words.readKinds).map(([value, label]) => ({ value, label }))}
+		value={g.rod_reads ?? ''}
+		pick={(now) => void store.keep((x) => (x.ground.rod_reads = (now || null) as Ways['ground']['rod_reads']), 'reads')}
+	/>
 	<div class="grid grid-cols-[1fr_1fr] gap-x-18 gap-y-8">
 		{#each rows as row (row.at)}<Field label={row.label} value={row.value} problem={problem(row.at)} keep={keep(row)} />{/each}
 	</div>

@@ -4,6 +4,7 @@
 	import { remember } from '../state/remember.svelte';
 	import { w } from '../words/words';
 	import type { WaysStore } from './ways.svelte';
+	import Choose from '../ui/Choose.svelte';
 	import Act from '../ui/Act.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	let board = $state('2x6');
@@ -34,11 +35,14 @@
 	{/each}
 </ul>
 <div class="flex flex-wrap items-end gap-8">
-	<label class="label w-112"
-		>{w.ways.boardMark}<select class="plain-select" bind:value={board}
-			>{#each ways.forms.boards as one}<option>{one.mark}</option>{/each}</select
-		></label
-	>
+	<Choose
+		label
+		class="w-112"
+		name={w.ways.boardMark}
+		rows={ways.forms.boards.map((one) => ({ value: one.mark, label: one.mark }))}
+		value={board}
+		pick={(mark) => (board = mark)}
+	/>
 	<label class="label w-112">{w.ways.length}<input class="well" bind:value={length} placeholder="16' 0&quot;" /></label>
 	<label class="label w-112">{w.ways.count}<input class="well" bind:value={count} placeholder="1" inputmode="numeric" /></label>
 	<Act kind="quiet" disabled={!length.trim()} onclick={() => void add()}>{w.ways.addBoards}</Act>

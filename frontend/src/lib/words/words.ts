@@ -95,7 +95,7 @@ export const w = {
 		keys: 'Keys'
 	},
 	turns: { before: 'The tab before', next: 'The next tab' },
-	slip: { from: 'Uses', close: 'Close', back: 'Back', set: 'Where it is set' },
+	slip: { working: 'Working', from: 'Uses', close: 'Close', back: 'Back', set: 'Where it is set' },
 	ground,
 	lines,
 	rules,

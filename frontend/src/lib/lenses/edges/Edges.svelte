@@ -73,7 +73,7 @@
 </script>
 
 <svelte:window bind:innerWidth={across} bind:innerHeight={down} />
-<LensFrame {store} {turn} name={w.edges.tabsName} ready={!!store.figure?.outline}>
+<LensFrame {turn} name={w.edges.tabsName} ready={!!store.figure?.outline}>
 	{#snippet sheet()}
 		<Sheet
 			{store}

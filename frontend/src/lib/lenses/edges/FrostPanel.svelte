@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** Ways to keep frost from lifting the edge, each drawn to the same scale with its concrete, foam and cost. */
 	import type { JobStore, Edit } from '../../state/job.svelte';
+	import Choose from '../../ui/Choose.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { shownLength } from '../../ui/typed';
@@ -67,15 +68,13 @@
 				'site-air_freezing_index_f_days'
 			)}
 	/>
-	<label class="label"
-		>{w.edges.building}<select
-			class="plain-select"
-			value={site?.building ?? ''}
-			onchange={(e) =>
-				void store.keep([{ op: 'set_fields', values: { 'site.building': e.currentTarget.value || null } }], 'building')}
-			>{#each Object.entries(w.edges.buildings) as [key, name]}<option value={key}>{name}</option>{/each}</select
-		></label
-	>
+	<Choose
+		label
+		name={w.edges.building}
+		rows={Object.entries(w.edges.buildings).map(([value, label]) => ({ value, label }))}
+		value={site?.building ?? ''}
+		pick={(now) => void store.keep([{ op: 'set_fields', values: { 'site.building': now || null } }], 'building')}
+	/>
 	<span class="choices" role="group" aria-label={w.edges.outsideIs}>
 		<span class="label">{w.edges.outsideIs}</span>
 		<Choice

@@ -3,6 +3,7 @@
 	import { onTab } from '../../state/findings';
 	import { remember } from '../../state/remember.svelte';
 	import type { JobStore } from '../../state/job.svelte';
+	import Choose from '../../ui/Choose.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
@@ -16,6 +17,7 @@
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
 	const plan = $derived(store.document);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
+	const sideRows = $derived(sides.map((side, i) => ({ value: `${i}`, label: side.name })));
 	const mm = $derived(store.units === 'mm');
 	const say = (value: number) => (value ? shownLength(value, store.units) : '0');
 	let level = $state({ side: 0, along: '', level: '' });
@@ -131,11 +133,7 @@
 {#if plan?.existing.length}
 	<p class="label">{w.edges.matchHint}</p>
 	<div class="panel-row">
-		<label class="label"
-			>{w.edges.onSide}<select class="plain-select" bind:value={level.side}
-				>{#each sides as side, i}<option value={i}>{side.name}</option>{/each}</select
-			></label
-		>
+		<Choose label name={w.edges.onSide} rows={sideRows} value={`${level.side}`} pick={(at) => (level.side = Number(at))} />
 		<label class="label"
 			>{w.edges.along}<input class="well call" placeholder={mm ? '2400' : "8'"} bind:value={level.along} /></label
 		>
@@ -191,12 +189,13 @@
 	</div>
 {/each}
 <div class="panel-row">
-	<label class="label"
-		>{w.edges.kerbAlong}<select class="plain-select" bind:value={kerb.side}
-			><option value="all">{w.edges.allRound}</option><option value="walk">{w.edges.walked}</option
-			>{#each sides as side, i}<option value={i}>{side.name}</option>{/each}</select
-		></label
-	>
+	<Choose
+		label
+		name={w.edges.kerbAlong}
+		rows={[{ value: 'all', label: w.edges.allRound }, { value: 'walk', label: w.edges.walked }, ...sideRows]}
+		value={kerb.side}
+		pick={(side) => (kerb.side = side)}
+	/>
 	{#if kerb.side === 'walk'}<label class="label long"
 			><span>{w.edges.walked}</span><input class="well call" placeholder={w.edges.beamWalk} bind:value={kerb.text} /></label
 		>{/if}

@@ -1,8 +1,8 @@
 <script lang="ts">
 	/** Pits and set-downs cut across, to one scale; how the slab runs under each is one of two small cuts to press. */
-	import { RadioGroup } from 'bits-ui';
 	import type { KindCut } from '../../api/schema';
 	import type { JobStore } from '../../state/job.svelte';
+	import Cards from '../../ui/Cards.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { CallHere } from './call_here.svelte';
@@ -37,32 +37,22 @@
 				}}><b>{kind.mark}</b><span class="text-note"><Frac text={kind.says} /></span></button
 			>
 			<KindDrawing {store} {kind} width={cell} {scale} tall={deepOf(kind) * scale + 72} tried={picks(at)} />
-			<RadioGroup.Root
-				class="flex flex-wrap gap-6"
-				aria-label="{kind.mark} {w.edges.under}"
-				bind:value={
-					() => (dips ? 'keeps' : 'thins'),
-					(now) =>
-						void store.keep(
-							[{ op: 'set_recess', recess: store.rowId('recesses', at), changes: { keeps_thickness: now === 'keeps' } }],
-							'recess'
-						)
-				}
+			<Cards
+				rows={UNDER}
+				value={dips ? 'keeps' : 'thins'}
+				name="{kind.mark} {w.edges.under}"
+				each="grid w-126 justify-items-center gap-2 px-4 py-6 text-note font-label data-[state=checked]:font-[760]"
+				pick={(now) =>
+					void store.keep(
+						[{ op: 'set_recess', recess: store.rowId('recesses', at), changes: { keeps_thickness: now === 'keeps' } }],
+						'recess'
+					)}
 			>
-				{#each UNDER as one}
-					<RadioGroup.Item
-						value={one.value}
-						class={[
-							'grid min-h-44 w-126 justify-items-center gap-2 border-[1.5px] border-ink bg-well px-4 py-6 text-note font-label',
-							'data-[state=checked]:font-[760] data-[state=checked]:shadow-[inset_0_0_0_2.5px_var(--color-ink)]'
-						].join(' ')}
+				{#snippet card(one)}<svg width="104" height="30" aria-hidden="true"
+						><path d={one.path} class="fill-slab stroke-ink stroke-[1.6px]" /></svg
 					>
-						<svg width="104" height="30" aria-hidden="true"><path d={one.path} class="fill-slab stroke-ink stroke-[1.6px]" /></svg
-						>
-						{one.label}
-					</RadioGroup.Item>
-				{/each}
-			</RadioGroup.Root>
+					{one.label}{/snippet}
+			</Cards>
 		</div>
 	{/each}
 </div>

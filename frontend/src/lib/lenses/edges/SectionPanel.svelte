@@ -4,6 +4,7 @@
 	import type { EdgeCheck } from '../../api/schema';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { Edit, JobStore } from '../../state/job.svelte';
+	import Choose from '../../ui/Choose.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { shownLength } from '../../ui/typed';
@@ -50,6 +51,12 @@
 		(old) => ({ newText, cutText, lineText } = old)
 	);
 	const shown = (mm: number | null | undefined) => (mm ? shownLength(mm, store.units) : '');
+	function cutAt(where: string) {
+		const [kind, row] = where.split(' ');
+		if (kind === 'side') pick.chooseSide(Number(row));
+		else pick.none();
+		if (kind && row) data.choose(kind, Number(row));
+	}
 	async function give(to: string | null, all = false) {
 		const sides = all ? (plan?.outline ?? []).map((_, i) => i) : [side ?? 0];
 		await store.keep([{ op: 'set_side_type', sides: sides.map((side) => store.cornerId(side)), type: to }], 'edge');
@@ -88,23 +95,20 @@
 	<Verdict {...verdict} />
 {/if}
 <div class="panel-row">
-	<label class="label flex w-auto items-center gap-8 whitespace-nowrap"
-		>{w.edges.cutHere}
-		<select
-			class="plain-select w-210"
-			value={data.own ? 'own' : `${place?.kind} ${place?.row}`}
-			onchange={(e) => {
-				const [kind, row] = e.currentTarget.value.split(' ');
-				if (kind === 'side') pick.chooseSide(Number(row));
-				else pick.none();
-				if (kind && row) data.choose(kind, Number(row));
-			}}
-		>
-			{#if data.own}<option value="own">{w.edges.ownLine}</option>{/if}
-			{#each data.places as one}<option value="{one.kind} {one.row}">{w.edges.placeName(one.kind, one.name, one.row)}</option
-				>{/each}
-		</select>
-	</label>
+	<span class="label" aria-hidden="true">{w.edges.cutHere}</span>
+	<Choose
+		class="w-210"
+		name={w.edges.cutHere}
+		rows={[
+			...(data.own ? [{ value: 'own', label: w.edges.ownLine }] : []),
+			...data.places.map((one) => ({
+				value: `${one.kind} ${one.row}`,
+				label: w.edges.placeName(one.kind, one.name, one.row)
+			}))
+		]}
+		value={data.own ? 'own' : `${place?.kind} ${place?.row}`}
+		pick={cutAt}
+	/>
 </div>
 {#if data.section}
 	<p class="label" aria-live="polite">{data.section.words} {w.edges.area} <Frac text={data.section.area_text} />.</p>

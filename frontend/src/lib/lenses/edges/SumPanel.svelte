@@ -6,6 +6,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import Num from '../../ui/Num.svelte';
+	import Table from '../../ui/Table.svelte';
 	import { w } from '../../words/words';
 	import type { EdgesData } from './edges.svelte';
 	let {
@@ -41,6 +42,14 @@
 	});
 	const dugOf = (part: string) => dug.find((row) => row.part === part && row.as_dug_m3 !== null)?.dug_text ?? '';
 	const any = $derived(dug.some((row) => row.as_dug_m3 !== null));
+	const NUMBER = 'pl-12 text-right! font-[740]! whitespace-nowrap';
+	const heads = $derived([
+		'',
+		'',
+		{ says: '', class: 'max-phone:hidden' },
+		{ says: `${w.edges.planned} ${unit}`, class: NUMBER },
+		...(any ? [{ says: w.edges.asDug, class: NUMBER }] : [])
+	]);
 </script>
 
 {#if concrete}
@@ -53,58 +62,47 @@
 				: w.order.counting(store.counting)}
 	/>
 	<p class="label">{w.edges.pressPart}</p>
-	<table class="panel-table">
-		<thead
-			><tr
-				><td></td><td></td><td class="max-phone:hidden"></td><th class="pl-12 text-right font-[740] whitespace-nowrap"
-					>{w.edges.planned} {unit}</th
-				>{#if any}<th class="pl-12 text-right font-[740] whitespace-nowrap">{w.edges.asDug}</th>{/if}</tr
-			></thead
+	<Table {heads}>
+		{#each concrete.parts as part}
+			<tr class:on={open === part.letter} data-part={part.letter}>
+				<th scope="row"
+					><button
+						class="min-h-30 min-w-30 border-[1.5px] border-ink bg-well font-[800] max-phone:min-h-46 max-phone:min-w-46"
+						type="button"
+						aria-expanded={open === part.letter}
+						aria-label={part.part}
+						onclick={() => press(part.letter, part.kind, part.numbers)}>{part.letter}</button
+					></th
+				>
+				<td
+					><button
+						type="button"
+						class="name min-h-30 text-left max-phone:min-h-46"
+						onclick={() => press(part.letter, part.kind, part.numbers)}>{part.part}</button
+					>{#if open === part.letter && data.alone}<span class="label ml-8">{data.alone.text} {w.edges.alone}</span>{/if}</td
+				>
+				<td class="text-note text-ink2 max-phone:hidden"><Frac text={part.how} /></td>
+				<td class="text-right font-[740] whitespace-nowrap"><Num working={part.working} text={part.text} /></td>
+				{#if any}<td class="text-right font-[740] whitespace-nowrap">{dugOf(part.part)}</td>{/if}
+			</tr>
+		{/each}
+		<tr
+			><td class="border-t-2 border-ink text-key font-[800]"></td><td class="border-t-2 border-ink text-key font-[800]"
+				>{w.order.drawn}</td
+			><td class="border-t-2 border-ink text-key font-[800] text-ink2 max-phone:hidden"></td><td
+				class="border-t-2 border-ink text-right text-key font-[800] whitespace-nowrap"
+				><Num working={concrete.net} text={concrete.net_text} /></td
+			>{#if any}<td class="border-t-2 border-ink text-key font-[800]"></td>{/if}</tr
 		>
-		<tbody>
-			{#each concrete.parts as part}
-				<tr class:on={open === part.letter} data-part={part.letter}>
-					<th scope="row"
-						><button
-							class="min-h-30 min-w-30 border-[1.5px] border-ink bg-well font-[800] max-phone:min-h-46 max-phone:min-w-46"
-							type="button"
-							aria-expanded={open === part.letter}
-							aria-label={part.part}
-							onclick={() => press(part.letter, part.kind, part.numbers)}>{part.letter}</button
-						></th
-					>
-					<td
-						><button
-							type="button"
-							class="name min-h-30 text-left max-phone:min-h-46"
-							onclick={() => press(part.letter, part.kind, part.numbers)}>{part.part}</button
-						>{#if open === part.letter && data.alone}<span class="label ml-8">{data.alone.text} {w.edges.alone}</span>{/if}</td
-					>
-					<td class="text-note text-ink2 max-phone:hidden"><Frac text={part.how} /></td>
-					<td class="text-right font-[740] whitespace-nowrap"><Num working={part.working} text={part.text} /></td>
-					{#if any}<td class="text-right font-[740] whitespace-nowrap">{dugOf(part.part)}</td>{/if}
-				</tr>
-			{/each}
-			<tr
-				><td class="border-t-2 border-ink text-key font-[800]"></td><td class="border-t-2 border-ink text-key font-[800]"
-					>{w.order.drawn}</td
-				><td class="border-t-2 border-ink text-key font-[800] text-ink2 max-phone:hidden"></td><td
-					class="border-t-2 border-ink text-right text-key font-[800] whitespace-nowrap"
-					><Num working={concrete.net} text={concrete.net_text} /></td
-				>{#if any}<td class="border-t-2 border-ink text-key font-[800]"></td>{/if}</tr
-			>
-		</tbody>
-	</table>
+	</Table>
 	{#if pours.length}
 		<h2 class="panel-head">{w.edges.secondPours}</h2>
-		<table class="panel-table">
-			<tbody>
-				{#each pours as pour}<tr
-						><th scope="row">{pour.name}</th><td class="text-note text-ink2 max-phone:hidden"><Frac text={pour.how} /></td><td
-							class="text-right font-[740] whitespace-nowrap"><Num working={pour.working} text={pour.text} /></td
-						></tr
-					>{/each}
-			</tbody>
-		</table>
+		<Table>
+			{#each pours as pour}<tr
+					><th scope="row">{pour.name}</th><td class="text-note text-ink2 max-phone:hidden"><Frac text={pour.how} /></td><td
+						class="text-right font-[740] whitespace-nowrap"><Num working={pour.working} text={pour.text} /></td
+					></tr
+				>{/each}
+		</Table>
 	{/if}
 {/if}

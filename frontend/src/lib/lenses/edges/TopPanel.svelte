@@ -7,6 +7,7 @@
 	import Fold from '../../ui/Fold.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
+	import Table from '../../ui/Table.svelte';
 	import { w } from '../../words/words';
 	import type { CallHere } from './call_here.svelte';
 	import CallSheet from './CallSheet.svelte';
@@ -69,18 +70,16 @@
 	{:else}<p class="mt-8 border-t-2 border-ink pt-6 text-note max-phone:text-read">{w.edges.noPits(store.units === 'mm')}</p>{/if}
 	<FindingList findings={doubts} />
 	<Fold name={w.edges.levels}>
-		<table class="panel-table">
-			<tbody>
-				{#each zones as zone}
-					<tr
-						><th scope="row">{zone}</th><td class="flex h-auto flex-wrap gap-x-14 gap-y-2 px-0 py-4"
-							>{#each levels.filter((row) => row.zone === zone) as row}<span
-									><b class="font-[800]">{row.corner}</b> <Frac text={row.text} /></span
-								>{/each}</td
-						></tr
-					>
-				{/each}
-			</tbody>
-		</table>
+		<Table>
+			{#each zones as zone}
+				<tr
+					><th scope="row">{zone}</th><td class="flex h-auto flex-wrap gap-x-14 gap-y-2 px-0 py-4"
+						>{#each levels.filter((row) => row.zone === zone) as row}<span
+								><b class="font-[800]">{row.corner}</b> <Frac text={row.text} /></span
+							>{/each}</td
+					></tr
+				>
+			{/each}
+		</Table>
 	</Fold>
 {/if}

@@ -9,6 +9,7 @@
 	import { typedLength } from '../../ui/typed';
 	import Act from '../../ui/Act.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
+	import Table from '../../ui/Table.svelte';
 	let { data, picked, choose }: { data: GroundData; picked: number; choose: (index: number) => void } = $props();
 	const store = $derived(data.store);
 	const runs = $derived(data.state?.ground.dug ?? []);
@@ -60,20 +61,17 @@
 </script>
 
 {#if runs.length && data.state}
-	<table class="panel-table">
-		<thead><tr><th>{w.ground.trenchOf}</th><th>{w.ground.pressTrench}</th></tr></thead>
-		<tbody>
-			{#each runs as one, i}
-				<tr class:on={i === picked}
-					><th scope="row"
-						><button class="min-h-30 text-left pointer-coarse:min-h-44" type="button" onclick={() => choose(i)}
-							>{one.name} <span class="label">{one.mark}</span></button
-						></th
-					><td><Frac text={one.words} /></td></tr
-				>
-			{/each}
-		</tbody>
-	</table>
+	<Table heads={[w.ground.trenchOf, w.ground.pressTrench]}>
+		{#each runs as one, i}
+			<tr class:on={i === picked}
+				><th scope="row"
+					><button class="min-h-30 text-left pointer-coarse:min-h-44" type="button" onclick={() => choose(i)}
+						>{one.name} <span class="label">{one.mark}</span></button
+					></th
+				><td><Frac text={one.words} /></td></tr
+			>
+		{/each}
+	</Table>
 	{#if run}
 		<h2 class="mt-8">{run.name}: {w.ground.stations.toLowerCase()}</h2>
 		{#each rows as row, i}
@@ -123,31 +121,31 @@
 	<FindingList findings={onTab(data.state.findings, 'dug')} />
 {:else}<p>{w.ground.noTrench}</p>{/if}
 {#if data.state}
-	<table class="panel-table three mt-10">
-		<thead
-			><tr
-				><th class="font-plain">{w.ground.part}</th><th class="font-plain">{w.ground.planned}, {unit}</th><th class="font-plain"
-					>{w.ground.asDug}</th
-				><th class="font-plain">{w.ground.asShot}</th><th class="font-plain">{w.ground.costs}</th></tr
-			></thead
-		>
-		<tbody>
-			{#each data.state.ground.parts as part}
-				<tr
-					><th class="font-plain" scope="row">{part.part}</th><td class="font-[620] whitespace-nowrap">{part.planned_text}</td><td
-						class="font-[620] whitespace-nowrap">{part.dug_text || '–'}</td
-					><td class="font-[620] whitespace-nowrap">{part.shot_text || '–'}</td><td class="font-[620] whitespace-nowrap"
-						>{money(part.extra_cents)}</td
-					></tr
-				>
-			{/each}
+	<Table
+		class="three mt-10"
+		heads={[
+			{ says: w.ground.part, class: 'font-plain' },
+			{ says: `${w.ground.planned}, ${unit}`, class: 'font-plain' },
+			{ says: w.ground.asDug, class: 'font-plain' },
+			{ says: w.ground.asShot, class: 'font-plain' },
+			{ says: w.ground.costs, class: 'font-plain' }
+		]}
+	>
+		{#each data.state.ground.parts as part}
 			<tr
-				><th class="font-[760]" scope="row">{w.yard.total}</th><td class="font-[760] whitespace-nowrap"
-					>{store.kept?.figure.concrete?.net_text}</td
-				><td class="font-[760] whitespace-nowrap"></td><td class="font-[760] whitespace-nowrap"></td><td
-					class="font-[760] whitespace-nowrap">{money(all)}</td
+				><th class="font-plain" scope="row">{part.part}</th><td class="font-[620] whitespace-nowrap">{part.planned_text}</td><td
+					class="font-[620] whitespace-nowrap">{part.dug_text || '–'}</td
+				><td class="font-[620] whitespace-nowrap">{part.shot_text || '–'}</td><td class="font-[620] whitespace-nowrap"
+					>{money(part.extra_cents)}</td
 				></tr
 			>
-		</tbody>
-	</table>
+		{/each}
+		<tr
+			><th class="font-[760]" scope="row">{w.yard.total}</th><td class="font-[760] whitespace-nowrap"
+				>{store.kept?.figure.concrete?.net_text}</td
+			><td class="font-[760] whitespace-nowrap"></td><td class="font-[760] whitespace-nowrap"></td><td
+				class="font-[760] whitespace-nowrap">{money(all)}</td
+			></tr
+		>
+	</Table>
 {/if}

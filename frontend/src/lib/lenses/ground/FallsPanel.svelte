@@ -2,12 +2,14 @@
 	/** How each zone's top runs: level, to a side, on a bearing, to a drain; and whether its underside follows. */
 	import { remember } from '../../state/remember.svelte';
 	import { typedLength } from '../../ui/typed';
+	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
 	import Choice from '../../ui/Choice.svelte';
 	import OneOf from '../../ui/OneOf.svelte';
 	import Act from '../../ui/Act.svelte';
+	import Table from '../../ui/Table.svelte';
 	let { data }: { data: GroundData } = $props();
 	type Fall = 'none' | 'side' | 'bearing' | 'drain';
 	const store = $derived(data.store);
@@ -74,11 +76,13 @@
 	/>
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		{#if own === 'side'}
-			<label class="label"
-				>{w.ground.toward}<select class="plain-select block" bind:value={side}
-					>{#each sides as one, i}<option value={i}>{one.name}</option>{/each}</select
-				></label
-			>
+			<Choose
+				label
+				name={w.ground.toward}
+				rows={sides.map((one, i) => ({ value: `${i}`, label: one.name }))}
+				value={`${side}`}
+				pick={(at) => (side = Number(at))}
+			/>
 		{:else if own === 'bearing'}
 			<label class="label"
 				>{w.ground.bearing}<input
@@ -130,11 +134,9 @@
 		<Act kind="main" onclick={() => void keep()}>{w.ground.keepFall}</Act>
 		{#if kind || under}<Act kind="quiet" onclick={drop}>{w.ground.dropStack}</Act>{/if}
 	</div>
-	<table class="panel-table">
-		<tbody
-			>{#each data.state.falls as one}<tr class:on={one.zone === data.zone}
-					><th scope="row">{one.name}</th><td><Frac text={one.words} /></td></tr
-				>{/each}</tbody
-		>
-	</table>
+	<Table
+		>{#each data.state.falls as one}<tr class:on={one.zone === data.zone}
+				><th scope="row">{one.name}</th><td><Frac text={one.words} /></td></tr
+			>{/each}</Table
+	>
 {/if}

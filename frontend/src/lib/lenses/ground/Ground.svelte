@@ -104,7 +104,7 @@
 </script>
 
 <svelte:window bind:innerWidth={across} onkeydown={keys} />
-<LensFrame {store} {turn} name={w.ground.tabsName} ready={outline !== null}>
+<LensFrame {turn} name={w.ground.tabsName} ready={outline !== null}>
 	{#snippet sheet()}
 		<Sheet
 			{store}

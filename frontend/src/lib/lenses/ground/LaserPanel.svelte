@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** Benchmarks, set-ups with their backsight, the mark shot again, turning points. */
 	import { remember } from '../../state/remember.svelte';
+	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
@@ -8,6 +9,7 @@
 	import StandIn from './StandIn.svelte';
 	import Fold from '../../ui/Fold.svelte';
 	import Act from '../../ui/Act.svelte';
+	import Table from '../../ui/Table.svelte';
 	let { data, laser, connect }: { data: GroundData; laser: LaserLink; connect: () => Promise<boolean> } = $props();
 	const store = $derived(data.store);
 	const marks = $derived(data.state?.marks ?? []);
@@ -69,6 +71,10 @@
 		if (stand && (await note('turn', 'turning-point', { setup: stand.id, name: turn.name, foresight_mm: turn.read })))
 			turn = { name: '', read: '' };
 	}
+	const whats = (Object.keys(w.ground.whats) as (keyof typeof w.ground.whats)[]).map((value) => ({
+		value,
+		label: w.ground.whats[value]
+	}));
 </script>
 
 <div class="saying" aria-live="polite">
@@ -112,11 +118,14 @@
 			placeholder="Set-up {(data.state?.ground.stands.length ?? 0) + 1}"
 		/></label
 	>
-	<label class="label"
-		>{w.ground.on_}<select class="plain-select block min-w-110" value={on} onchange={(e) => (up.on = e.currentTarget.value)}
-			>{#each marks as row}<option value={row.name}>{row.name}</option>{/each}</select
-		></label
-	>
+	<Choose
+		label
+		class="min-w-110"
+		name={w.ground.on_}
+		rows={marks.map((row) => ({ value: row.name, label: row.name }))}
+		value={on}
+		pick={(name) => (up.on = name)}
+	/>
 	<label class="label"
 		>{w.ground.backsight}<input
 			class="reading block w-150"
@@ -139,27 +148,25 @@
 
 <h2 class="mt-10">{w.ground.marks}</h2>
 {#if marks.length}
-	<table class="panel-table">
-		<tbody>
-			{#each marks as row}
-				<tr
-					><th scope="row">{row.name}</th><td><Frac text={row.level_text} /></td>
-					<td
-						>{#if row.benchmark !== null}<Act
-								kind="quiet"
-								onclick={() =>
-									void store
-										.keep(
-											[{ op: 'remove_benchmark', benchmark: store.document?.ground.benchmarks[row.benchmark ?? 0]?.id ?? '' }],
-											'mark'
-										)
-										.then(() => data.load())}>{w.ground.takeOff}</Act
-							>{/if}</td
-					></tr
-				>
-			{/each}
-		</tbody>
-	</table>
+	<Table>
+		{#each marks as row}
+			<tr
+				><th scope="row">{row.name}</th><td><Frac text={row.level_text} /></td>
+				<td
+					>{#if row.benchmark !== null}<Act
+							kind="quiet"
+							onclick={() =>
+								void store
+									.keep(
+										[{ op: 'remove_benchmark', benchmark: store.document?.ground.benchmarks[row.benchmark ?? 0]?.id ?? '' }],
+										'mark'
+									)
+									.then(() => data.load())}>{w.ground.takeOff}</Act
+						>{/if}</td
+				></tr
+			>
+		{/each}
+	</Table>
 {/if}
 <div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
 	<label class="label">{w.ground.markName}<input class="reading block w-190" id="mark-name" bind:value={mark.name} /></label>
@@ -172,11 +179,7 @@
 			onkeydown={(e) => e.key === 'Enter' && void addMark()}
 		/></label
 	>
-	<label class="label"
-		>{w.ground.markWhat}<select class="plain-select block min-w-110" bind:value={mark.what}
-			>{#each Object.entries(w.ground.whats) as [key, name]}<option value={key}>{name}</option>{/each}</select
-		></label
-	>
+	<Choose label class="min-w-110" name={w.ground.markWhat} rows={whats} value={mark.what} pick={(what) => (mark.what = what)} />
 	<Act kind="quiet" disabled={!mark.name.trim() || !mark.level.trim()} onclick={() => void addMark()}>{w.ground.addMark}</Act>
 </div>
 {#if problem}<p class="wrong" role="alert">

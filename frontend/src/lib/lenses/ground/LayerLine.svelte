@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** One layer of a build-up as a line that is typed over: what it is, how thick, of what, and where it lies. */
 	import { w } from '../../words/words';
+	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import type { Kind, LayerRow } from './stack';
 	interface Props {
@@ -31,15 +32,12 @@
 	data-kind={row.kind}
 >
 	{#if own}<b class="text-read">{w.ground.layers[row.kind]}</b>
-	{:else}<select
-			class="plain-select"
-			aria-label="{w.ground.layer} {at + 1}"
+	{:else}<Choose
+			name="{w.ground.layer} {at + 1}"
+			rows={kinds.filter((one) => one !== 'slab' && one !== 'native').map((one) => ({ value: one, label: w.ground.layers[one] }))}
 			value={row.kind}
-			onchange={(e) => change({ ...row, kind: e.currentTarget.value as Kind })}
-		>
-			{#each kinds.filter((one) => one !== 'slab' && one !== 'native') as one}<option value={one}>{w.ground.layers[one]}</option
-				>{/each}
-		</select>{/if}
+			pick={(kind) => change({ ...row, kind })}
+		/>{/if}
 	{#if own}<span class="text-key font-[760] whitespace-nowrap"><Frac text={fixed} /></span>
 	{:else if row.kind !== 'barrier'}<input
 			class="reading"
@@ -55,13 +53,12 @@
 			value={row.strength}
 			oninput={(e) => change({ ...row, strength: e.currentTarget.value })}
 		/>
-	{:else if ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)}<select
-			class="plain-select"
-			aria-label={w.ground.stoneOf}
+	{:else if ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)}<Choose
+			name={w.ground.stoneOf}
+			rows={[{ value: '', label: w.ground.kitStone }, ...stones.map((one) => ({ value: one, label: one }))]}
 			value={row.stone}
-			onchange={(e) => change({ ...row, stone: e.currentTarget.value })}
-			><option value="">{w.ground.kitStone}</option>{#each stones as one}<option value={one}>{one}</option>{/each}</select
-		>
+			pick={(stone) => change({ ...row, stone })}
+		/>
 	{:else}<span></span>{/if}
 	<span class="flex justify-end gap-3">
 		{#if row.kind !== 'native'}
@@ -74,7 +71,7 @@
 
 <style>
 	/* controls fill their column of the line */
-	li :is(select, input) {
+	li :global(:is(select, input, [data-select-trigger])) {
 		width: 100%;
 		min-width: 0;
 	}

@@ -12,6 +12,7 @@
 	import { coarse } from '../../ui/pointer.svelte';
 	import RodTouch from './RodTouch.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
+	import Table from '../../ui/Table.svelte';
 	interface Props {
 		data: GroundData;
 		laser: LaserLink;
@@ -64,43 +65,39 @@
 				>{key === '' ? 'all' : key}</Act
 			>{/each}
 	</div>
-	<table class="panel-table">
-		<thead
-			><tr
-				><th class="font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden">{w.ground.pickSurface}</th><th
-					class="font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden">{w.ground.level}</th
-				><th class="font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden">{w.ground.reads}</th><th
-					class="font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden">{w.ground.pole}</th
-				></tr
-			></thead
-		>
-		<tbody>
-			{#each shown as { one, i }}
-				<tr class:on={i === surface}>
-					<th class={['max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden', one.heavy ? 'font-[760]' : 'font-plain']} scope="row"
-						><button
-							class="min-h-32 w-full text-left max-phone:min-h-50 max-phone:text-read"
-							type="button"
-							data-surface="{one.surface}, {one.at}"
-							onclick={() => choose(i)}>{one.surface}, {one.at}</button
-						></th
-					>
-					<td class={['max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden', one.heavy && 'font-[760]']}
-						><Frac text={one.level_text} />{#if one.slab_text}<span class="label block"><Frac text={one.slab_text} /></span
-							>{/if}</td
-					>
-					<td
-						class={[
-							'text-act whitespace-nowrap max-phone:text-call max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden',
-							one.heavy ? 'font-[760]' : 'font-[760]'
-						]}><Frac text={one.reading_text || '–'} /></td
-					>
-					<td class={['max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden', one.heavy && 'font-[760]']}
-						><Frac text={one.pole_text} /></td
-					>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<Table
+		heads={[
+			{ says: w.ground.pickSurface, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' },
+			{ says: w.ground.level, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' },
+			{ says: w.ground.reads, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' },
+			{ says: w.ground.pole, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' }
+		]}
+	>
+		{#each shown as { one, i }}
+			<tr class:on={i === surface}>
+				<th class={['max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden', one.heavy ? 'font-[760]' : 'font-plain']} scope="row"
+					><button
+						class="min-h-32 w-full text-left max-phone:min-h-50 max-phone:text-read"
+						type="button"
+						data-surface="{one.surface}, {one.at}"
+						onclick={() => choose(i)}>{one.surface}, {one.at}</button
+					></th
+				>
+				<td class={['max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden', one.heavy && 'font-[760]']}
+					><Frac text={one.level_text} />{#if one.slab_text}<span class="label block"><Frac text={one.slab_text} /></span
+						>{/if}</td
+				>
+				<td
+					class={[
+						'text-act whitespace-nowrap max-phone:text-call max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden',
+						one.heavy ? 'font-[760]' : 'font-[760]'
+					]}><Frac text={one.reading_text || '–'} /></td
+				>
+				<td class={['max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden', one.heavy && 'font-[760]']}
+					><Frac text={one.pole_text} /></td
+				>
+			</tr>
+		{/each}
+	</Table>
 	<p class="label">{w.ground.poleHow}</p>
 {/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** Is it flat? The verdict, the rod where it stands, the raking list, and whether there are enough shots. */
 	import { onTab } from '../../state/findings';
+	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import ReadingBar from '../../ui/ReadingBar.svelte';
@@ -149,13 +150,13 @@
 		class="my-6 max-phone:hidden side:hidden"
 	/>
 	{#if coarse.now}{@render reading()}{@render flat()}{:else}{@render flat()}{@render reading()}{/if}
-	<select
-		class="plain-select my-4 hidden w-full max-phone:block side:block"
-		aria-label={w.ground.layer}
+	<Choose
+		class="my-4 hidden w-full max-phone:block side:block"
+		name={w.ground.layer}
+		rows={state_.layers.map((row) => ({ value: row.key, label: `${row.name}${row.shots ? ` · ${row.shots}` : ''}` }))}
 		value={data.layer}
-		onchange={(e) => void data.choose(e.currentTarget.value)}
-		>{#each state_.layers as row}<option value={row.key}>{row.name}{row.shots ? ` · ${row.shots}` : ''}</option>{/each}</select
-	>
+		pick={(key) => void data.choose(key)}
+	/>
 	{#if trial.length}
 		<div class="row mx-0 my-6 flex flex-wrap items-center gap-6 border-2 border-ink px-10 py-6">
 			<b>{w.ground.gridAt(trial.length, state_.grid.length)}</b>

@@ -6,6 +6,7 @@
 	import { session } from '../../state/session.svelte';
 	import type { Edit } from '../../state/job.svelte';
 	import type { UsualLayer, UsualStack } from '../../api/schema';
+	import Choose from '../../ui/Choose.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import LayerLine from './LayerLine.svelte';
 	import UsualStacks from './UsualStacks.svelte';
@@ -142,12 +143,13 @@
 		<label class="ml-14 font-label"
 			><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {w.ground.heated}</label
 		>
-		<label class="ml-14 font-label"
-			>{w.ground.space}
-			<select class="plain-select" value={on} onchange={(e) => (space = e.currentTarget.value)}
-				>{#each Object.entries(w.ground.spaces) as [key, name]}<option value={key}>{name}</option>{/each}</select
-			></label
-		>
+		<span class="ml-14 font-label" aria-hidden="true">{w.ground.space}</span>
+		<Choose
+			name={w.ground.space}
+			rows={Object.entries(w.ground.spaces).map(([value, label]) => ({ value, label }))}
+			value={on}
+			pick={(now) => (space = now)}
+		/>
 	</h2>
 	<div class="grid grid-cols-[132px_1fr] max-phone:grid-cols-[64px_1fr]">
 		<CoreSample rows={drawn} />

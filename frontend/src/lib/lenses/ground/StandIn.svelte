@@ -2,6 +2,7 @@
 	/** The laser stand-in: on, off, its battery, and how it misbehaves. */
 	import { w } from '../../words/words';
 	import type { Fault, LaserLink } from './laser.svelte';
+	import Choose from '../../ui/Choose.svelte';
 	import Fold from '../../ui/Fold.svelte';
 	import Act from '../../ui/Act.svelte';
 	let { laser, connect }: { laser: LaserLink; connect: () => void } = $props();
@@ -13,14 +14,13 @@
 	<div class="row mt-4 flex items-center gap-12">
 		{#if laser.on}
 			<Act kind="quiet" onclick={() => laser.close()}>{w.ground.disconnect}</Act>
-			<label class="label"
-				>{w.ground.faultName}<select
-					class="plain-select"
-					value={laser.fault}
-					onchange={(e) => void laser.misbehave(e.currentTarget.value as Fault)}
-					>{#each faults as one}<option value={one}>{w.ground.faults[one]}</option>{/each}</select
-				></label
-			>
+			<Choose
+				label
+				name={w.ground.faultName}
+				rows={faults.map((one) => ({ value: one, label: w.ground.faults[one] }))}
+				value={laser.fault}
+				pick={(fault) => void laser.misbehave(fault)}
+			/>
 		{:else}
 			<Act kind="quiet" onclick={connect}>{w.ground.connect}</Act>
 		{/if}

@@ -10,6 +10,7 @@
 	import { typedLength } from '../../ui/typed';
 	import Act from '../../ui/Act.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
+	import Table from '../../ui/Table.svelte';
 	let { data }: { data: GroundData } = $props();
 	const store = $derived(data.store);
 	const found = $derived(data.state?.ground ?? null);
@@ -120,19 +121,17 @@
 	</div>
 	<h2 class="mt-8">{w.ground.spoil}</h2>
 	{#if found.spoil}
-		<table class="panel-table">
-			<tbody>
-				<tr><th class="font-plain" scope="row">{w.ground.sod}</th><td><Num working={found.spoil.strip} /></td></tr>
-				<tr><th class="font-plain" scope="row">{w.ground.digOut}</th><td>{volume(found.spoil.dig_m3)}</td></tr>
-				<tr><th class="font-plain" scope="row">{w.ground.trenchOut}</th><td>{volume(found.spoil.trench_m3)}</td></tr>
-				<tr
-					><th class="font-plain" scope="row">{w.ground.looseOut}</th><td class="font-[740]"
-						><Num working={found.spoil.total} /> · {w.ground.trucks(found.spoil.trucks)}, about {money(found.spoil.haul_cents)}
-						{w.ground.haul}</td
-					></tr
-				>
-			</tbody>
-		</table>
+		<Table>
+			<tr><th class="font-plain" scope="row">{w.ground.sod}</th><td><Num working={found.spoil.strip} /></td></tr>
+			<tr><th class="font-plain" scope="row">{w.ground.digOut}</th><td>{volume(found.spoil.dig_m3)}</td></tr>
+			<tr><th class="font-plain" scope="row">{w.ground.trenchOut}</th><td>{volume(found.spoil.trench_m3)}</td></tr>
+			<tr
+				><th class="font-plain" scope="row">{w.ground.looseOut}</th><td class="font-[740]"
+					><Num working={found.spoil.total} /> · {w.ground.trucks(found.spoil.trucks)}, about {money(found.spoil.haul_cents)}
+					{w.ground.haul}</td
+				></tr
+			>
+		</Table>
 		<p class="label">{found.spoil.words}</p>
 	{:else}<FindingList findings={onTab(data.state?.findings, 'stone')} />{/if}
 	{#if !pegsFirst}{@render pegs()}{/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** Probe and density tests, soft spots and what was done, at a place on the plan. */
 	import { remember } from '../../state/remember.svelte';
+	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
@@ -80,11 +81,13 @@
 	<div class="row mx-0 mt-5 mb-8 flex flex-wrap items-end gap-x-10 gap-y-6">
 		<label class="label">{w.ground.across}<input class="reading block w-110" bind:value={soft.across} /></label>
 		<label class="label">{w.ground.deep.split(' ')[0]}<input class="reading block w-110" bind:value={soft.deep} /></label>
-		<label class="label"
-			>{w.ground.softDone}<select class="plain-select block" bind:value={soft.done}
-				>{#each w.ground.dones as one}<option value={one}>{one}</option>{/each}</select
-			></label
-		>
+		<Choose
+			label
+			name={w.ground.softDone}
+			rows={w.ground.dones.map((one) => ({ value: one, label: one }))}
+			value={soft.done}
+			pick={(done) => (soft.done = done)}
+		/>
 		<Act disabled={!data.stick || !soft.across.trim()} onclick={() => void keepSoft()}>{w.ground.keepSoft}</Act>
 	</div>
 	{#if wrong.at === 'soft' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}

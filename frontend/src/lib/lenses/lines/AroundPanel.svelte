@@ -7,7 +7,8 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { LinesData } from './lines.svelte';
-	import PointsIn from './PointsIn.svelte';
+	import Later from '../../ui/Later.svelte';
+	import { pointsIn } from '../../shell/parts';
 	import Choice from '../../ui/Choice.svelte';
 	import Act from '../../ui/Act.svelte';
 	let { store, data }: { store: JobStore; data: LinesData } = $props();
@@ -148,4 +149,4 @@
 			>{/each}
 	</p>{/if}
 <p class="label">{w.lines.floorHow}</p>
-<PointsIn {store} />
+<Later load={pointsIn} given={{ store }} />

@@ -1,9 +1,9 @@
 <script lang="ts">
 	/** What to buy first; then each board with its pieces in the look of the sheet; then both ways to choose boards. */
-	import { RadioGroup } from 'bits-ui';
 	import type { CutBoard } from '../../api/schema';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Act from '../../ui/Act.svelte';
+	import Cards from '../../ui/Cards.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
@@ -72,28 +72,18 @@
 	<p class="label mt-4">{w.lines.priceSays}</p>
 	{#if ways.length}
 		<h2 class="mt-8 border-t-2 border-ink pt-6">{w.lines.ruleDecides}</h2>
-		<RadioGroup.Root
+		<Cards
+			rows={ways.map((one) => ({ ...one, value: one.way }))}
+			value={ways.find((one) => one.on)?.way ?? ''}
+			name={w.lines.ruleDecides}
 			class="mt-4 grid grid-cols-[repeat(auto-fit,minmax(210px,1fr))] gap-8"
-			aria-label={w.lines.ruleDecides}
-			bind:value={
-				() => ways.find((one) => one.on)?.way ?? '',
-				(now) => void data.store.keep([{ op: 'set_fields', values: { 'ways.buy': now } }], 'buy')
-			}
+			each="px-12 py-8 text-left leading-[1.4]"
+			pick={(now) => void data.store.keep([{ op: 'set_fields', values: { 'ways.buy': now } }], 'buy')}
 		>
-			{#each ways as one}
-				<RadioGroup.Item
-					value={one.way}
-					class={[
-						'min-h-44 border-[1.5px] border-ink bg-well px-12 py-8 text-left leading-[1.4]',
-						'data-[state=checked]:shadow-[inset_0_0_0_3px_var(--color-ink)]'
-					].join(' ')}
-				>
-					<b class="block">{one.name}</b>{#each one.says as line}<span class="block text-note max-phone:text-read"
-							><Frac text={line} /></span
-						>{/each}
-				</RadioGroup.Item>
-			{/each}
-		</RadioGroup.Root>
+			{#snippet card(one)}<b class="block">{one.name}</b>{#each one.says as line}<span class="block text-note max-phone:text-read"
+						><Frac text={line} /></span
+					>{/each}{/snippet}
+		</Cards>
 	{/if}
 	<p class="label mt-6"><Frac text="{w.lines.cleats(cuts.cleats)} {cuts.how}" /> {w.lines.cutHow}</p>
 {:else if !data.working && !data.gone}<p>{data.problem || w.lines.noForms}</p>{/if}

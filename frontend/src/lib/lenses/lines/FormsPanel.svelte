@@ -9,6 +9,7 @@
 	import FormSide from './FormSide.svelte';
 	import type { LinesData } from './lines.svelte';
 	import Act from '../../ui/Act.svelte';
+	import Table from '../../ui/Table.svelte';
 	let { store, pick, data }: { store: JobStore; pick: Pick; data: LinesData } = $props();
 	const state = $derived(data.forms);
 	const doubts = $derived(state?.findings ?? []);
@@ -18,84 +19,75 @@
 </script>
 
 {#if state}
-	<table class="panel-table">
-		<thead
-			><tr
-				><th>{w.lines.side}</th><th>{w.lines.high}</th><th>{w.lines.boardsWord}</th><th>{w.lines.stakes}</th><th
-					>{w.lines.kickers}</th
-				></tr
-			></thead
-		>
-		<tbody>
-			{#each state.forms.sides as side}
-				<tr class:on={pick.side === side.side} data-form-side={side.side}>
-					<th class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal" scope="row"
-						><button
-							type="button"
-							class="pen plain bg-transparent bg-none p-0 [font-family:inherit] font-[700] text-ink"
-							onclick={() => pick.chooseSide(side.side)}>{side.name}</button
-						></th
-					>
-					{#if side.formed}
-						{@const how = state.forms.workings[side.side]}
-						<td
-							class={[
-								'max-phone:h-44 max-phone:whitespace-normal',
-								!side.formed && 'text-ink2',
-								!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
-							]}
-							>{#if how?.height}<Num working={how.height} text={side.height_text} />{/if}</td
-						>
-						<td
-							class={[
-								'max-phone:h-44 max-phone:whitespace-normal',
-								!side.formed && 'text-ink2',
-								!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
-							]}
-							>{side.build === 'panel' ? w.lines.panels(side.panels) : [...side.boards].reverse().join(' + ')}{side.left_out
-								? `, ${w.lines.leftOut}`
-								: ''}</td
-						>
-						<td
-							class={[
-								'max-phone:h-44 max-phone:whitespace-normal',
-								!side.formed && 'text-ink2',
-								!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
-							]}
-							>{#if how?.stakes && how.spacing}<Num working={how.stakes} text={String(side.stakes)} />
-								{w.lines.at}
-								<Num working={how.spacing} text={side.spacing_text} />{/if}</td
-						>
-						<td
-							class={[
-								'max-phone:h-44 max-phone:whitespace-normal',
-								!side.formed && 'text-ink2',
-								!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
-							]}>{side.backfilled ? w.lines.earth : side.kickers || w.lines.none}</td
-						>
-					{:else}
-						<td
-							class={[
-								'max-phone:h-44 max-phone:whitespace-normal',
-								!side.formed && 'text-ink2',
-								!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
-							]}
-							colspan="4">{side.why}</td
-						>
-					{/if}
-				</tr>
-			{/each}
-			{#each state.forms.steps as step}
-				<tr
-					><th class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal" scope="row">{w.lines.step} {step.name}</th><td
-						class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal"><Frac text={step.height_text} /></td
-					><td class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal">{step.board}</td><td
-						class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal">{step.hangers} {w.lines.hangers}</td
-					><td class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal"></td></tr
+	<Table heads={[w.lines.side, w.lines.high, w.lines.boardsWord, w.lines.stakes, w.lines.kickers]}>
+		{#each state.forms.sides as side}
+			<tr class:on={pick.side === side.side} data-form-side={side.side}>
+				<th class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal" scope="row"
+					><button
+						type="button"
+						class="pen plain bg-transparent bg-none p-0 [font-family:inherit] font-[700] text-ink"
+						onclick={() => pick.chooseSide(side.side)}>{side.name}</button
+					></th
 				>
-			{/each}
-		</tbody>
-	</table>
+				{#if side.formed}
+					{@const how = state.forms.workings[side.side]}
+					<td
+						class={[
+							'max-phone:h-44 max-phone:whitespace-normal',
+							!side.formed && 'text-ink2',
+							!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
+						]}
+						>{#if how?.height}<Num working={how.height} text={side.height_text} />{/if}</td
+					>
+					<td
+						class={[
+							'max-phone:h-44 max-phone:whitespace-normal',
+							!side.formed && 'text-ink2',
+							!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
+						]}
+						>{side.build === 'panel' ? w.lines.panels(side.panels) : [...side.boards].reverse().join(' + ')}{side.left_out
+							? `, ${w.lines.leftOut}`
+							: ''}</td
+					>
+					<td
+						class={[
+							'max-phone:h-44 max-phone:whitespace-normal',
+							!side.formed && 'text-ink2',
+							!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
+						]}
+						>{#if how?.stakes && how.spacing}<Num working={how.stakes} text={String(side.stakes)} />
+							{w.lines.at}
+							<Num working={how.spacing} text={side.spacing_text} />{/if}</td
+					>
+					<td
+						class={[
+							'max-phone:h-44 max-phone:whitespace-normal',
+							!side.formed && 'text-ink2',
+							!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
+						]}>{side.backfilled ? w.lines.earth : side.kickers || w.lines.none}</td
+					>
+				{:else}
+					<td
+						class={[
+							'max-phone:h-44 max-phone:whitespace-normal',
+							!side.formed && 'text-ink2',
+							!side.formed ? 'whitespace-normal' : 'whitespace-nowrap'
+						]}
+						colspan="4">{side.why}</td
+					>
+				{/if}
+			</tr>
+		{/each}
+		{#each state.forms.steps as step}
+			<tr
+				><th class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal" scope="row">{w.lines.step} {step.name}</th><td
+					class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal"><Frac text={step.height_text} /></td
+				><td class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal">{step.board}</td><td
+					class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal">{step.hangers} {w.lines.hangers}</td
+				><td class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal"></td></tr
+			>
+		{/each}
+	</Table>
 	{#if picked}<FormSide {store} form={picked} how={state.forms.workings[picked.side]} />{:else}<p class="label">
 			{w.lines.pressSide}
 		</p>{/if}

@@ -92,7 +92,7 @@
 </script>
 
 <svelte:window bind:innerWidth={across} />
-<LensFrame {store} {turn} name={w.lines.tabsName} ready={outline !== null}>
+<LensFrame {turn} name={w.lines.tabsName} ready={outline !== null}>
 	{#snippet sheet()}
 		<Sheet
 			{store}

@@ -21,6 +21,7 @@
 	import type { PointsFile } from '../../api/schema';
 	import type { JobStore } from '../../state/job.svelte';
 	import { FileReading } from '../../state/reading.svelte';
+	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import ReadingBar from '../../ui/ReadingBar.svelte';
 	import { w } from '../../words/words';
@@ -105,12 +106,13 @@
 	/>
 	{#each found.remarks as remark}<p class="label">{remark}</p>{/each}
 	{#if found.layers.length > 1}
-		<label class="label"
-			>{w.lines.layer}
-			<select class="plain-select" bind:value={layer}
-				><option value="">{w.lines.allLayers}</option>{#each found.layers as one}<option>{one}</option>{/each}</select
-			></label
-		>
+		<Choose
+			label
+			name={w.lines.layer}
+			rows={[{ value: '', label: w.lines.allLayers }, ...found.layers.map((one) => ({ value: one, label: one }))]}
+			value={layer}
+			pick={(now) => (layer = now)}
+		/>
 	{/if}
 	<ul>
 		{#each rows.slice(0, 30) as { loop, i }}
@@ -123,9 +125,12 @@
 						{loop.layer}, {w.lines.cornersWord(loop.corners)}, {loop.area}</span
 					></span
 				>
-				<select class="plain-select" bind:value={role[i]} aria-label={w.lines.loopIs}
-					>{#each roles as one}<option value={one}>{w.lines.roles[one]}</option>{/each}</select
-				>
+				<Choose
+					name={w.lines.loopIs}
+					rows={roles.map((one) => ({ value: one, label: w.lines.roles[one] }))}
+					value={role[i] ?? 'leave'}
+					pick={(now) => (role[i] = now)}
+				/>
 			</li>
 		{/each}
 	</ul>

@@ -8,6 +8,7 @@
 	import { w } from '../../words/words';
 	import Choice from '../../ui/Choice.svelte';
 	import Act from '../../ui/Act.svelte';
+	import Table from '../../ui/Table.svelte';
 	let { sheet, store }: { sheet: SetOutSheet; store: JobStore } = $props();
 	const jobId = $derived(store.id);
 	const units = $derived(store.units);
@@ -27,33 +28,26 @@
 	class="row mx-0 my-6 flex flex-wrap gap-4"
 />
 {#if way === 'swing'}
-	<table class="panel-table">
-		<thead
-			><tr><th>{w.lines.corner}</th><th colspan="2">{w.lines.firstTape}</th><th colspan="2">{w.lines.secondTape}</th></tr></thead
-		>
-		<tbody>
-			{#each sheet.swing as row}
-				<tr
-					><th scope="row">{row.name}</th><td>{w.lines.fromCorner} {row.a_name}</td><td
-						class="num text-size font-[700] whitespace-nowrap"><Num working={row.a} /></td
-					><td>{w.lines.fromCorner} {row.b_name}</td><td class="num text-size font-[700] whitespace-nowrap"
-						><Num working={row.b} /></td
-					></tr
-				>
-				{#if row.weak}<tr><td></td><td colspan="4" class="wrong">{w.lines.flat}</td></tr>{/if}
-			{/each}
-		</tbody>
-	</table>
+	<Table heads={[w.lines.corner, { says: w.lines.firstTape, span: 2 }, { says: w.lines.secondTape, span: 2 }]}>
+		{#each sheet.swing as row}
+			<tr
+				><th scope="row">{row.name}</th><td>{w.lines.fromCorner} {row.a_name}</td><td
+					class="num text-size font-[700] whitespace-nowrap"><Num working={row.a} /></td
+				><td>{w.lines.fromCorner} {row.b_name}</td><td class="num text-size font-[700] whitespace-nowrap"
+					><Num working={row.b} /></td
+				></tr
+			>
+			{#if row.weak}<tr><td></td><td colspan="4" class="wrong">{w.lines.flat}</td></tr>{/if}
+		{/each}
+	</Table>
 {:else if way === 'offsets'}
-	<table class="panel-table">
-		<thead><tr><th>{w.lines.corner}</th><th>{w.lines.along(sheet.baseline)}</th><th>{w.lines.leftOf}</th></tr></thead>
-		<tbody
-			>{#each sheet.corners as row}<tr
-					><th scope="row">{row.name}</th><td class="num text-size font-[700] whitespace-nowrap"><Frac text={row.x_text} /></td
-					><td class="num text-size font-[700] whitespace-nowrap"><Frac text={row.y_text} /></td></tr
-				>{/each}</tbody
-		>
-	</table>
+	<Table heads={[w.lines.corner, w.lines.along(sheet.baseline), w.lines.leftOf]}
+		>{#each sheet.corners as row}<tr
+				><th scope="row">{row.name}</th><td class="num text-size font-[700] whitespace-nowrap"><Frac text={row.x_text} /></td><td
+					class="num text-size font-[700] whitespace-nowrap"><Frac text={row.y_text} /></td
+				></tr
+			>{/each}</Table
+	>
 {:else if way === 'diagonals'}
 	{#each sheet.squares as square}
 		<div class="grid grid-cols-[1fr_auto] border-t border-hair px-0 py-5">
@@ -64,45 +58,31 @@
 		</div>
 	{:else}<p>{w.lines.noSquares}</p>{/each}
 {:else if way === 'three'}
-	<table class="panel-table">
-		<tbody
-			>{#each sheet.three_four_five as row}<tr><th scope="row">{row.name}</th><td><Frac text={row.words} /></td></tr
-				>{/each}</tbody
-		>
-	</table>
+	<Table
+		>{#each sheet.three_four_five as row}<tr><th scope="row">{row.name}</th><td><Frac text={row.words} /></td></tr>{/each}</Table
+	>
 	<p class="label">{w.lines.threeHow}</p>
 {:else if way === 'nails'}
-	<table class="panel-table">
-		<thead><tr><th>{w.lines.string}</th><th>{w.lines.nearEnd}</th><th>{w.lines.farEnd}</th></tr></thead>
-		<tbody>
-			{#each sheet.strings as line}
-				<tr
-					><th scope="row">{line.name}</th>{#each [line.start, line.end] as nail}<td
-							><Frac text={nail.beyond_text} />
-							{w.lines.past}
-							{nail.beyond}{nail.board.length ? '' : `, ${w.lines.onIt} ${nail.on}`}</td
-						>{/each}</tr
-				>
-			{/each}
-		</tbody>
-	</table>
+	<Table heads={[w.lines.string, w.lines.nearEnd, w.lines.farEnd]}>
+		{#each sheet.strings as line}
+			<tr
+				><th scope="row">{line.name}</th>{#each [line.start, line.end] as nail}<td
+						><Frac text={nail.beyond_text} />
+						{w.lines.past}
+						{nail.beyond}{nail.board.length ? '' : `, ${w.lines.onIt} ${nail.on}`}</td
+					>{/each}</tr
+			>
+		{/each}
+	</Table>
 {:else}
 	<p>{w.lines.stakesHow(sheet.profile_text)}</p>
-	<table class="panel-table">
-		<thead
-			><tr
-				><th>{w.lines.pastCorner}</th><th>{w.lines.inLine}</th><th>{w.lines.along(sheet.baseline)}</th><th>{w.lines.leftOf}</th
-				></tr
-			></thead
-		>
-		<tbody
-			>{#each sheet.stakes as stake}<tr
-					><th scope="row">{stake.name}</th><td>{stake.in_line_with}</td><td class="num text-size font-[700] whitespace-nowrap"
-						><Frac text={stake.along_text} /></td
-					><td class="num text-size font-[700] whitespace-nowrap"><Frac text={stake.left_text} /></td></tr
-				>{/each}</tbody
-		>
-	</table>
+	<Table heads={[w.lines.pastCorner, w.lines.inLine, w.lines.along(sheet.baseline), w.lines.leftOf]}
+		>{#each sheet.stakes as stake}<tr
+				><th scope="row">{stake.name}</th><td>{stake.in_line_with}</td><td class="num text-size font-[700] whitespace-nowrap"
+					><Frac text={stake.along_text} /></td
+				><td class="num text-size font-[700] whitespace-nowrap"><Frac text={stake.left_text} /></td></tr
+			>{/each}</Table
+	>
 {/if}
 <Field
 	label={w.lines.profileHere}

@@ -1,17 +1,19 @@
 <script lang="ts">
 	/** Square it: what was taped, in any order; the verdict, the acts, and what to tape next. */
 	import { cornerName } from '../../drawing/pick.svelte';
+	import Choose from '../../ui/Choose.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import Rounds from './Rounds.svelte';
 	import type { End, SquareBox } from './square.svelte';
 	import Act from '../../ui/Act.svelte';
+	import Table from '../../ui/Table.svelte';
 	let { box }: { box: SquareBox } = $props();
 	const squared = $derived(box.answer?.squared ?? null);
 	let [one, other] = $state([0, 2]);
 	let mark = $state({ side: -1, at: '' });
-	const corners = $derived(Array.from({ length: box.corners }, (_, i) => i));
+	const ends = $derived(Array.from({ length: box.corners }, (_, i) => ({ value: `${i}`, label: cornerName(i) })));
 	function take(measure: Record<string, unknown>) {
 		const at = box.add(measure['from'] as End, measure['to'] as End);
 		requestAnimationFrame(() => document.getElementById(`taped-${at}`)?.focus());
@@ -39,61 +41,52 @@
 	{/if}
 </div>
 
-<table class="panel-table">
-	<thead><tr><th>{w.lines.measure}</th><th>{w.lines.should}</th><th>{w.lines.taped}</th><th>{w.lines.rest}</th></tr></thead>
-	<tbody>
-		{#each box.rows as row, i}
-			<tr class:suspect={box.resultOf(i) === 'left out'}>
-				<th class={['max-w-210 font-plain', box.resultOf(i) === 'left out' && 'text-flag line-through']} scope="row">
-					{#if row.line}{box.nameOf(row.to)} {w.lines.offLine} <b>{cornerName(row.line[0])}</b>–<b>{cornerName(row.line[1])}</b>
-					{:else}<b><Frac text={box.nameOf(row.from)} /></b> to <b><Frac text={box.nameOf(row.to)} /></b>{/if}
-				</th>
-				<td class="h-34"><Frac text={row.should} /></td>
-				<td class="h-34">
-					<input
-						id="taped-{i}"
-						class={['reading w-132 max-phone:w-112', box.resultOf(i) === 'left out' && 'text-flag line-through']}
-						aria-label="{w.lines.taped}, {box.nameOf(row.from)} to {box.nameOf(row.to)}"
-						aria-invalid={box.problem?.row === i}
-						value={row.typed}
-						autocomplete="off"
-						oninput={(event) => box.type(i, event.currentTarget.value)}
-						onkeydown={(event) => event.key === 'Enter' && document.getElementById(`taped-${i + 1}`)?.focus()}
-					/>
-				</td>
-				<td class={['h-34 font-[620] whitespace-nowrap', box.resultOf(i) === 'left out' && 'text-flag line-through']}
-					><Frac text={box.resultOf(i)} /></td
-				>
-			</tr>
-			{#if box.problem?.row === i}
-				<tr
-					><td class="h-34" colspan="4"
-						><div class="wrong" role="alert">
-							{box.problem.words}
-							{#each box.problem.choices as text}<Act kind="quiet" onclick={() => box.type(i, text)}>{text}</Act>{/each}
-						</div></td
-					></tr
-				>
-			{/if}
-		{/each}
-	</tbody>
-</table>
+<Table heads={[w.lines.measure, w.lines.should, w.lines.taped, w.lines.rest]}>
+	{#each box.rows as row, i}
+		<tr class:suspect={box.resultOf(i) === 'left out'}>
+			<th class={['max-w-210 font-plain', box.resultOf(i) === 'left out' && 'text-flag line-through']} scope="row">
+				{#if row.line}{box.nameOf(row.to)} {w.lines.offLine} <b>{cornerName(row.line[0])}</b>–<b>{cornerName(row.line[1])}</b>
+				{:else}<b><Frac text={box.nameOf(row.from)} /></b> to <b><Frac text={box.nameOf(row.to)} /></b>{/if}
+			</th>
+			<td class="h-34"><Frac text={row.should} /></td>
+			<td class="h-34">
+				<input
+					id="taped-{i}"
+					class={['reading w-132 max-phone:w-112', box.resultOf(i) === 'left out' && 'text-flag line-through']}
+					aria-label="{w.lines.taped}, {box.nameOf(row.from)} to {box.nameOf(row.to)}"
+					aria-invalid={box.problem?.row === i}
+					value={row.typed}
+					autocomplete="off"
+					oninput={(event) => box.type(i, event.currentTarget.value)}
+					onkeydown={(event) => event.key === 'Enter' && document.getElementById(`taped-${i + 1}`)?.focus()}
+				/>
+			</td>
+			<td class={['h-34 font-[620] whitespace-nowrap', box.resultOf(i) === 'left out' && 'text-flag line-through']}
+				><Frac text={box.resultOf(i)} /></td
+			>
+		</tr>
+		{#if box.problem?.row === i}
+			<tr
+				><td class="h-34" colspan="4"
+					><div class="wrong" role="alert">
+						{box.problem.words}
+						{#each box.problem.choices as text}<Act kind="quiet" onclick={() => box.type(i, text)}>{text}</Act>{/each}
+					</div></td
+				></tr
+			>
+		{/if}
+	{/each}
+</Table>
 <div class="row add mt-8 flex flex-wrap items-end gap-8">
-	<label class="label"
-		>{w.lines.from}<select class="plain-select block min-w-56" bind:value={one}
-			>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select
-		></label
-	>
-	<label class="label"
-		>{w.lines.to}<select class="plain-select block min-w-56" bind:value={other}
-			>{#each corners as i}<option value={i}>{cornerName(i)}</option>{/each}</select
-		></label
-	>
-	<label class="label"
-		>{w.lines.orMark}<select class="plain-select block min-w-56" bind:value={mark.side}
-			><option value={-1}>–</option>{#each box.sideNames as name, i}<option value={i}>{name}</option>{/each}</select
-		></label
-	>
+	<Choose label name={w.lines.from} rows={ends} value={`${one}`} pick={(at) => (one = Number(at))} />
+	<Choose label name={w.lines.to} rows={ends} value={`${other}`} pick={(at) => (other = Number(at))} />
+	<Choose
+		label
+		name={w.lines.orMark}
+		rows={[{ value: '-1', label: '–' }, ...box.sideNames.map((label, i) => ({ value: `${i}`, label }))]}
+		value={`${mark.side}`}
+		pick={(at) => (mark.side = Number(at))}
+	/>
 	{#if mark.side >= 0}<label class="label"
 			>{w.lines.markAt(cornerName(mark.side))}<input class="reading w-132 max-phone:w-112" bind:value={mark.at} /></label
 		>{/if}

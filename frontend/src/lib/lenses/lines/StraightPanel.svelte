@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** Straight and level: readings at each stake of a side, drawn along it too far out, the worst first. */
 	import type { Pick } from '../../drawing/pick.svelte';
+	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { remember } from '../../state/remember.svelte';
 	import { w } from '../../words/words';
@@ -42,14 +43,12 @@
 		pick={(kind) => kind && box.choose(kind)}
 		name={w.lines.checkName}
 	/>
-	<select
-		class="plain-select"
-		aria-label={w.lines.side}
-		value={side}
-		onchange={(e) => pick.chooseSide(Number(e.currentTarget.value))}
-	>
-		{#each outline?.sides ?? [] as one, i}<option value={i}>{one.name}</option>{/each}
-	</select>
+	<Choose
+		name={w.lines.side}
+		rows={(outline?.sides ?? []).map((one, i) => ({ value: `${i}`, label: one.name }))}
+		value={`${side}`}
+		pick={(at) => pick.chooseSide(Number(at))}
+	/>
 </div>
 <div class="saying min-h-70" aria-live="polite">
 	{#if box.checked}

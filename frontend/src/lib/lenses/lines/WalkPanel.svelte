@@ -9,7 +9,8 @@
 	import CallBox from './CallBox.svelte';
 	import FirstActs from '../../shell/FirstActs.svelte';
 	import GuessedSlab from './GuessedSlab.svelte';
-	import PointsIn from './PointsIn.svelte';
+	import Later from '../../ui/Later.svelte';
+	import { pointsIn } from '../../shell/parts';
 	import History from './History.svelte';
 	import SideTable from './SideTable.svelte';
 	import Templates from './Templates.svelte';
@@ -99,7 +100,7 @@
 {/if}
 <Templates {store} />
 {#if !outline}
-	<PointsIn {store} />
+	<Later load={pointsIn} given={{ store }} />
 	<FirstActs jobId={store.id} here="lines" />
 {/if}
 <History {store} />

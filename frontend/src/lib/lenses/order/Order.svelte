@@ -24,7 +24,7 @@
 	const doubts = $derived(forOrder(store.doubts?.findings ?? store.figure?.findings).filter((one) => one.severity !== 'stop'));
 </script>
 
-<LensFrame {store} {turn} ready={concrete !== null}>
+<LensFrame {turn} ready={concrete !== null}>
 	{#snippet sheet()}
 		<Sheet
 			{store}

@@ -3,22 +3,21 @@
 	import type { SecondPour } from '../../api/schema';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
+	import Table from '../../ui/Table.svelte';
 	import { w } from '../../words/words';
 	let { pours }: { pours: SecondPour[] } = $props();
 </script>
 
 {#if pours.length}
 	<h2 class="mt-12 border-t-2 border-ink pt-[6px]">{w.order.secondPours}</h2>
-	<table class="panel-table" data-second-pours>
-		<tbody>
-			{#each pours as pour}
-				<tr
-					><th scope="row" class="font-[620]">{pour.name}</th><td class="text-note text-ink2"><Frac text={pour.how} /></td><td
-						class="pr-0! text-right! font-[760]"><Num working={pour.working} text={pour.text} /></td
-					></tr
-				>
-			{/each}
-		</tbody>
-	</table>
+	<Table data-second-pours>
+		{#each pours as pour}
+			<tr
+				><th scope="row" class="font-[620]">{pour.name}</th><td class="text-note text-ink2"><Frac text={pour.how} /></td><td
+					class="pr-0! text-right! font-[760]"><Num working={pour.working} text={pour.text} /></td
+				></tr
+			>
+		{/each}
+	</Table>
 	<p class="label">{w.order.secondHow}</p>
 {/if}

@@ -19,7 +19,7 @@
 	import { cornerPlace } from '#lib/state/ids.ts';
 	import Board from '#lib/shell/Board.svelte';
 	import { help } from '#lib/shell/help.svelte.ts';
-	import { finderPanel, keysSheet } from '#lib/shell/parts.ts';
+	import { keysSheet, partsAhead } from '#lib/shell/parts.ts';
 	import Later from '#lib/ui/Later.svelte';
 	import { jobKeys } from '#lib/shell/keys.ts';
 	import { LENSES } from '#lib/lenses/all.ts';
@@ -44,7 +44,7 @@
 		return () => clearTimeout(later);
 	});
 	async function bring(order: LensId[]) {
-		if (order.length > 1) void Promise.allSettled([finderPanel(), keysSheet()]);
+		if (order.length > 1) partsAhead();
 		for (const one of order) {
 			if (views[one]) continue;
 			try {
