@@ -6,6 +6,7 @@
 	import { w } from '../words/words';
 	import { cornerName, type Pick } from './pick.svelte';
 	import Act from '../ui/Act.svelte';
+	import { lengthKeys } from '../ui/typed';
 	let { store, pick, x, y }: { store: JobStore; pick: Pick; x: number; y: number } = $props();
 	const side = $derived(pick.side ?? 0);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
@@ -54,6 +55,7 @@
 	onfocusout={leave}
 >
 	<input
+		{...lengthKeys(store.units)}
 		bind:this={box}
 		bind:value={typed}
 		class="well border-0 font-pencil text-act"

@@ -8,6 +8,7 @@
 	import type { LensId } from '../lenses/lens';
 	import { help } from './help.svelte';
 	import BoardCell from './BoardCell.svelte';
+	import { foldedLoads } from '../words/loads';
 	import { w } from '../words/words';
 	let { store, lens }: { store: JobStore; lens: LensId } = $props();
 	const kept = $derived(store.kept);
@@ -20,7 +21,7 @@
 	const orderMoved = $derived(moved(before?.order, now?.concrete?.ordered.text));
 	const areaMoved = $derived(moved(before?.area, now?.outline?.area_text));
 	const roundMoved = $derived(moved(before?.perimeter, now?.outline?.perimeter_text));
-	const loads = $derived(now?.trucks.map((truck) => truck.text).join(' + ') ?? '');
+	const loads = $derived(foldedLoads(now?.trucks.map((truck) => truck.text) ?? []).join(' + '));
 	const TRY = 'min-h-28 text-body font-strong underline';
 	const PRESS =
 		'h-44 min-w-46 border-[1.5px] border-board-ink px-7 text-note font-[680] font-stretch-[88%] active:bg-board-ink ' +

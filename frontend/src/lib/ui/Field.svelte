@@ -15,6 +15,8 @@
 		calm?: boolean;
 		hide?: boolean;
 		type?: string;
+		/** the keyboard that comes up in the hand; where a bare number stands, figures, unless words can stand there too */
+		mode?: 'text' | 'decimal' | 'numeric' | 'tel';
 		width?: string;
 		id?: string;
 	}
@@ -27,6 +29,7 @@
 		calm = false,
 		hide = false,
 		type = 'text',
+		mode,
 		width = '100%',
 		id
 	}: Props = $props();
@@ -59,6 +62,8 @@
 			typed !== null && typed !== value && 'not-focus:border-b-3 not-focus:border-pencil'
 		]}
 		{type}
+		inputmode={mode ?? (/^\d+([.,]\d+)?$/.test(value) ? 'decimal' : 'text')}
+		autocapitalize="off"
 		{placeholder}
 		value={typed ?? value}
 		aria-invalid={problem !== null && typed !== null}

@@ -21,6 +21,6 @@
 	});
 </script>
 
-{#if more}<div class="pointer-events-none sticky bottom-0 z-2 -mt-26 flex h-26 flex-none justify-center" aria-hidden="true">
+{#if more}<div class="pointer-events-none sticky bottom-0 z-2 -mt-26 flex h-26 flex-none justify-end pr-20" aria-hidden="true">
 		<span class="border-x-2 border-t-2 border-ink bg-bench px-12 text-note leading-[24px] font-label">{w.moreBelow} ▾</span>
 	</div>{/if}

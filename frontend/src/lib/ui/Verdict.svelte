@@ -4,7 +4,14 @@
 	let { text, under = '', is = 'plain' }: { text: string; under?: string; is?: 'plain' | 'good' | 'bad' } = $props();
 </script>
 
-<div class="border-b-2 border-ink pt-2 pb-6" data-verdict-is={is}>
+<!-- in the hand it stays in sight above the system's keyboard while something is typed under it -->
+<div
+	class={[
+		'border-b-2 border-ink bg-bench pt-2 pb-6',
+		'max-phone:z-4 max-phone:in-[.bench:has(input:focus)]:sticky max-phone:in-[.bench:has(input:focus)]:top-0'
+	]}
+	data-verdict-is={is}
+>
 	<p
 		class={[
 			'text-verdict leading-[1.06] font-black font-stretch-[90%] max-phone:text-tally',

@@ -26,3 +26,14 @@ export function bothLengths(mm: number): string {
 	const text = shownLength(mm, 'ft-in');
 	return text.endsWith('mm') ? text : `${text} (${+mm.toFixed(2)} mm)`;
 }
+
+/** A volume as a contractor says it: cubic yards, or cubic metres. */
+export const YD3 = 0.764554857984;
+export const shownVolume = (m3: number, units: 'ft-in' | 'mm', places = 1): string =>
+	units === 'mm' ? `${m3.toFixed(places)} m³` : `${(m3 / YD3).toFixed(places)} yd³`;
+
+/** The keyboard for a plain length: figures alone where they are millimetres; feet and inches need marks and a space. */
+export const lengthKeys = (units: 'ft-in' | 'mm') =>
+	({ inputmode: units === 'mm' ? 'decimal' : 'text', autocomplete: 'off', autocapitalize: 'off' }) as const;
+/** The keyboard for a number without a unit of length. */
+export const numberKeys = { inputmode: 'decimal', autocomplete: 'off' } as const;

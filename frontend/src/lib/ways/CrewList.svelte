@@ -36,7 +36,12 @@
 		>{w.ways.name}<input class="well" bind:value={name} onkeydown={(e) => e.key === 'Enter' && void add()} /></label
 	>
 	<label class="label w-180"
-		>{w.ways.phone}<input class="well" bind:value={phone} onkeydown={(e) => e.key === 'Enter' && void add()} /></label
+		>{w.ways.phone}<input
+			class="well"
+			inputmode="tel"
+			bind:value={phone}
+			onkeydown={(e) => e.key === 'Enter' && void add()}
+		/></label
 	>
 	<Act kind="quiet" onclick={() => void add()}>{w.ways.add}</Act>
 </div>

@@ -4,7 +4,7 @@
 	import { session } from '../state/session.svelte';
 	import Choose from '../ui/Choose.svelte';
 	import Field from '../ui/Field.svelte';
-	import { bothLengths } from '../ui/typed';
+	import { bothLengths, YD3 } from '../ui/typed';
 	import { w } from '../words/words';
 	import type { WaysStore } from './ways.svelte';
 	import WaysSection from './WaysSection.svelte';
@@ -12,7 +12,6 @@
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const g = $derived(ways.ground);
 	const words = w.ground.ways;
-	const YD = 0.764554857984;
 	const inch = bothLengths;
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
 	const number = (typed: string): number =>
@@ -56,10 +55,10 @@
 		{
 			at: 'g-conc',
 			label: `${words.concrete}, ${words.per['ft-in']}`,
-			value: ((g.concrete_cents_per_m3 * YD) / 100).toFixed(2),
+			value: ((g.concrete_cents_per_m3 * YD3) / 100).toFixed(2),
 			set: (x, t) =>
 				(x.ground.concrete_cents_per_m3 =
-					Number.isFinite(Number(t)) && t.trim() ? Math.round((Number(t) * 100) / YD) : (t as unknown as number))
+					Number.isFinite(Number(t)) && t.trim() ? Math.round((Number(t) * 100) / YD3) : (t as unknown as number))
 		}
 	]);
 	const stone = (i: number): Row[] => {

@@ -4,7 +4,7 @@
 	import Who from '../shell/Who.svelte';
 	import { session } from '../state/session.svelte';
 	import Field from '../ui/Field.svelte';
-	import { bothLengths } from '../ui/typed';
+	import { bothLengths, YD3 } from '../ui/typed';
 	import { w } from '../words/words';
 	import CrewList from './CrewList.svelte';
 	import FormWays from './FormWays.svelte';
@@ -21,7 +21,7 @@
 			? { type: '', code: '', title: '', status: 422, detail: store.problem, path: '', choices: [], head: null }
 			: null;
 	const inch = bothLengths;
-	const yd = (m3: number) => `${+(m3 / 0.764554857984).toFixed(3)} yd (${+m3.toFixed(3)} m³)`;
+	const yd = (m3: number) => `${+(m3 / YD3).toFixed(3)} yd (${+m3.toFixed(3)} m³)`;
 	/** Text goes as typed: the program reads both unit systems. Numbers go as numbers. */
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
 	const number = (typed: string): number =>

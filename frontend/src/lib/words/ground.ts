@@ -23,7 +23,8 @@ export const ground = {
 	noRakes: 'Nothing out of tolerance between the shots.',
 	goThere: 'Go there',
 	nextGap: 'Largest gap',
-	noLaser: 'No laser stands. Set it up on a mark first.',
+	noLaser: 'No laser stands.',
+	laserFirst: 'Set it up on a mark first.',
 	toLaser: 'Set the laser up',
 	pressSheet: 'Press the plan where the rod stands.',
 	should: 'Rod should read',
@@ -143,6 +144,10 @@ export const ground = {
 		fill: 'fill',
 		native: 'native soil'
 	},
+	dugMore: (text: string, more: number) =>
+		text.startsWith('0.00') ? 'Dug as drawn.' : `${text} ${more > 0 ? 'more' : 'less'} than drawn.`,
+	dugNone: 'No trench measured yet.',
+	dugOf: (n: number, all: number) => `${n} of ${all} trenches measured. The yards follow what was dug.`,
 	cores: 'Cores to scale, from the laser line down. Beside each line: what the rod reads there.',
 	coresLevels: 'Cores to scale. Beside each line: its level against the finished floor.',
 	coresKey: 'Heavy: top of base, the one you shoot to.',

@@ -92,7 +92,12 @@ export const lines = {
 	loopIs: 'This loop is',
 	roles: { outline: 'the outline', opening: 'an opening', beside: 'beside the work', leave: 'left out' },
 	takeOutline: 'Take the outline',
-	heldWords: (name: string, long: string, out: string) => `Hold ${name}, ${long}. Profile boards stand ${out} outside.`,
+	heldWords: (name: string, long: string) => `Hold ${name}, ${long}.`,
+	profilesOut: (out: string) => `Profile boards stand ${out} outside.`,
+	besideCount: (n: number) =>
+		n ? `${n === 1 ? 'One thing stands' : `${n} things stand`} beside the work.` : 'Nothing is said to stand beside the work.',
+	formsTake: (stakes: string, kickers: string) => `${stakes} stakes${kickers ? `, ${kickers} kickers` : ', no kicker'}.`,
+	formsBoard: (text: string) => `${text} of board, all marks.`,
 	setOutWays: 'Set out by',
 	setOutBy: {
 		swing: 'Two tapes',

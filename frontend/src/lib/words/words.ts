@@ -1,4 +1,5 @@
 /** Every visible string of the screens. Short, second person, present. */
+import { foldedLoads } from './loads';
 import { edgeWords } from './edges';
 import { finderWords } from './finder';
 import { ground } from './ground';
@@ -133,7 +134,7 @@ export const w = {
 	order: {
 		verdict: (text: string, unit: string) => `Order ${text} ${unit}.`,
 		verdictUnder: (net: string, loads: readonly string[], stops: number) =>
-			`${net} as drawn, the rest by reason. ${loads.length === 1 ? 'One truck' : `${loads.length} trucks: ${loads.join(', ')}`}.${
+			`${net} as drawn, the rest by reason. ${loads.length === 1 ? 'One truck' : `${loads.length} trucks: ${foldedLoads(loads).join(', ')}`}.${
 				stops ? ` ${stops === 1 ? 'One thing stops' : `${stops} things stop`} the call; see the card.` : ''
 			}`,
 		secondPours: 'Second pours, ordered on their own',

@@ -6,6 +6,7 @@
 	import { finder } from '../finder/finder.svelte';
 	import { help } from '../shell/help.svelte';
 	import { finderPanel, keysSheet } from '../shell/parts';
+	import { shownVolume } from '../ui/typed';
 	import Later from '../ui/Later.svelte';
 	import { inBox } from '../shell/keys';
 	import { outbox } from '../outbox/outbox.svelte';
@@ -32,7 +33,7 @@
 	});
 	const m3 = $derived(live.reduce((sum, job) => sum + job.order_m3, 0));
 	const metric = $derived(session.ways?.reading.new_job_units === 'mm');
-	const total = $derived(metric ? `${m3.toFixed(1)} m³` : `${(m3 / 0.764554857984).toFixed(1)} yd`);
+	const total = $derived(shownVolume(m3, metric ? 'mm' : 'ft-in').replace('yd³', 'yd'));
 	const trucks = $derived(live.reduce((sum, job) => sum + job.trucks, 0));
 	async function bring() {
 		const file = files?.files?.[0];

@@ -6,6 +6,7 @@
 	import Act from '../../ui/Act.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
+	import { lengthKeys } from '../../ui/typed';
 	interface Props {
 		store: JobStore;
 		bay: { beam: string; side: string; behind: boolean; text: string };
@@ -42,6 +43,7 @@
 >
 	<div class="flex gap-4">
 		<input
+			{...lengthKeys(store.units)}
 			class="well min-w-0 border-0 font-pencil text-act"
 			aria-label={w.edges.bay(bay.text)}
 			use:focus

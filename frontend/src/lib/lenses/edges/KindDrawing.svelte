@@ -9,6 +9,7 @@
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	import { w } from '../../words/words';
 	import { editOf } from './section_edits';
+	import { lengthKeys } from '../../ui/typed';
 	interface Props {
 		store: JobStore;
 		kind: KindCut;
@@ -137,6 +138,7 @@
 	{#if editing}
 		<div class="absolute z-2 bg-bench" style:left="{editing.x - 50}px" style:top="{editing.y - 26}px">
 			<input
+				{...lengthKeys(store.units)}
 				class="well w-100 font-pencil text-act"
 				aria-label="{kind.mark} {editing.size.key.replace('_', ' ')}"
 				aria-invalid={problem !== null}

@@ -7,18 +7,21 @@
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
-	import { shownLength } from '../../ui/typed';
+	import { lengthKeys, shownLength } from '../../ui/typed';
+	import { EXAMPLES } from '../../words/examples';
 	import { w } from '../../words/words';
 	import type { EdgesData } from './edges.svelte';
 	import { setPiles, takeOut } from './shape_edits';
 	import MatchProfile from './MatchProfile.svelte';
 	import Act from '../../ui/Act.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
+	import Verdict from '../../ui/Verdict.svelte';
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
 	const plan = $derived(store.document);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
 	const sideRows = $derived(sides.map((side, i) => ({ value: `${i}`, label: side.name })));
 	const mm = $derived(store.units === 'mm');
+	const eg = $derived(EXAMPLES[store.units]);
 	const say = (value: number) => (value ? shownLength(value, store.units) : '0');
 	let level = $state({ side: 0, along: '', level: '' });
 	let kerb = $state<{ side: string; text: string; width: string; height: string; name: string }>({
@@ -37,6 +40,7 @@
 		(old) => ({ level, kerb, beside, piles } = old)
 	);
 	const matches = $derived(data.state?.matches ?? []);
+	const worst = $derived([...matches].sort((a, b) => Math.abs(b.worst_mm) - Math.abs(a.worst_mm))[0]);
 	$effect(() => {
 		const side = matches[0]?.side;
 		if (side !== undefined && !level.along) level.side = side;
@@ -89,9 +93,10 @@
 		)
 			piles = { ...piles, text: '' };
 	}
-	const doubts = $derived(
-		onTab(store.figure?.findings, 'meets').filter((one) => one.code !== 'match-off') /* said beside its profile */
-	);
+	const own = $derived(onTab(store.figure?.findings, 'meets'));
+	/* said above and beside its profile */
+	const off = $derived(own.some((one) => one.code === 'match-off'));
+	const doubts = $derived(own.filter((one) => one.code !== 'match-off'));
 </script>
 
 {#snippet wrong(at: string)}
@@ -112,7 +117,15 @@
 		</p>{/if}
 {/snippet}
 
-<h2>{w.edges.match}</h2>
+<Verdict
+	text={worst
+		? w.edges.offOld(`${shownLength(Math.abs(worst.worst_mm), store.units)}${mm ? ' mm' : ''}`, worst.against)
+		: plan?.existing.length
+			? w.edges.oldNotRead
+			: w.edges.noOld}
+	is={off ? 'bad' : worst ? 'good' : 'plain'}
+/>
+<h2 class="mt-8">{w.edges.match}</h2>
 {#each matches as match}
 	<MatchProfile {match} units={store.units} />
 	<p><Frac text={match.words} /></p>
@@ -135,12 +148,17 @@
 	<div class="panel-row">
 		<Choose label name={w.edges.onSide} rows={sideRows} value={`${level.side}`} pick={(at) => (level.side = Number(at))} />
 		<label class="label"
-			>{w.edges.along}<input class="well call" placeholder={mm ? '2400' : "8'"} bind:value={level.along} /></label
+			>{w.edges.along}<input
+				{...lengthKeys(store.units)}
+				class="well call"
+				placeholder={eg.along}
+				bind:value={level.along}
+			/></label
 		>
 		<label class="label"
 			>{w.edges.level}<input
 				class="well call"
-				placeholder={w.edges.levelHint}
+				placeholder={eg.level}
 				bind:value={level.level}
 				onkeydown={(e) => e.key === 'Enter' && void keepLevel()}
 			/></label
@@ -156,6 +174,7 @@
 	<div class="panel-row">
 		<Field
 			label={w.edges.name}
+			mode="text"
 			hide
 			value={row.name ?? ''}
 			width="130px"
@@ -201,17 +220,19 @@
 		>{/if}
 	<label class="label short"
 		>{w.edges.wide}<input
+			{...lengthKeys(store.units)}
 			class="well call"
 			aria-label="{w.edges.addKerb} {w.edges.wide}"
-			placeholder={mm ? '150' : '6'}
+			placeholder={eg.kerbWide}
 			bind:value={kerb.width}
 		/></label
 	>
 	<label class="label short"
 		>{w.edges.high}<input
+			{...lengthKeys(store.units)}
 			class="well call"
 			aria-label="{w.edges.addKerb} {w.edges.high}"
-			placeholder={mm ? '200' : '8'}
+			placeholder={eg.kerbHigh}
 			bind:value={kerb.height}
 			onkeydown={(e) => e.key === 'Enter' && void keepKerb()}
 		/></label
@@ -226,6 +247,7 @@
 	<div class="panel-row">
 		<Field
 			label={w.edges.name}
+			mode="text"
 			hide
 			value={row.name}
 			width="130px"
@@ -240,6 +262,7 @@
 		/>
 		<Field
 			label={w.edges.topAt}
+			mode="text"
 			value={row.top_mm ? `${say(Math.abs(row.top_mm))} ${row.top_mm < 0 ? 'below' : 'above'}` : '0'}
 			width="110px"
 			problem={store.problemFor(`sp-l-${i}`)}
@@ -255,9 +278,10 @@
 	>
 	<label class="label short"
 		>{w.edges.thick}<input
+			{...lengthKeys(store.units)}
 			class="well call"
 			aria-label="{w.edges.addSidePad} {w.edges.thick}"
-			placeholder={mm ? '100' : '4'}
+			placeholder={eg.pad}
 			bind:value={beside.thickness}
 			onkeydown={(e) => e.key === 'Enter' && void keepBeside()}
 		/></label
@@ -312,13 +336,20 @@
 <div class="panel-row">
 	<label class="label short"
 		>{w.edges.diameter}<input
+			{...lengthKeys(store.units)}
 			class="well call"
 			aria-label="{w.edges.piles} {w.edges.diameter}"
-			placeholder={mm ? '300' : '12'}
+			placeholder={eg.pile}
 			bind:value={piles.diameter}
 		/></label
 	>
-	<label class="label">{w.edges.headDown}<input class="well call" placeholder={mm ? '150' : '6'} bind:value={piles.down} /></label
+	<label class="label"
+		>{w.edges.headDown}<input
+			{...lengthKeys(store.units)}
+			class="well call"
+			placeholder={eg.down}
+			bind:value={piles.down}
+		/></label
 	>
 	<label class="label long"
 		>{w.edges.onePad.replace('pad', 'pile')}<input

@@ -9,6 +9,7 @@
 	import SectionSizes from './SectionSizes.svelte';
 	import { SectionView } from './section_view';
 	import { editOf } from './section_edits';
+	import { lengthKeys } from '../../ui/typed';
 	let { store, section, tall = 330 }: { store: JobStore; section: Section; tall?: number } = $props();
 	let width = $state(640);
 	let editing = $state.raw<{ size: SectionSize; x: number; y: number } | null>(null);
@@ -162,6 +163,7 @@
 				style:top="{Math.min(editing.y - 20, high - 44)}px"
 			>
 				<input
+					{...lengthKeys(store.units)}
 					class="well w-112 font-pencil text-act"
 					aria-label="{editing.size.mark} {editing.size.key.replace('_', ' ')}"
 					aria-invalid={problem !== null}

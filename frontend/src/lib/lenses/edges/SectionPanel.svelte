@@ -8,6 +8,7 @@
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { shownLength } from '../../ui/typed';
+	import { EXAMPLES } from '../../words/examples';
 	import { w } from '../../words/words';
 	import Verdict from '../../ui/Verdict.svelte';
 	import SectionDrawing from './SectionDrawing.svelte';
@@ -209,7 +210,7 @@
 			><span class="sr-only">{w.edges.newEdge}</span><input
 				class="well call font-pencil"
 				aria-label={w.edges.newEdge}
-				placeholder={store.units === 'mm' ? '300 wide 450 deep 45' : '12 wide 18 deep 45'}
+				placeholder={EXAMPLES[store.units].cut}
 				bind:value={newText}
 				onkeydown={(e) => e.key === 'Enter' && void newEdge()}
 			/></label

@@ -8,6 +8,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import Table from '../../ui/Table.svelte';
+	import { EXAMPLES } from '../../words/examples';
 	import { w } from '../../words/words';
 	import type { CallHere } from './call_here.svelte';
 	import CallSheet from './CallSheet.svelte';
@@ -15,6 +16,7 @@
 	import PitRack from './PitRack.svelte';
 	import { nextMark } from './section_edits';
 	import ZoneCores from './ZoneCores.svelte';
+	import { lengthKeys } from '../../ui/typed';
 	let {
 		store,
 		data,
@@ -54,8 +56,9 @@
 		<h2>{w.edges.hung}</h2>
 		<label class="flex items-center gap-8 text-note whitespace-nowrap max-phone:text-read"
 			>{w.edges.slabCall(next)}<input
+				{...lengthKeys(store.units)}
 				class="well call min-h-34 w-74 max-phone:min-h-46"
-				placeholder={store.units === 'mm' ? '150' : '6″'}
+				placeholder={EXAMPLES[store.units].slab}
 				autocomplete="off"
 				bind:value={slab}
 				onkeydown={(event) => event.key === 'Enter' && void add()}

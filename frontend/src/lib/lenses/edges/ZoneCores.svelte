@@ -98,6 +98,7 @@
 			<div class="flex items-end gap-6">
 				<Field
 					label={w.edges.dropOf(zone.name)}
+					mode="text"
 					hide
 					value={zone.drop_mm ? `−${say(zone.drop_mm)}` : '0'}
 					width="72px"

@@ -6,15 +6,20 @@
 	import { w } from '../../words/words';
 	interface Props {
 		state: GroundState;
-		picked: number;
+		picked: string;
 		pick: (zone: string) => void;
 		width: number;
+		/** the cores of this row of the rack, out of all of them */
+		zones: string[];
+		/** it is the last row: trenches stand at its end */
+		last: boolean;
 	}
-	let { state, picked, pick, width }: Props = $props();
+	let { state, picked, pick, width, zones: names, last }: Props = $props();
 	const TOP = 104;
 	const TALL = 214;
-	const names = $derived([...new Set(state.ground.stack.map((row) => row.zone))]);
-	const trenches = $derived(state.ground.rod.filter((row) => row.key === 'trench').slice(0, names.length > 4 ? 1 : 2));
+	/** what a reading beside a core takes */
+	const READS = 78;
+	const trenches = $derived(last ? state.ground.rod.filter((row) => row.key === 'trench').slice(0, 2) : []);
 	const stand = $derived(state.ground.stands.at(-1) ?? null);
 	const high = $derived(Math.max(0, ...state.ground.stack.map((row) => row.top_mm)));
 	const deep = $derived(
@@ -26,9 +31,9 @@
 	const scale = $derived(TALL / (high - deep || 1));
 	const y = (level: number) => TOP + (high - level) * scale;
 	const columns = $derived(names.length + trenches.length);
-	const step = $derived((width - 84) / Math.max(columns, 1));
+	const step = $derived(Math.min(150, (width - 84) / Math.max(columns, 1)));
 	const x = (i: number) => 84 + i * step;
-	const boxWide = $derived(Math.max(8, Math.min(40, step * 0.32)));
+	const boxWide = $derived(Math.max(10, Math.min(56, step - READS)));
 	/** a level beside a core: the unit and 'below' are said under the drawing */
 	const short = (text: string) => text.replace(/^(.*?)(?: mm)? below$/, '−$1').replace(/^(.*?)(?: mm)? over$/, '+$1');
 	const spoken = (zone: string, key: string) => {
@@ -38,17 +43,17 @@
 	/** Readings beside a core, pushed apart where layers are thin. */
 	const marks = $derived(
 		names.map((zone) => {
-			let last = -99;
+			let low = -99;
 			return state.ground.stack
 				.filter((row) => row.zone === zone && row.kind !== 'barrier')
 				.map((row) => {
-					last = Math.max(y(row.top_mm) + 5, last + 17);
-					return { ...spoken(zone, row.layer), y: last };
+					low = Math.max(y(row.top_mm) + 5, low + 19);
+					return { ...spoken(zone, row.layer), y: low };
 				})
 				.filter((mark) => mark.text);
 		})
 	);
-	const base = $derived(state.ground.rod.find((row) => row.heavy && row.zone === names[picked]));
+	const base = $derived(state.ground.rod.find((row) => row.heavy && row.zone === picked));
 </script>
 
 <svg {width} height="346" class="block max-w-full" role="img" aria-label={stand ? w.ground.cores : w.ground.coresLevels}>
@@ -69,15 +74,16 @@
 		{/each}
 		<path d="M14 70l12-8 8 8 8-8 14 8v10l-14-8-8 8-8-8-12 8z" class="fill-bench stroke-none stroke-2" />
 		{#if base}<path d="M14 {y(base.level_mm)}h42" class="fill-well stroke-ink stroke-6" /><path
-				d="M56 {y(base.level_mm)}H{x(picked)}"
+				d="M56 {y(base.level_mm)}H{x(Math.max(0, names.indexOf(picked)))}"
 				class="fill-well stroke-paint stroke-[2.4px] [stroke-dasharray:10_5]"
 			/>{/if}
 		{#if stand}<path d="M62 32v16l-13-8z" class="fill-paint stroke-ink stroke-1" />{/if}
 	</g>
 	{#each names as zone, i}
 		<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the list below does the same by keyboard) -->
-		<g class="cursor-pointer" class:on={picked === i} onclick={() => pick(zone)} data-core={zone}>
-			<text x={x(i)} y="84" class={['name text-body', picked === i ? 'fill-ink font-black' : 'fill-ink2 font-[600]']}>{zone}</text
+		<g class="cursor-pointer" class:on={picked === zone} onclick={() => pick(zone)} data-core={zone}>
+			<text x={x(i)} y="84" class={['name text-body', picked === zone ? 'fill-ink font-black' : 'fill-ink2 font-[600]']}
+				>{zone}</text
 			>
 			{#each state.ground.stack.filter((row) => row.zone === zone) as row}
 				{#if row.kind === 'native'}
@@ -99,7 +105,7 @@
 						height={Math.max(2, (row.top_mm - row.bottom_mm) * scale)}
 						fill="url(#{HATCHES[row.kind] ?? 'conc'})"
 						stroke="var(--color-ink)"
-						stroke-width={picked === i ? 3 : 2}
+						stroke-width={picked === zone ? 3 : 2}
 					/>
 					{#if (row.top_mm - row.bottom_mm) * scale > 17}<text
 							x={x(i) + boxWide / 2}
@@ -114,7 +120,7 @@
 				<text
 					x={x(i) + boxWide + 6}
 					y={mark.y}
-					class={['fill-ink', mark.heavy ? 'text-body font-[820]' : 'text-note font-label', mark.heavy && 'font-stretch-[88%]']}
+					class={['fill-ink', mark.heavy ? 'text-size font-[820]' : 'text-read font-label', mark.heavy && 'font-stretch-[88%]']}
 					><SvgFrac text={mark.text} /></text
 				>
 			{/each}
@@ -137,7 +143,7 @@
 				stroke-width="2"
 			/>
 			<path d="M{x(i)} {y(row.level_mm)}q6 9 12 2t12 2t{boxWide - 24} -3" class="fill-none stroke-soil stroke-3" />
-			<text x={x(i) + boxWide + 6} y={y(row.level_mm) + 5} class="fill-ink text-body font-[820] font-stretch-[88%]"
+			<text x={x(i) + boxWide + 6} y={y(row.level_mm) + 5} class="fill-ink text-size font-[820] font-stretch-[88%]"
 				><SvgFrac text={row.reading_text || short(row.level_text)} /></text
 			>
 		</g>

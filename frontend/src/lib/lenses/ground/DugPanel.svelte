@@ -6,10 +6,11 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
-	import { typedLength } from '../../ui/typed';
+	import { lengthKeys, shownVolume, typedLength } from '../../ui/typed';
 	import Act from '../../ui/Act.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
 	import Table from '../../ui/Table.svelte';
+	import Verdict from '../../ui/Verdict.svelte';
 	let { data, picked, choose }: { data: GroundData; picked: number; choose: (index: number) => void } = $props();
 	const store = $derived(data.store);
 	const runs = $derived(data.state?.ground.dug ?? []);
@@ -29,6 +30,8 @@
 		const blank = now ? ['0', typedLength(now.length_mm, store.units)].map((at) => ({ at, width: '', depth: '' })) : [];
 		rows = restored<typeof rows>(key) ?? (own.length ? own : blank);
 	});
+	const measured = $derived(runs.filter((one) => one.measured));
+	const more = $derived(measured.reduce((sum, one) => sum + one.extra_m3, 0));
 	const full = $derived(rows.filter((row) => row.width.trim() && row.depth.trim()));
 	const inches = (text: string) =>
 		store.units === 'ft-in' && /^\d+(\.\d+)?$/.test(text.trim()) ? `${text.trim()}"` : text.trim();
@@ -61,6 +64,10 @@
 </script>
 
 {#if runs.length && data.state}
+	<Verdict
+		text={measured.length ? w.ground.dugMore(shownVolume(Math.abs(more), store.units, 2), more) : w.ground.dugNone}
+		under={w.ground.dugOf(measured.length, runs.length)}
+	/>
 	<Table heads={[w.ground.trenchOf, w.ground.pressTrench]}>
 		{#each runs as one, i}
 			<tr class:on={i === picked}
@@ -81,6 +88,7 @@
 			>
 				<label class="label"
 					>{i ? '' : w.ground.stationAt}<input
+						{...lengthKeys(store.units)}
 						class="reading block w-140 max-phone:w-full"
 						aria-label="{w.ground.stationAt} {i + 1}"
 						bind:value={row.at}
@@ -88,6 +96,7 @@
 				>
 				<label class="label"
 					>{i ? '' : w.ground.wide}<input
+						{...lengthKeys(store.units)}
 						class="reading block w-140 max-phone:w-full"
 						aria-label="{w.ground.wide} {i + 1}"
 						bind:value={row.width}
@@ -95,6 +104,7 @@
 				>
 				<label class="label"
 					>{i ? '' : w.ground.deep}<input
+						{...lengthKeys(store.units)}
 						class="reading block w-140 max-phone:w-full"
 						aria-label="{w.ground.deep} {i + 1}"
 						bind:value={row.depth}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** How each zone's top runs: level, to a side, on a bearing, to a drain; and whether its underside follows. */
 	import { remember } from '../../state/remember.svelte';
-	import { typedLength } from '../../ui/typed';
+	import { numberKeys, typedLength } from '../../ui/typed';
 	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
@@ -86,6 +86,7 @@
 		{:else if own === 'bearing'}
 			<label class="label"
 				>{w.ground.bearing}<input
+					{...numberKeys}
 					class="reading block w-150"
 					bind:value={bearing}
 					placeholder={zone.fall?.kind === 'plane' ? `${zone.fall.toward_deg}` : '180'}

@@ -4,7 +4,9 @@
 	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import type { Kind, LayerRow } from './stack';
+	import { lengthKeys } from '../../ui/typed';
 	interface Props {
+		units: 'ft-in' | 'mm';
 		row: LayerRow;
 		at: number;
 		last: number;
@@ -16,7 +18,7 @@
 		move: (by: number) => void;
 		out: () => void;
 	}
-	let { row, at, last, fixed, stones, wrong, change, move, out }: Props = $props();
+	let { units, row, at, last, fixed, stones, wrong, change, move, out }: Props = $props();
 	const kinds = Object.keys(w.ground.layers) as Kind[];
 	const own = $derived(row.kind === 'slab' || row.kind === 'native');
 	const TOOL = 'h-34 w-36 border-[1.5px] border-ink disabled:opacity-35 pointer-coarse:size-44';
@@ -40,6 +42,7 @@
 		/>{/if}
 	{#if own}<span class="text-key font-[760] whitespace-nowrap"><Frac text={fixed} /></span>
 	{:else if row.kind !== 'barrier'}<input
+			{...lengthKeys(units)}
 			class="reading"
 			aria-label="{w.ground.layers[row.kind]} {w.ground.thick}"
 			value={row.thickness}

@@ -6,6 +6,7 @@
 	import CoreRack from './CoreRack.svelte';
 	import type { GroundData } from './ground.svelte';
 	import type { LaserLink } from './laser.svelte';
+	import NoLaser from './NoLaser.svelte';
 	import ReadPanel from './ReadPanel.svelte';
 	import type { Reading } from './reading.svelte';
 	import Act from '../../ui/Act.svelte';
@@ -27,6 +28,12 @@
 	const title = $derived(row ? `${row.surface[0]?.toUpperCase()}${row.surface.slice(1)}, ${row.at}` : '');
 	let width = $state(600);
 	let only = $state('');
+	/** a core and its readings want their width: more of them stand in a second rack below */
+	const racks = $derived.by(() => {
+		const names = [...new Set((found?.ground.stack ?? []).map((one) => one.zone))];
+		const most = Math.max(1, Math.floor((width - 84) / 104) - 2);
+		return Array.from({ length: Math.ceil(names.length / most) }, (_, k) => names.slice(k * most, (k + 1) * most));
+	});
 	const groups = $derived([...new Set(rows.map((one) => one.zone))].filter(Boolean));
 	const shown = $derived(
 		rows.map((one, i) => ({ one, i })).filter(({ one }) => !only || one.zone === only || (only === 'edges' && !one.zone))
@@ -52,10 +59,19 @@
 		{@const own = { box, reads: found.reads, laser, shoot: row.spot ? shoot : null }}
 		{#if coarse.now}<RodTouch {...own} />{:else}<ReadPanel {...own} {title} />{/if}
 	{:else if !data.stand}
-		<p class="mx-0 my-10 font-[620]">{w.ground.noLaser} <Act kind="quiet" href="?tab=laser">{w.ground.toLaser}</Act></p>
+		<NoLaser />
 	{/if}
 	<div class="max-phone:hidden" bind:clientWidth={width}>
-		<CoreRack state={found} picked={data.zone} pick={pickZone} {width} />
+		{#each racks as zones, k}
+			<CoreRack
+				state={found}
+				picked={data.zones[data.zone]?.name ?? ''}
+				pick={pickZone}
+				{width}
+				{zones}
+				last={k === racks.length - 1}
+			/>
+		{/each}
 		<p class="label">{data.stand ? w.ground.cores : w.ground.coresLevels} {w.ground.coresKey}</p>
 	</div>
 	<FindingList findings={onTab(found.findings, 'rod')} />

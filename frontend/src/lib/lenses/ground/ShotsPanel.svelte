@@ -13,6 +13,7 @@
 	import { nextSpot } from './two_press';
 	import type { GroundData } from './ground.svelte';
 	import type { LaserLink } from './laser.svelte';
+	import NoLaser from './NoLaser.svelte';
 	import ReadPanel from './ReadPanel.svelte';
 	import type { Reading } from './reading.svelte';
 	import ShotRounds from './ShotRounds.svelte';
@@ -125,7 +126,7 @@
 {#snippet reading()}
 	{@const here = data.stick ? { shoot, keep } : { shoot: null, keep: null }}
 	{#if !stand || !state_}
-		<p class="mx-0 my-10 font-[620]">{w.ground.noLaser} <Act kind="quiet" href="?tab=laser">{w.ground.toLaser}</Act></p>
+		<NoLaser />
 	{:else if coarse.now}
 		<RodTouch
 			{box}
@@ -150,13 +151,15 @@
 		class="my-6 max-phone:hidden side:hidden"
 	/>
 	{#if coarse.now}{@render reading()}{@render flat()}{:else}{@render flat()}{@render reading()}{/if}
-	<Choose
-		class="my-4 hidden w-full max-phone:block side:block"
-		name={w.ground.layer}
-		rows={state_.layers.map((row) => ({ value: row.key, label: `${row.name}${row.shots ? ` · ${row.shots}` : ''}` }))}
-		value={data.layer}
-		pick={(key) => void data.choose(key)}
-	/>
+	<div class="my-4 hidden max-phone:block side:block">
+		<Choose
+			class="w-full"
+			name={w.ground.layer}
+			rows={state_.layers.map((row) => ({ value: row.key, label: `${row.name}${row.shots ? ` · ${row.shots}` : ''}` }))}
+			value={data.layer}
+			pick={(key) => void data.choose(key)}
+		/>
+	</div>
 	{#if trial.length}
 		<div class="row mx-0 my-6 flex flex-wrap items-center gap-6 border-2 border-ink px-10 py-6">
 			<b>{w.ground.gridAt(trial.length, state_.grid.length)}</b>

@@ -156,6 +156,7 @@
 		<ol class="stack">
 			{#each rows as row, i}
 				<LayerLine
+					{units}
 					{row}
 					at={i}
 					last={rows.length - 1}
@@ -186,6 +187,7 @@
 	<div class="row fields mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		<Field
 			label={w.ground.found}
+			mode="text"
 			width="190px"
 			calm
 			placeholder={data.state.found_text || w.ground.foundHint[units]}

@@ -5,9 +5,10 @@
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
+	import { EXAMPLES } from '../../words/examples';
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
-	import { typedLength } from '../../ui/typed';
+	import { shownVolume, typedLength } from '../../ui/typed';
 	import Act from '../../ui/Act.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
 	import Table from '../../ui/Table.svelte';
@@ -17,7 +18,7 @@
 	const plan = $derived(store.document);
 	const metric = $derived(store.units === 'mm');
 	const money = (cents: number) => (cents / 100).toLocaleString(undefined, { maximumFractionDigits: 0 });
-	const volume = (m3: number) => (metric ? `${m3.toFixed(1)} m³` : `${(m3 / 0.764554857984).toFixed(1)} yd³`);
+	const volume = (m3: number) => shownVolume(m3, store.units);
 	const set = (key: 'on_hand_m3' | 'peg_spacing_mm') => (typed: string) =>
 		store.keep([{ op: 'set_ground', changes: { [key]: typed.trim() || null } }], key);
 	const setMargin = (typed: string) =>
@@ -59,7 +60,7 @@
 				label={w.ground.pegSpacing}
 				width="170px"
 				calm
-				placeholder={metric ? '2438' : '8′'}
+				placeholder={EXAMPLES[store.units].pegs}
 				value={plan.ground.peg_spacing_mm ? typedLength(plan.ground.peg_spacing_mm, store.units) : ''}
 				problem={store.problemFor('peg_spacing_mm')}
 				keep={set('peg_spacing_mm')}
@@ -113,7 +114,7 @@
 			label={w.ground.margin}
 			width="170px"
 			calm
-			placeholder={metric ? '305' : '12″'}
+			placeholder={EXAMPLES[store.units].margin}
 			value={plan.set_out.base_margin_mm != null ? typedLength(plan.set_out.base_margin_mm, store.units) : ''}
 			problem={store.problemFor('margin')}
 			keep={setMargin}

@@ -6,6 +6,7 @@
 	import { w } from '../../words/words';
 	import type { GroundData } from './ground.svelte';
 	import Act from '../../ui/Act.svelte';
+	import { lengthKeys, numberKeys } from '../../ui/typed';
 	let { data }: { data: GroundData } = $props();
 	let kind = $state<'probe' | 'density' | 'roll'>('probe');
 	let value = $state('');
@@ -66,6 +67,7 @@
 			>{/each}
 		{#if kind !== 'roll'}<label class="label"
 				>{kind === 'probe' ? w.ground.sank : w.ground.density}<input
+					{...numberKeys}
 					class="reading block w-110"
 					id="test-value"
 					bind:value
@@ -79,8 +81,16 @@
 	{#if wrong.at === 'test' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 	<h2 class="mt-8">{w.ground.soft}</h2>
 	<div class="row mx-0 mt-5 mb-8 flex flex-wrap items-end gap-x-10 gap-y-6">
-		<label class="label">{w.ground.across}<input class="reading block w-110" bind:value={soft.across} /></label>
-		<label class="label">{w.ground.deep.split(' ')[0]}<input class="reading block w-110" bind:value={soft.deep} /></label>
+		<label class="label"
+			>{w.ground.across}<input {...lengthKeys(data.store.units)} class="reading block w-110" bind:value={soft.across} /></label
+		>
+		<label class="label"
+			>{w.ground.deep.split(' ')[0]}<input
+				{...lengthKeys(data.store.units)}
+				class="reading block w-110"
+				bind:value={soft.deep}
+			/></label
+		>
 		<Choose
 			label
 			name={w.ground.softDone}

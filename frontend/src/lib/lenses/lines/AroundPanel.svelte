@@ -5,12 +5,14 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
+	import { EXAMPLES } from '../../words/examples';
 	import { w } from '../../words/words';
 	import type { LinesData } from './lines.svelte';
 	import Later from '../../ui/Later.svelte';
 	import { pointsIn } from '../../shell/parts';
 	import Choice from '../../ui/Choice.svelte';
 	import Act from '../../ui/Act.svelte';
+	import Verdict from '../../ui/Verdict.svelte';
 	let { store, data }: { store: JobStore; data: LinesData } = $props();
 	const plan = $derived(store.document);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
@@ -50,7 +52,11 @@
 	const lotProblem = $derived(store.problemFor('lot'));
 </script>
 
-<h2 class="mt-12">{w.lines.holdWhat}</h2>
+{#if data.setOut}<Verdict
+		text={w.lines.heldWords(data.setOut.baseline, data.setOut.baseline_text)}
+		under={w.lines.besideCount(store.document?.existing.length ?? 0)}
+	/>{/if}
+<h2 class="mt-10">{w.lines.holdWhat}</h2>
 <Choice
 	class="my-6"
 	rows={holdRows}
@@ -61,8 +67,12 @@
 />
 {#if line.open}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
-		<label class="label w-150">{w.lines.lotFrom}<input class="well" bind:value={line.start} placeholder="-4', -6'" /></label>
-		<label class="label w-150">{w.lines.lotTo}<input class="well" bind:value={line.end} placeholder="40', -6'" /></label>
+		<label class="label w-150"
+			>{w.lines.lotFrom}<input class="well" bind:value={line.start} placeholder={EXAMPLES[store.units].lotFrom} /></label
+		>
+		<label class="label w-150"
+			>{w.lines.lotTo}<input class="well" bind:value={line.end} placeholder={EXAMPLES[store.units].lotTo} /></label
+		>
 		<Act kind="main" onclick={() => void lotLine()}>{w.lines.holdIt}</Act>
 	</div>
 	{#if lotProblem}<p class="wrong" role="alert">{lotProblem.detail}</p>{/if}
@@ -101,6 +111,7 @@
 		<b>{thing.name}</b><span>{w.lines.things[thing.what]}</span>
 		<Field
 			label={w.lines.floor}
+			mode="text"
 			width="130px"
 			value={shown(thing.level_mm)}
 			problem={store.problemFor(`floor-${i}`)}
@@ -129,7 +140,7 @@
 	id="beside-walk"
 	class="well call font-pencil text-size"
 	bind:value={text}
-	placeholder="from B, 20' e 30' n 20' w 30' s"
+	placeholder={EXAMPLES[store.units].beside}
 	autocomplete="off"
 	onkeydown={(e) => e.key === 'Enter' && void add()}
 />

@@ -78,6 +78,7 @@
 		{#each [0, 1] as end}
 			<Field
 				label={w.lines.groundAt(form.name.split(' ')[end * 2] ?? '')}
+				mode="text"
 				width="150px"
 				value={shown(level(end)?.level_mm)}
 				{problem}
@@ -95,6 +96,7 @@
 		/>
 		<Field
 			label={w.lines.boardsTop}
+			mode="text"
 			width="150px"
 			placeholder={w.lines.kitChooses}
 			calm

@@ -10,8 +10,10 @@
 	import type { LinesData } from './lines.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Table from '../../ui/Table.svelte';
+	import Verdict from '../../ui/Verdict.svelte';
 	let { store, pick, data }: { store: JobStore; pick: Pick; data: LinesData } = $props();
 	const state = $derived(data.forms);
+	const taken = (key: string) => state?.forms.takes.find((take) => take.key === key)?.text ?? '';
 	const doubts = $derived(state?.findings ?? []);
 	const picked = $derived(pick.side === null ? null : (state?.forms.sides[pick.side] ?? null));
 	const putBack = (side: number) =>
@@ -19,6 +21,7 @@
 </script>
 
 {#if state}
+	<Verdict text={w.lines.formsTake(taken('stakes'), taken('kickers'))} under={w.lines.formsBoard(taken('boards_m'))} />
 	<Table heads={[w.lines.side, w.lines.high, w.lines.boardsWord, w.lines.stakes, w.lines.kickers]}>
 		{#each state.forms.sides as side}
 			<tr class:on={pick.side === side.side} data-form-side={side.side}>

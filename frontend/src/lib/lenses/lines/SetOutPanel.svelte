@@ -9,6 +9,7 @@
 	import Choice from '../../ui/Choice.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Table from '../../ui/Table.svelte';
+	import Verdict from '../../ui/Verdict.svelte';
 	let { sheet, store }: { sheet: SetOutSheet; store: JobStore } = $props();
 	const jobId = $derived(store.id);
 	const units = $derived(store.units);
@@ -19,7 +20,7 @@
 	const paper = $derived(units === 'mm' ? ['a4', 'letter'] : ['letter', 'a4']);
 </script>
 
-<p class="mx-0 mt-4 mb-8"><Frac text={w.lines.heldWords(sheet.baseline, sheet.baseline_text, sheet.profile_text)} /></p>
+<Verdict text={w.lines.heldWords(sheet.baseline, sheet.baseline_text)} under={w.lines.profilesOut(sheet.profile_text)} />
 <Choice
 	rows={ways.map((one) => ({ value: one, label: w.lines.setOutBy[one] }))}
 	value={way}

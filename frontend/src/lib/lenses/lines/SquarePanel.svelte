@@ -9,6 +9,7 @@
 	import type { End, SquareBox } from './square.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Table from '../../ui/Table.svelte';
+	import { lengthKeys } from '../../ui/typed';
 	let { box }: { box: SquareBox } = $props();
 	const squared = $derived(box.answer?.squared ?? null);
 	let [one, other] = $state([0, 2]);
@@ -51,6 +52,7 @@
 			<td class="h-34"><Frac text={row.should} /></td>
 			<td class="h-34">
 				<input
+					{...lengthKeys(box.units)}
 					id="taped-{i}"
 					class={['reading w-132 max-phone:w-112', box.resultOf(i) === 'left out' && 'text-flag line-through']}
 					aria-label="{w.lines.taped}, {box.nameOf(row.from)} to {box.nameOf(row.to)}"
@@ -88,7 +90,11 @@
 		pick={(at) => (mark.side = Number(at))}
 	/>
 	{#if mark.side >= 0}<label class="label"
-			>{w.lines.markAt(cornerName(mark.side))}<input class="reading w-132 max-phone:w-112" bind:value={mark.at} /></label
+			>{w.lines.markAt(cornerName(mark.side))}<input
+				{...lengthKeys(box.units)}
+				class="reading w-132 max-phone:w-112"
+				bind:value={mark.at}
+			/></label
 		>{/if}
 	<Act
 		kind="quiet"

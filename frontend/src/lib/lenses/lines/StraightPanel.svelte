@@ -10,6 +10,7 @@
 	import { StraightBox } from './straight.svelte';
 	import Choice from '../../ui/Choice.svelte';
 	import Act from '../../ui/Act.svelte';
+	import { lengthKeys } from '../../ui/typed';
 	let { data, pick }: { data: LinesData; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one box for the life of this tab)
 	const box = new StraightBox(data);
@@ -61,7 +62,12 @@
 <div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
 	{#if box.kind === 'string-gaps'}
 		<label class="label"
-			>{w.lines.block}<input class="well block w-120" bind:value={box.block} oninput={() => box.soon()} /></label
+			>{w.lines.block}<input
+				{...lengthKeys(data.store.units)}
+				class="well block w-120"
+				bind:value={box.block}
+				oninput={() => box.soon()}
+			/></label
 		>
 		<Choice
 			rows={[
@@ -85,6 +91,7 @@
 		<label>
 			<span class="label block">{w.lines.stakeAt} {at(mm)}</span>
 			<input
+				{...lengthKeys(data.store.units)}
 				class="reading w-full"
 				value={box.typed[i] ?? ''}
 				aria-invalid={box.problem?.row === i}

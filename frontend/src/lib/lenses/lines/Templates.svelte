@@ -4,6 +4,7 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import Act from '../../ui/Act.svelte';
+	import { lengthKeys } from '../../ui/typed';
 	let { store }: { store: JobStore } = $props();
 	type Shape = 'rectangle' | 'L' | 'T';
 	const shapes: Shape[] = ['rectangle', 'L', 'T'];
@@ -57,6 +58,7 @@
 			{#each names as name, i}
 				<label class="label w-110"
 					>{name}<input
+						{...lengthKeys(store.units)}
 						class="well aria-[invalid=true]:border-flag"
 						bind:value={sizes[i]}
 						aria-invalid={wrongAt === i}

@@ -17,6 +17,7 @@
 	import type { WalkBox } from './walk.svelte';
 	import Switch from '../../ui/Switch.svelte';
 	import Act from '../../ui/Act.svelte';
+	import { lengthKeys } from '../../ui/typed';
 	let { store, pick, box }: { store: JobStore; pick: Pick; box: WalkBox } = $props();
 	const outline = $derived(store.figure?.outline ?? null);
 	const plan = $derived(store.document);
@@ -60,6 +61,7 @@
 			>
 			<label class="flex items-center gap-6"
 				><span class="label">{w.lines.radius}</span><input
+					{...lengthKeys(store.units)}
 					class="well min-h-34 w-84"
 					bind:value={radius}
 					onkeydown={(e) => e.key === 'Enter' && void round()}

@@ -40,6 +40,9 @@ export class SquareBox {
 
 	constructor(readonly data: LinesData) {}
 	/** Whether readings are typed here that no record holds yet. */
+	get units() {
+		return this.data.store.units;
+	}
 	get unkept(): boolean {
 		return this.#typing && !this.kept && this.rows.some((row) => row.typed.trim());
 	}

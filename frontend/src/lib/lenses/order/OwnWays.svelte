@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** What this job does differently from the crew's ways, and why. */
-	import { shownLength } from '../../ui/typed';
+	import { shownLength, YD3 } from '../../ui/typed';
 	import type { JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
 	import { w } from '../../words/words';
@@ -10,7 +10,7 @@
 	const metric = $derived(store.units === 'mm');
 	const thin = (mm: number | null | undefined) => (mm == null ? '' : metric ? `${+mm.toFixed(2)} mm` : shownLength(mm, 'ft-in'));
 	const volume = (m3: number | null | undefined) =>
-		m3 == null ? '' : metric ? `${+m3.toFixed(3)} m³` : `${+(m3 / 0.764554857984).toFixed(3)} yd`;
+		m3 == null ? '' : metric ? `${+m3.toFixed(3)} m³` : `${+(m3 / YD3).toFixed(3)} yd`;
 	const truck = $derived(metric ? own?.truck_m3 : own?.truck_yd3);
 	const rows = $derived([
 		{ key: 'base_low_mm', label: w.ways.base, value: thin(own?.base_low_mm), number: false },
