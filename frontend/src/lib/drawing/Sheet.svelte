@@ -57,7 +57,7 @@
 		over,
 		key,
 		foot,
-		footHeight = 0,
+		footHeight: foots = 0,
 		clear = 0
 	}: Props = $props();
 	let width = $state(704);
@@ -66,6 +66,8 @@
 	const plan = $derived(store.document);
 	const kept = $derived(store.kept?.document.outline ?? []);
 	const ring = $derived(drag ? drag.ring : (plan?.outline ?? []));
+	/* what stands under the plan goes where there is no height for both */
+	const footHeight = $derived(height > 340 ? foots : 0);
 	const margin = $derived(marginOf(width, height, sizes, footHeight));
 	const points = $derived([...ring, ...ghost, ...also]);
 	const zoom = new Zoom(() => ({ width, height }));
@@ -162,7 +164,7 @@
 
 <section
 	class="sheet relative min-h-0 min-w-0 overflow-hidden bg-sheet print:hidden"
-	aria-label="Sheet"
+	aria-label={w.sheet.name}
 	bind:clientWidth={width}
 	bind:clientHeight={height}
 >
@@ -236,5 +238,5 @@
 			onclick={() => zoom.fit()}>{w.wholeSheet}</button
 		>{/if}
 	{#if pick.typing && pick.side !== null && editable}<SizeBox {store} {pick} x={typedAt[0]} y={typedAt[1]} />{/if}
-	{@render foot?.(view, width, height)}
+	{#if !foots || footHeight}{@render foot?.(view, width, height)}{/if}
 </section>

@@ -2,6 +2,7 @@
 	/** North arrow and scale bar. */
 	import { scaleBar } from './marks';
 	import type { Viewport } from './viewport';
+	import { w } from '../words/words';
 	let {
 		view,
 		units,
@@ -17,7 +18,7 @@
 <g transform="translate({width - 34} 40) rotate({-north})" aria-hidden="true">
 	<path d="M0 -24l8 20h-5v20h-6v-20h-5z" fill="var(--color-ink)" />
 </g>
-<text x={width - 34} y="84" text-anchor="middle" class="fill-ink text-note font-label">north</text>
+<text x={width - 34} y="84" text-anchor="middle" class="fill-ink text-note font-label">{w.sheet.north}</text>
 <g transform="translate(20 {height - 22})">
 	<rect width={long} height="7" fill="var(--color-well)" stroke="var(--color-ink)" stroke-width="1.4" />
 	<rect width={long / 3} height="7" fill="var(--color-ink)" /><rect

@@ -17,7 +17,9 @@ export const frame = (width: number, height: number): Room[] => [
 	[-FAR, -FAR, FAR, 56],
 	[-FAR, -FAR, 4, FAR],
 	[width - 4, -FAR, FAR, FAR],
-	[-FAR, height - 36, FAR, FAR]
+	[-FAR, height - 36, FAR, FAR],
+	/* the north arrow and its word */
+	[width - 62, -FAR, FAR, 92]
 ];
 const meet = (a: Room, b: Room) => a[0] < b[2] && b[0] < a[2] && a[1] < b[3] && b[1] < a[3];
 const corners = ([x0, y0, x1, y1]: Room): XY[] => [

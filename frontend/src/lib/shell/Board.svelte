@@ -36,7 +36,7 @@
 		'side:h-50 side:min-h-50 side:grid-cols-[1.3fr_1fr_auto] short:max-phone:min-h-54',
 		'board'
 	]}
-	aria-label="Tally"
+	aria-label={w.board.tally}
 >
 	<BoardCell
 		reading="order"
@@ -44,6 +44,7 @@
 		was={trial ? '' : orderMoved}
 		note={now?.concrete ? reason : now?.outline ? w.board.cannot : w.board.callFirst}
 		value={now?.concrete ? order : false}
+		chars={`${orderMoved} ${now?.concrete?.ordered.text ?? ''}`.trim().length}
 		aria-live="polite"
 	>
 		{#snippet more()}
@@ -77,6 +78,7 @@
 		was={trial ? '' : (areaMoved.split(' ')[0] ?? '')}
 		note={now?.outline ? (areaMoved ? reason : w.board.net) : ''}
 		value={now?.outline ? area : false}
+		chars={`${trial ? '' : areaMoved.split(' ')[0]} ${now?.outline?.area_text ?? ''}`.trim().length}
 		class={lens === 'ground' ? 'max-phone:hidden side:hidden!' : ''}
 	/>
 	{#snippet area()}
@@ -97,7 +99,7 @@
 			was={trial ? '' : roundMoved.replace(' mm', '')}
 			note={now?.outline ? (roundMoved ? reason : w.board.sidesAdded) : ''}
 			value={now?.outline ? perimeter : false}
-			class="max-fold:hidden"
+			class="max-fold:hidden side:hidden!"
 		/>
 	{/if}
 	{#snippet rod()}

@@ -10,6 +10,7 @@
 		was = '',
 		note = '',
 		value,
+		chars = 0,
 		more,
 		class: hides = '',
 		...rest
@@ -19,6 +20,8 @@
 		was?: string;
 		note?: string;
 		value?: Snippet | false;
+		/** how long the number is with what it was: long ones are set smaller in a narrow cell */
+		chars?: number;
 		more?: Snippet;
 		class?: string;
 		'aria-live'?: 'polite';
@@ -36,8 +39,11 @@
 	<p class="overflow-hidden text-note leading-15 font-[620] text-ellipsis whitespace-nowrap text-board-ink2">{name}</p>
 	<p
 		class={[
-			'v leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:text-call max-phone:leading-28',
-			value ? 'text-tally' : 'text-title'
+			'v leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:leading-28',
+			chars <= 9 && 'max-phone:text-call',
+			value ? 'text-tally' : 'text-title',
+			chars > 16 ? 'max-phone:text-note' : chars > 12 ? 'max-phone:text-key' : chars > 9 && 'max-phone:text-act',
+			chars > 16 && 'max-fold:text-size'
 		]}
 	>
 		{#if was}<s class="mr-5 text-[0.7em] font-plain [text-decoration-thickness:2px]"

@@ -42,7 +42,7 @@
 			{job.document.name}
 		</p>
 	</div>
-	<nav class="relative min-w-0" aria-label="Stages" bind:clientWidth={width}>
+	<nav class="relative min-w-0" aria-label={w.board.stages} bind:clientWidth={width}>
 		<svg class="absolute inset-0 max-phone:-top-10 side:-top-16" {width} height="92" aria-hidden="true">
 			{#each width < 420 ? [12] : [12, width - 14] as stake}
 				<path d="M{stake - 6} 38h12v34l-6 13l-6-13z" fill="var(--color-board)" stroke="var(--color-ink)" stroke-width="2" />

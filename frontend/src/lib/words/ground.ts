@@ -162,6 +162,12 @@ export const ground = {
 	drainDepth: 'Deep at the drain',
 	drainAt: 'Drain at',
 	drainHow: 'Press the plan where the drain is.',
+	drainSet: 'Set. Press the plan where the drain is.',
+	fillIt: 'fill',
+	insideWord: 'inside',
+	setUpNext: (n: number) => `Set-up ${n}`,
+	signedAs: (layer: string, lift: string, passes: string, who: string) =>
+		`${layer}, lift ${lift}: ${passes} passes, signed off${who ? ` by ${who}` : ''}.`,
 	underside: 'Underside',
 	undersides: { parallel: 'parallel: the same thickness all over', level: 'level: the thickness is the least' },
 	keepFall: 'Keep this fall',

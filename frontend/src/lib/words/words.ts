@@ -69,7 +69,10 @@ export const w = {
 		right: 'That is right'
 	},
 	who: { label: 'Who is working', none: 'Nobody picked', crew: 'Write crew names in Ways.' },
+	sheet: { name: 'Sheet', north: 'north' },
 	board: {
+		tally: 'Tally',
+		stages: 'Stages',
 		was: 'was',
 		now: 'now',
 		net: 'net of openings',

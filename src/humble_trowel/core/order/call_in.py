@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from datetime import datetime
+from itertools import groupby
 
 from humble_trowel.core.order.quantity import Ordered
 from humble_trowel.core.plan.document import Mix, Plan
@@ -139,7 +140,7 @@ def _loads(plan: Plan, ordered: Ordered | None) -> CallLine:
         return CallLine("loads", "What loads, how far apart?", "", "no outline yet", "lines")
     loads = [truck.text for truck in ordered.trucks]
     count = len(loads)
-    says = f"{number_word(count)} truck{'s' if count > 1 else ''}: {_listed(loads)}."
+    says = f"{number_word(count)} truck{'s' if count > 1 else ''}: {_listed(_folded(loads))}."
     if plan.order.spacing_min and count > 1:
         says += f" {plan.order.spacing_min:g} minutes apart."
     if count > 1:
@@ -147,6 +148,14 @@ def _loads(plan: Plan, ordered: Ordered | None) -> CallLine:
     else:
         missing = ""
     return CallLine("loads", "What loads, how far apart?", says, missing, "order.spacing_min")
+
+
+def _folded(loads: list[str]) -> list[str]:
+    """Up to three loads one by one; more of them by how many of each, in their order."""
+    if len(loads) <= 3:
+        return loads
+    runs = [(load, len(list(run))) for load, run in groupby(loads)]
+    return [load if count == 1 else f"{count} of {load}" for load, count in runs]
 
 
 def _listed(texts: list[str]) -> str:

@@ -6,6 +6,7 @@
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { Viewport, XY } from '../../drawing/viewport';
 	import type { EdgesData } from './edges.svelte';
+	import { w } from '../../words/words';
 	let {
 		view,
 		store,
@@ -187,7 +188,7 @@
 			data-cut-end={one.end}
 			role="button"
 			tabindex="0"
-			aria-label="Cut, {one.end === 'start' ? 'first' : 'second'} end; arrows move it"
+			aria-label={w.edges.cutEnd(one.end)}
 			onpointerdown={(event) => grab(one.end, event)}
 			onkeydown={(event) => nudge(one.end, event)}
 		/>

@@ -141,7 +141,7 @@
 						y={view.y(Math.max(slope.z0_mm, slope.z1_mm)) - 8}
 						text-anchor="middle"
 						class="name fill-ink2 stroke-bench stroke-4 text-note font-mid [paint-order:stroke]"
-						>{down < 0 ? '← ' : ''}falls {slope.text}{down > 0 ? ' →' : ''}</text
+						>{down < 0 ? '← ' : ''}{w.edges.fallsWord} {slope.text}{down > 0 ? ' →' : ''}</text
 					>
 				{/if}
 			{/each}

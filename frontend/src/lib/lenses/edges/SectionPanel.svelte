@@ -177,7 +177,7 @@
 			<Field
 				label={w.edges.faces[key]}
 				width="92px"
-				placeholder="none"
+				placeholder={w.edges.noneWord}
 				calm
 				value={shown(mm)}
 				problem={store.problemFor(`face-${key}`)}

@@ -106,7 +106,7 @@
 		{:else if own === 'drain'}
 			<p class="max-w-300">
 				<span class="label">{w.ground.drainAt}</span>
-				{drain ? w.ground.drainHow.replace('Press', 'Set. Press') : w.ground.drainHow}
+				{drain ? w.ground.drainSet : w.ground.drainHow}
 			</p>
 			<label class="label"
 				>{w.ground.drainDepth}<input

@@ -122,7 +122,8 @@
 						<RodMark is="high" size={12} />
 						{w.ground.high}, {w.ground.rakeOff.toLowerCase()}
 						<span class="ml-8 flex"><RodMark is="low" size={12} /></span>
-						{w.ground.low}, fill <span class="ml-8 flex"><RodMark is="inside" size={12} /></span> inside
+						{w.ground.low}, {w.ground.fillIt} <span class="ml-8 flex"><RodMark is="inside" size={12} /></span>
+						{w.ground.insideWord}
 					</p>{/if}
 			{/snippet}
 			{#snippet over(view)}

@@ -115,7 +115,7 @@
 		>{w.ground.setUpName}<input
 			class="reading block w-150"
 			bind:value={up.name}
-			placeholder="Set-up {(data.state?.ground.stands.length ?? 0) + 1}"
+			placeholder={w.ground.setUpNext((data.state?.ground.stands.length ?? 0) + 1)}
 		/></label
 	>
 	<Choose

@@ -111,7 +111,7 @@
 {#snippet flat()}
 	{#if shots}
 		<div class="saying" aria-live="polite" data-flat={shots.flat}>
-			<p class="big" class:good={shots.flat} class:plain={!shots.count || shots.verdict.startsWith('Flat')}>
+			<p class="big" class:good={shots.flat} class:plain={!shots.count || !shots.shots.some((shot) => shot.verdict !== 'inside')}>
 				<Frac text={shots.verdict} />
 			</p>
 			<p><Frac text={shots.summary} /> <span class="label"><Frac text={shots.allowed} /></span></p>

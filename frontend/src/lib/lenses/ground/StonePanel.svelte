@@ -139,10 +139,7 @@
 	{#if layers.length}
 		<h2 class="mt-8">{w.ground.lifts}</h2>
 		{#each data.state?.signed ?? [] as row}<p>
-				{row.signed.layer}, {w.ground.lift.toLowerCase()}
-				{row.signed.lift}: {row.signed.passes} passes, {w.ground.signed.toLowerCase()}{row.who
-					? ` ${w.ground.by} ${row.who}`
-					: ''}.
+				{w.ground.signedAs(row.signed.layer, `${row.signed.lift}`, `${row.signed.passes}`, row.who)}
 			</p>{/each}
 		<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-16 gap-y-6">
 			<label class="label">{w.ground.lift}<input class="reading block w-70" inputmode="numeric" bind:value={sign.lift} /></label>
