@@ -41,6 +41,8 @@ def test_loads_fill_trucks_and_a_small_last_load_is_remarked():
     assert sum(truck.load_m3 for truck in result.trucks) == pytest.approx(result.concrete.order_m3)
     quarter = figure(l_shape(), Ways(plant=Plant(increment_yd3=0.25, truck_yd3=10, confirmed=True)))
     assert [truck.text for truck in quarter.trucks] == ["10", "9"]
+    small = figure(l_shape(), Ways(plant=Plant(truck_yd3=4, confirmed=True)))
+    assert next(line.says for line in small.call_in if line.key == "loads").startswith("Five trucks: 4 of 4 and 3.")
     assert [doubt.code for doubt in quarter.findings] == ["slab-guessed"]
 
 

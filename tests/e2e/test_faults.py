@@ -187,7 +187,8 @@ def test_what_the_program_refuses_later_stays_in_sight_until_it_is_let_go(page, 
     server.kill()
     type_size(page, "16'")
     expect(page.get_by_text("One edit is kept on this device")).to_be_visible()
-    expect(page.get_by_role("button", name="Undo")).to_have_attribute("title", "Takes back what waits: Set side: 16'")
+    page.get_by_role("button", name="Undo").hover()
+    expect(page.get_by_text("Takes back what waits: Set side: 16'")).to_be_visible()
     page.route(
         "**/edits",
         lambda route: route.fulfill(

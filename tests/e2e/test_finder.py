@@ -82,6 +82,7 @@ def test_keys_alone_lay_a_beam_fall_a_zone_dig_and_say_the_order(page):
     expect(kept).to_contain_text("Bottling: falls")
     page.keyboard.press("Escape")
     page.keyboard.press("2")
+    page.wait_for_url("**/ground*")
     page.keyboard.press("/")
     page.keyboard.type("build-up")
     page.keyboard.press("Enter")

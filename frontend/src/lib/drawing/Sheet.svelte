@@ -13,6 +13,7 @@
 	import SheetExisting from './SheetExisting.svelte';
 	import SheetNames from './SheetNames.svelte';
 	import SheetFurniture from './SheetFurniture.svelte';
+	import SheetGhost from './SheetGhost.svelte';
 	import SheetSizes from './SheetSizes.svelte';
 	import SizeBox from './SizeBox.svelte';
 	import { boundsOf, marginOf, Viewport, type XY } from './viewport';
@@ -36,7 +37,7 @@
 		also?: XY[];
 		over?: Snippet<[Viewport]>;
 		key?: Snippet;
-		foot?: Snippet<[Viewport, number, number]>;
+		foot?: Snippet<[number, number, Viewport]>;
 		footHeight?: number;
 		/** px that stay free above the plan where there is room, for a call box */
 		clear?: number;
@@ -206,16 +207,7 @@
 				/>{/each}
 			{#if letters}<SheetCorners {view} {ring} {pick} {editable} {grab} />{/if}
 		{/if}
-		{#if ghost.length > 1}
-			<path d={view.path([ghost], false)} fill="none" stroke="var(--color-chalk)" stroke-width="3.4" stroke-dasharray="9 5" />
-			{#each ghost as p, i}
-				{@const [x, y] = view.px(p)}
-				<circle cx={x} cy={y} r="5" fill="var(--color-well)" stroke="var(--color-chalk)" stroke-width="2.6" />
-				{#if !ring.length}<text x={x + 10} y={y - 9} class="fill-chalk text-read font-heavy"
-						>{i && i === ghost.length - 1 ? '' : cornerName(i)}</text
-					>{/if}
-			{/each}
-		{/if}
+		{#if ghost.length > 1}<SheetGhost {view} {ghost} named={!ring.length} />{/if}
 		{#if points.length > 1 && (sizes || height >= 260)}
 			<SheetFurniture
 				{view}
@@ -238,5 +230,5 @@
 			onclick={() => zoom.fit()}>{w.wholeSheet}</button
 		>{/if}
 	{#if pick.typing && pick.side !== null && editable}<SizeBox {store} {pick} x={typedAt[0]} y={typedAt[1]} />{/if}
-	{#if !foots || footHeight}{@render foot?.(view, width, height)}{/if}
+	{#if !foots || footHeight}{@render foot?.(width, height, view)}{/if}
 </section>

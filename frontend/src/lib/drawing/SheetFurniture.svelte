@@ -3,6 +3,7 @@
 	import { scaleBar } from './marks';
 	import type { Viewport } from './viewport';
 	import { w } from '../words/words';
+	import { WORDY } from './labels';
 	let {
 		view,
 		units,
@@ -18,7 +19,8 @@
 <g transform="translate({width - 34} 40) rotate({-north})" aria-hidden="true">
 	<path d="M0 -24l8 20h-5v20h-6v-20h-5z" fill="var(--color-ink)" />
 </g>
-<text x={width - 34} y="84" text-anchor="middle" class="fill-ink text-note font-label">{w.sheet.north}</text>
+{#if width >= WORDY}<text x={width - 34} y="84" text-anchor="middle" class="fill-ink text-note font-label">{w.sheet.north}</text
+	>{/if}
 <g transform="translate(20 {height - 22})">
 	<rect width={long} height="7" fill="var(--color-well)" stroke="var(--color-ink)" stroke-width="1.4" />
 	<rect width={long / 3} height="7" fill="var(--color-ink)" /><rect

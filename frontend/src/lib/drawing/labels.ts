@@ -13,13 +13,15 @@ const LINE_PX = 16;
 export const around = ([x, y]: XY, wide: number, high: number): Room => [x - wide / 2, y - high / 2, x + wide / 2, y + high / 2];
 const FAR = 1e5;
 /** What is no place for a name: past the edges of the sheet, under its title, on its scale bar. */
+/** from this width the arrow says that it is north */
+export const WORDY = 420;
 export const frame = (width: number, height: number): Room[] => [
 	[-FAR, -FAR, FAR, 56],
 	[-FAR, -FAR, 4, FAR],
 	[width - 4, -FAR, FAR, FAR],
 	[-FAR, height - 36, FAR, FAR],
-	/* the north arrow and its word */
-	[width - 62, -FAR, FAR, 92]
+	/* the north arrow, with its word where there is width for it */
+	[width - 62, -FAR, FAR, width >= WORDY ? 92 : 66]
 ];
 const meet = (a: Room, b: Room) => a[0] < b[2] && b[0] < a[2] && a[1] < b[3] && b[1] < a[3];
 const corners = ([x0, y0, x1, y1]: Room): XY[] => [

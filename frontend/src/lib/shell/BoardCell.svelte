@@ -42,7 +42,7 @@
 			'v leading-36 font-heavy whitespace-nowrap font-stretch-[90%] max-phone:leading-28',
 			chars <= 9 && 'max-phone:text-call',
 			value ? 'text-tally' : 'text-title',
-			chars > 16 ? 'max-phone:text-note' : chars > 12 ? 'max-phone:text-key' : chars > 9 && 'max-phone:text-act',
+			chars > 16 ? 'max-phone:text-note' : chars > 12 ? 'max-phone:text-read' : chars > 9 && 'max-phone:text-act',
 			chars > 16 && 'max-fold:text-size'
 		]}
 	>

@@ -3,6 +3,7 @@
 	import type { Working } from '../api/schema';
 	import { session } from '../state/session.svelte';
 	import Act from './Act.svelte';
+	import Cards from './Cards.svelte';
 	import Choice from './Choice.svelte';
 	import Choose from './Choose.svelte';
 	import Field from './Field.svelte';
@@ -14,6 +15,8 @@
 	import Num from './Num.svelte';
 	import Slip from './Slip.svelte';
 	import Switch from './Switch.svelte';
+	import Table from './Table.svelte';
+	import Tip from './Tip.svelte';
 	import Turns from './Turns.svelte';
 	const ways = ['chute', 'pump', 'barrows'].map((value) => ({ value, label: value }));
 	const tabs = ['walk', 'square', 'forms'].map((value) => ({ value, label: value }));
@@ -38,13 +41,17 @@
 		</p>
 	</section>
 	<section class="grid gap-8">
-		<h2>Choice, Switch, Choose, OneOf</h2>
+		<h2>Choice, Switch, Choose, OneOf, Cards</h2>
 		<p class="label">One of a few; on or off; one of many, with the device's own list under a thumb. Arrow keys go along.</p>
 		<div class="flex flex-wrap items-end gap-14">
 			<Choice name="Unloaded by" rows={ways} value={way} pick={(now) => now && (way = now)} />
 			<Switch {on} set={(now) => (on = now)}>{on ? 'Corners stay square' : 'Corners move freely'}</Switch>
 			<Choose name="Unloaded by" rows={ways} value={way} pick={(now) => (way = now)} />
 			<OneOf name="Unloaded by" rows={ways} value={way} pick={(now) => (way = now)} />
+			<Cards name="Unloaded by" rows={ways} value={way} pick={(now) => (way = now)} each="px-12 py-8 text-left">
+				{#snippet card(row)}<b class="block">{row.label}</b><span class="text-note">a card holds a drawing or sentences</span
+					>{/snippet}
+			</Cards>
 		</div>
 	</section>
 	<section class="grid gap-8">
@@ -60,6 +67,22 @@
 			<p class="text-tally font-heavy"><Num {working} text="23 1/2 yd" /></p>
 			<p class="text-tally font-heavy"><Frac text="4′-10 7/8″" /></p>
 		</div>
+	</section>
+	<section class="grid gap-8">
+		<h2>Table, Tip</h2>
+		<p class="label">
+			One head, a row a thing; up and down go to the same place of the next row. A tip repeats what a press would do.
+		</p>
+		<Table name="Loads" heads={['Truck', 'Load']}>
+			{#each ['9 yd', '5 1/2 yd'] as load, i}<tr
+					><th scope="row"><button type="button">Truck {i + 1}</button></th><td><Frac text={load} /></td></tr
+				>{/each}
+		</Table>
+		<p>
+			<Tip says="E1 18″ deep"
+				>{#snippet children(props)}<button {...props} type="button" class="act quiet">Undo</button>{/snippet}</Tip
+			>
+		</p>
 	</section>
 	<section class="grid gap-8">
 		<h2>Verdict, FindingList, Fold, Slip</h2>

@@ -94,6 +94,10 @@ export const lines = {
 	takeOutline: 'Take the outline',
 	heldWords: (name: string, long: string) => `Hold ${name}, ${long}.`,
 	profilesOut: (out: string) => `Profile boards stand ${out} outside.`,
+	startEast: 'The first call runs from A.',
+	startNorth: 'Then turn, and come back to A.',
+	callFirst: 'Call the first side.',
+	calledSo: (n: number) => (n === 1 ? 'One side called.' : `${n} sides called.`),
 	besideCount: (n: number) =>
 		n ? `${n === 1 ? 'One thing stands' : `${n} things stand`} beside the work.` : 'Nothing is said to stand beside the work.',
 	formsTake: (stakes: string, kickers: string) => `${stakes} stakes${kickers ? `, ${kickers} kickers` : ', no kicker'}.`,

@@ -126,7 +126,7 @@
 					/><OverLevels {view} levels={falling} />{/if}
 				{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
 			{/snippet}
-			{#snippet foot(view, width, height)}
+			{#snippet foot(width, height, view)}
 				{#if drawn && roomy}{#key drawn}<CallSheet
 							{call}
 							{data}

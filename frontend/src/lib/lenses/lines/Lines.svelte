@@ -11,6 +11,7 @@
 	import AroundPanel from './AroundPanel.svelte';
 	import BoardsPanel from './BoardsPanel.svelte';
 	import { exaggeration } from './exaggerate';
+	import EmptyStart from './EmptyStart.svelte';
 	import FormsPanel from './FormsPanel.svelte';
 	import { LinesData } from './lines.svelte';
 	import OverBoards from './OverBoards.svelte';
@@ -142,6 +143,9 @@
 							if (side >= 0) pick.chooseSide(side);
 						}}
 					/>{/if}
+			{/snippet}
+			{#snippet foot(width, height)}
+				{#if !outline && walk.ghost.length < 2}<EmptyStart {width} {height} />{/if}
 			{/snippet}
 		</Sheet>
 	{/snippet}

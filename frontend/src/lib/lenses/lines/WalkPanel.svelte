@@ -41,6 +41,8 @@
 {#if outline}
 	<Verdict text={w.lines.closes} under={w.lines.closesUnder(outline.sides.length, outline.perimeter_text)} is="good" />
 	<SideTable {outline} {pick} />
+{:else}
+	<Verdict text={box.ghost.length > 1 ? w.lines.calledSo(box.ghost.length - 1) : w.lines.callFirst} />
 {/if}
 <CallBox {box} hasOutline={outline !== null} />
 <GuessedSlab {store} />
