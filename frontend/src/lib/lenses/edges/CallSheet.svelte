@@ -66,7 +66,11 @@
 		...ring.flatMap((p, i): XY[] => {
 			const { a, b, middle } = sizeLine(p, ring[(i + 1) % ring.length] ?? p, 34);
 			return [p, a, middle, b, middle];
-		}) /* letters and sizes */
+		}) /* letters and sizes */,
+		/* pads beside the slab: each corner twice, so that they weigh like a letter with its size */
+		...(store.document?.side_pads ?? []).flatMap((pad) =>
+			[...pad.polygon, ...pad.polygon].map((p) => place?.view.px(p as XY) ?? ([0, 0] as XY))
+		)
 	]);
 	const at = $derived(
 		place

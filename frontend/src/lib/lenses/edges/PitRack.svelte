@@ -41,7 +41,7 @@
 				rows={UNDER}
 				value={dips ? 'keeps' : 'thins'}
 				name="{kind.mark} {w.edges.under}"
-				each="grid w-126 justify-items-center gap-2 px-4 py-6 text-note font-label data-[state=checked]:font-[760]"
+				each="grid w-142 justify-items-center gap-2 px-4 py-6 text-note font-label data-[state=checked]:font-[760]"
 				pick={(now) =>
 					void store.keep(
 						[{ op: 'set_recess', recess: store.rowId('recesses', at), changes: { keeps_thickness: now === 'keeps' } }],
