@@ -15,6 +15,7 @@ from humble_trowel.core.edges.kinds import Deeper
 from humble_trowel.core.edges.section_places import SectionPlace
 from humble_trowel.core.edges.top_view import TopView
 from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.footings.footings import Footings
 from humble_trowel.core.geometry.slices import Slices
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.lines.outline import Outline
@@ -78,6 +79,7 @@ class Figure:
     second_pours: list[SecondPour]
     deeper: Deeper | None = None
     top: TopView | None = None
+    footings: Footings | None = None
 
 
 NO_OUTLINE = finding(

@@ -81,6 +81,12 @@ FINDING_KINDS = (
     FindingKind(
         "overhang-fouls", "check", "something that stands under the slab comes up into it", "edges", ("top", "meets")
     ),
+    FindingKind("footing-narrow", "check", "a footing's trench is narrower than the footing", "edges", ("footings",)),
+    FindingKind("footing-inside", "check", "a footing lies wholly in others", "edges", ("footings",)),
+    FindingKind(
+        "footing-thin", "check", "a trench's bottom is too high, so the footing is thin there", "edges", ("footings",)
+    ),
+    FindingKind("footing-ways-disagree", "stop", "the two ways of counting footings differ", "edges", ("footings",)),
     FindingKind("match-off", "check", "the new floor is off the existing floor that it meets", "edges", ("meets",)),
     FindingKind("edge-bury", "check", "an edge's bottom is less than 12 in into the ground", "edges", ("frost",)),
     FindingKind("edge-above-frost", "check", "an edge's bottom stays above the frost line", "edges", ("frost",)),

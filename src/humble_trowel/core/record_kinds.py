@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 from typing import Any
 
+from humble_trowel.core.footings.record_kinds import FOOTING_RECORDS
 from humble_trowel.core.ground.record_kinds import GROUND_RECORDS
 from humble_trowel.core.lines.record_kinds import LINES_RECORDS
 from humble_trowel.core.lines.records import Struck
@@ -22,7 +23,7 @@ class StruckKind(RecordKind[Struck]):
         return "Struck out."
 
 
-RECORD_KINDS: tuple[RecordKind[Any], ...] = (*LINES_RECORDS, *GROUND_RECORDS, StruckKind())
+RECORD_KINDS: tuple[RecordKind[Any], ...] = (*LINES_RECORDS, *GROUND_RECORDS, *FOOTING_RECORDS, StruckKind())
 KIND_OF: dict[str, RecordKind[Any]] = {kind.name: kind for kind in RECORD_KINDS}
 
 

@@ -125,6 +125,16 @@ _ROWS = (
     Source(
         "shot", "Shot on site: linear between shots, beyond them the value of the nearest point of their hull.", "typed"
     ),
+    Source(
+        "footing",
+        "Centreline times width times thickness, mitred at bends; what footings share counts once, with the first.",
+        "definition",
+    ),
+    Source(
+        "footing-step",
+        "At a step the upper footing comes down on the lower one over a length of its own thickness.",
+        "house",
+    ),
     Source("dug", "Measured on site along the trench; straight between stations.", "typed"),
     Source(
         "levelling",

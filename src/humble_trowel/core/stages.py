@@ -11,6 +11,7 @@ from typing import Any, Literal, Self
 
 from humble_trowel.core.edges.report import EdgesReport, FrostOptionReport, LevelsReport
 from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.footings.report import FootingsReport
 from humble_trowel.core.forms.report import FormsReport
 from humble_trowel.core.ground.report import GroundReport, PartAsDugReport
 from humble_trowel.core.job import Job
@@ -118,6 +119,8 @@ def _edges_standing(job: Job) -> Standing:
     outline = job.outline
     if any(row.code == "step-hangs" for row in job.figure.findings):
         return Standing("flagged", "step hangs")
+    if outline is None and job.plan.footings:
+        return Standing("loop", "footings")
     if outline is None:
         return Standing("loop", "to do")
     short = {row.code for row in job.edge_checks if row.verdict == "short"}
@@ -131,12 +134,17 @@ class EdgesStage(StageReport):
     """What the edges stage answers."""
 
     edges: EdgesReport | None
+    footings: FootingsReport | None
 
     @classmethod
     def of(cls, job: Job) -> Self:
         """Its part of a job's answer."""
         found = job.frost_options
-        return cls(edges=None if found is None else EdgesReport(options=FrostOptionReport.rows(found)))
+        under = job.figure.footings
+        return cls(
+            edges=None if found is None else EdgesReport(options=FrostOptionReport.rows(found)),
+            footings=None if under is None else FootingsReport.of(under),
+        )
 
 
 def _order_findings(job: Job) -> list[Finding]:
@@ -211,7 +219,7 @@ class OrderStage(StageReport):
 STAGES: tuple[Stage, ...] = (
     Stage("lines", ("outline", "walk", "set_out", "existing", "forms"), _lines_findings, _lines_standing, LinesStage),
     Stage("ground", ("ground", "build_ups"), _ground_findings, _ground_standing, GroundStage),
-    Stage("edges", ("zones", "edges", "beams", "pads", "recesses", "kerbs", "piles"), _edges_findings, _edges_standing, EdgesStage),
+    Stage("edges", ("zones", "edges", "beams", "pads", "recesses", "kerbs", "piles", "footings", "pours"), _edges_findings, _edges_standing, EdgesStage),
     Stage("order", ("mix", "order"), _order_findings, _order_standing, OrderStage),
 )  # fmt: skip
 

@@ -25,6 +25,12 @@ def as_text(found: Job) -> str:
         rows.append(f"   {'Likely need':32} {c.need_text:>8} {unit}")
         rows.append(f"   {'ORDER':32} {c.ordered.text:>8} {unit}   {c.ordered.order.note}")
         rows.append(f"Trucks     {', '.join(truck.text for truck in result.trucks)}. {c.ordered.last_load}")
+    under = result.footings
+    if under is not None:
+        unit = under.ordered.unit
+        rows += [f" F {row.name:32} {row.text:>8} {unit}   {row.working.shown}" for row in under.rows]
+        rows += [f" + {row.name:32} {row.text:>8} {unit}   ({row.reason})" for row in under.extras]
+        rows.append(f"   {under.pour_name + ', ORDER':32} {under.ordered.text:>8} {unit}   {under.ordered.order.note}")
     for spot in found.ground.rod if found.ground else []:
         if spot.reading_mm is not None:
             rows.append(

@@ -14,7 +14,8 @@ export const EXAMPLES = {
 		margin: '12″',
 		beside: "from B, 20' e 30' n 20' w 30' s",
 		lotFrom: "-4', -6'",
-		lotTo: "40', -6'"
+		lotTo: "40', -6'",
+		footing: { from: "from A 24' e", walk: "24' e, 16' n, 24' w, 16' s", inset: '4', wide: '16', thick: '8', top: '24 below' }
 	},
 	mm: {
 		along: '2400',
@@ -30,6 +31,14 @@ export const EXAMPLES = {
 		margin: '305',
 		beside: 'from B, 6 m e 9 m n 6 m w 9 m s',
 		lotFrom: '-1200, -1800',
-		lotTo: '12000, -1800'
+		lotTo: '12000, -1800',
+		footing: {
+			from: 'from A 6 m e',
+			walk: '7.2 m e, 5 m n, 7.2 m w, 5 m s',
+			inset: '100',
+			wide: '400',
+			thick: '200',
+			top: '600 below'
+		}
 	}
 } as const;

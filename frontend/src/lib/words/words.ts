@@ -1,6 +1,7 @@
 /** Every visible string of the screens. Short, second person, present. */
 import { foldedLoads } from './loads';
 import { edgeWords } from './edges';
+import { footings } from './footings';
 import { finderWords } from './finder';
 import { ground } from './ground';
 import { helpWords } from './help';
@@ -100,6 +101,7 @@ export const w = {
 	},
 	turns: { before: 'The tab before', next: 'The next tab' },
 	slip: { working: 'Working', from: 'Uses', close: 'Close', back: 'Back', set: 'Where it is set' },
+	footings,
 	ground,
 	lines,
 	rules,

@@ -34,6 +34,7 @@ RecessId = Annotated[_Name, Ref("recesses")]
 SidePadId = Annotated[_Name, Ref("side_pads")]
 KerbId = Annotated[_Name, Ref("kerbs")]
 PilesId = Annotated[_Name, Ref("piles")]
+FootingId = Annotated[_Name, Ref("footings")]
 ExistingId = Annotated[_Name, Ref("existing")]
 BenchmarkId = Annotated[_Name, Ref("benchmarks")]
 

@@ -35,7 +35,8 @@ from humble_trowel.core.plan.shape_parts import Kerb, LeaveOut, Piles, SidePad
 from humble_trowel.core.units import parse_length, say_depth, say_length
 
 
-def _sized(plan: Plan, said: str | float | None, path: str, ask: str) -> float:
+def sized(plan: Plan, said: str | float | None, path: str, ask: str) -> float:
+    """A size as typed, mm; bare numbers are inches in a job of feet. Raises EditError with `ask` where nothing is said."""
     if said is None or said == "":
         raise EditError(ask, path)
     size = parse_length(said, plan.units, bare="in")
@@ -58,7 +59,7 @@ class AddSidePad(EditBase):
         start = start_of(plan, self.text)
         polygon = closed_ring(plan, self.text, start if start is not None else (0.0, 0.0))
         name = self.name.strip() or f"Pad {len(plan.side_pads) + 1}"
-        thick = _sized(plan, self.thickness, "thickness", "How thick?")
+        thick = sized(plan, self.thickness, "thickness", "How thick?")
         row = SidePad(name=name, polygon=polygon, thickness_mm=thick, top_mm=read_level(self.top, plan, "top"))
         return plan.model_copy(update={"side_pads": [*plan.side_pads, row], "walk": None}), f"{name} beside the slab"
 
@@ -74,7 +75,7 @@ class SetSidePad(EditBase):
         at = place_of(plan, "side_pads", self.side_pad, "side_pad")
         changes: dict[str, Any] = {str(key): value for key, value in self.changes.items()}
         if "thickness_mm" in changes:
-            changes["thickness_mm"] = _sized(plan, changes["thickness_mm"], "thickness_mm", "How thick?")
+            changes["thickness_mm"] = sized(plan, changes["thickness_mm"], "thickness_mm", "How thick?")
         if "top_mm" in changes:
             changes["top_mm"] = read_level(changes["top_mm"], plan, "top_mm")
         row = SidePad.model_validate({**plan.side_pads[at].model_dump(), **changes})
@@ -93,10 +94,10 @@ class AddKerb(EditBase):
 
     def apply(self, plan: Plan) -> Edited:
         ring = ring_needed(plan)
-        width = _sized(plan, self.width, "width", "How wide?")
-        height = _sized(plan, self.height, "height", "How high?")
+        width = sized(plan, self.width, "width", "How wide?")
+        height = sized(plan, self.height, "height", "How high?")
         sides = sorted({side_at(plan, side, "sides") for side in self.sides})
-        path = _inset(ring, sides, width / 2) if sides else walked_path(plan, self.text, "kerb")
+        path = inset_path(ring, sides, width / 2, "kerb") if sides else walked_path(plan, self.text, "kerb")
         if len(path) < 2:
             raise EditError("How far, and which way?", "text")
         name = self.name.strip() or f"Kerb {len(plan.kerbs) + 1}"
@@ -105,24 +106,24 @@ class AddKerb(EditBase):
         return plan.model_copy(update={"kerbs": [*plan.kerbs, row], "walk": None}), words
 
 
-def _inset(ring: list[XY], sides: list[int], off: float) -> list[XY]:
+def inset_path(ring: list[XY], sides: list[int], off: float, what: str) -> list[XY]:
     """The centreline along neighbouring sides, `off` inside of them; closed where it goes all round."""
     n = len(ring)
     if len(sides) == n:
         inner = Polygon(ring).buffer(-off, join_style="mitre")
         if inner.is_empty or inner.geom_type != "Polygon":
-            raise EditError("The kerb is wider than the slab allows.", "width")
+            raise EditError(f"The {what} is wider than the slab allows.", "width")
         return [(x, y) for x, y in inner.exterior.coords][::-1]
     first = next((side for side in sides if (side - 1) % n not in sides), sides[0])
     run = [first]
     while (run[-1] + 1) % n in sides and len(run) < len(sides):
         run.append((run[-1] + 1) % n)
     if len(run) < len(sides):
-        raise EditError("The sides of a kerb follow each other. Add one kerb for each run.", "sides")
+        raise EditError(f"The sides of a {what} follow each other. Add one {what} for each run.", "sides")
     line = LineString([ring[run[0]], *(ring[(side + 1) % n] for side in run)])
     moved = line.parallel_offset(off, "left", join_style="mitre", mitre_limit=4)
     if moved.geom_type != "LineString" or moved.is_empty:
-        raise EditError("The kerb is wider than these sides allow.", "width")
+        raise EditError(f"The {what} is wider than these sides allow.", "width")
     path = [(float(x), float(y)) for x, y in moved.coords]
     return path if math.dist(path[0], ring[run[0]]) <= math.dist(path[-1], ring[run[0]]) else path[::-1]
 
@@ -152,7 +153,7 @@ class SetKerb(EditBase):
         changes: dict[str, Any] = {str(key): value for key, value in self.changes.items()}
         for key in ("width_mm", "height_mm"):
             if key in changes:
-                changes[key] = _sized(plan, changes[key], key, "How much?")
+                changes[key] = sized(plan, changes[key], key, "How much?")
         if isinstance(changes.get("leave_outs"), str):
             changes["leave_outs"] = [row.model_dump() for row in read_leave_outs(changes["leave_outs"], plan)]
         row = Kerb.model_validate({**plan.kerbs[at].model_dump(), **changes}, context={"units": plan.units})
@@ -180,7 +181,7 @@ class SetPiles(EditBase):
         values: dict[str, Any] = old.model_dump() if old else {"name": "Piles"}
         for key, said in (("diameter_mm", self.diameter), ("head_down_mm", self.head_down)):
             if said is not None or not old:
-                values[key] = _sized(plan, said, key.removesuffix("_mm"), "How wide, and how far under the top?")
+                values[key] = sized(plan, said, key.removesuffix("_mm"), "How wide, and how far under the top?")
         for key, said in (("least_above_mm", self.least_above), ("least_below_mm", self.least_below)):
             if said is not None:
                 values[key] = parse_length(said, plan.units, bare="in")

@@ -19,6 +19,7 @@ from humble_trowel.core.edits.called_kind import KIND_EDITS
 from humble_trowel.core.edits.carry_parts import parts_on_outline
 from humble_trowel.core.edits.edges import EDGE_EDITS
 from humble_trowel.core.edits.fields import ReplacePlan, SetFields
+from humble_trowel.core.edits.footings import FOOTING_EDITS
 from humble_trowel.core.edits.forms import FORM_EDITS
 from humble_trowel.core.edits.ground import GROUND_EDITS
 from humble_trowel.core.edits.on_top import TOP_EDITS
@@ -38,7 +39,7 @@ from humble_trowel.core.reading.plain_errors import plan_error
 
 EDITS: tuple[type[EditBase], ...] = (
     *OUTLINE_EDITS, *OPENING_EDITS, *ZONE_EDITS, *EDGE_EDITS, *BESIDE_EDITS, *FORM_EDITS, *GROUND_EDITS, *BEAM_EDITS, *BAY_EDITS, *PAD_EDITS,
-    *RECESS_EDITS, *TOP_EDITS, *CALL_EDITS, *KIND_EDITS, Template, TakeOut, SetFields, ReplacePlan,
+    *RECESS_EDITS, *TOP_EDITS, *FOOTING_EDITS, *CALL_EDITS, *KIND_EDITS, Template, TakeOut, SetFields, ReplacePlan,
 )  # fmt: skip
 if TYPE_CHECKING:
     Edit = EditBase

@@ -17,7 +17,7 @@ class TakeOut(EditBase):
     none is left it is said."""
 
     op: Literal["take_out"]
-    what: Literal["beams", "pads", "recesses", "side_pads", "kerbs", "piles", "beam_types", "pad_types"]
+    what: Literal["beams", "pads", "recesses", "side_pads", "kerbs", "piles", "footings", "beam_types", "pad_types"]
     ids: Annotated[list[Annotated[str, Field(min_length=1, max_length=24)]], Field(max_length=400)] = []
     mark: TypeMark | None = None
 

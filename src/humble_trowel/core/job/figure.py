@@ -17,10 +17,13 @@ from humble_trowel.core.figures import (
     second_way_findings,
     walk_findings,
 )
+from humble_trowel.core.footings.footings import Footings, footings
+from humble_trowel.core.footings.records import PegShot
 from humble_trowel.core.job.lines import LinesAnswers
 from humble_trowel.core.kept import kept
 from humble_trowel.core.order.call_in import call_in
 from humble_trowel.core.order.quantity import order_findings
+from humble_trowel.core.plan.refs import by_id
 
 
 class FigureAnswers(LinesAnswers):
@@ -60,6 +63,17 @@ class FigureAnswers(LinesAnswers):
         """How the top lies."""
         return self.guarded("top", "The top", lambda: top_view(self.plan, self.shape.cells), None)
 
+    @kept("plan", "ways", "records", "setups")
+    def footings(self) -> Footings | None:
+        """The footings, counted two ways."""
+        return self.guarded("footings", "The footings", lambda: self._footings(quick=False), None)
+
+    def _footings(self, *, quick: bool) -> Footings | None:
+        if not self.plan.footings:
+            return None
+        shots = [by_id(row, self.plan) for row in self.records.of(PegShot)]
+        return footings(self.plan, self.ways, shots, self.setups, quick=quick)
+
     def _as_before(self, before: FigureAnswers, *names: str) -> None:
         """While something is dragged, take these answers as they were."""
         for name in names if self.solid is not None and before.solid is not None else ():
@@ -96,13 +110,19 @@ class FigureAnswers(LinesAnswers):
         plan = self.plan
         outline = self.outline_with(every_diagonal=True) if every_diagonal else self.outline
         doubts = walk_findings(plan)
+        under = (
+            self.guarded("footings", "The footings", lambda: self._footings(quick=True), None)
+            if quick
+            else self.footings
+        )
+        under_doubts = [*self.stumbles("footings"), *(under.findings if under else [])]
         if plan.outline is None:
             return Figure(
-                outline=None, concrete=None, trucks=[], findings=[*doubts, NO_OUTLINE],
+                outline=None, concrete=None, trucks=[], findings=[*doubts, *under_doubts, NO_OUTLINE],
                 call_in=call_in(plan, None, self.ways), drawing=None, section_places=[], levels=[], checks=[],
-                second_pours=[],
+                second_pours=[], footings=under,
             )  # fmt: skip
-        doubts += self.stumbles("solid")
+        doubts += [*under_doubts, *self.stumbles("solid")]
         if self.solid is None:
             return Figure(
                 outline=outline, concrete=None, trucks=[], findings=doubts, call_in=call_in(plan, None, self.ways),
@@ -120,5 +140,5 @@ class FigureAnswers(LinesAnswers):
             outline=outline, concrete=concrete, trucks=ordered.trucks if ordered else [], findings=doubts,
             call_in=call_in(plan, ordered, self.ways), drawing=self.drawing, section_places=self.section_places,
             levels=self.corner_levels, checks=self.edge_checks, second_pours=self.second_pours, deeper=self.deeper,
-            top=self.top,
+            top=self.top, footings=under,
         )  # fmt: skip

@@ -71,7 +71,7 @@ def allowances(plan: Plan, solid: Solid, ways: JobWays, found: Measured = UNMEAS
     guessed = [
         _base_low(plan, solid, ways) if found.base is None else None,
         _trench_wide(plan, solid, ways, found),
-        _left_behind(plan, ways),
+        left_behind(plan, ways),
     ]
     rows = [row for row in guessed if row is not None and row.m3 > 0]
     if found.trenches is not None:
@@ -165,7 +165,8 @@ def slab_beside(solid: Solid, start: tuple[float, float], end: tuple[float, floa
     return near.thickness_mm
 
 
-def _left_behind(plan: Plan, ways: JobWays) -> Allowance:
+def left_behind(plan: Plan, ways: JobWays) -> Allowance:
+    """What stays in drum and chute, as the ways say."""
     unit, per_unit = volume_unit(plan)
     value = ways.allowances.left_behind_m3 / per_unit
     text = f"{format_ordered(ways.allowances.left_behind_m3, plan.units)} {unit}"
@@ -178,10 +179,15 @@ def order(plan: Plan, parts: Sequence[LedgerPart], extras: Sequence[Allowance], 
     """The need (drawn and allowances, m3 inside, the job's unit in texts) less the slack, rounded up to the plant's
     increment and split into trucks. parts: the ledger. extras: what is ordered over it.
     """
+    return order_of(plan, math.fsum(part.m3 for part in parts), extras, ways)
+
+
+def order_of(plan: Plan, drawn_m3: float, extras: Sequence[Allowance], ways: JobWays) -> Ordered:
+    """The same of any pour, from what is drawn of it."""
     unit, per_unit = volume_unit(plan)
     metric = plan.units == "mm"
-    need_m3 = math.fsum([part.m3 for part in parts]) + math.fsum([extra.m3 for extra in extras])
-    inputs = {"drawn": leaf("As drawn", math.fsum(part.m3 for part in parts) / per_unit, unit, "", "greatest-depth")}
+    need_m3 = drawn_m3 + math.fsum([extra.m3 for extra in extras])
+    inputs = {"drawn": leaf("As drawn", drawn_m3 / per_unit, unit, "", "greatest-depth")}
     inputs["drawn"] = _texted(inputs["drawn"], 3)
     inputs |= {f"plus{i}": _texted(extra.working, 3) for i, extra in enumerate(extras)}
     need = work("Likely need", unit, " + ".join(inputs), inputs, source="ways")

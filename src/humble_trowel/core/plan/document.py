@@ -15,6 +15,7 @@ from pydantic import (
     field_validator,
 )
 
+from humble_trowel.core.plan.footing_parts import Footing, Pour
 from humble_trowel.core.plan.ground_parts import BuildUp, GroundNotes
 from humble_trowel.core.plan.model import Id, Model, Row
 from humble_trowel.core.plan.shape_parts import (
@@ -188,6 +189,8 @@ class Plan(Model):
     side_pads: Annotated[list[SidePad], Field(max_length=100)] = []
     kerbs: Annotated[list[Kerb], Field(max_length=100)] = []
     piles: Annotated[list[Piles], Field(max_length=20)] = []
+    footings: Annotated[list[Footing], Field(max_length=200)] = []
+    pours: Annotated[list[Pour], Field(max_length=12)] = []
     mix: Mix = Mix()
     order: OrderNotes = OrderNotes()
     ways: WaysOverride = WaysOverride()

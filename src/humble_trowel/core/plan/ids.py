@@ -19,16 +19,16 @@ from humble_trowel.core.plan.model import Row
 
 Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
-    "existing", "forms", "benchmarks", "layers",
+    "existing", "forms", "benchmarks", "layers", "footings", "pours",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
-    "piles": "q", "existing": "x", "forms": "f",
+    "piles": "q", "existing": "x", "forms": "f", "footings": "t", "pours": "u",
 }  # fmt: skip
 NAMES: dict[Kind, str] = {
     "corner": "corner", "side": "side", "opening": "opening", "zones": "zone", "edges": "line inside", "beams": "beam",
     "pads": "pad", "recesses": "recess", "side_pads": "pad beside the slab", "kerbs": "kerb", "piles": "row of piles",
-    "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer",
+    "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour",
 }  # fmt: skip
 T = TypeVar("T", bound=Row)
 

@@ -22,6 +22,7 @@ if TYPE_CHECKING:  # what the core's functions meet once a record is placed
     SideRef = int
     LineRef = str
     BeamRef = str
+    FootingRef = str
     SideName = str
 else:
     _Place = Annotated[int, Field(ge=0, lt=400)]
@@ -30,6 +31,7 @@ else:
     SideRef = SideName = Annotated[_Place | _Id, Ref("side")]
     LineRef = Annotated[_Place | _Id, Ref("edges")]
     BeamRef = Annotated[_Place | _Id, Ref("beams")]
+    FootingRef = Annotated[_Place | _Id, Ref("footings")]
 
 M = TypeVar("M", bound=Model)
 

@@ -75,6 +75,7 @@ def _rings(plan: Plan) -> Iterator[Sequence[XY]]:
     yield from (recess.polygon for recess in plan.recesses)
     yield from (thing.polygon for thing in plan.existing)
     yield from (row.at for row in plan.piles)
+    yield from (footing.path for footing in plan.footings)
 
 
 def _crossings(plan: Plan) -> int:

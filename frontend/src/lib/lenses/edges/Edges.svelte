@@ -15,10 +15,12 @@
 	import { CallHere } from './call_here.svelte';
 	import CallSheet from './CallSheet.svelte';
 	import { EdgesData } from './edges.svelte';
+	import FootingsPanel from './FootingsPanel.svelte';
 	import FrostPanel from './FrostPanel.svelte';
 	import GridPanel from './GridPanel.svelte';
 	import MeetsPanel from './MeetsPanel.svelte';
 	import OverCall from './OverCall.svelte';
+	import OverFootings from './OverFootings.svelte';
 	import OverSection from './OverSection.svelte';
 	import OverLetters from './OverLetters.svelte';
 	import OverLevels from './OverLevels.svelte';
@@ -28,6 +30,7 @@
 	import TopPanel from './TopPanel.svelte';
 	import { Turn } from '../turn.svelte';
 	import { edgesLens } from './lens';
+	import Act from '../../ui/Act.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
@@ -64,7 +67,12 @@
 	const falling = $derived((store.figure?.levels ?? []).filter((row) => row.text !== '0' && row.corner !== 'drain'));
 	const drawn = $derived(tab === 'grid' || tab === 'top' ? tab : null);
 	const showCut = () => turn.to('cut');
-	const also = $derived((store.document?.side_pads ?? []).flatMap((pad) => pad.polygon));
+	const under = $derived(store.figure?.footings ?? null);
+	let peg = $state<number | null>(null);
+	const also = $derived([
+		...(store.document?.side_pads ?? []).flatMap((pad) => pad.polygon),
+		...(tab === 'footings' || !store.figure?.outline ? (under?.drawn ?? []).flatMap((row) => row.rings[0] ?? []) : [])
+	]);
 	let across = $state(1280);
 	let down = $state(800);
 	/** the call box lies on the sheet; where that is a strip it stands in the bench */
@@ -73,25 +81,25 @@
 </script>
 
 <svelte:window bind:innerWidth={across} bind:innerHeight={down} />
-<LensFrame {turn} name={w.edges.tabsName} ready={!!store.figure?.outline}>
+<LensFrame {turn} name={w.edges.tabsName} ready={!!store.figure?.outline || tab === 'footings'}>
 	{#snippet sheet()}
 		<Sheet
 			{store}
 			{pick}
 			{also}
 			title={w.edges.tabs[tab].sheet}
-			strips={tab !== 'top'}
+			strips={tab !== 'top' && tab !== 'footings'}
 			flat={tab === 'top'}
 			letters={across > 600}
 			sizes={tab === 'cut' || tab === 'grid'}
-			labels={tab !== 'sum' && tab !== 'top'}
+			labels={tab !== 'sum' && tab !== 'top' && tab !== 'footings'}
 			clear={drawn && roomy ? 104 : 0}
 		>
 			{#snippet key()}
 				{#if tab === 'top'}<p class="label">
 						{#if store.figure?.top?.step_text}<Frac text={w.edges.levelLines(store.figure.top.step_text)} />{/if}
 					</p>
-				{:else if strips.length}
+				{:else if strips.length && tab !== 'footings'}
 					<p class="flex items-center gap-6 text-note font-label whitespace-nowrap">
 						<span class="ml-8 inline-block h-14 w-26 border-[1.3px] border-dashed border-ink2 bg-water first:ml-0"></span>{w.edges
 							.full}
@@ -105,18 +113,22 @@
 								class="ml-8 inline-block h-5 w-26 border-0 border-dashed border-ink2 bg-ink first:ml-0"
 							></span>{w.edges.step}{/if}
 					</p>
-				{:else}<p class="label">{w.edges.none}</p>{/if}
+				{:else if tab !== 'footings'}<p class="label">{w.edges.none}</p>{/if}
 			{/snippet}
 			{#snippet over(view)}
 				{#if drawn}<OverCall {view} {call} tab={drawn} openBay={(pressed, [x, y]) => (bay = { pressed, x, y })} />{/if}
+				{#if tab === 'footings' && under}<OverFootings {view} found={under} picked={peg} pick={(now) => (peg = now)} />{/if}
 				{#if tab === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
 				<OverSection
 					{view}
 					{store}
 					{data}
 					{pick}
-					marks={tab !== 'sum' && tab !== 'frost' && tab !== 'top'}
-					lined={tab !== 'frost' && tab !== 'meets' && (!drawn || (!!data.picked && data.picked.kind !== 'side'))}
+					marks={tab !== 'sum' && tab !== 'frost' && tab !== 'top' && tab !== 'footings'}
+					lined={tab !== 'frost' &&
+						tab !== 'meets' &&
+						tab !== 'footings' &&
+						(!drawn || (!!data.picked && data.picked.kind !== 'side'))}
 				/>
 				{#if tab === 'top' && store.figure?.top && store.figure.drawing}<OverTop
 						{view}
@@ -144,7 +156,8 @@
 			{/snippet}
 		</Sheet>
 	{/snippet}
-	{#snippet empty()}<FirstActs jobId={store.id} here="edges" why={w.edges.needOutline} />{/snippet}
+	{#snippet empty()}<FirstActs jobId={store.id} here="edges" why={w.edges.needOutline} />
+		<p class="mt-14"><Act kind="quiet" href="?tab=footings">{w.footings.alone}</Act></p>{/snippet}
 	{#snippet foot()}
 		<p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{w.edges.caution}</p>{/snippet}
 	{#if tab === 'cut'}
@@ -158,6 +171,7 @@
 		{#if tab === 'grid'}<GridPanel {store} {data} {call} {showCut} boxed={!roomy} />
 		{:else if tab === 'top'}<TopPanel {store} {data} {call} {showCut} boxed={!roomy} />
 		{:else if tab === 'meets'}<MeetsPanel {store} {data} />
+		{:else if tab === 'footings'}<FootingsPanel {store} picked={peg} pick={(now) => (peg = now)} />
 		{:else if tab === 'frost'}<FrostPanel {store} {data} />
 		{:else}<SumPanel {store} {data} dug={ground.state?.ground.parts ?? []} />{/if}
 	{/if}

@@ -1,0 +1,56 @@
+/** Words of the footings. */
+const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
+const MONTHS = [
+	'January',
+	'February',
+	'March',
+	'April',
+	'May',
+	'June',
+	'July',
+	'August',
+	'September',
+	'October',
+	'November',
+	'December'
+];
+
+export const footings = {
+	order: (text: string, unit: string) => `Order ${text} ${unit} for the footings.`,
+	under: (net: string, loads: readonly string[], when: string) =>
+		`${net} as planned, the rest by reason. ${loads.length === 1 ? 'One truck' : `Trucks: ${loads.join(', ')}`}. ${when}`,
+	none: 'No footing.',
+	noneUnder: 'A footing is a pour of its own, before the slab.',
+	noDay: 'No day said yet.',
+	on: (said: string) => {
+		const at = new Date(said);
+		return Number.isNaN(at.getTime())
+			? said
+			: `${DAYS[at.getDay()]} ${at.getDate()} ${MONTHS[at.getMonth()]}, ${at.getHours()}:${String(at.getMinutes()).padStart(2, '0')}.`;
+	},
+	name: 'name',
+	wide: 'wide',
+	thick: 'thick',
+	top: 'top at',
+	dug: 'dug wide',
+	notSaid: 'not said',
+	steps: 'steps',
+	stepsHint: { 'ft-in': "at 12' up 8", mm: 'at 3600 up 200' },
+	apart: 'pegs apart',
+	pourAt: 'Day and hour of the footing pour',
+	more: 'New footing',
+	walk: 'walked along its middle',
+	inset: 'middle, in from the edge',
+	add: 'Lay it',
+	alone: 'A footing by itself',
+	pegs: (n: number) => `${n} grade pegs`,
+	pegsName: 'Grade pegs',
+	peg: 'Peg',
+	onTop: 'Rod on its top',
+	bottomShould: 'Bottom should read',
+	bottomRead: 'Bottom reads',
+	cut: 'Cut it to',
+	keep: 'Keep',
+	pegsHow:
+		'A peg stands with a foot in the ground; its top is the concrete. Read the rod on the bottom beside it: the yards and the cut follow.'
+} as const;
