@@ -175,7 +175,7 @@ def test_a_row_of_the_ledger_lights_up_and_says_what_it_brings(page):
 
 def test_the_lens_on_a_phone(phone):
     edges(phone)
-    for turn in ("cut", "grid", "top", "meets", "frost", "sum"):
+    for turn in ("cut", "grid", "top", "meets", "footings", "frost", "sum"):
         phone.get_by_label("Tabs of the edges").first.select_option(value=turn)
         phone.wait_for_timeout(300)
         assert phone.evaluate("document.documentElement.scrollWidth <= innerWidth"), turn

@@ -36,6 +36,8 @@
 		/** plan points that must be on the sheet too */
 		also?: XY[];
 		over?: Snippet<[Viewport]>;
+		/** what is drawn with or without an outline */
+		loose?: Snippet<[Viewport]>;
 		key?: Snippet;
 		foot?: Snippet<[number, number, Viewport]>;
 		footHeight?: number;
@@ -56,6 +58,7 @@
 		ghost = [],
 		also = [],
 		over,
+		loose,
 		key,
 		foot,
 		footHeight: foots = 0,
@@ -207,6 +210,7 @@
 				/>{/each}
 			{#if letters}<SheetCorners {view} {ring} {pick} {editable} {grab} />{/if}
 		{/if}
+		{@render loose?.(view)}
 		{#if ghost.length > 1}<SheetGhost {view} {ghost} named={!ring.length} />{/if}
 		{#if points.length > 1 && (sizes || height >= 260)}
 			<SheetFurniture

@@ -15,7 +15,7 @@ export const EXAMPLES = {
 		beside: "from B, 20' e 30' n 20' w 30' s",
 		lotFrom: "-4', -6'",
 		lotTo: "40', -6'",
-		footing: { from: "from A 24' e", walk: "24' e, 16' n, 24' w, 16' s", inset: '4', wide: '16', thick: '8', top: '24 below' }
+		footing: { from: "from A 24' e", walk: "24' e, 16' n, 24' w, 16' s", inset: '0', wide: '16', thick: '8', top: '24 below' }
 	},
 	mm: {
 		along: '2400',

@@ -117,7 +117,6 @@
 			{/snippet}
 			{#snippet over(view)}
 				{#if drawn}<OverCall {view} {call} tab={drawn} openBay={(pressed, [x, y]) => (bay = { pressed, x, y })} />{/if}
-				{#if tab === 'footings' && under}<OverFootings {view} found={under} picked={peg} pick={(now) => (peg = now)} />{/if}
 				{#if tab === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
 				<OverSection
 					{view}
@@ -137,6 +136,9 @@
 						picked={call.zone?.id ?? null}
 					/><OverLevels {view} levels={falling} />{/if}
 				{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
+			{/snippet}
+			{#snippet loose(view)}
+				{#if tab === 'footings' && under}<OverFootings {view} found={under} picked={peg} pick={(now) => (peg = now)} />{/if}
 			{/snippet}
 			{#snippet foot(width, height, view)}
 				{#if drawn && roomy}{#key drawn}<CallSheet

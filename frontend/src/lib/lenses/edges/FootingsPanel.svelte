@@ -7,6 +7,7 @@
 	import FindingList from '../../ui/FindingList.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
+	import { coarse } from '../../ui/pointer.svelte';
 	import { shownLength, typedLength } from '../../ui/typed';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { foldedLoads } from '../../words/loads';
@@ -108,5 +109,7 @@
 	</div>
 	<FindingList findings={onTab(store.figure?.findings, 'footings')} />
 {/if}
+<!-- in the hand the pegs are what one came for -->
+{#if found && coarse.now}<FootingPegs {store} {found} {picked} {pick} />{/if}
 <NewFooting {store} />
-{#if found}<FootingPegs {store} {found} {picked} {pick} />{/if}
+{#if found && !coarse.now}<FootingPegs {store} {found} {picked} {pick} />{/if}
