@@ -25,6 +25,13 @@ BY_HAND = [
         {"Edge below the slab": 0.3 * 0.35 * 11},
     ),
     ("volume/second-pour", "mm", {"length": "6000", "width": "150", "high": "200"}, {"Second pour": 6 * 0.15 * 0.2}),
+    # 80 ft of 16 by 8 in, and two steps of 8 in together 16
+    (
+        "volume/footing",
+        "ft-in",
+        {"length": "80'", "width": '16"', "thick": '8"', "rise": '16"'},
+        {"Footing": (80 * 16 * 8 / 144 + 16 * 16 * 8 / 1728) / 27},
+    ),
     ("order/round-up", "ft-in", {"need": "23.5", "step": "0.5"}, {"Order": 23.5}),
     ("order/round-up", "mm", {"need": "23.51", "step": "0.25"}, {"Order": 23.75}),
     ("lines/diagonal", "mm", {"length": "5000", "width": "12000"}, {"Diagonal": 13.0}),

@@ -93,7 +93,18 @@ def test_the_card_is_in_the_dispatchers_order_and_marks_what_is_unsaid():
 
 def test_the_json_names_are_fixed():
     data = report(Job(read_plan(job())))
-    assert list(data) == ["outline", "concrete", "trucks", "levels", "lines", "forms", "ground", "edges", "footings", "findings"]
+    assert list(data) == [
+        "outline",
+        "concrete",
+        "trucks",
+        "levels",
+        "lines",
+        "forms",
+        "ground",
+        "edges",
+        "footings",
+        "findings",
+    ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]
     assert list(data["concrete"]) == [
         "net_m3",

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from humble_trowel.bench.rows import Row, cold, crossing_beams, demo_plan, large_job, timed
+from humble_trowel.core.footings.footings import footings
 from humble_trowel.core.geometry.beams import one_beam
 from humble_trowel.core.geometry.facets import Facet
 from humble_trowel.core.geometry.pads import pad_ring
@@ -11,6 +12,7 @@ from humble_trowel.core.geometry.redo import net_after
 from humble_trowel.core.geometry.solid import Solid, all_facets, build_solid
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import with_ids
+from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.reading.job_file import read_plan, validate
 
 
@@ -45,7 +47,10 @@ def shape_rows() -> list[Row]:
         other = pad.model_copy(update={"at": (pad.at[0] + at, pad.at[1])})
         return build_solid(large.model_copy(update={"pads": [other if one is pad else one for one in large.pads]}))
 
+    below = footing_job()
     rows = [
+        timed("60 m of footings with pegs, in a draft", lambda: footings(below, JobWays(), [], [], quick=True), 60, 5),
+        timed("the same, cold and counted twice", cold(lambda: footings(below, JobWays(), [], [])), 30, 30),
         timed("solid, large, cold", cold(lambda: build_solid(large)), 12, 100),
         timed("solid, large, after one edit", edited_large, 12, 30),
         timed("160 beams, each across 80 others, cold", cold(lambda: build_solid(crossing)), 3, 2000),
@@ -57,6 +62,24 @@ def shape_rows() -> list[Row]:
         ),
     ]
     return [*rows, *mesh_rows(large, solid)]
+
+
+def footing_job() -> Plan:
+    """A closed footing of 48 m and one of 12 m across it, stepped."""
+    around = [[0.0, 0.0], [16000.0, 0.0], [16000.0, 8000.0], [0.0, 8000.0], [0.0, 0.0]]
+    sizes = {"width_mm": 400, "thickness_mm": 200, "top_mm": -600}
+    rows = [
+        {"name": "Round", "path": around, **sizes},
+        {
+            "name": "Across",
+            "path": [[8000.0, -2000.0], [8000.0, 10000.0]],
+            "steps": [{"at_mm": 6000, "rise_mm": 300}],
+            **sizes,
+        },
+    ]
+    return with_ids(
+        validate({"format": "humble-trowel-job", "version": 1, "name": "footings", "units": "mm", "footings": rows})
+    )
 
 
 def mesh_rows(plan: Plan, solid: Solid, times: int = 5) -> list[Row]:

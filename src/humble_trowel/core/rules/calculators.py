@@ -82,6 +82,18 @@ def kerb(values: Values, units: Units, ways: Ways) -> list[Working]:
     return [work("Second pour", unit, f"length * wide * high / {per}", inputs, source="second-pour", digits=3)]
 
 
+def footing(values: Values, units: Units, ways: Ways) -> list[Working]:
+    """length, width, thick, rise (of all steps) in mm."""
+    inputs = {
+        "length": _long("Centreline", values["length"], units), "wide": _thin("Width", values["width"], units),
+        "thick": _thin("Thickness", values["thick"], units), "rise": _thin("Steps", values["rise"], units),
+    }  # fmt: skip
+    metric = units == "mm"
+    plain = "length * wide * thick / " + ("1000000" if metric else "3888")
+    steps = "rise * thick * wide / " + ("1000000000" if metric else "46656")
+    return [work("Footing", "m³" if metric else "yd³", f"{plain} + {steps}", inputs, source="footing", digits=3)]
+
+
 def order(values: Values, units: Units, ways: Ways) -> list[Working]:
     """need, step in yd3 or m3."""
     unit, per = ("m³", 1.0) if units == "mm" else ("yd³", M3_PER_YD3)
