@@ -1,7 +1,6 @@
 /** Every visible string of the screens. Short, second person, present. */
 import { foldedLoads } from './loads';
 import { edgeWords } from './edges';
-import { footings } from './footings';
 import { finderWords } from './finder';
 import { ground } from './ground';
 import { helpWords } from './help';
@@ -101,7 +100,6 @@ export const w = {
 	},
 	turns: { before: 'The tab before', next: 'The next tab' },
 	slip: { working: 'Working', from: 'Uses', close: 'Close', back: 'Back', set: 'Where it is set' },
-	footings,
 	ground,
 	lines,
 	rules,

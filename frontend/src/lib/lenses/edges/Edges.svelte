@@ -7,6 +7,7 @@
 	import FirstActs from '../../shell/FirstActs.svelte';
 	import LensFrame from '../../shell/LensFrame.svelte';
 	import type { JobStore } from '../../state/job.svelte';
+	import { footings } from '../../words/footings';
 	import { w } from '../../words/words';
 	import { GroundData } from '../ground/ground.svelte';
 	import SectionPanel from './SectionPanel.svelte';
@@ -159,7 +160,7 @@
 		</Sheet>
 	{/snippet}
 	{#snippet empty()}<FirstActs jobId={store.id} here="edges" why={w.edges.needOutline} />
-		<p class="mt-14"><Act kind="quiet" href="?tab=footings">{w.footings.alone}</Act></p>{/snippet}
+		<p class="mt-14"><Act kind="quiet" href="?tab=footings">{footings.alone}</Act></p>{/snippet}
 	{#snippet foot()}
 		<p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{w.edges.caution}</p>{/snippet}
 	{#if tab === 'cut'}

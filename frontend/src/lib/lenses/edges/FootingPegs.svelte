@@ -8,6 +8,7 @@
 	import Act from '../../ui/Act.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Table from '../../ui/Table.svelte';
+	import { footings as words } from '../../words/footings';
 	import { w } from '../../words/words';
 	let {
 		store,
@@ -15,7 +16,6 @@
 		picked,
 		pick
 	}: { store: JobStore; found: Footings; picked: number | null; pick: (number: number | null) => void } = $props();
-	const words = w.footings;
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
 	const key = `${store.id}/pegs`;
 	let typed = $state<Record<number, string>>(restored<Record<number, string>>(key) ?? {});

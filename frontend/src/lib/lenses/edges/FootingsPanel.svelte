@@ -11,6 +11,7 @@
 	import { shownLength, typedLength } from '../../ui/typed';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { foldedLoads } from '../../words/loads';
+	import { footings as words } from '../../words/footings';
 	import { w } from '../../words/words';
 	import FootingPegs from './FootingPegs.svelte';
 	import NewFooting from './NewFooting.svelte';
@@ -18,7 +19,6 @@
 	let { store, picked, pick }: { store: JobStore; picked: number | null; pick: (number: number | null) => void } = $props();
 	const found = $derived(store.figure?.footings ?? null);
 	const plan = $derived(store.document);
-	const words = w.footings;
 	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd');
 	const say = (mm: number) => shownLength(mm, store.units);
 	const level = (mm: number) => (mm ? `${say(Math.abs(mm))} ${mm < 0 ? 'below' : 'above'}` : '0');

@@ -7,9 +7,9 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { lengthKeys } from '../../ui/typed';
 	import { EXAMPLES } from '../../words/examples';
+	import { footings as words } from '../../words/footings';
 	import { w } from '../../words/words';
 	let { store }: { store: JobStore } = $props();
-	const words = w.footings;
 	const eg = $derived(EXAMPLES[store.units].footing);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
 	const rows = $derived([

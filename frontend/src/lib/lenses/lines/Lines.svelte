@@ -9,7 +9,8 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import AroundPanel from './AroundPanel.svelte';
-	import BoardsPanel from './BoardsPanel.svelte';
+	import Later from '../../ui/Later.svelte';
+	import { boards } from '../../shell/parts';
 	import { exaggeration } from './exaggerate';
 	import EmptyStart from './EmptyStart.svelte';
 	import FormsPanel from './FormsPanel.svelte';
@@ -156,5 +157,5 @@
 	{:else if tab === 'square'}<SquarePanel box={square} />
 	{:else if tab === 'straight'}<StraightPanel {data} {pick} />
 	{:else if tab === 'forms'}<FormsPanel {store} {pick} {data} />
-	{:else}<BoardsPanel {data} {pick} />{/if}
+	{:else}<Later load={boards} given={{ data, pick }} />{/if}
 </LensFrame>
