@@ -108,6 +108,18 @@ def test_recesses_set_downs_and_their_volumes():
         edited(job, {"op": "add_recess", "text": "from A 21' e 7' n, 1' e 1' n 1' w 1' s", "depth": "1"})
 
 
+def test_a_kerb_poured_with_the_slab_is_in_its_order_and_not_in_its_net():
+    job = edited(plan(), {"op": "add_kerb", "sides": [0, 1, 2, 3], "width": "150", "height": "200", "name": "Rim"})
+    apart, together = (
+        figure(one, Ways()) for one in (job, edited(job, {"op": "set_kerb", "kerb": 0, "changes": {"pour": "with"}}))
+    )
+    assert together.concrete.net_m3 == apart.concrete.net_m3 and together.second_pours[0].with_slab
+    row = together.concrete.allowances[0]
+    assert (row.name, row.m3) == ("Rim, with the slab", together.second_pours[0].m3)
+    assert together.concrete.ordered.need.value == pytest.approx(apart.concrete.ordered.need.value + row.m3)
+    assert not any(extra.key == "with_slab" for extra in apart.concrete.allowances)
+
+
 def test_kerbs_leave_doors_out_and_stay_out_of_the_net():
     job = edited(plan(), {"op": "add_kerb", "sides": [0, 1, 2, 3], "width": "150", "height": "200", "name": "Rim"})
     (pour,) = figure(job, Ways()).second_pours

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
@@ -90,9 +91,25 @@ NO_OUTLINE = finding(
 )
 
 
-def concrete_of(plan: Plan, solid: Solid, parts: list[LedgerPart], ways: JobWays, found: Measured) -> Concrete:
+def concrete_of(
+    plan: Plan, solid: Solid, parts: list[LedgerPart], ways: JobWays, found: Measured, pours: Sequence[SecondPour] = ()
+) -> Concrete:
     """The ledger with its allowances and the order, counted one way. found: what the site measured."""
-    extras = allowances(plan, solid, ways, found)
+    extras = [
+        Allowance(
+            f"{row.name}, with the slab",
+            row.m3,
+            "From the same trucks.",
+            "with_slab",
+            "typed",
+            row.text,
+            row.how,
+            row.working,
+        )
+        for row in pours
+        if row.with_slab
+    ]
+    extras += allowances(plan, solid, ways, found)
     ordered = order(plan, parts, extras, ways)
     unit, per_unit = volume_unit(plan)
     net_m3 = math.fsum(part.m3 for part in parts)

@@ -142,6 +142,8 @@ export const edgeWords = {
 	inward: 'inward',
 	levels: 'Levels at every corner, from zero (− is down)',
 	use: 'what stands on it',
+	withSlab: 'with the slab',
+	pouredApart: 'poured apart',
 	offOld: (text: string, thing: string) => `${text} off the ${thing[0]?.toLowerCase() ?? ''}${thing.slice(1)}.`,
 	oldNotRead: 'The old floor is not read yet.',
 	noOld: 'It meets no old floor.',

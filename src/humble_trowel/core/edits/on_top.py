@@ -69,7 +69,7 @@ class SetSidePad(EditBase):
 
     op: Literal["set_side_pad"]
     side_pad: SidePadId
-    changes: dict[Literal["name", "thickness_mm", "top_mm"], Any]
+    changes: dict[Literal["name", "thickness_mm", "top_mm", "pour"], Any]
 
     def apply(self, plan: Plan) -> Edited:
         at = place_of(plan, "side_pads", self.side_pad, "side_pad")
@@ -146,7 +146,7 @@ class SetKerb(EditBase):
 
     op: Literal["set_kerb"]
     kerb: KerbId
-    changes: dict[Literal["name", "width_mm", "height_mm", "leave_outs"], Any]
+    changes: dict[Literal["name", "width_mm", "height_mm", "leave_outs", "pour"], Any]
 
     def apply(self, plan: Plan) -> Edited:
         at = place_of(plan, "kerbs", self.kerb, "kerb")

@@ -28,7 +28,7 @@ class OrderAnswers(GroundAnswers):
         return None if self.solid is None else self.guarded("numbers", "The concrete", self._numbers, None)
 
     def _numbers(self) -> Concrete:
-        return concrete_of(self.plan, self.shape, self.parts, self.ways, self.measured)
+        return concrete_of(self.plan, self.shape, self.parts, self.ways, self.measured, self.second_pours)
 
     @kept("plan", "solid", "ways", "records")
     def concrete(self) -> Concrete | None:

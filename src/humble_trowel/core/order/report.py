@@ -37,11 +37,12 @@ class PartReport(Report):
 
 
 class SecondPourReport(Report):
-    """A pour of its own: a kerb or a pad beside the slab."""
+    """A kerb or a pad beside the slab. with_slab: the order of the slab holds it."""
 
     name: str
     kind: str
     m3: float
+    with_slab: bool
 
 
 class AllowanceReport(Report):

@@ -1,6 +1,6 @@
 """What is poured on its own, another day or from the same truck's end: kerbs, knee walls, pads beside the slab.
 
-Not in the net volume of the slab. A mitred kerb with upright faces is width times height times the length of its
+Not in the net volume of the slab; in its order where it is said to come with it. A mitred kerb with upright faces is width times height times the length of its
 centreline, exactly; leave-outs are measured along it.
 """
 
@@ -26,7 +26,8 @@ from humble_trowel.core.working import Working, leaf, work
 
 @dataclass(frozen=True)
 class SecondPour:
-    """kind: kerb or side pad; row: of `kerbs` or `side_pads`. rings: on plan, mm."""
+    """kind: kerb or side pad; row: of `kerbs` or `side_pads`. rings: on plan, mm. with_slab: from the same trucks as the
+    slab, so that the order holds it."""
 
     name: str
     kind: str
@@ -37,6 +38,7 @@ class SecondPour:
     length_mm: float
     rings: list[list[XY]]
     working: Working
+    with_slab: bool = False
 
 
 def second_pours(plan: Plan) -> list[SecondPour]:
@@ -81,7 +83,7 @@ def _kerb(plan: Plan, row: int, kerb: Kerb) -> SecondPour:
     formula = "long * wide * high / " + ("1000000" if plan.units == "mm" else "3888")
     working = work(name, unit, formula, inputs, source="second-pour", text=f"{text} {unit}")
     rings = [ring for part in parts for ring in _rings(part, kerb.width_mm, closed)]
-    return SecondPour(name, "kerb", row, m3, text, short_sum(working), length, rings, working)
+    return SecondPour(name, "kerb", row, m3, text, short_sum(working), length, rings, working, kerb.pour == "with")
 
 
 def _rings(path: Sequence[XY], width_mm: float, closed: bool) -> list[list[XY]]:
@@ -103,5 +105,5 @@ def _side_pad(plan: Plan, row: int, pad: SidePad) -> SecondPour:
     working = work(pad.name, unit, area_times_depth(plan, "area", "thick"), inputs, source="second-pour", text=f"{text} {unit}")  # fmt: skip
     return SecondPour(
         pad.name, "side pad", row, m3, text, short_sum(working), 0.0,
-        [[(round(x, 2), round(y, 2)) for x, y in pad.polygon]], working,
+        [[(round(x, 2), round(y, 2)) for x, y in pad.polygon]], working, pad.pour == "with",
     )  # fmt: skip

@@ -24,6 +24,7 @@ from humble_trowel.core.plan.values import (
     Size,
 )
 
+With = Literal["with", "apart"]
 Use = Literal["foot", "cars", "trucks", "racks"]
 
 
@@ -148,10 +149,13 @@ class Recess(Row):
 
 
 class SidePad(Row):
+    """A small slab of its own beside the outline. pour: with the slab from the same trucks, or apart on another day."""
+
     name: Name
     polygon: Ring
     thickness_mm: Size
     top_mm: Position = 0.0
+    pour: With = "apart"
 
 
 class LeaveOut(Model):
@@ -162,13 +166,14 @@ class LeaveOut(Model):
 
 
 class Kerb(Row):
-    """A second pour on top of the slab along a centreline: a kerb or a knee wall."""
+    """On top of the slab along a centreline: a kerb or a knee wall, poured with the slab or apart, on starters."""
 
     name: Note = ""
     path: Path
     width_mm: Size
     height_mm: Size
     leave_outs: Annotated[list[LeaveOut], Field(max_length=60)] = []
+    pour: With = "apart"
 
 
 class Piles(Row):

@@ -7,6 +7,7 @@
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
+	import Switch from '../../ui/Switch.svelte';
 	import { lengthKeys, shownLength } from '../../ui/typed';
 	import { EXAMPLES } from '../../words/examples';
 	import { w } from '../../words/words';
@@ -89,6 +90,11 @@
 			keep={(leave_outs) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { leave_outs } }], `kerb-l-${i}`)}
 		/>
 		{#if pour}<span class="pb-6 font-[760]"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
+		<Switch
+			on={row.pour === 'with'}
+			set={(on) => void store.keep([{ op: 'set_kerb', kerb: row.id, changes: { pour: on ? 'with' : 'apart' } }], 'kerb')}
+			>{row.pour === 'with' ? w.edges.withSlab : w.edges.pouredApart}</Switch
+		>
 		<Act kind="quiet" onclick={() => void store.keep([takeOut('kerbs', [row.id])], 'kerb')}>{w.edges.out}</Act>
 	</div>
 {/each}

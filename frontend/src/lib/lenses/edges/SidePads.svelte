@@ -6,6 +6,7 @@
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
+	import Switch from '../../ui/Switch.svelte';
 	import { lengthKeys, shownLength } from '../../ui/typed';
 	import { EXAMPLES } from '../../words/examples';
 	import { w } from '../../words/words';
@@ -62,6 +63,12 @@
 			keep={(top_mm) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { top_mm } }], `sp-l-${i}`)}
 		/>
 		{#if pour}<span class="pb-6 font-[760]"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
+		<Switch
+			on={row.pour === 'with'}
+			set={(on) =>
+				void store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { pour: on ? 'with' : 'apart' } }], 'side-pad')}
+			>{row.pour === 'with' ? w.edges.withSlab : w.edges.pouredApart}</Switch
+		>
 		<Act kind="quiet" onclick={() => void store.keep([takeOut('side_pads', [row.id])], 'side-pad')}>{w.edges.out}</Act>
 	</div>
 {/each}

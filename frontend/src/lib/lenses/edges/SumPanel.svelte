@@ -99,7 +99,9 @@
 		<h2 class="panel-head">{w.edges.secondPours}</h2>
 		<Table>
 			{#each pours as pour}<tr
-					><th scope="row">{pour.name}</th><td class="text-note text-ink2 max-phone:hidden"><Frac text={pour.how} /></td><td
+					><th scope="row"
+						>{pour.name}{#if pour.with_slab}<span class="label ml-6">{w.edges.withSlab}</span>{/if}</th
+					><td class="text-note text-ink2 max-phone:hidden"><Frac text={pour.how} /></td><td
 						class="text-right font-[740] whitespace-nowrap"><Num working={pour.working} text={pour.text} /></td
 					></tr
 				>{/each}

@@ -78,7 +78,7 @@
 			<div class="count print:hidden">
 				<Ledger {concrete} {unit} />
 				<Loads ordered={concrete.ordered} {unit} />
-				<SecondPours pours={store.figure?.second_pours ?? []} />
+				<SecondPours pours={(store.figure?.second_pours ?? []).filter((pour) => !pour.with_slab)} />
 				<FindingList findings={doubts} />
 				<OwnWays {store} />
 				<p class="mt-10 text-note text-ink2">{w.order.caution}</p>
