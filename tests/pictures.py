@@ -73,11 +73,19 @@ def pressed(page: Page) -> None:
     page.wait_for_timeout(500)
 
 
+def laid(page):
+    for name, text in (("wide", "16"), ("thick", "8"), ("top at", "24 below")):
+        page.get_by_label(f"New footing {name}", exact=True).fill(text)
+    page.get_by_role("button", name="Lay it").click()
+    page.get_by_label("dug wide").fill("18")
+    page.get_by_label("dug wide").press("Enter")
+    page.get_by_text("The yards follow the bucket").wait_for()
+
+
 VIEWS = [
     ("1-yard", "/", LAPTOP, None),
     ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
     ("22-beams", "/job/{tansy}/edges?tab=grid", LAPTOP, beam),
-    ("23-frost", "/job/{tansy}/edges?tab=frost", LAPTOP, None),
     ("24-zones", "/job/{tansy}/edges?tab=top", LAPTOP, zone),
     ("4-order", "/job/{tansy}/order", LAPTOP, working),
     ("6-ways", "/ways", LAPTOP, None),
@@ -90,6 +98,7 @@ VIEWS = [
     ("18-ground", "/job/{tansy}/ground", LAPTOP, None),
     ("19-rod-card", "/job/{tansy}/ground?tab=rod", LAPTOP, read),
     ("20-build-up", "/job/{tansy}/ground?tab=stack", LAPTOP, None),
+    ("25-footings", "/job/{tansy}/edges?tab=footings", LAPTOP, laid),  # it leaves a footing
     ("21-phone-rod", "/job/{tansy}/ground", PHONE, pressed),  # it leaves a shot
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # it leaves an open walk
     ("26-rule-book", "/rules?rule=edges/bury", LAPTOP, county),  # last: it leaves what a county says

@@ -33,6 +33,7 @@ def called(text, pressed=None, plan=HOUSE):
         ("every 11' 6 B1", J, "2 B1 beams off J to A, 36′ and 44′ long", (2, 0, 0, 0)),
         ("B1 every 11' 6 from A", J, "2 B1 beams off J to A, 44′ and 12′ long", (2, 0, 0, 0)),
         ("bays 9', 2 x 7' B1", J, "3 B1 beams off J to A, 12′ and 44′ and 44′ long", (3, 0, 0, 0)),
+        ("at 20', 24' B1", J, "2 B1 beams off J to A, 44′ and 44′ long", (2, 0, 0, 0)),
         ("at 30' b1", A_TO_B, "1 B1 beam off A to B, 18′ long", (1, 0, 0, 0)),
         ("parallel every 11' 6 B1", J, "3 B1 beams from J to A, 28′ and 18′ and 18′ long", (3, 0, 0, 0)),
         ("under", None, "2 B1 under zone borders", (2, 0, 0, 0)),

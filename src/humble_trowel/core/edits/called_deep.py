@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 import re
 from dataclasses import replace
+from itertools import pairwise
 from typing import Any
 
 from humble_trowel.core.calls.walk import walk
@@ -97,8 +98,10 @@ def _off_wall(plan: Plan, side: int, said: Said, off: re.Match[str]) -> list[Edi
     if off["how"] == "every":
         return [LayBeams(**how, spacing=said.length_mm(off["sizes"], plan))]
     rows = _bays_mm(plan, said, off["sizes"])
-    texts = [_text(rows)] if off["how"] == "bays" else [_text([row]) for row in rows]
-    return [LayBeams(**how, bays=text) for text in texts]
+    if off["how"] == "at":  # from the corner to each of them
+        spots = sorted(set(rows))
+        rows = [spots[0], *(b - a for a, b in pairwise(spots))]
+    return [LayBeams(**how, bays=_text(rows))]
 
 
 def _walked(plan: Plan, text: str, start: XY) -> list[XY]:

@@ -53,19 +53,24 @@
 	<Choose label name={w.edges.kerbAlong} {rows} value={where} pick={(now) => (said.where = now)} />
 	{#if where === 'walk'}<label class="label min-w-260 flex-1"
 			>{words.walk}<input
-				class="well call"
+				class="well font-pencil text-key font-[520] text-pencil"
 				autocomplete="off"
 				placeholder={sides.length ? eg.from : eg.walk}
 				bind:value={said.text}
 				onkeydown={enter}
 			/></label
 		>{:else}<label class="label w-112"
-			>{words.inset}<input {...lengthKeys(store.units)} class="well call" placeholder={eg.inset} bind:value={said.inset} /></label
+			>{words.inset}<input
+				{...lengthKeys(store.units)}
+				class="well font-pencil text-key font-[520] text-pencil"
+				placeholder={eg.inset}
+				bind:value={said.inset}
+			/></label
 		>{/if}
 	<label class="label w-96"
 		>{words.wide}<input
 			{...lengthKeys(store.units)}
-			class="well call"
+			class="well font-pencil text-key font-[520] text-pencil"
 			aria-label="{words.more} {words.wide}"
 			placeholder={eg.wide}
 			bind:value={said.width}
@@ -75,7 +80,7 @@
 	<label class="label w-96"
 		>{words.thick}<input
 			{...lengthKeys(store.units)}
-			class="well call"
+			class="well font-pencil text-key font-[520] text-pencil"
 			aria-label="{words.more} {words.thick}"
 			placeholder={eg.thick}
 			bind:value={said.thickness}
@@ -84,7 +89,7 @@
 	>
 	<label class="label w-132"
 		>{words.top}<input
-			class="well call"
+			class="well font-pencil text-key font-[520] text-pencil"
 			aria-label="{words.more} {words.top}"
 			autocomplete="off"
 			placeholder={eg.top}
