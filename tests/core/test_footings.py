@@ -138,6 +138,7 @@ def test_joined_prisms_and_slices_agree_on_any_footings(paths, size, tops):
         ((BARE, {"op": "set_footing", "footing": 0, "changes": {"steps": "at 24' up 8, at 40' down 8"}}), "needs 8″ to each side"),
         ((BARE, {"op": "set_footing", "footing": 0, "changes": {"steps": "somewhere"}}), "Cannot read"),
         ((BARE, {"op": "set_footing", "footing": 0, "changes": {"dug_width_mm": "-2"}}), "less than nothing"),
+        ((BARE, {"op": "set_pour", "holds": "footings", "changes": {"pour_at": "next Tuesday"}}), "not a date and time"),
     ],
 )  # fmt: skip
 def test_what_cannot_be_is_said(edits, says):

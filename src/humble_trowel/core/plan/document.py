@@ -6,7 +6,6 @@ later stages are kept unharmed. Geometry is checked elsewhere (reading.py): here
 
 from __future__ import annotations
 
-from datetime import datetime
 from typing import Annotated, Any, Literal
 
 from pydantic import (
@@ -44,6 +43,7 @@ from humble_trowel.core.plan.values import (
     Ring,
     Small,
     Strength,
+    When,
 )
 from humble_trowel.core.plan.ways import WaysOverride
 from humble_trowel.core.units import Units
@@ -90,21 +90,11 @@ class Mix(Model):
 
 
 class OrderNotes(Model):
-    pour_at: str | None = None
+    pour_at: When | None = None
     spacing_min: Number | None = Field(default=None, gt=0, le=600)
     method: Literal["chute", "pump", "barrows", "conveyor"] | None = None
     ring: Contact | None = None
     notes: Note = ""
-
-    @field_validator("pour_at")
-    @classmethod
-    def _a_time(cls, value: str | None) -> str | None:
-        if value is not None:
-            try:
-                datetime.fromisoformat(value)
-            except ValueError as error:
-                raise ValueError(f"{value} is not a date and time. Say it like 2027-06-17T06:30.") from error
-        return value
 
 
 class MeasuredLevel(Model):

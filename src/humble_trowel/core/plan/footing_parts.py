@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from humble_trowel.core.plan.model import Model, Row
-from humble_trowel.core.plan.values import Length, Name, Note, Path, Position, Size
+from humble_trowel.core.plan.values import Length, Name, Note, Path, Position, Size, When
 
 Holds = Literal["footings"]
 
@@ -39,5 +39,5 @@ class Pour(Row):
 
     name: Name
     holds: Annotated[list[Holds], Field(min_length=1, max_length=8)]
-    pour_at: str | None = None
+    pour_at: When | None = None
     notes: Note = ""

@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 import math
+from datetime import datetime
 from typing import Annotated, Any
 
-from pydantic import BeforeValidator, Field, ValidationInfo
+from pydantic import AfterValidator, BeforeValidator, Field, ValidationInfo
 
 from humble_trowel.core.errors import BareNumber, LengthError
 from humble_trowel.core.units import Units, parse_length, parse_strength
@@ -109,3 +110,14 @@ Path = Annotated[list[Point], Field(min_length=2, max_length=MAX_CORNERS)]
 Mark = Annotated[str, Field(min_length=1, max_length=12)]
 Name = Annotated[str, Field(min_length=1, max_length=120)]
 Note = Annotated[str, Field(max_length=4000)]
+
+
+def _a_time(value: str) -> str:
+    try:
+        datetime.fromisoformat(value)
+    except ValueError as error:
+        raise ValueError(f"{value} is not a date and time. Say it like 2027-06-17T06:30.") from error
+    return value
+
+
+When = Annotated[str, AfterValidator(_a_time)]
