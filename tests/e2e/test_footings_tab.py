@@ -3,6 +3,7 @@
 import re
 
 from playwright.sync_api import expect
+from tests.e2e.test_axe import AXE, BROKEN, SMALL
 
 
 def lay(page, **sizes):
@@ -49,6 +50,10 @@ def test_a_footing_round_the_slab_is_laid_stepped_and_its_peg_read_on_the_phone(
     expect(rod).to_have_value("99'")
     page.reload()
     expect(page.get_by_text("Bottom as read")).to_be_visible()
+    for one in (page, phone):
+        one.evaluate(AXE)
+        assert one.evaluate(BROKEN) == []
+    assert phone.evaluate(SMALL) == []
 
 
 def test_a_footing_by_itself_is_a_job(page):

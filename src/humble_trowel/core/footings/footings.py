@@ -11,7 +11,8 @@ from humble_trowel.core.footings.pegs import DEEP_MM, FootingPeg, footing_pegs, 
 from humble_trowel.core.footings.records import PegShot
 from humble_trowel.core.footings.slices import sliced_m3
 from humble_trowel.core.footings.volume import FootingRow, footing_rows, increments, kept_prisms
-from humble_trowel.core.geometry.footing_strips import is_closed, length_mm, swept
+from humble_trowel.core.geometry.beams import is_closed
+from humble_trowel.core.geometry.footing_strips import length_mm, swept
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.ground.levels import Stand
 from humble_trowel.core.ground.rod import rod_reads

@@ -11,7 +11,8 @@ from typing import Literal
 from shapely.geometry import LineString
 
 from humble_trowel.core.footings.records import PegShot
-from humble_trowel.core.geometry.footing_strips import is_closed, length_mm, pieces
+from humble_trowel.core.geometry.beams import is_closed
+from humble_trowel.core.geometry.footing_strips import length_mm, pieces
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.ground.levels import Stand
 from humble_trowel.core.ground.rod import say_reading

@@ -16,6 +16,7 @@ import shapely
 from shapely.geometry import LineString, Polygon
 from shapely.ops import substring
 
+from humble_trowel.core.geometry.beams import is_closed
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.footing_parts import Footing
 
@@ -39,11 +40,6 @@ class Prism:
     region: Polygon
     bottom_mm: float
     top_mm: float
-
-
-def is_closed(path: Sequence[XY]) -> bool:
-    """Whether a centreline ends where it began."""
-    return len(path) > 3 and math.dist(path[0], path[-1]) < 1e-6
 
 
 def length_mm(footing: Footing) -> float:

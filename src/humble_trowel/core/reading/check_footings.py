@@ -8,7 +8,8 @@ from itertools import pairwise
 from shapely.geometry import LineString
 
 from humble_trowel.core.errors import PlanError
-from humble_trowel.core.geometry.footing_strips import is_closed, length_mm
+from humble_trowel.core.geometry.beams import is_closed
+from humble_trowel.core.geometry.footing_strips import length_mm
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.footing_parts import Footing
 from humble_trowel.core.units import say_depth, say_length

@@ -51,7 +51,7 @@
 			<th scope="row"
 				><button
 					type="button"
-					class="min-h-32 min-w-44 text-left font-heavy"
+					class="min-h-32 min-w-44 text-left font-heavy max-phone:min-h-44 pointer-coarse:min-h-44"
 					aria-pressed={peg.number === picked}
 					onclick={() => pick(peg.number === picked ? null : peg.number)}>{peg.number}</button
 				></th
