@@ -12,7 +12,7 @@ export class Turn<T extends string> {
 	}
 	/** Turn to a tab; the focus stays where it is. */
 	to(tab: string): void {
-		void goto(`?tab=${tab}`, { reset: false });
+		turns.turned = goto(`?tab=${tab}`, { reset: false });
 	}
 	/** The tab before or after, where there is one. */
 	step(by: number): void {
@@ -24,6 +24,8 @@ export class Turn<T extends string> {
 /** The tabs that are on the screen, for the keys. */
 export const turns = {
 	here: null as Turn<string> | null,
+	/** when the tab that was last asked for stands on the screen */
+	turned: Promise.resolve() as Promise<void>,
 	step(by: number) {
 		this.here?.step(by);
 	}

@@ -26,6 +26,18 @@ export function inBox(event: KeyboardEvent): boolean {
 export const ownsArrows = (event: KeyboardEvent): boolean =>
 	event.target instanceof HTMLElement && ['tab', 'radio', 'slider'].includes(event.target.getAttribute('role') ?? '');
 
+const CALL_BOXES = '#call-here, #call-out, #cut-call';
+
+/** To the call box of the tab; of one that is still being turned to, when it stands there. */
+export async function toCall(): Promise<void> {
+	await turns.turned.catch(() => undefined);
+	for (let frame = 0; frame < 30; frame++) {
+		const box = document.querySelector<HTMLElement>(CALL_BOXES);
+		if (box) return box.focus();
+		await new Promise((resolve) => requestAnimationFrame(resolve));
+	}
+}
+
 export function jobKeys(event: KeyboardEvent, place: Place): void {
 	if (inBox(event)) return;
 	const { store, pick } = place;
@@ -58,11 +70,7 @@ export function jobKeys(event: KeyboardEvent, place: Place): void {
 		'[': () => step(-1),
 		']': () => step(1),
 		'/': () => finder.show(store),
-		c: () =>
-			['call-here', 'call-out', 'cut-call']
-				.map((id) => document.getElementById(id))
-				.find((box) => box)
-				?.focus(),
+		c: () => void toCall(),
 		',': () => pick.step(-1, sides),
 		'.': () => pick.step(1, sides),
 		z: () => void (event.shiftKey ? store.redo() : store.undo()),

@@ -23,6 +23,7 @@
 	import Later from '#lib/ui/Later.svelte';
 	import { jobKeys } from '#lib/shell/keys.ts';
 	import { LENSES } from '#lib/lenses/all.ts';
+	import { turns } from '#lib/lenses/turn.svelte.ts';
 	import { columnsOf, type LensId } from '#lib/lenses/lens.ts';
 	import Recover from '#lib/shell/Recover.svelte';
 	import Notices from '#lib/shell/Notices.svelte';
@@ -86,7 +87,7 @@
 			store,
 			pick,
 			lens,
-			go: (next) => void goto(`/job/${id}/${next}`),
+			go: (next) => void (turns.turned = goto(`/job/${id}/${next}`)),
 			units: () => store?.toggleUnits()
 		});
 	};
