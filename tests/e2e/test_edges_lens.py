@@ -140,7 +140,7 @@ def test_a_zone_a_pit_and_a_door_are_called_where_they_are_pressed(page):
 
 
 def test_an_old_floor_is_measured_and_the_zone_follows_it(page):
-    edges(page, "Ferrier's Reach boat bay", "Beside and on top")
+    edges(page, "Ferrier's Reach boat bay", "Beside")
     expect(page.get_by_text("the new floor is off by up to 9 mm")).to_be_visible()
     choose(page, "on side", "D to A")
     page.get_by_label("along the side").fill("99 m")

@@ -29,6 +29,7 @@ from humble_trowel.core.order.second_pours import SecondPour
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import MM_PER_FT, format_volume, say_depth, say_length
+from humble_trowel.core.walls.walls import Walls
 from humble_trowel.core.working import Working, leaf, work
 
 DISAGREE = 0.001
@@ -81,6 +82,7 @@ class Figure:
     deeper: Deeper | None = None
     top: TopView | None = None
     footings: Footings | None = None
+    walls: Walls | None = None
 
 
 NO_OUTLINE = finding(

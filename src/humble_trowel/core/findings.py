@@ -87,6 +87,21 @@ FINDING_KINDS = (
         "footing-thin", "check", "a trench's bottom is too high, so the footing is thin there", "edges", ("footings",)
     ),
     FindingKind("footing-ways-disagree", "stop", "the two ways of counting footings differ", "edges", ("footings",)),
+    FindingKind("wall-off-footing", "check", "a wall hangs over its footing", "edges", ("walls",)),
+    FindingKind("wall-inside", "check", "a wall lies wholly in others", "edges", ("walls",)),
+    FindingKind("courses-uneven", "check", "courses of block do not make the wall's height", "edges", ("walls",)),
+    FindingKind(
+        "courses-above-floor",
+        "check",
+        "a wall ends above the floor that lies on it or runs into it",
+        "edges",
+        ("walls",),
+    ),
+    FindingKind(
+        "floor-off-wall", "check", "a slab laid over a wall does not lie on it, or not all of it", "edges", ("walls",)
+    ),
+    FindingKind("floor-through-wall", "check", "the slab is drawn through a wall", "edges", ("walls",)),
+    FindingKind("wall-ways-disagree", "stop", "the two ways of counting walls differ", "edges", ("walls",)),
     FindingKind("match-off", "check", "the new floor is off the existing floor that it meets", "edges", ("meets",)),
     FindingKind("edge-bury", "check", "an edge's bottom is less than 12 in into the ground", "edges", ("frost",)),
     FindingKind("edge-above-frost", "check", "an edge's bottom stays above the frost line", "edges", ("frost",)),

@@ -135,6 +135,25 @@ _ROWS = (
         "At a step the upper footing comes down on the lower one over a length of its own thickness.",
         "house",
     ),
+    Source(
+        "wall",
+        "Length along its middle times thickness times height, from its footing's top to its own; cut along the mitre at bends.",
+        "definition",
+    ),
+    Source(
+        "courses", "Courses of block with one joint each, the nearest whole number to the wall's height.", "definition"
+    ),
+    Source(
+        "wall-cores",
+        "Two cores to a block; each filled core is its hollow on plan times the wall's height.",
+        "house",
+    ),
+    Source(
+        "block-void",
+        "About half of a two-core block is hollow: hollow units are under 75 % solid, ASTM C90. Ask the block's maker.",
+        "thumb",
+    ),
+    Source("wall-header", "The slab's thickness on the ledge of the header course.", "house"),
     Source("dug", "Measured on site along the trench; straight between stations.", "typed"),
     Source(
         "levelling",

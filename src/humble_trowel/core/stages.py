@@ -25,6 +25,7 @@ from humble_trowel.core.order.report import (
 )
 from humble_trowel.core.plan.document import LATER_STAGES
 from humble_trowel.core.report import FindingReport, Report
+from humble_trowel.core.walls.report import WallsReport
 
 
 @dataclass(frozen=True)
@@ -135,15 +136,17 @@ class EdgesStage(StageReport):
 
     edges: EdgesReport | None
     footings: FootingsReport | None
+    walls: WallsReport | None
 
     @classmethod
     def of(cls, job: Job) -> Self:
         """Its part of a job's answer."""
         found = job.frost_options
-        under = job.figure.footings
+        under, stood = job.figure.footings, job.figure.walls
         return cls(
             edges=None if found is None else EdgesReport(options=FrostOptionReport.rows(found)),
             footings=None if under is None else FootingsReport.of(under),
+            walls=None if stood is None else WallsReport.of(stood),
         )
 
 
@@ -219,7 +222,7 @@ class OrderStage(StageReport):
 STAGES: tuple[Stage, ...] = (
     Stage("lines", ("outline", "walk", "set_out", "existing", "forms"), _lines_findings, _lines_standing, LinesStage),
     Stage("ground", ("ground", "build_ups"), _ground_findings, _ground_standing, GroundStage),
-    Stage("edges", ("zones", "edges", "beams", "pads", "recesses", "kerbs", "piles", "footings", "pours"), _edges_findings, _edges_standing, EdgesStage),
+    Stage("edges", ("zones", "edges", "beams", "pads", "recesses", "kerbs", "piles", "footings", "walls", "pours"), _edges_findings, _edges_standing, EdgesStage),
     Stage("order", ("mix", "order"), _order_findings, _order_standing, OrderStage),
 )  # fmt: skip
 

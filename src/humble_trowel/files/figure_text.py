@@ -31,6 +31,14 @@ def as_text(found: Job) -> str:
         rows += [f" F {row.name:32} {row.text:>8} {unit}   {row.working.shown}" for row in under.rows]
         rows += [f" + {row.name:32} {row.text:>8} {unit}   ({row.reason})" for row in under.extras]
         rows.append(f"   {under.pour_name + ', ORDER':32} {under.ordered.text:>8} {unit}   {under.ordered.order.note}")
+    stood = result.walls
+    if stood is not None:
+        unit = "m³" if found.plan.units == "mm" else "yd³"
+        rows += [f" W {row.name:32} {row.text or '-':>8} {unit}   {row.how}" for row in stood.rows]
+        if stood.ordered is not None:
+            rows.append(
+                f"   {stood.pour_name + ', ORDER':32} {stood.ordered.text:>8} {unit}   {stood.ordered.order.note}"
+            )
     for spot in found.ground.rod if found.ground else []:
         if spot.reading_mm is not None:
             rows.append(

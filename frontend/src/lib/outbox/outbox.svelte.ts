@@ -46,6 +46,8 @@ export class Outbox {
 	#tried = new Set<string>();
 	/** said while rows of the job were on their way */
 	#asked = new Set<string>();
+	/** what an edit from here made of a revision: a job and its revision, the one after it */
+	#moved = new Map<string, number>();
 	#wait = AGAIN_MS;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	#tabs: BroadcastChannel | null = null;
@@ -205,12 +207,16 @@ export class Outbox {
 			api.keep(row.job, { revision, edits: said.edits, edit_id: row.id, author: row.author })
 		);
 	}
-	/** What an edit goes on top of; one from an older version goes on the newest. */
+	/** What an edit goes on top of: on what edits from here made of its base while it was on its way; one from an older
+	 * version goes on the newest. */
 	async #based(row: Row): Promise<number> {
-		return row.base || (await api.job(row.job)).revision;
+		let base = row.base || (await api.job(row.job)).revision;
+		for (let next = base; next; next = this.#moved.get(`${row.job} ${next}`) ?? 0) base = next;
+		return base;
 	}
 	/** Edits that were made on the same screen go on top of the one that is kept now. */
 	async #rebase(row: Row, revision: number): Promise<void> {
+		if (row.base && row.base < revision) this.#moved.set(`${row.job} ${row.base}`, revision);
 		for (const one of this.of(row.job)) {
 			if (one.id !== row.id && one.said.kind === 'edit' && one.base === row.base) await this.#put({ ...one, base: revision });
 		}

@@ -113,6 +113,17 @@ describe('it leaves only when it is kept', () => {
 	});
 });
 
+test('what is said while the answer to the edit before it is read goes on top of it, never against it', async () => {
+	const box = await opened();
+	let second: Promise<Outcome> | undefined;
+	box.listen('j', (_row, outcome) => {
+		if (outcome.is === 'kept') second ??= say(box, edit('two'), 1); // the screen still shows the first revision
+	});
+	expect((await say(box, edit('one'), 1)).is).toBe('kept');
+	expect((await second)?.is).toBe('kept');
+	expect(program.says).toEqual(['one', 'two']);
+});
+
 describe('answers that are lost', () => {
 	test.each([edit('one'), record('one')])('an answer that is cut off and pressed again counts once', async (said) => {
 		const box = await opened();

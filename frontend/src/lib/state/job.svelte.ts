@@ -94,7 +94,10 @@ export class JobStore {
 
 	async load() {
 		try {
+			const asked = this.kept;
 			const got = await api.job(this.id);
+			// something from here was kept while this was on its way
+			if (this.kept && this.kept !== asked && got.revision < this.kept.revision) return;
 			this.kept = measuredSince(this.kept, got);
 			this.fault = '';
 			void this.#follow();
@@ -186,8 +189,11 @@ export class JobStore {
 	}
 	/** New numbers over the drawing that is on the screen. */
 	#overDrawing(got: Drafted): Drafted {
-		const { drawing, section_places, levels, checks, second_pours, deeper, top } = this.figure ?? got.figure;
-		return { ...got, figure: { ...got.figure, drawing, section_places, levels, checks, second_pours, deeper, top } };
+		const { drawing, section_places, levels, checks, second_pours, deeper, top, footings, walls } = this.figure ?? got.figure;
+		return {
+			...got,
+			figure: { ...got.figure, drawing, section_places, levels, checks, second_pours, deeper, top, footings, walls }
+		};
 	}
 	/** Compute edits without keeping them; calls while one is under way keep only the newest. */
 	async try(edits: Edit[], at = '', rests = false) {

@@ -33,6 +33,8 @@ export const shownVolume = (m3: number, units: 'ft-in' | 'mm', places = 1): stri
 	units === 'mm' ? `${m3.toFixed(places)} m³` : `${(m3 / YD3).toFixed(places)} yd³`;
 
 /** The keyboard for a plain length: figures alone where they are millimetres; feet and inches need marks and a space. */
+export const shownArea = (m2: number, units: 'ft-in' | 'mm'): string =>
+	units === 'mm' ? `${m2.toFixed(1)} m²` : `${Math.round(m2 / 0.09290304).toLocaleString('en')} sq ft`;
 export const lengthKeys = (units: 'ft-in' | 'mm') =>
 	({ inputmode: units === 'mm' ? 'decimal' : 'text', autocomplete: 'off', autocapitalize: 'off' }) as const;
 /** The keyboard for a number without a unit of length. */

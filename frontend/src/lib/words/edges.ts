@@ -4,8 +4,9 @@ export const edgeWords = {
 		cut: { name: 'Cut', ask: 'What is under the wall?', sheet: 'What is thicker than the slab' },
 		grid: { name: 'Beams and pads', ask: 'Where does it go deeper?', sheet: 'Beams and pads' },
 		top: { name: 'Zones and recesses', ask: 'Where does the top change?', sheet: 'The top, with its levels' },
-		meets: { name: 'Beside and on top', ask: 'What does it meet?', sheet: 'What stands beside and on top' },
+		meets: { name: 'Beside', ask: 'What does it meet?', sheet: 'What stands beside and on top' },
 		footings: { name: 'Footings', ask: 'What stands under it?', sheet: 'Footings and their grade pegs' },
+		walls: { name: 'Walls', ask: 'What stands on the footing?', sheet: 'Walls on their footings' },
 		frost: { name: 'Frost', ask: 'Will frost lift it?', sheet: 'Foam lying flat, were it shallow' },
 		sum: { name: 'Ledger', ask: 'Where are the yards?', sheet: 'Every part by its letter' }
 	},

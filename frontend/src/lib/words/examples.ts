@@ -15,7 +15,8 @@ export const EXAMPLES = {
 		beside: "from B, 20' e 30' n 20' w 30' s",
 		lotFrom: "-4', -6'",
 		lotTo: "40', -6'",
-		footing: { from: "from A 24' e", walk: "24' e, 16' n, 24' w, 16' s", inset: '0', wide: '16', thick: '8', top: '24 below' }
+		footing: { from: "from A 24' e", walk: "24' e, 16' n, 24' w, 16' s", inset: '0', wide: '16', thick: '8', top: '24 below' },
+		wall: { thick: '7 5/8', top: '0' }
 	},
 	mm: {
 		along: '2400',
@@ -39,6 +40,7 @@ export const EXAMPLES = {
 			wide: '400',
 			thick: '200',
 			top: '600 below'
-		}
+		},
+		wall: { thick: '190', top: '0' }
 	}
 } as const;

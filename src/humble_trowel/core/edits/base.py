@@ -35,6 +35,7 @@ SidePadId = Annotated[_Name, Ref("side_pads")]
 KerbId = Annotated[_Name, Ref("kerbs")]
 PilesId = Annotated[_Name, Ref("piles")]
 FootingId = Annotated[_Name, Ref("footings")]
+WallId = Annotated[_Name, Ref("walls")]
 ExistingId = Annotated[_Name, Ref("existing")]
 BenchmarkId = Annotated[_Name, Ref("benchmarks")]
 

@@ -25,7 +25,7 @@ from humble_trowel.core.edits.outline import start_of
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.footing_parts import Footing, FootingStep, Pour
+from humble_trowel.core.plan.footing_parts import Footing, FootingStep, Holds, Pour
 from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.plan.levels import read_level
 from humble_trowel.core.units import parse_length, say_depth
@@ -125,15 +125,19 @@ def read_steps(text: str, plan: Plan) -> list[FootingStep]:
 
 
 class SetPour(EditBase):
-    """The name, day and notes of the pour that holds the footings; made where there is none yet."""
+    """The name, day and notes of the pour that holds the footings or the walls; made where there is none yet."""
 
     op: Literal["set_pour"]
-    holds: Literal["footings"]
+    holds: Holds
     changes: dict[Literal["name", "pour_at", "notes"], Any]
 
     def apply(self, plan: Plan) -> Edited:
         at = next((i for i, row in enumerate(plan.pours) if self.holds in row.holds), None)
-        old = plan.pours[at].model_dump() if at is not None else {"name": "Footing", "holds": [self.holds]}
+        old = (
+            plan.pours[at].model_dump()
+            if at is not None
+            else {"name": {"footings": "Footing", "walls": "Walls"}[self.holds], "holds": [self.holds]}
+        )
         row = Pour.model_validate({**old, **self.changes})
         rows = [*plan.pours, row] if at is None else [row if i == at else one for i, one in enumerate(plan.pours)]
         return plan.model_copy(update={"pours": rows}), f"{row.name} pour set"

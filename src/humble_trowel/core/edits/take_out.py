@@ -17,7 +17,9 @@ class TakeOut(EditBase):
     none is left it is said."""
 
     op: Literal["take_out"]
-    what: Literal["beams", "pads", "recesses", "side_pads", "kerbs", "piles", "footings", "beam_types", "pad_types"]
+    what: Literal[
+        "beams", "pads", "recesses", "side_pads", "kerbs", "piles", "footings", "walls", "beam_types", "pad_types"
+    ]
     ids: Annotated[list[Annotated[str, Field(min_length=1, max_length=24)]], Field(max_length=400)] = []
     mark: TypeMark | None = None
 
@@ -35,6 +37,8 @@ class TakeOut(EditBase):
         if not there:
             place_of(plan, kind, self.ids[0], "ids")
         left = [row for row in rows if row.id not in there]
+        if stands := next((wall.name for wall in plan.walls if kind == "footings" and wall.footing in there), None):
+            raise EditError(f"{stands} stands on it. Take the wall out first.", "ids")
         name = NAMES[kind]
         words = f"A {name} taken out" if len(there) == 1 else f"{len(there)} {name}s taken out"
         return plan.model_copy(update={kind: left}), words

@@ -61,16 +61,17 @@ class Footings:
 
 
 def footings(
-    plan: Plan, ways: JobWays, shots: Sequence[PegShot], stands: Sequence[Stand], *, quick: bool = False
-) -> Footings | None:
-    """The footings of a plan, None where it has none. quick: without the second way."""
+    plan: Plan, ways: JobWays, shots: Sequence[PegShot], stands: Sequence[Stand],
+    also: Sequence[Allowance] = (), *, quick: bool = False
+) -> Footings | None:  # fmt: skip
+    """The footings of a plan, None where it has none. also: what else their pour holds. quick: without the second way."""
     if not plan.footings:
         return None
     rows = footing_rows(plan)
     pegs = footing_pegs(plan, shots, stands, rod_reads(plan, ways))
     net = math.fsum(row.m3 for row in rows)
     extras = [row for row in (_wider(plan, net), _deeper(plan, pegs), _guess(plan, ways, pegs)) if row is not None]
-    extras.append(left_behind(plan, ways))
+    extras += [*also, left_behind(plan, ways)]
     second = None if quick else sliced_m3([prism for one in plan.footings for prism in kept_prisms(one)])
     pour = next((row for row in plan.pours if "footings" in row.holds), None)
     return Footings(

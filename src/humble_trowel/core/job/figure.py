@@ -24,6 +24,7 @@ from humble_trowel.core.kept import kept
 from humble_trowel.core.order.call_in import call_in
 from humble_trowel.core.order.quantity import order_findings
 from humble_trowel.core.plan.refs import by_id
+from humble_trowel.core.walls.walls import Walls, poured_with, walls
 
 
 class FigureAnswers(LinesAnswers):
@@ -72,7 +73,19 @@ class FigureAnswers(LinesAnswers):
         if not self.plan.footings:
             return None
         shots = [by_id(row, self.plan) for row in self.records.of(PegShot)]
-        return footings(self.plan, self.ways, shots, self.setups, quick=quick)
+        also = poured_with(self.plan, self.walls if not quick else self._walls(quick=True))
+        return footings(self.plan, self.ways, shots, self.setups, also, quick=quick)
+
+    @kept("plan", "ways", "records", "setups", "solid")
+    def walls(self) -> Walls | None:
+        """The walls on the footings, counted two ways."""
+        return self.guarded("walls", "The walls", lambda: self._walls(quick=False), None)
+
+    def _walls(self, *, quick: bool) -> Walls | None:
+        if not self.plan.walls:
+            return None
+        cells = self.solid.cells if self.solid else []
+        return walls(self.plan, self.ways, self.standing_walls, cells, self.setups, quick=quick)
 
     def _as_before(self, before: FigureAnswers, *names: str) -> None:
         """While something is dragged, take these answers as they were."""
@@ -115,12 +128,14 @@ class FigureAnswers(LinesAnswers):
             if quick
             else self.footings
         )
-        under_doubts = [*self.stumbles("footings"), *(under.findings if under else [])]
+        stood = self.guarded("walls", "The walls", lambda: self._walls(quick=True), None) if quick else self.walls
+        under_doubts = [*self.stumbles("footings", "walls"), *(under.findings if under else [])]
+        under_doubts += stood.findings if stood else []
         if plan.outline is None:
             return Figure(
                 outline=None, concrete=None, trucks=[], findings=[*doubts, *under_doubts, NO_OUTLINE],
                 call_in=call_in(plan, None, self.ways), drawing=None, section_places=[], levels=[], checks=[],
-                second_pours=[], footings=under,
+                second_pours=[], footings=under, walls=stood,
             )  # fmt: skip
         doubts += [*under_doubts, *self.stumbles("solid")]
         if self.solid is None:
@@ -140,5 +155,5 @@ class FigureAnswers(LinesAnswers):
             outline=outline, concrete=concrete, trucks=ordered.trucks if ordered else [], findings=doubts,
             call_in=call_in(plan, ordered, self.ways), drawing=self.drawing, section_places=self.section_places,
             levels=self.corner_levels, checks=self.edge_checks, second_pours=self.second_pours, deeper=self.deeper,
-            top=self.top, footings=under,
+            top=self.top, footings=under, walls=stood,
         )  # fmt: skip

@@ -12,6 +12,7 @@ from humble_trowel.core.kept import kept
 from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.order.ledger_part import LedgerPart
 from humble_trowel.core.order.second_pours import SecondPour, second_pours
+from humble_trowel.core.walls.rows import Standing, standing_walls, with_the_slab
 
 
 class OrderAnswers(GroundAnswers):
@@ -39,7 +40,15 @@ class OrderAnswers(GroundAnswers):
         slices, numbers = self.second_way, self.numbers
         return numbers if numbers is None or slices is None else with_second_way(self.plan, numbers, slices)
 
-    @kept("plan.kerbs", "plan.side_pads", "plan.units", "plan.outline")
+    @kept("plan.walls", "plan.footings")
+    def standing_walls(self) -> list[Standing]:
+        """Walls on their footings."""
+        return standing_walls(self.plan)
+
+    @kept("plan.kerbs", "plan.side_pads", "plan.walls", "plan.footings", "plan.units", "plan.outline", "solid")
     def second_pours(self) -> list[SecondPour]:
-        """Concrete that comes after, on top and beside."""
-        return [] if self.plan.outline is None else second_pours(self.plan)
+        """Concrete that comes after, on top, beside and in walls."""
+        if self.plan.outline is None:
+            return []
+        in_walls = with_the_slab(self.plan, self.standing_walls, self.solid.cells if self.solid else [])
+        return second_pours(self.plan) + in_walls

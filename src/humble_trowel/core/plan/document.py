@@ -45,6 +45,7 @@ from humble_trowel.core.plan.values import (
     Strength,
     When,
 )
+from humble_trowel.core.plan.wall_parts import Wall
 from humble_trowel.core.plan.ways import WaysOverride
 from humble_trowel.core.units import Units
 
@@ -180,6 +181,7 @@ class Plan(Model):
     kerbs: Annotated[list[Kerb], Field(max_length=100)] = []
     piles: Annotated[list[Piles], Field(max_length=20)] = []
     footings: Annotated[list[Footing], Field(max_length=200)] = []
+    walls: Annotated[list[Wall], Field(max_length=200)] = []
     pours: Annotated[list[Pour], Field(max_length=12)] = []
     mix: Mix = Mix()
     order: OrderNotes = OrderNotes()

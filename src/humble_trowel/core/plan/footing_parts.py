@@ -9,7 +9,7 @@ from pydantic import Field
 from humble_trowel.core.plan.model import Model, Row
 from humble_trowel.core.plan.values import Length, Name, Note, Path, Position, Size, When
 
-Holds = Literal["footings"]
+Holds = Literal["footings", "walls"]
 
 
 class FootingStep(Model):

@@ -15,20 +15,22 @@ from typing import Any, Literal, TypeVar
 
 from humble_trowel.core.errors import EditError, PlanError
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.footing_parts import Footing
 from humble_trowel.core.plan.model import Row
+from humble_trowel.core.plan.wall_parts import Wall
 
 Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
-    "existing", "forms", "benchmarks", "layers", "footings", "pours",
+    "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
-    "piles": "q", "existing": "x", "forms": "f", "footings": "t", "pours": "u",
+    "piles": "q", "existing": "x", "forms": "f", "footings": "t", "pours": "u", "walls": "w",
 }  # fmt: skip
 NAMES: dict[Kind, str] = {
     "corner": "corner", "side": "side", "opening": "opening", "zones": "zone", "edges": "line inside", "beams": "beam",
     "pads": "pad", "recesses": "recess", "side_pads": "pad beside the slab", "kerbs": "kerb", "piles": "row of piles",
-    "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour",
+    "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour", "walls": "wall",
 }  # fmt: skip
 T = TypeVar("T", bound=Row)
 
@@ -60,6 +62,10 @@ def with_ids(plan: Plan) -> Plan:
         rows: Sequence[Row] = getattr(plan, key)
         if any(not row.id for row in rows):
             changes[key] = _named(rows, letter)
+    if (
+        walls := _on_their_footings(changes.get("walls", plan.walls), changes.get("footings", plan.footings))
+    ) is not None:
+        changes["walls"] = walls
     if any(not row.id for row in plan.ground.benchmarks):
         marks = _named(plan.ground.benchmarks, "m")
         changes["ground"] = plan.ground.model_copy(update={"benchmarks": marks})
@@ -71,6 +77,18 @@ def with_ids(plan: Plan) -> Plan:
     if len(plan.opening_ids) < len(plan.openings) or not all(plan.opening_ids):
         changes["opening_ids"] = _spots_named(plan.opening_ids, [[_spot(at) for at in r] for r in plan.openings], "o")
     return plan.model_copy(update=changes) if changes else plan
+
+
+def _on_their_footings(walls: Sequence[Wall], footings: Sequence[Footing]) -> list[Wall] | None:
+    """Walls that name their footing by id, also where a file gives its name; None where all do."""
+    ids = {row.id for row in footings}
+    names = {row.name: row.id for row in reversed(footings)}
+    if all(row.footing in ids or row.footing not in names for row in walls):
+        return None
+    return [
+        row if row.footing in ids else row.model_copy(update={"footing": names.get(row.footing, row.footing)})
+        for row in walls
+    ]
 
 
 def _spot(at: tuple[float, float]) -> list[float]:

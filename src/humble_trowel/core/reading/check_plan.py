@@ -17,6 +17,7 @@ from humble_trowel.core.plan.shape_parts import Marked
 from humble_trowel.core.reading.check_footings import check_footings
 from humble_trowel.core.reading.check_parts import check_parts
 from humble_trowel.core.reading.check_size import check_pourable, check_work
+from humble_trowel.core.reading.check_walls import check_walls
 
 
 def check_plan(plan: Plan) -> None:
@@ -38,6 +39,7 @@ def check_plan(plan: Plan) -> None:
     _check_wholly_outside(plan)
     check_parts(plan)
     check_footings(plan)
+    check_walls(plan)
     _check_forms(plan)
 
 

@@ -26,9 +26,11 @@
 	import OverLetters from './OverLetters.svelte';
 	import OverLevels from './OverLevels.svelte';
 	import OverTop from './OverTop.svelte';
+	import OverWalls from './OverWalls.svelte';
 	import OverWings from './OverWings.svelte';
 	import SumPanel from './SumPanel.svelte';
 	import TopPanel from './TopPanel.svelte';
+	import WallsPanel from './WallsPanel.svelte';
 	import { Turn } from '../turn.svelte';
 	import { edgesLens } from './lens';
 	import Act from '../../ui/Act.svelte';
@@ -69,10 +71,13 @@
 	const drawn = $derived(tab === 'grid' || tab === 'top' ? tab : null);
 	const showCut = () => turn.to('cut');
 	const under = $derived(store.figure?.footings ?? null);
+	/** what stands under the slab, with or without one */
+	const low = $derived(tab === 'footings' || tab === 'walls');
 	let peg = $state<number | null>(null);
+	let wall = $state(0);
 	const also = $derived([
 		...(store.document?.side_pads ?? []).flatMap((pad) => pad.polygon),
-		...(tab === 'footings' || !store.figure?.outline ? (under?.drawn ?? []).flatMap((row) => row.rings[0] ?? []) : [])
+		...(low || !store.figure?.outline ? (under?.drawn ?? []).flatMap((row) => row.rings[0] ?? []) : [])
 	]);
 	let across = $state(1280);
 	let down = $state(800);
@@ -82,25 +87,25 @@
 </script>
 
 <svelte:window bind:innerWidth={across} bind:innerHeight={down} />
-<LensFrame {turn} name={w.edges.tabsName} ready={!!store.figure?.outline || tab === 'footings'}>
+<LensFrame {turn} name={w.edges.tabsName} ready={!!store.figure?.outline || low}>
 	{#snippet sheet()}
 		<Sheet
 			{store}
 			{pick}
 			{also}
 			title={w.edges.tabs[tab].sheet}
-			strips={tab !== 'top' && tab !== 'footings'}
+			strips={tab !== 'top' && !low}
 			flat={tab === 'top'}
 			letters={across > 600}
 			sizes={tab === 'cut' || tab === 'grid'}
-			labels={tab !== 'sum' && tab !== 'top' && tab !== 'footings'}
+			labels={tab !== 'sum' && tab !== 'top' && !low}
 			clear={drawn && roomy ? 104 : 0}
 		>
 			{#snippet key()}
 				{#if tab === 'top'}<p class="label">
 						{#if store.figure?.top?.step_text}<Frac text={w.edges.levelLines(store.figure.top.step_text)} />{/if}
 					</p>
-				{:else if strips.length && tab !== 'footings'}
+				{:else if strips.length && !low}
 					<p class="flex items-center gap-6 text-note font-label whitespace-nowrap">
 						<span class="ml-8 inline-block h-14 w-26 border-[1.3px] border-dashed border-ink2 bg-water first:ml-0"></span>{w.edges
 							.full}
@@ -114,7 +119,7 @@
 								class="ml-8 inline-block h-5 w-26 border-0 border-dashed border-ink2 bg-ink first:ml-0"
 							></span>{w.edges.step}{/if}
 					</p>
-				{:else if tab !== 'footings'}<p class="label">{w.edges.none}</p>{/if}
+				{:else if !low}<p class="label">{w.edges.none}</p>{/if}
 			{/snippet}
 			{#snippet over(view)}
 				{#if drawn}<OverCall {view} {call} tab={drawn} openBay={(pressed, [x, y]) => (bay = { pressed, x, y })} />{/if}
@@ -124,11 +129,8 @@
 					{store}
 					{data}
 					{pick}
-					marks={tab !== 'sum' && tab !== 'frost' && tab !== 'top' && tab !== 'footings'}
-					lined={tab !== 'frost' &&
-						tab !== 'meets' &&
-						tab !== 'footings' &&
-						(!drawn || (!!data.picked && data.picked.kind !== 'side'))}
+					marks={tab !== 'sum' && tab !== 'frost' && tab !== 'top' && !low}
+					lined={tab !== 'frost' && tab !== 'meets' && !low && (!drawn || (!!data.picked && data.picked.kind !== 'side'))}
 				/>
 				{#if tab === 'top' && store.figure?.top && store.figure.drawing}<OverTop
 						{view}
@@ -139,7 +141,18 @@
 				{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
 			{/snippet}
 			{#snippet loose(view)}
-				{#if tab === 'footings' && under}<OverFootings {view} found={under} picked={peg} pick={(now) => (peg = now)} />{/if}
+				{#if low && under}<OverFootings
+						{view}
+						found={tab === 'walls' ? { ...under, pegs: [] } : under}
+						picked={peg}
+						pick={(now) => (peg = now)}
+					/>{/if}
+				{#if low && store.figure?.walls}<OverWalls
+						{view}
+						found={store.figure.walls}
+						picked={tab === 'walls' ? wall : -1}
+						pick={(now) => (wall = now)}
+					/>{/if}
 			{/snippet}
 			{#snippet foot(width, height, view)}
 				{#if drawn && roomy}{#key drawn}<CallSheet
@@ -175,6 +188,7 @@
 		{:else if tab === 'top'}<TopPanel {store} {data} {call} {showCut} boxed={!roomy} />
 		{:else if tab === 'meets'}<MeetsPanel {store} {data} />
 		{:else if tab === 'footings'}<FootingsPanel {store} picked={peg} pick={(now) => (peg = now)} />
+		{:else if tab === 'walls'}<WallsPanel {store} picked={wall} pick={(now) => (wall = now)} />
 		{:else if tab === 'frost'}<FrostPanel {store} {data} />
 		{:else}<SumPanel {store} {data} dug={ground.state?.ground.parts ?? []} />{/if}
 	{/if}
