@@ -103,6 +103,7 @@ def test_the_json_names_are_fixed():
         "ground",
         "edges",
         "footings",
+        "walls",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

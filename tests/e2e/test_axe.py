@@ -9,7 +9,7 @@ AXE = (Path(__file__).parents[2] / "frontend/node_modules/axe-core/axe.min.js").
 TABS = {
     "lines": ("walk", "around", "setout", "square", "straight", "forms", "boards"),
     "ground": ("shots", "rod", "laser", "stack", "falls", "stone", "dug", "tests"),
-    "edges": ("cut", "grid", "top", "meets", "footings", "walls", "frost", "sum"),
+    "edges": ("cut", "grid", "top", "meets", "walks", "footings", "walls", "frost", "sum"),
     "order": ("sum",),
 }
 BROKEN = """(only) => axe.run(document, { resultTypes: ['violations'], ...(only ? { runOnly: [only] } : {}) }).then((found) =>

@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
+from humble_trowel.core.beside.beside import Beside
 from humble_trowel.core.calls.walk import walk
 from humble_trowel.core.drawing.plan_view import PlanView
 from humble_trowel.core.edges.corner_levels import CornerLevel
@@ -81,6 +82,7 @@ class Figure:
     second_pours: list[SecondPour]
     deeper: Deeper | None = None
     top: TopView | None = None
+    beside: Sequence[Beside] = ()
     footings: Footings | None = None
     walls: Walls | None = None
 

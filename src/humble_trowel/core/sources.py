@@ -136,6 +136,19 @@ _ROWS = (
         "house",
     ),
     Source(
+        "lap",
+        "Area on plan times thickness; the gap below it is filled with the same pour, or stays open.",
+        "definition",
+    ),
+    Source(
+        "ramp",
+        "Ramps 1 in 12 at most, rails where they rise over 6 in, flares 1 in 10, no lip over 1/2 in: ADA Standards 405, 406.3, "
+        "303; IRC R311.8. Check the code adopted there.",
+        "standard",
+        "ADA 2010 and IRC 2021, recalled",
+    ),
+    Source("walk-fall", "Walks fall 1/8 to 1/4 in a foot away from the building.", "thumb"),
+    Source(
         "wall",
         "Length along its middle times thickness times height, from its footing's top to its own; cut along the mitre at bends.",
         "definition",

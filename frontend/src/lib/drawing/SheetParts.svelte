@@ -37,8 +37,8 @@
 			stroke-width="1.4"
 		/>
 	{:else}
-		<path d={view.path(thing.rings)} fill="var(--color-slab)" stroke="var(--color-ink)" stroke-width="2" />
-		<path d={view.path(thing.rings)} fill="url(#conc)" />
+		<path d={view.path(thing.rings)} fill="var(--color-slab)" fill-rule="evenodd" stroke="var(--color-ink)" stroke-width="2" />
+		<path d={view.path(thing.rings)} fill="url(#conc)" fill-rule="evenodd" />
 	{/if}
 	{#if thing.kind !== 'pile' && thing.kind !== 'kerb' && size.wide > thing.name.length * 6.6 && size.tall > 18}
 		<text class="fill-ink2 stroke-sheet stroke-4 text-label font-[620] [paint-order:stroke]" {x} y={y + 5} text-anchor="middle"

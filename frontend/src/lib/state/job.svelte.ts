@@ -189,11 +189,8 @@ export class JobStore {
 	}
 	/** New numbers over the drawing that is on the screen. */
 	#overDrawing(got: Drafted): Drafted {
-		const { drawing, section_places, levels, checks, second_pours, deeper, top, footings, walls } = this.figure ?? got.figure;
-		return {
-			...got,
-			figure: { ...got.figure, drawing, section_places, levels, checks, second_pours, deeper, top, footings, walls }
-		};
+		const { outline, concrete, trucks, findings, call_in } = got.figure;
+		return { ...got, figure: { ...(this.figure ?? got.figure), outline, concrete, trucks, findings, call_in } };
 	}
 	/** Compute edits without keeping them; calls while one is under way keep only the newest. */
 	async try(edits: Edit[], at = '', rests = false) {

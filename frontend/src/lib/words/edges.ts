@@ -5,6 +5,7 @@ export const edgeWords = {
 		grid: { name: 'Beams and pads', ask: 'Where does it go deeper?', sheet: 'Beams and pads' },
 		top: { name: 'Zones and recesses', ask: 'Where does the top change?', sheet: 'The top, with its levels' },
 		meets: { name: 'Beside', ask: 'What does it meet?', sheet: 'What stands beside and on top' },
+		walks: { name: 'Walks', ask: 'What is poured along it?', sheet: 'Laps, sidewalks and ramps' },
 		footings: { name: 'Footings', ask: 'What stands under it?', sheet: 'Footings and their grade pegs' },
 		walls: { name: 'Walls', ask: 'What stands on the footing?', sheet: 'Walls on their footings' },
 		frost: { name: 'Frost', ask: 'Will frost lift it?', sheet: 'Foam lying flat, were it shallow' },

@@ -16,7 +16,8 @@ export const EXAMPLES = {
 		lotFrom: "-4', -6'",
 		lotTo: "40', -6'",
 		footing: { from: "from A 24' e", walk: "24' e, 16' n, 24' w, 16' s", inset: '0', wide: '16', thick: '8', top: '24 below' },
-		wall: { thick: '7 5/8', top: '0' }
+		wall: { thick: '7 5/8', top: '0' },
+		beside_of: { walk: "4'", thick: '4', door: "5'", low: '4 below', ramp: '6', foot: '2', over: '8' }
 	},
 	mm: {
 		along: '2400',
@@ -41,6 +42,7 @@ export const EXAMPLES = {
 			thick: '200',
 			top: '600 below'
 		},
-		wall: { thick: '190', top: '0' }
+		wall: { thick: '190', top: '0' },
+		beside_of: { walk: '1200', thick: '100', door: '1500', low: '100 below', ramp: '150', foot: '50', over: '200' }
 	}
 } as const;

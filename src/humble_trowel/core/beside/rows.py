@@ -22,10 +22,10 @@ from humble_trowel.core.working import Working, leaf, work
 
 @dataclass(frozen=True)
 class Under:
-    """What a lap lies over. share: of its area. room_mm: from the slab's top down to it; None for a saw cut."""
+    """What a lap lies over. covered_percent: of its area. room_mm: from the slab's top down to it; None for a saw cut."""
 
     thing: Existing
-    share: float
+    covered_percent: float
     room_mm: float
 
 
@@ -36,7 +36,7 @@ def under_lap(plan: Plan, lap: Lap) -> Under | None:
         return None
     found = [(float(Polygon(row.polygon).intersection(region).area / region.area), row) for row in plan.existing]
     share, thing = max(found, key=lambda row: row[0], default=(0.0, None))
-    return Under(thing, share, -thing.level_mm) if thing is not None and share > 1e-6 else None
+    return Under(thing, 100 * share, -thing.level_mm) if thing is not None and share > 1e-6 else None
 
 
 def gap_mm(plan: Plan, lap: Lap) -> float:
@@ -164,7 +164,7 @@ def _pour(
 def form_mm(region: BaseGeometry, slab: Sequence[BaseGeometry]) -> float:
     """Length of a region's border that no slab lies against: what is formed, mm."""
     border = region.boundary
-    near = shapely.union_all([shape.buffer(1.0) for shape in slab]) if slab else None
+    near = shapely.union_all([shape.buffer(0.05) for shape in slab]) if slab else None
     return float(border.length if near is None else border.difference(near).length)
 
 

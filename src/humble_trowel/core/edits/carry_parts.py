@@ -53,6 +53,10 @@ def parts_on_outline(before: Plan, after: Plan) -> Plan:
     changes: dict[str, Any] = {
         "beams": [row for row in beams if _touches(outline, LineString(row.path).buffer(width[row.type] / 2, cap_style="flat"))],
         "pads": [row for row in after.pads if _touches(outline, Polygon(pad_ring(kinds[row.type], row)))],
+        "laps": [row.model_copy(update={"path": moved(row.path)}) for row in after.laps],
+        "sidewalks": [row.model_copy(update={"path": moved(row.path)}) for row in after.sidewalks],
+        "ramps": [row.model_copy(update={"path": moved(row.path)}) for row in after.ramps],
+        "footings": [row.model_copy(update={"path": moved(row.path)}) for row in after.footings],
         "recesses": [row for row in recesses if _touches(outline, Polygon(row.polygon))],
         "kerbs": [row for row in kerbs if outline.intersects(LineString(row.path))],
         "piles": [

@@ -10,6 +10,7 @@ from typing import TYPE_CHECKING, Annotated, Any, Union
 
 from pydantic import Field, ValidationError
 
+from humble_trowel.core.edits.alongside import ALONGSIDE_EDITS
 from humble_trowel.core.edits.base import EditBase
 from humble_trowel.core.edits.bays import BAY_EDITS
 from humble_trowel.core.edits.beams import BEAM_EDITS
@@ -40,7 +41,7 @@ from humble_trowel.core.reading.plain_errors import plan_error
 
 EDITS: tuple[type[EditBase], ...] = (
     *OUTLINE_EDITS, *OPENING_EDITS, *ZONE_EDITS, *EDGE_EDITS, *BESIDE_EDITS, *FORM_EDITS, *GROUND_EDITS, *BEAM_EDITS, *BAY_EDITS, *PAD_EDITS,
-    *RECESS_EDITS, *TOP_EDITS, *FOOTING_EDITS, *WALL_EDITS, *CALL_EDITS, *KIND_EDITS, Template, TakeOut, SetFields, ReplacePlan,
+    *RECESS_EDITS, *TOP_EDITS, *FOOTING_EDITS, *WALL_EDITS, *ALONGSIDE_EDITS, *CALL_EDITS, *KIND_EDITS, Template, TakeOut, SetFields, ReplacePlan,
 )  # fmt: skip
 if TYPE_CHECKING:
     Edit = EditBase

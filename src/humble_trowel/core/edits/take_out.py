@@ -18,7 +18,19 @@ class TakeOut(EditBase):
 
     op: Literal["take_out"]
     what: Literal[
-        "beams", "pads", "recesses", "side_pads", "kerbs", "piles", "footings", "walls", "beam_types", "pad_types"
+        "beams",
+        "pads",
+        "recesses",
+        "side_pads",
+        "kerbs",
+        "piles",
+        "footings",
+        "walls",
+        "laps",
+        "sidewalks",
+        "ramps",
+        "beam_types",
+        "pad_types",
     ]
     ids: Annotated[list[Annotated[str, Field(min_length=1, max_length=24)]], Field(max_length=400)] = []
     mark: TypeMark | None = None

@@ -25,7 +25,11 @@ def along_mm(path: Sequence[XY]) -> float:
 
 
 def strip(path: Sequence[XY], width_mm: float) -> BaseGeometry:
-    """Right of a path, as wide as said."""
+    """Right of a path, as wide as said; round a closed one all round."""
+    if len(path) > 3 and math.dist(path[0], path[-1]) < 1e-6:
+        whole, ccw = Polygon(path), shapely.LinearRing(path).is_ccw
+        moved = whole.buffer(width_mm if ccw else -width_mm, join_style="mitre", mitre_limit=4)
+        return moved.difference(whole) if ccw else whole.difference(moved)
     return LineString(path).buffer(-width_mm, single_sided=True, join_style="mitre", mitre_limit=4)
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from humble_trowel.core.beside.beside import Beside, beside_findings, besides_told
 from humble_trowel.core.edges.edge_checks import EdgeCheck, edge_checks
 from humble_trowel.core.edges.frost_options import EdgeOption, edge_options
 from humble_trowel.core.edges.part_doubts import part_findings
@@ -29,7 +30,12 @@ class EdgesAnswers(OrderAnswers):
     def _shape_doubts(self) -> list[Finding]:
         plan, solid = self.plan, self.shape
         doubts = [*step_findings(plan, solid), *part_findings(plan, solid, self.ways.local_rules)]
-        return [*doubts, *shape_findings(plan, solid, self.ways)]
+        return [*doubts, *shape_findings(plan, solid, self.ways), *beside_findings(plan, solid)]
+
+    @kept("plan", "solid")
+    def beside(self) -> list[Beside]:
+        """Laps, sidewalks and ramps in words and cut across."""
+        return self.guarded("beside", "What lies beside", lambda: besides_told(self.plan, self.solid), [])
 
     @kept("plan", "solid", "ways.local_rules")
     def edge_checks(self) -> list[EdgeCheck]:

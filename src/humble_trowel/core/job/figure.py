@@ -149,11 +149,11 @@ class FigureAnswers(LinesAnswers):
         doubts += [*self.stumbles("edge_checks"), *edge_findings(self.edge_checks)]
         if concrete:
             doubts += second_way_findings(concrete) + order_findings(plan, concrete.ordered, self.ways)
-        doubts += self.stumbles("drawing", "section_places", "corner_levels", "deeper", "top")
+        doubts += self.stumbles("drawing", "section_places", "corner_levels", "deeper", "top", "beside")
         ordered = concrete.ordered if concrete else None
         return Figure(
             outline=outline, concrete=concrete, trucks=ordered.trucks if ordered else [], findings=doubts,
             call_in=call_in(plan, ordered, self.ways), drawing=self.drawing, section_places=self.section_places,
             levels=self.corner_levels, checks=self.edge_checks, second_pours=self.second_pours, deeper=self.deeper,
-            top=self.top, footings=under, walls=stood,
+            top=self.top, beside=self.beside, footings=under, walls=stood,
         )  # fmt: skip

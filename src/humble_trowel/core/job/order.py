@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from humble_trowel.core.beside.rows import besides
 from humble_trowel.core.figures import (
     Concrete,
     concrete_of,
@@ -13,6 +14,11 @@ from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.order.ledger_part import LedgerPart
 from humble_trowel.core.order.second_pours import SecondPour, second_pours
 from humble_trowel.core.walls.rows import Standing, standing_walls, with_the_slab
+
+SECOND = (
+    "plan.kerbs", "plan.side_pads", "plan.walls", "plan.footings", "plan.laps", "plan.sidewalks", "plan.ramps",
+    "plan.existing", "plan.units", "plan.outline",
+)  # fmt: skip
 
 
 class OrderAnswers(GroundAnswers):
@@ -45,10 +51,10 @@ class OrderAnswers(GroundAnswers):
         """Walls on their footings."""
         return standing_walls(self.plan)
 
-    @kept("plan.kerbs", "plan.side_pads", "plan.walls", "plan.footings", "plan.units", "plan.outline", "solid")
+    @kept(*SECOND, "solid")
     def second_pours(self) -> list[SecondPour]:
         """Concrete that comes after, on top, beside and in walls."""
         if self.plan.outline is None:
             return []
         in_walls = with_the_slab(self.plan, self.standing_walls, self.solid.cells if self.solid else [])
-        return second_pours(self.plan) + in_walls
+        return second_pours(self.plan) + besides(self.plan) + in_walls

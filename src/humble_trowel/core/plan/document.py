@@ -14,6 +14,7 @@ from pydantic import (
     field_validator,
 )
 
+from humble_trowel.core.plan.beside_parts import Lap, Ramp, Sidewalk
 from humble_trowel.core.plan.footing_parts import Footing, Pour
 from humble_trowel.core.plan.ground_parts import BuildUp, GroundNotes
 from humble_trowel.core.plan.model import Id, Model, Row
@@ -179,6 +180,9 @@ class Plan(Model):
     recesses: Annotated[list[Recess], Field(max_length=200)] = []
     side_pads: Annotated[list[SidePad], Field(max_length=100)] = []
     kerbs: Annotated[list[Kerb], Field(max_length=100)] = []
+    laps: Annotated[list[Lap], Field(max_length=100)] = []
+    sidewalks: Annotated[list[Sidewalk], Field(max_length=60)] = []
+    ramps: Annotated[list[Ramp], Field(max_length=60)] = []
     piles: Annotated[list[Piles], Field(max_length=20)] = []
     footings: Annotated[list[Footing], Field(max_length=200)] = []
     walls: Annotated[list[Wall], Field(max_length=200)] = []

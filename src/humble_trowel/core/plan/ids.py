@@ -21,16 +21,18 @@ from humble_trowel.core.plan.wall_parts import Wall
 
 Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
-    "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls",
+    "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
+    "sidewalks", "ramps",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
-    "piles": "q", "existing": "x", "forms": "f", "footings": "t", "pours": "u", "walls": "w",
+    "piles": "q", "existing": "x", "forms": "f", "footings": "t", "pours": "u", "walls": "w", "laps": "a", "sidewalks": "g", "ramps": "h",
 }  # fmt: skip
 NAMES: dict[Kind, str] = {
     "corner": "corner", "side": "side", "opening": "opening", "zones": "zone", "edges": "line inside", "beams": "beam",
     "pads": "pad", "recesses": "recess", "side_pads": "pad beside the slab", "kerbs": "kerb", "piles": "row of piles",
     "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour", "walls": "wall",
+    "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp",
 }  # fmt: skip
 T = TypeVar("T", bound=Row)
 

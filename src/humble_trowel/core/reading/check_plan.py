@@ -14,6 +14,7 @@ from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import check_ids
 from humble_trowel.core.plan.shape_parts import Marked
+from humble_trowel.core.reading.check_beside import check_beside
 from humble_trowel.core.reading.check_footings import check_footings
 from humble_trowel.core.reading.check_parts import check_parts
 from humble_trowel.core.reading.check_size import check_pourable, check_work
@@ -40,6 +41,7 @@ def check_plan(plan: Plan) -> None:
     check_parts(plan)
     check_footings(plan)
     check_walls(plan)
+    check_beside(plan)
     _check_forms(plan)
 
 

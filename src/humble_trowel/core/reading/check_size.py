@@ -76,6 +76,9 @@ def _rings(plan: Plan) -> Iterator[Sequence[XY]]:
     yield from (thing.polygon for thing in plan.existing)
     yield from (row.at for row in plan.piles)
     yield from (footing.path for footing in plan.footings)
+    yield from (row.path for row in plan.laps)
+    yield from (row.path for row in plan.sidewalks)
+    yield from (row.path for row in plan.ramps)
 
 
 def _crossings(plan: Plan) -> int:

@@ -19,6 +19,7 @@ from humble_trowel.core.plan.ground_ways import GroundWays
 from humble_trowel.core.plan.local_rules import LIMITS, limit_text
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.rules import calculators as calc
+from humble_trowel.core.rules import pour_calculators as pours
 from humble_trowel.core.sources import SOURCES
 from humble_trowel.core.units import Units, parse_length, say_depth
 from humble_trowel.core.working import Working
@@ -119,10 +120,19 @@ RULES = (
          "sum of all slices", "slices"),
     Rule("volume/second-pour", "What is poured on its own", "Kerbs, knee walls and pads beside the slab are second pours and no part of its volume.",
          "length × width × height", "second-pour",
-         asks=(_long("length", "Length", "20'", "6000"), _thin("width", "Width", '6"', "150"), _thin("high", "Height", '8"', "200")), work_out=calc.kerb),
+         asks=(_long("length", "Length", "20'", "6000"), _thin("width", "Width", '6"', "150"), _thin("high", "Height", '8"', "200")), work_out=pours.kerb),
     Rule("volume/footing", "A strip footing", "Its centreline times its section; at a step the upper strip comes down on the lower one over its own thickness. The yards follow the bucket.",
          "length × width × thickness + each step × thickness × width", "footing",
-         asks=(_long("length", "Centreline", "80'", "24000"), _thin("width", "Width, as dug", '16"', "400"), _thin("thick", "Thickness", '8"', "200"), _thin("rise", "All steps together", '0"', "0")), work_out=calc.footing),
+         asks=(_long("length", "Centreline", "80'", "24000"), _thin("width", "Width, as dug", '16"', "400"), _thin("thick", "Thickness", '8"', "200"), _thin("rise", "All steps together", '0"', "0")), work_out=pours.footing),
+    Rule("volume/wall", "A formed wall", "From its footing's top to its own; cut along the mitre at bends, square at doors and steps.", "length × height × thickness", "wall",
+         asks=(_long("length", "Length along its middle", "80'", "24000"), _long("high", "Height", "2' 8", "800"), _thin("thick", "Thickness", '8"', "200")), work_out=pours.wall),
+    Rule("volume/cores", "Cores of block filled", "Two cores to a block; about half of a block is hollow, the maker knows.", "cores × hollow on plan × height", "block-void",
+         asks=(_number("count", "Cores filled", "40"), _thin("long", "A block, long", '15 5/8"', "397"), _thin("wide", "A block, wide", '7 5/8"', "194"),
+               _number("hollow", "Hollow of a block, share", "0.48"), _long("high", "Height", "2' 8", "800")), work_out=pours.cores),
+    Rule("edges/ramp", "A ramp people can walk", "At most 1 in 12; rails where it comes down over 6 in; flares 1 in 10; a lip of 1/2 in at most.", "run ≥ 12 × down", "ramp",
+         asks=(_thin("down", "How far down", '4"', "100"),), work_out=pours.ramp),
+    Rule("edges/walk-fall", "A walk beside a building", "Falls away from it, 1/8 to 1/4 in a foot.", "width ÷ 48", "walk-fall",
+         asks=(_long("wide", "How wide", "4'", "1200"),), work_out=pours.walk_fall),
     Rule("order/round-up", "The order", "Likely need up to the plant's next step, after a slack of 0.005 yd³.",
          "ceil((need − slack) ÷ step) × step", "plant",
          asks=(_number("need", "Likely need (yd³, m³)", "23.27"), _number("step", "The plant's step", "0.5")), work_out=calc.order),

@@ -9,6 +9,7 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.forms.span import E_PSI, N_PER_M3, PSI_MPA, WET_STIFFNESS, board_span
 from humble_trowel.core.plan.local_rules import LIMIT_OF, limit
 from humble_trowel.core.plan.ways import SLACK_M3, Ways
+from humble_trowel.core.rules.inputs import long_input, plain_input, thin_input, volume_of
 from humble_trowel.core.units import M2_PER_FT2, M3_PER_YD3, MM_PER_FT, MM_PER_IN, Units, say_depth, say_length
 from humble_trowel.core.working import Working, leaf, number_text, work
 
@@ -16,47 +17,25 @@ Values = Mapping[str, float]
 METRIC_PER = {"mm": MM_PER_IN, "m2": M2_PER_FT2, "kpa": 6.894757}
 
 
-def _long(name: str, mm: float, units: Units) -> Working:
-    scale, unit = (1000.0, "m") if units == "mm" else (MM_PER_FT, "ft")
-    shown = f"{number_text(mm / 1000, 3)} m" if units == "mm" else say_length(mm, units)
-    return leaf(name, mm / scale, unit, shown)
-
-
-def _thin(name: str, mm: float, units: Units, source: str = "typed") -> Working:
-    scale, unit = (1.0, "mm") if units == "mm" else (MM_PER_IN, "in")
-    shown = f"{number_text(mm, 1)} mm" if units == "mm" else say_depth(mm, units)
-    return leaf(name, mm / scale, unit, shown, source)
-
-
-def _plain(name: str, value: float, unit: str = "", source: str = "typed") -> Working:
-    return leaf(name, value, unit, f"{value:g} {unit}".strip(), source)
-
-
-def _volume(name: str, formula: str, inputs: dict[str, Working], units: Units, source: str) -> Working:
-    """formula in m, m and mm over 1000, or in ft, ft and in over 324."""
-    unit = "m³" if units == "mm" else "yd³"
-    return work(name, unit, formula + (" / 1000" if units == "mm" else " / 324"), inputs, source=source, digits=3)
-
-
 def slab(values: Values, units: Units, ways: Ways) -> list[Working]:
     """length, width, thick in mm."""
     inputs = {
-        "length": _long("Length", values["length"], units), "width": _long("Width", values["width"], units),
-        "thick": _thin("Thickness", values["thick"], units),
+        "length": long_input("Length", values["length"], units), "width": long_input("Width", values["width"], units),
+        "thick": thin_input("Thickness", values["thick"], units),
     }  # fmt: skip
-    return [_volume("Slab", "length * width * thick", inputs, units, "greatest-depth")]
+    return [volume_of("Slab", "length * width * thick", inputs, units, "greatest-depth")]
 
 
 def edge(values: Values, units: Units, ways: Ways) -> list[Working]:
     """length, width, deep, thick in mm, run per rise."""
     rise = work("Rise", "mm" if units == "mm" else "in", "deep - thick", {
-        "deep": _thin("Depth from the top", values["deep"], units), "thick": _thin("Slab", values["thick"], units),
+        "deep": thin_input("Depth from the top", values["deep"], units), "thick": thin_input("Slab", values["thick"], units),
     }, source="strip")  # fmt: skip
     if rise.value <= 0:
         raise InputError("An edge no deeper than the slab adds nothing.", "deep")
     inputs = {
-        "wide": _thin("Bottom width", values["width"], units), "run": _plain("Run per rise", values["run"]), "rise": rise,
-        "length": _long("Length along the middle", values["length"], units),
+        "wide": thin_input("Bottom width", values["width"], units), "run": plain_input("Run per rise", values["run"]), "rise": rise,
+        "length": long_input("Length along the middle", values["length"], units),
     }  # fmt: skip
     per = "1000000" if units == "mm" else "3888"
     unit = "m³" if units == "mm" else "yd³"
@@ -72,41 +51,19 @@ def edge(values: Values, units: Units, ways: Ways) -> list[Working]:
     ]
 
 
-def kerb(values: Values, units: Units, ways: Ways) -> list[Working]:
-    """length, width, high in mm."""
-    inputs = {
-        "length": _long("Length", values["length"], units), "wide": _thin("Width", values["width"], units),
-        "high": _thin("Height", values["high"], units),
-    }  # fmt: skip
-    per, unit = ("1000000", "m³") if units == "mm" else ("3888", "yd³")
-    return [work("Second pour", unit, f"length * wide * high / {per}", inputs, source="second-pour", digits=3)]
-
-
-def footing(values: Values, units: Units, ways: Ways) -> list[Working]:
-    """length, width, thick, rise (of all steps) in mm."""
-    inputs = {
-        "length": _long("Centreline", values["length"], units), "wide": _thin("Width", values["width"], units),
-        "thick": _thin("Thickness", values["thick"], units), "rise": _thin("Steps", values["rise"], units),
-    }  # fmt: skip
-    metric = units == "mm"
-    plain = "length * wide * thick / " + ("1000000" if metric else "3888")
-    steps = "rise * thick * wide / " + ("1000000000" if metric else "46656")
-    return [work("Footing", "m³" if metric else "yd³", f"{plain} + {steps}", inputs, source="footing", digits=3)]
-
-
 def order(values: Values, units: Units, ways: Ways) -> list[Working]:
     """need, step in yd3 or m3."""
     unit, per = ("m³", 1.0) if units == "mm" else ("yd³", M3_PER_YD3)
     inputs = {
-        "need": _plain("Likely need", values["need"], unit), "slack": _plain("Slack", round(SLACK_M3 / per, 6), unit, "house"),
-        "step": _plain("The plant's step", values["step"], unit, "plant"),
+        "need": plain_input("Likely need", values["need"], unit), "slack": plain_input("Slack", round(SLACK_M3 / per, 6), unit, "house"),
+        "step": plain_input("The plant's step", values["step"], unit, "plant"),
     }  # fmt: skip
     return [work("Order", unit, "ceil((need - slack) / step) * step", inputs, source="plant", digits=2)]
 
 
 def diagonal(values: Values, units: Units, ways: Ways) -> list[Working]:
     """length, width in mm."""
-    inputs = {"a": _long("Length", values["length"], units), "b": _long("Width", values["width"], units)}
+    inputs = {"a": long_input("Length", values["length"], units), "b": long_input("Width", values["width"], units)}
     scale = 1000.0 if units == "mm" else MM_PER_FT
     size = (values["length"] ** 2 + values["width"] ** 2) ** 0.5
     return [work("Diagonal", "m" if scale == 1000 else "ft", "sqrt(a**2 + b**2)", inputs, text=say_length(size, units))]
@@ -114,7 +71,7 @@ def diagonal(values: Values, units: Units, ways: Ways) -> list[Working]:
 
 def rack(values: Values, units: Units, ways: Ways) -> list[Working]:
     """ab, ac, bd in mm."""
-    inputs = {key: _long(key.upper(), values[key], units) for key in ("ac", "bd", "ab")}
+    inputs = {key: long_input(key.upper(), values[key], units) for key in ("ac", "bd", "ab")}
     off = (values["ac"] ** 2 - values["bd"] ** 2) / (4 * values["ab"])
     way = "along AB" if off > 0 else "against AB"
     words = f"The far side stands {say_depth(abs(off), units)} too far {way}: push it back by as much."
@@ -125,12 +82,16 @@ def push(values: Values, units: Units, ways: Ways) -> list[Working]:
     """head in mm."""
     if units == "mm":
         weight, head, unit = (
-            _plain("Wet concrete", round(N_PER_M3 / 1000, 4), "kN/m³", "pressure"),
+            plain_input("Wet concrete", round(N_PER_M3 / 1000, 4), "kN/m³", "pressure"),
             values["head"] / 1000,
             "kN/m",
         )
     else:
-        weight, head, unit = _plain("Wet concrete", 150.0, "lb/ft³", "pressure"), values["head"] / MM_PER_FT, "lb/ft"
+        weight, head, unit = (
+            plain_input("Wet concrete", 150.0, "lb/ft³", "pressure"),
+            values["head"] / MM_PER_FT,
+            "lb/ft",
+        )
     inputs = {
         "weight": weight,
         "head": leaf("Head", head, "m" if units == "mm" else "ft", number_text(head, 3), "typed"),
@@ -151,7 +112,7 @@ def stakes(values: Values, units: Units, ways: Ways) -> list[Working]:
     by_bulge = work("By its bulge", "mm", "sqrt(sqrt(145 * e * deep * thick**2 * thick / 12 * bulge / load))", inputs, source="span", digits=0)  # fmt: skip
     three = {"bulge": span.bulge_mm, "bending": span.bending_mm, "ratio": span.ratio_mm}
     names = {"bulge": "By its bulge", "bending": "By bending", "ratio": "By span / 360"}
-    limits = {key: _thin(names[key], mm, units, "span") for key, mm in three.items()}
+    limits = {key: thin_input(names[key], mm, units, "span") for key, mm in three.items()}
     spans = work("Spans", "mm" if units == "mm" else "in", "min(bulge, bending, ratio)", limits, source="span", text=say_depth(span.limit_mm, units), note="before the cap for knocks and boots")  # fmt: skip
     return [by_bulge, spans]
 
@@ -159,8 +120,8 @@ def stakes(values: Values, units: Units, ways: Ways) -> list[Working]:
 def levels(values: Values, units: Units, ways: Ways) -> list[Working]:
     """back, over, below in mm."""
     inputs = {
-        "back": _thin("Rod on the mark", values["back"], units), "over": _thin("Mark over the slab's top", values["over"], units),
-        "below": _thin("Surface below the slab's top", values["below"], units),
+        "back": thin_input("Rod on the mark", values["back"], units), "over": thin_input("Mark over the slab's top", values["over"], units),
+        "below": thin_input("Surface below the slab's top", values["below"], units),
     }  # fmt: skip
     reads = values["back"] + values["over"] + values["below"]
     return [work("Rod on the surface", "mm" if units == "mm" else "in", "back + over + below", inputs, source="levelling", text=say_length(reads, units))]  # fmt: skip
@@ -170,12 +131,12 @@ def stone(values: Values, units: Units, ways: Ways) -> list[Working]:
     """area in sq ft or m2, thick and lift in mm, factor, density t/m3."""
     metric = units == "mm"
     unit = "m³" if metric else "yd³"
-    area = _plain("Area", values["area"], "m²" if metric else "sq ft")
-    packed = work("Packed", unit, f"area * thick / {'1000' if metric else '324'}", {"area": area, "thick": _thin("Thickness", values["thick"], units)}, source="stone-lift", digits=2)  # fmt: skip
-    loose = work("Loose", unit, "packed * factor", {"packed": packed, "factor": _plain("Loose over packed", values["factor"], "", "stone-lift")}, source="stone-lift", digits=2)  # fmt: skip
+    area = plain_input("Area", values["area"], "m²" if metric else "sq ft")
+    packed = work("Packed", unit, f"area * thick / {'1000' if metric else '324'}", {"area": area, "thick": thin_input("Thickness", values["thick"], units)}, source="stone-lift", digits=2)  # fmt: skip
+    loose = work("Loose", unit, "packed * factor", {"packed": packed, "factor": plain_input("Loose over packed", values["factor"], "", "stone-lift")}, source="stone-lift", digits=2)  # fmt: skip
     per = leaf("Loose density", values["density"] * (1.0 if metric else M3_PER_YD3), f"t/{unit}", f"{values['density'] * (1.0 if metric else M3_PER_YD3):.4g} t/{unit}", "stone-lift")  # fmt: skip
     mass = work("Mass", "t", "loose * density", {"loose": loose, "density": per}, source="stone-lift", digits=1)
-    lifts = work("Lifts", "", "ceil(thick / lift)", {"thick": _thin("Thickness", values["thick"], units), "lift": _thin("Compactor reaches", values["lift"], units)}, source="stone-lift", digits=0)  # fmt: skip
+    lifts = work("Lifts", "", "ceil(thick / lift)", {"thick": thin_input("Thickness", values["thick"], units), "lift": thin_input("Compactor reaches", values["lift"], units)}, source="stone-lift", digits=0)  # fmt: skip
     return [packed, loose, mass, lifts]
 
 
@@ -185,8 +146,8 @@ def enough(values: Values, units: Units, ways: Ways) -> list[Working]:
     step = ways.plant.increment_m3 if metric else ways.plant.increment_yd3
     unit = "m³" if metric else "yd³"
     inputs = {
-        "spread": _thin("Spread", values["spread"], units), "shots": _plain("Shots", values["shots"]),
-        "area": _plain("Area", values["area"], "m²" if metric else "sq ft"),
+        "spread": thin_input("Spread", values["spread"], units), "shots": plain_input("Shots", values["shots"]),
+        "area": plain_input("Area", values["area"], "m²" if metric else "sq ft"),
     }  # fmt: skip
     doubt = work(
         "In doubt",
@@ -196,7 +157,7 @@ def enough(values: Values, units: Units, ways: Ways) -> list[Working]:
         source="shot",
         digits=3,
     )
-    return [doubt, work("Allowed", unit, "step / 4", {"step": _plain("The plant's step", step, unit, "plant")}, source="shot", digits=3)]  # fmt: skip
+    return [doubt, work("Allowed", unit, "step / 4", {"step": plain_input("The plant's step", step, unit, "plant")}, source="shot", digits=3)]  # fmt: skip
 
 
 def at_least(*keys: str) -> Callable[[Values, Units, Ways], list[Working]]:
@@ -219,8 +180,8 @@ def at_most(*keys: str) -> Callable[[Values, Units, Ways], list[Working]]:
 
 def _against(key: str, has_mm: float, units: Units, ways: Ways, formula: str, name: str) -> Working:
     row, said = LIMIT_OF[key], limit(ways.local_rules, key, units)
-    asked = _thin(row.name, said.value, units, row.source)
-    inputs = {"has": _thin("There is", has_mm, units), "least" if "least" in formula else "most": asked}
+    asked = thin_input(row.name, said.value, units, row.source)
+    inputs = {"has": thin_input("There is", has_mm, units), "least" if "least" in formula else "most": asked}
     off = said.value - has_mm if "least" in formula else has_mm - said.value
     size = say_depth(abs(off), units)
     text = "meets" if off <= 0.5 else size
@@ -230,7 +191,10 @@ def _against(key: str, has_mm: float, units: Units, ways: Ways, formula: str, na
 def frost(values: Values, units: Units, ways: Ways) -> list[Working]:
     """frost, has (buried) in mm."""
     off = values["frost"] - values["has"]
-    inputs = {"frost": _thin("Frost depth", values["frost"], units), "has": _thin("Buried", values["has"], units)}
+    inputs = {
+        "frost": thin_input("Frost depth", values["frost"], units),
+        "has": thin_input("Buried", values["has"], units),
+    }
     text = f"{say_depth(off, units)} short" if off > 0.5 else "meets"
     return [
         work("Above the frost line", "mm" if units == "mm" else "in", "frost - has", inputs, source="frost", text=text)
@@ -250,14 +214,17 @@ def shallow(values: Values, units: Units, ways: Ways) -> list[Working]:
 
 def foam(values: Values, units: Units, ways: Ways) -> list[Working]:
     """r, r per inch."""
-    inputs = {"r": _plain("R-value", values["r"]), "per": _plain("R per inch", values["per"]), "half": _plain("Stock step", 0.5, "in", "house")}  # fmt: skip
+    inputs = {"r": plain_input("R-value", values["r"]), "per": plain_input("R per inch", values["per"]), "half": plain_input("Stock step", 0.5, "in", "house")}  # fmt: skip
     return [work("Board", "in", "ceil(r / per / half) * half", inputs, source="foam-r", digits=1)]
 
 
 def plate(values: Values, units: Units, ways: Ways) -> list[Working]:
     """over, width in mm."""
     off = values["over"] - values["width"] / 3
-    inputs = {"over": _thin("Stands past", values["over"], units), "width": _thin("Plate", values["width"], units)}
+    inputs = {
+        "over": thin_input("Stands past", values["over"], units),
+        "width": thin_input("Plate", values["width"], units),
+    }
     text = f"{say_depth(off, units)} too far" if off > 0.5 else "meets"
     return [
         work("Past a third", "mm" if units == "mm" else "in", "over - width / 3", inputs, source="plate", text=text)
@@ -266,5 +233,8 @@ def plate(values: Values, units: Units, ways: Ways) -> list[Working]:
 
 def bars(values: Values, units: Units, ways: Ways) -> list[Working]:
     """total, bar in mm."""
-    inputs = {"total": _long("All pieces", values["total"], units), "bar": _long("One bar", values["bar"], units)}
+    inputs = {
+        "total": long_input("All pieces", values["total"], units),
+        "bar": long_input("One bar", values["bar"], units),
+    }
     return [work("Bars at least", "", "ceil(total / bar)", inputs, digits=0)]

@@ -62,16 +62,16 @@ def block_count(wall: Wall, rows: Sequence[Stretch]) -> int:
 
 @dataclass(frozen=True)
 class Fill:
-    """Cores filled. count: how many; core_m2: the hollow of one on plan; height_mm: their height, on average."""
+    """Cores filled. cores_n: how many; core_m2: the hollow of one on plan; height_mm: their height, on average."""
 
-    count: float
+    cores_n: float
     core_m2: float
     height_mm: float
 
     @property
     def m3(self) -> float:
         """What they hold."""
-        return self.count * self.core_m2 * self.height_mm / 1000
+        return self.cores_n * self.core_m2 * self.height_mm / 1000
 
 
 def core_fill(wall: Wall, rows: Sequence[Stretch], *, closed: bool) -> Fill:

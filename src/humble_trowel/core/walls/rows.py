@@ -171,9 +171,9 @@ def cores_working(plan: Plan, one: Standing) -> Working:
     unit, _ = volume_unit(plan)
     wall, at = one.wall, f"edges/wall/{one.at}"
     fill = core_fill(wall, one.rows, closed=one.closed)
-    count = f"{fill.count:.1f}".rstrip("0").rstrip(".")
+    count = f"{fill.cores_n:.1f}".rstrip("0").rstrip(".")
     inputs: dict[str, Working] = {
-        "cores": leaf(f"{wall.name}, cores filled", fill.count, "", count, "wall-cores", at),
+        "cores": leaf(f"{wall.name}, cores filled", fill.cores_n, "", count, "wall-cores", at),
         "long": thin_leaf("A block, long", wall.block.length_mm, plan, at),
         "wide": thin_leaf("A block, wide", wall.thickness_mm, plan, at),
         "hollow": leaf(

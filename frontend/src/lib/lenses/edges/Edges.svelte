@@ -30,6 +30,7 @@
 	import OverWings from './OverWings.svelte';
 	import SumPanel from './SumPanel.svelte';
 	import TopPanel from './TopPanel.svelte';
+	import WalksPanel from './WalksPanel.svelte';
 	import WallsPanel from './WallsPanel.svelte';
 	import { Turn } from '../turn.svelte';
 	import { edgesLens } from './lens';
@@ -187,6 +188,7 @@
 		{#if tab === 'grid'}<GridPanel {store} {data} {call} {showCut} boxed={!roomy} />
 		{:else if tab === 'top'}<TopPanel {store} {data} {call} {showCut} boxed={!roomy} />
 		{:else if tab === 'meets'}<MeetsPanel {store} {data} />
+		{:else if tab === 'walks'}<WalksPanel {store} side={pick.side} />
 		{:else if tab === 'footings'}<FootingsPanel {store} picked={peg} pick={(now) => (peg = now)} />
 		{:else if tab === 'walls'}<WallsPanel {store} picked={wall} pick={(now) => (wall = now)} />
 		{:else if tab === 'frost'}<FrostPanel {store} {data} />
