@@ -72,12 +72,14 @@
 	const drawn = $derived(tab === 'grid' || tab === 'top' ? tab : null);
 	const showCut = () => turn.to('cut');
 	const under = $derived(store.figure?.footings ?? null);
-	/** what stands under the slab, with or without one */
+	/** what stands under the slab, with or without one; with what lies along it no matter of its thick parts */
 	const low = $derived(tab === 'footings' || tab === 'walls');
+	const apart = $derived(low || tab === 'walks');
 	let peg = $state<number | null>(null);
 	let wall = $state(0);
 	const also = $derived([
 		...(store.document?.side_pads ?? []).flatMap((pad) => pad.polygon),
+		...(store.figure?.beside ?? []).flatMap((one) => one.rings[0] ?? []),
 		...(low || !store.figure?.outline ? (under?.drawn ?? []).flatMap((row) => row.rings[0] ?? []) : [])
 	]);
 	let across = $state(1280);
@@ -95,8 +97,8 @@
 			{pick}
 			{also}
 			title={w.edges.tabs[tab].sheet}
-			strips={tab !== 'top' && !low}
-			flat={tab === 'top'}
+			strips={tab !== 'top' && !apart}
+			flat={tab === 'top' || tab === 'walks'}
 			letters={across > 600}
 			sizes={tab === 'cut' || tab === 'grid'}
 			labels={tab !== 'sum' && tab !== 'top' && !low}
@@ -106,7 +108,7 @@
 				{#if tab === 'top'}<p class="label">
 						{#if store.figure?.top?.step_text}<Frac text={w.edges.levelLines(store.figure.top.step_text)} />{/if}
 					</p>
-				{:else if strips.length && !low}
+				{:else if strips.length && !apart}
 					<p class="flex items-center gap-6 text-note font-label whitespace-nowrap">
 						<span class="ml-8 inline-block h-14 w-26 border-[1.3px] border-dashed border-ink2 bg-water first:ml-0"></span>{w.edges
 							.full}
@@ -120,7 +122,7 @@
 								class="ml-8 inline-block h-5 w-26 border-0 border-dashed border-ink2 bg-ink first:ml-0"
 							></span>{w.edges.step}{/if}
 					</p>
-				{:else if !low}<p class="label">{w.edges.none}</p>{/if}
+				{:else if !apart}<p class="label">{w.edges.none}</p>{/if}
 			{/snippet}
 			{#snippet over(view)}
 				{#if drawn}<OverCall {view} {call} tab={drawn} openBay={(pressed, [x, y]) => (bay = { pressed, x, y })} />{/if}
@@ -130,7 +132,7 @@
 					{store}
 					{data}
 					{pick}
-					marks={tab !== 'sum' && tab !== 'frost' && tab !== 'top' && !low}
+					marks={tab !== 'sum' && tab !== 'frost' && tab !== 'top' && !apart}
 					lined={tab !== 'frost' && tab !== 'meets' && !low && (!drawn || (!!data.picked && data.picked.kind !== 'side'))}
 				/>
 				{#if tab === 'top' && store.figure?.top && store.figure.drawing}<OverTop

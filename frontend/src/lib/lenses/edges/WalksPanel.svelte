@@ -30,7 +30,7 @@
 
 <Verdict
 	text={rows.length ? words.all(say(sum(null))) : words.none}
-	under={rows.length ? words.split(say(sum(true)), say(sum(false))) : words.noneUnder}
+	under={!rows.length ? words.noneUnder : sum(true) && sum(false) ? words.split(say(sum(true)), say(sum(false))) : ''}
 />
 {#if one}
 	<Choice
