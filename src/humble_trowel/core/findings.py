@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
@@ -86,6 +87,10 @@ FINDING_KINDS = (
     FindingKind(
         "footing-thin", "check", "a trench's bottom is too high, so the footing is thin there", "edges", ("footings",)
     ),
+    FindingKind(
+        "footing-guessed", "note", "sizes of a footing are the guess that it began with", "edges", ("footings",)
+    ),
+    FindingKind("wall-guessed", "note", "sizes of a wall are the guess that it began with", "edges", ("walls",)),
     FindingKind("footing-ways-disagree", "stop", "the two ways of counting footings differ", "edges", ("footings",)),
     FindingKind("lap-off-edge", "check", "a lap no longer lies along the outline", "edges", ("walks",)),
     FindingKind("lap-off-old", "check", "a lap lies partly over nothing", "edges", ("walks",)),
@@ -231,6 +236,11 @@ TAB_OF_LIST = {
     "side_pads": "meets",
     "kerbs": "meets",
 }
+
+
+def said_together(names: Sequence[str]) -> str:
+    """'a', 'a and b', 'a, b and c'."""
+    return " and ".join(part for part in (", ".join(names[:-1]), names[-1]) if part)
 
 
 def finding(code: str, where: str, words: str, remedy: str, source: str = "geometry") -> Finding:

@@ -28,6 +28,7 @@ export const footings = {
 			? said
 			: `${DAYS[at.getDay()]} ${at.getDate()} ${MONTHS[at.getMonth()]}, ${at.getHours()}:${String(at.getMinutes()).padStart(2, '0')}.`;
 	},
+	guess: (label: string) => `${label}, a guess`,
 	name: 'name',
 	wide: 'wide',
 	thick: 'thick',

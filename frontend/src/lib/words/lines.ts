@@ -36,6 +36,14 @@ export const lines = {
 		L: ['Across', 'Up', 'Leg across', 'Leg up'],
 		T: ['Bar across', 'Bar up', 'Stem across', 'Stem up']
 	},
+	fromKind: 'Start from a usual kind',
+	kinds: {
+		'footing-first': 'Footing first',
+		'over-block': 'Slab over block',
+		'frost-walls': 'Floor in frost walls',
+		'raft-in-stem-wall': 'Raft in a stem wall'
+	},
+	kindHow: 'By the outer faces of its walls. Every other size is a guess until you say it.',
 	layOut: 'Lay it out',
 	called: 'As called so far',
 	empty: 'Nothing on this sheet.',

@@ -13,6 +13,7 @@ export const walls = {
 	toFootings: 'To the footings',
 	kinds: { block: 'block', formed: 'formed', 'foam-form': 'between foam' },
 	kind: 'kind',
+	ofKind: 'of which kind',
 	on: 'on',
 	name: 'name',
 	thick: 'thick',

@@ -98,7 +98,9 @@ class SetFooting(EditBase):
             changes["top_mm"] = read_level(changes["top_mm"], plan, "top_mm")
         if isinstance(changes.get("steps"), str):
             changes["steps"] = read_steps(changes["steps"], plan)
-        row = Footing.model_validate({**plan.footings[at].model_dump(), **changes})
+        old = plan.footings[at].model_dump()
+        changes["guessed"] = [key for key in old["guessed"] if key not in changes]
+        row = Footing.model_validate({**old, **changes})
         return with_row(plan, "footings", at, row), f"{row.name} set"
 
 

@@ -88,7 +88,8 @@ class SetWall(EditBase):
             if key in changes:
                 said = changes.pop(key)
                 block[own] = said if own == "void_share" else sized(plan, said, key, "How much?")
-        row = Wall.model_validate({**old, **changes, "block": block})
+        guessed = [key for key in old["guessed"] if key not in self.changes]
+        row = Wall.model_validate({**old, **changes, "block": block, "guessed": guessed})
         return with_row(plan, "walls", at, row), f"{row.name} set"
 
 

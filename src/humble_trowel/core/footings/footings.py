@@ -6,7 +6,7 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.findings import Finding, finding, said_together
 from humble_trowel.core.footings.pegs import DEEP_MM, FootingPeg, footing_pegs, over_dug_m3
 from humble_trowel.core.footings.records import PegShot
 from humble_trowel.core.footings.slices import sliced_m3
@@ -25,6 +25,7 @@ from humble_trowel.core.units import format_volume, say_depth, say_length
 from humble_trowel.core.working import leaf
 
 AGREE = 1e-4
+GUESSED = {"width_mm": "width", "thickness_mm": "thickness", "top_mm": "the top's level"}
 
 
 @dataclass(frozen=True)
@@ -154,6 +155,10 @@ def _doubts(
                     "footing-narrow", f"footings[{at}]", words, "Widen the trench by hand, or ask the engineer.", "dug"
                 )
             )
+        if one.guessed:
+            sizes = said_together([GUESSED[key] for key in one.guessed])
+            words = f"{one.name}: {sizes} {'is' if len(one.guessed) == 1 else 'are'} guessed. Nobody has said it yet."
+            found.append(finding("footing-guessed", f"footings[{at}]", words, "Say it; the yards follow it."))
         if rows[at].m3 < 1e-6:
             words = f"{one.name} lies wholly in footings before it."
             found.append(

@@ -9,6 +9,7 @@ from pydantic import Field
 from humble_trowel.core.plan.model import Model, Row
 from humble_trowel.core.plan.values import Length, Name, Note, Path, Position, Size, When
 
+Guessable = Literal["width_mm", "thickness_mm", "top_mm"]
 Holds = Literal["footings", "walls"]
 
 
@@ -22,7 +23,7 @@ class FootingStep(Model):
 class Footing(Row):
     """A strip along a centreline; first point = last means closed. top_mm: level of its top where it starts, 0 is the
     finished top of the main slab. dug_width_mm: the trench as the bucket dug it, where it is not the width planned.
-    peg_spacing_mm: greatest distance between grade pegs."""
+    peg_spacing_mm: greatest distance between grade pegs. guessed: sizes that nobody said yet."""
 
     name: Name
     path: Path
@@ -32,6 +33,7 @@ class Footing(Row):
     steps: Annotated[list[FootingStep], Field(max_length=60)] = []
     dug_width_mm: Length | None = None
     peg_spacing_mm: Size = 1524.0
+    guessed: Annotated[list[Guessable], Field(max_length=8)] = []
 
 
 class Pour(Row):

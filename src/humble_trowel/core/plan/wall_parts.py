@@ -12,6 +12,7 @@ from humble_trowel.core.plan.values import Length, Name, Number, Position, Size
 WallKind = Literal["block", "formed", "foam-form"]
 Cores = Literal["none", "all", "nth", "bars"]
 Meets = Literal["against", "over", "header"]
+Guessable = Literal["thickness_mm", "top_mm", "isolation_mm", "foam_inside_mm"]
 CoresWith = Literal["slab", "walls"]
 
 
@@ -38,7 +39,7 @@ class Wall(Row):
     the footing runs. from_mm, to_mm: along the footing's centreline, its end where null. thickness_mm: of block or of
     concrete. top_mm: level of its top, 0 is the finished top of the main slab. cores: which are filled; every: each n-th;
     bars_mm: one at each bar so far apart. cores_with: the pour that fills them. meets: how the floor meets it: against its
-    side, over its top, or into a header course of ledge_mm. foam_*: boards on and in it."""
+    side, over its top, or into a header course of ledge_mm. foam_*: boards on and in it. guessed: sizes that nobody said yet."""
 
     name: Name
     footing: Name
@@ -60,3 +61,4 @@ class Wall(Row):
     foam_inside_mm: Length | None = None
     foam_outside_mm: Length | None = None
     foam_between_mm: Length | None = None
+    guessed: Annotated[list[Guessable], Field(max_length=8)] = []

@@ -9,7 +9,7 @@ from dataclasses import dataclass
 import shapely
 from shapely.geometry import Polygon
 
-from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.findings import Finding, finding, said_together
 from humble_trowel.core.footings.slices import sliced_m3
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
@@ -25,6 +25,12 @@ from humble_trowel.core.walls.section import WallCut, wall_cuts
 from humble_trowel.core.working import work
 
 AGREE = 1e-4
+GUESSED = {
+    "thickness_mm": "thickness",
+    "top_mm": "the top's level",
+    "isolation_mm": "the strip",
+    "foam_inside_mm": "the foam inside",
+}
 LEAST_OFF_MM = 1.0
 FLUSH_MM = 3.2
 
@@ -125,6 +131,10 @@ def _stack_doubts(plan: Plan, stood: Sequence[Standing], rows: Sequence[WallRow]
     found = []
     for one, row in zip(stood, rows, strict=True):
         where, wall = f"walls[{one.at}]", one.wall
+        if wall.guessed:
+            sizes = said_together([GUESSED[key] for key in wall.guessed])
+            words = f"{wall.name}: {sizes} {'is' if len(wall.guessed) == 1 else 'are'} guessed. Nobody has said it yet."
+            found.append(finding("wall-guessed", where, words, "Say it; blocks and yards follow it."))
         off = abs(wall.offset_mm) + wall.thickness_mm / 2 - one.footing.width_mm / 2
         if off > LEAST_OFF_MM:
             words = f"{wall.name} hangs {say_depth(off, plan.units)} over {one.footing.name}."

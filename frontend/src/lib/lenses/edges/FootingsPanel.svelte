@@ -21,6 +21,8 @@
 	const plan = $derived(store.document);
 	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd');
 	const say = (mm: number) => shownLength(mm, store.units);
+	const guess = (row: { guessed?: string[] }, key: string, label: string) =>
+		row.guessed?.includes(key) ? words.guess(label) : label;
 	const level = (mm: number) => (mm ? `${say(Math.abs(mm))} ${mm < 0 ? 'below' : 'above'}` : '0');
 	const set = (id: string, key: string, at: string) => (typed: string) =>
 		store.keep([{ op: 'set_footing', footing: id, changes: { [key]: typed.trim() } }], at);
@@ -41,19 +43,19 @@
 		>
 			<Field label={words.name} mode="text" value={row.name} keep={set(row.id, 'name', at)} />
 			<Field
-				label={words.wide}
+				label={guess(row, 'width_mm', words.wide)}
 				value={say(row.width_mm)}
 				problem={store.problemFor(`${at}-w`)}
 				keep={set(row.id, 'width_mm', `${at}-w`)}
 			/>
 			<Field
-				label={words.thick}
+				label={guess(row, 'thickness_mm', words.thick)}
 				value={say(row.thickness_mm)}
 				problem={store.problemFor(`${at}-t`)}
 				keep={set(row.id, 'thickness_mm', `${at}-t`)}
 			/>
 			<Field
-				label={words.top}
+				label={guess(row, 'top_mm', words.top)}
 				mode="text"
 				value={level(row.top_mm)}
 				problem={store.problemFor(`${at}-l`)}

@@ -32,7 +32,7 @@
 <h2 class="panel-head">{words.more}</h2>
 <div class="flex flex-wrap items-end gap-x-10 gap-y-6">
 	<Choose label name={words.on} {rows} value={on} pick={(now) => (said.on = now)} />
-	<Choose label name={words.kind} rows={kinds} value={said.kind} pick={(now) => (said.kind = now)} />
+	<Choose label name={words.ofKind} rows={kinds} value={said.kind} pick={(now) => (said.kind = now)} />
 	<label class="label w-96"
 		>{words.thick}<input
 			{...lengthKeys(store.units)}

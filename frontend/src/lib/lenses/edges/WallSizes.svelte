@@ -6,6 +6,7 @@
 	import Choose from '../../ui/Choose.svelte';
 	import Field from '../../ui/Field.svelte';
 	import { shownLength, typedLength } from '../../ui/typed';
+	import { footings } from '../../words/footings';
 	import { walls as words } from '../../words/walls';
 	import { w } from '../../words/words';
 	import { takeOut } from './shape_edits';
@@ -22,11 +23,18 @@
 	const typed = (key: string) => (text: string) => keep(key, text.trim());
 	const pick = (key: string) => (value: string) => void keep(key, value);
 	const wrong = (key: string) => store.problemFor(`${at}-${key}`);
+	const guess = footings.guess;
 	const calm = { calm: true, placeholder: words.noneOf } as const;
 </script>
 
 {#snippet size(label: string, key: string, value: string, more: Record<string, unknown> = {})}
-	<Field {label} {value} problem={wrong(key)} keep={typed(key)} {...more} />
+	<Field
+		label={row?.guessed?.some((one) => one === key) ? guess(label) : label}
+		{value}
+		problem={wrong(key)}
+		keep={typed(key)}
+		{...more}
+	/>
 {/snippet}
 
 {#if row && first}

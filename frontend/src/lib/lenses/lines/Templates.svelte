@@ -1,5 +1,6 @@
 <script lang="ts">
-	/** Rectangle, L and T by their sizes. */
+	/** Rectangle, L and T by their sizes; usual kinds of job with their footing and wall in place. */
+	import { goto } from '$app/navigation';
 	import { remember } from '../../state/remember.svelte';
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
@@ -13,7 +14,16 @@
 		L: 'M4 20H60V38H4ZM4 4H24V21',
 		T: 'M4 4H60V18H42V38H22V18H4Z'
 	};
-	let shape = $state<Shape | null>(null);
+	const kinds = ['footing-first', 'over-block', 'frost-walls', 'raft-in-stem-wall'] as const;
+	type Kind = (typeof kinds)[number];
+	/** each kind cut through its edge: footing, wall, floor */
+	const cuts: Record<Kind, string> = {
+		'footing-first': 'M20 30H44V40H20Z',
+		'over-block': 'M20 30H44V40H20ZM27 12H37V30H27ZM27 18H37M27 24H37M27 6H62V12H27Z',
+		'frost-walls': 'M20 30H44V40H20ZM27 6H37V30H27ZM40 6H62V12H40Z',
+		'raft-in-stem-wall': 'M20 30H44V40H20ZM27 6H35V30H27ZM35 6H39V30H35ZM39 6H62V15H39Z'
+	};
+	let shape = $state<Shape | Kind | null>(null);
 	let sizes = $state(['', '', '', '']);
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
 	remember(
@@ -21,12 +31,20 @@
 		() => ({ shape, sizes }),
 		(old) => ({ shape, sizes } = old)
 	);
-	const names = $derived(shape ? w.lines.sizes[shape] : []);
+	const isKind = (one: Shape | Kind | null): one is Kind => kinds.some((kind) => kind === one);
+	const names = $derived(shape ? w.lines.sizes[isKind(shape) ? 'rectangle' : shape] : []);
 	const problem = $derived(store.problemFor('template'));
 	const wrongAt = $derived(Number(problem?.path.match(/sizes\[(\d)\]/)?.[1] ?? -1));
 	async function layOut() {
 		if (!shape) return;
-		if (await store.keep([{ op: 'template', shape, sizes: sizes.slice(0, names.length) }], 'template')) shape = null;
+		const said = sizes.slice(0, names.length);
+		const edit = isKind(shape)
+			? ({ op: 'start_kind', kind: shape, sizes: said } as const)
+			: ({ op: 'template', shape, sizes: said } as const);
+		if (await store.keep([edit], 'template')) {
+			if (isKind(shape)) await goto(`/job/${store.id}/edges?tab=${shape === 'footing-first' ? 'footings' : 'walls'}`);
+			shape = null;
+		}
 	}
 </script>
 
@@ -53,6 +71,24 @@
 			</Act>
 		{/each}
 	</div>
+	<h2>{w.lines.fromKind}</h2>
+	<div class="mx-0 my-6 flex flex-wrap gap-8">
+		{#each kinds as one}
+			<Act
+				kind="quiet"
+				class="flex-col px-8 py-6"
+				on={shape === one}
+				aria-pressed={shape === one}
+				onclick={() => (shape = shape === one ? null : one)}
+			>
+				<svg width="64" height="42" aria-hidden="true"
+					><path d={cuts[one]} fill="var(--color-slab)" stroke="currentColor" stroke-width="1.8" /></svg
+				>
+				{w.lines.kinds[one]}
+			</Act>
+		{/each}
+	</div>
+	{#if isKind(shape)}<p class="label">{w.lines.kindHow}</p>{/if}
 	{#if shape}
 		<div class="row mx-0 my-6 flex flex-wrap gap-8">
 			{#each names as name, i}
