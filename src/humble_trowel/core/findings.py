@@ -92,6 +92,9 @@ FINDING_KINDS = (
     ),
     FindingKind("wall-guessed", "note", "sizes of a wall are the guess that it began with", "edges", ("walls",)),
     FindingKind("footing-ways-disagree", "stop", "the two ways of counting footings differ", "edges", ("footings",)),
+    FindingKind(
+        "foam-shows", "note", "foam on a face shows above the ground outside", "edges", ("cut",), changes_order=False
+    ),
     FindingKind("lap-off-edge", "check", "a lap no longer lies along the outline", "edges", ("walks",)),
     FindingKind("lap-off-old", "check", "a lap lies partly over nothing", "edges", ("walks",)),
     FindingKind("lap-no-room", "check", "a lap is thicker than the room over the old concrete", "edges", ("walks",)),

@@ -141,6 +141,11 @@ _ROWS = (
         "definition",
     ),
     Source(
+        "foam-face",
+        "Area of the foam on plan times its height: concrete that stands in it or that it takes the room of.",
+        "definition",
+    ),
+    Source(
         "ramp",
         "Ramps 1 in 12 at most, rails where they rise over 6 in, flares 1 in 10, no lip over 1/2 in: ADA Standards 405, 406.3, "
         "303; IRC R311.8. Check the code adopted there.",

@@ -27,6 +27,9 @@
 					stroke="var(--color-line)"
 					stroke-width="1"
 				/>{/if}{/each}
+	{:else if thing.kind === 'foam'}
+		<path d={view.path(thing.rings)} fill="var(--color-well)" fill-rule="evenodd" />
+		<path d={view.path(thing.rings)} fill="url(#zig)" fill-rule="evenodd" stroke="var(--color-ink)" stroke-width="1.2" />
 	{:else if thing.kind === 'kerb'}
 		<path
 			d={view.path(thing.rings)}
@@ -40,7 +43,7 @@
 		<path d={view.path(thing.rings)} fill="var(--color-slab)" fill-rule="evenodd" stroke="var(--color-ink)" stroke-width="2" />
 		<path d={view.path(thing.rings)} fill="url(#conc)" fill-rule="evenodd" />
 	{/if}
-	{#if thing.kind !== 'pile' && thing.kind !== 'kerb' && size.wide > thing.name.length * 6.6 && size.tall > 18}
+	{#if thing.kind !== 'pile' && thing.kind !== 'kerb' && thing.kind !== 'foam' && size.wide > thing.name.length * 6.6 && size.tall > 18}
 		<text class="fill-ink2 stroke-sheet stroke-4 text-label font-[620] [paint-order:stroke]" {x} y={y + 5} text-anchor="middle"
 			>{thing.name}</text
 		>

@@ -95,6 +95,12 @@ export const edgeWords = {
 	meetsAll: 'It meets what is asked of it.',
 	nothingAsked: 'Nothing is asked of it here.',
 	checks: { meets: 'Meets', short: 'Short', 'not set': 'Not set' },
+	foamSide: 'foam is',
+	foamSides: { outside: 'outside the outline', inside: 'inside the outline' },
+	foamFaces: { foam_past_mm: 'down past it', cut_back_mm: 'top cut back', cut_back_high_mm: 'cut how high' },
+	piersUnder: 'piers under it',
+	piersHint: 'P1 middle',
+	pileRow: "every 7' along A to B",
 	faces: { foam: 'foam on its face', isolation: 'isolation strip', plate: 'sill plate', plate_over: 'plate past concrete' },
 	kinds: {
 		thickened: 'thickened',

@@ -13,6 +13,7 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.borders import shared_borders
+from humble_trowel.core.geometry.foam_faces import foam_faces
 from humble_trowel.core.geometry.overlay import GRID_MM
 from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
@@ -131,6 +132,11 @@ def _outlined(plan: Plan, pours: Sequence[SecondPour]) -> list[Outlined]:
         Outlined("recess", at, recess.name, [_rounded(recess.polygon)], label_spot(Polygon(recess.polygon)))
         for at, recess in enumerate(plan.recesses)
     ]
+    for at, face in enumerate(foam_faces(plan)):
+        parts = [part for part in shapely.get_parts(face.region) if part.geom_type == "Polygon"]
+        rings = [ring for part in parts for ring in (part.exterior, *part.interiors)]
+        drawn = [_rounded([(x, y) for x, y in ring.coords[:-1]]) for ring in rings]
+        rows.append(Outlined("foam", at, face.kind.mark, drawn, (0.0, 0.0)))
     for pour in pours:
         middle = Polygon(pour.rings[0]).representative_point() if pour.rings else None
         if middle is not None:

@@ -11,14 +11,16 @@ from typing import Literal
 
 from humble_trowel.core.edges.frost_sides import FrostSide, frost_sides
 from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.geometry.foam_faces import foam_faces
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.document import Plan, side_name
 from humble_trowel.core.plan.local_rules import NO_LOCAL, Local, limit
 from humble_trowel.core.plan.shape_parts import EdgeType
 from humble_trowel.core.sources import words_in
 from humble_trowel.core.units import Units, format_area, say_depth
 
 SLACK_MM = 0.5
+SHOWS_MM = 10.0
 Verdict = Literal["meets", "short", "not set"]
 
 
@@ -160,8 +162,10 @@ def _frost(plan: Plan, side: FrostSide, buried: str, area_m2: float, local: Loca
 
 
 def plate_over_mm(kind: EdgeType) -> float:
-    """How far the sill plate stands out past the concrete: as said, else flush with the foam's face."""
-    return kind.plate_over_mm if kind.plate_over_mm is not None else kind.foam_mm or 0.0
+    """How far the sill plate stands out past the concrete: as said, else flush with the foam's face; less what the foam's top is
+    cut back."""
+    back = kind.cut_back_mm or 0.0 if kind.cut_back_high_mm else 0.0
+    return max(0.0, (kind.plate_over_mm if kind.plate_over_mm is not None else kind.foam_mm or 0.0) - back)
 
 
 def _plate(plan: Plan, kind: EdgeType) -> EdgeCheck:
@@ -170,6 +174,25 @@ def _plate(plan: Plan, kind: EdgeType) -> EdgeCheck:
     words = f"{kind.mark}: a {say_depth(plate, units)} sill plate stands {say_depth(over, units)} out past the concrete, over a third of its width."
     texts = (say_depth(over, units), f"{say_depth(plate / 3, units)} at most")
     return _check(replace(PLATE, name=f"Sill plate past {kind.mark}"), None, units, over - plate / 3, texts, words)
+
+
+def foam_doubts(plan: Plan) -> list[Finding]:
+    """Where foam shows above the ground outside: how much, where it falls along the side, and that it wants a cover."""
+    found, count = [], len(plan.outline or ())
+    grounds = {side: row.ground for row in plan.forms for side in row.sides}
+    for face in foam_faces(plan):
+        for side in face.sides:
+            levels = [spot.level_mm for spot in grounds.get(side, ())]
+            least, most = (max(0.0, -max(levels)), max(0.0, -min(levels))) if levels else (0.0, 0.0)
+            if most > SHOWS_MM:
+                least_text, most_text = say_depth(least, plan.units), say_depth(most, plan.units)
+                how = most_text if most - least < 1 else f"{least_text} to {most_text}"
+                words = f"Foam of {face.kind.mark} shows {how} along {side_name(side, count)}."
+                where = f"edge_types.{face.kind.mark}"
+                found.append(
+                    finding("foam-shows", where, words, "Cover it, down into the ground where that falls.", "foam-face")
+                )
+    return found
 
 
 def edge_findings(checks: Sequence[EdgeCheck]) -> list[Finding]:

@@ -27,7 +27,13 @@ def part_findings(plan: Plan, solid: Solid, local: Local = NO_LOCAL) -> list[Fin
     return [
         *_types(plan, solid, "edge_types", [edge.type for edge in plan.edges], "a side"),
         *_types(plan, solid, "beam_types", [beam.type for beam in plan.beams], "a line"),
-        *_types(plan, solid, "pad_types", [pad.type for pad in plan.pads], "a spot"),
+        *_types(
+            plan,
+            solid,
+            "pad_types",
+            [*(pad.type for pad in plan.pads), *(pier.type for row in plan.side_pads for pier in row.piers)],
+            "a spot",
+        ),
         *_clipped(plan, solid),
         *_wide_haunches(plan, solid),
         *_hair_apart(plan),
@@ -66,7 +72,7 @@ def _clipped(plan: Plan, solid: Solid) -> list[Finding]:
         what = {"edge": f"A line of {part.mark}", "beam": f"A beam {part.mark}", "pad": f"A pad {part.mark}"}[part.kind]
         where = {"edge": f"edges[{part.row}].along", "beam": f"beams[{part.row}].path", "pad": f"pads[{part.row}].at"}[part.kind]  # fmt: skip
         words = f"{what} sticks out of the outline by {format_area(lost, plan.units)} and is cut off there."
-        rows.append(finding("part-clipped", where, words, f"Move the {'line' if part.kind == 'edge' else part.kind}, or leave it."))  # fmt: skip
+        rows.append(finding("part-clipped", where, words, f"Move the {'line' if part.kind == 'edge' else part.kind}{', call it inside' if part.kind == 'pad' else ''}, or leave it."))  # fmt: skip
     return rows
 
 

@@ -52,6 +52,10 @@ class SectionEnd:
     ground_mm: float | None
     frost_mm: float | None
     foam_mm: float
+    foam_inside: bool
+    foam_past_mm: float
+    cut_back_mm: float
+    cut_back_high_mm: float
     isolation_mm: float
     plate_mm: float
     plate_over_mm: float
@@ -111,6 +115,8 @@ def _end(plan: Plan, solid: Solid, ways: JobWays, side: int, leaving: Leaving, l
         kind=kind.kind if kind else "plain", top_mm=top, bottom_mm=bottom, against=standing,
         against_level_mm=_level_of(thing, spot), ground_mm=ground,
         frost_mm=None if ground is None or frost is None else ground - frost, foam_mm=foam,
+        foam_inside=kind is not None and kind.foam_side == "inside", foam_past_mm=(kind.foam_past_mm if kind else None) or 0.0,
+        cut_back_mm=(kind.cut_back_mm if kind else None) or 0.0, cut_back_high_mm=(kind.cut_back_high_mm if kind else None) or 0.0,
         isolation_mm=(kind.isolation_mm if kind else None) or 0.0, plate_mm=(kind.plate_mm if kind else None) or 0.0,
         plate_over_mm=over if kind and kind.plate_mm else 0.0,
         boards=[] if standing else _boards(_form(plan, solid, ways, side), at, top),

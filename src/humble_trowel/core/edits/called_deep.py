@@ -2,27 +2,25 @@
 
 from __future__ import annotations
 
-import math
 import re
 from dataclasses import replace
 from itertools import pairwise
 from typing import Any
 
 from humble_trowel.core.calls.walk import walk
+from humble_trowel.core.edits.along_side import bays_mm, spots_along
 from humble_trowel.core.edits.base import EditBase
-from humble_trowel.core.edits.beams import MOST, AddBeam, BeamsOnZones, LayBeams
+from humble_trowel.core.edits.beams import AddBeam, BeamsOnZones, LayBeams
 from humble_trowel.core.edits.called_here import Pressed, Said, side_called
 from humble_trowel.core.edits.pads import AddPads
 from humble_trowel.core.errors import CallError
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.ring import side_of, unit
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 
 DEEP = re.compile(r"parallel\b|every\b|bays\b|at\b|under\b|crossings?\b|from\b")
 _OFF_WALL = re.compile(
     r"(?P<run>parallel\s+)?(?P<how>every|bays|at)\s+(?P<sizes>.+?)(?:\s+from\s+(?P<end>[a-z]{1,2}))?"
 )
-_BAY = re.compile(r"(?:(?P<count>\d{1,2})\s*[x×]\s*)?(?P<size>.+)")
 
 
 def deep_call(plan: Plan, here: Pressed, said: Said) -> list[EditBase]:
@@ -46,17 +44,6 @@ def _marked(plan: Plan, said: Said) -> Said:
         marks = [mark for mark, _ in kinds]
         raise CallError(f"Of which kind: {' or '.join(marks)}?", tuple(f"{said.text} {mark}" for mark in marks), "text")
     return replace(said, mark=kinds[0][0], kind=kinds[0][1])
-
-
-def _bays_mm(plan: Plan, said: Said, sizes: str) -> list[float]:
-    rows: list[float] = []
-    for bit in re.split(r"\s*[,;]\s*", sizes.strip(" ,;")):
-        match = _BAY.fullmatch(bit)
-        if match:
-            rows += [said.length_mm(match["size"], plan)] * int(match["count"] or 1)
-    if len(rows) > MOST:
-        raise CallError(f"That makes {len(rows)} bays; a job holds {MOST}.", path="text")
-    return rows
 
 
 def _text(bays_mm: list[float]) -> str:
@@ -97,7 +84,7 @@ def _off_wall(plan: Plan, side: int, said: Said, off: re.Match[str]) -> list[Edi
     }  # fmt: skip
     if off["how"] == "every":
         return [LayBeams(**how, spacing=said.length_mm(off["sizes"], plan))]
-    rows = _bays_mm(plan, said, off["sizes"])
+    rows = bays_mm(plan, said, off["sizes"])
     if off["how"] == "at":  # from the corner to each of them
         spots = sorted(set(rows))
         rows = [spots[0], *(b - a for a, b in pairwise(spots))]
@@ -112,8 +99,22 @@ def _walked(plan: Plan, text: str, start: XY) -> list[XY]:
 
 
 def _pads(plan: Plan, here: Pressed, said: Said) -> list[EditBase]:
+    how: dict[str, object] = {}
+    inside = re.search(r"\s*\binside\b", said.rest)
+    if inside:
+        how["inside"], said = (
+            True,
+            replace(said, rest=(said.rest[: inside.start()] + said.rest[inside.end() :]).strip()),
+        )
+    turn = re.search(r"\s*\bturn(?:ed)?\s+(-?\d+(?:\.\d+)?)\s*(?:°|deg(?:rees)?)?", said.rest)
+    if turn:
+        how["turn_deg"], said = (
+            float(turn[1]),
+            replace(said, rest=(said.rest[: turn.start()] + said.rest[turn.end() :]).strip()),
+        )
+
     def at(**where: object) -> list[EditBase]:
-        return [AddPads.model_validate({"op": "add_pads", "type": said.mark, **where})]
+        return [AddPads.model_validate({"op": "add_pads", "type": said.mark, **how, **where})]
 
     if "crossing" in said.rest:
         return at(crossings=True)
@@ -123,32 +124,11 @@ def _pads(plan: Plan, here: Pressed, said: Said) -> list[EditBase]:
         spot = (plan.outline or [])[here.corner]
         grid = re.fullmatch(r"bays\s+(?P<x>.+?)\s+by\s+(?P<y>.+)", said.rest)
         if grid:
-            x, y = (_text(_bays_mm(plan, said, grid[key])) for key in ("x", "y"))
+            x, y = (_text(bays_mm(plan, said, grid[key])) for key in ("x", "y"))
             return at(corner=plan.corner_ids[here.corner], bays_x=x, bays_y=y)
         return at(at=[_walked(plan, said.rest, spot)[-1] if said.rest else spot])
     if here.side is not None:
-        return at(at=_along(plan, here, said))
+        return at(at=spots_along(plan, here, said))
     if here.at is not None:
         return at(at=[_walked(plan, said.rest, here.at)[-1] if said.rest else here.at])
     raise CallError(f"Where does {said.mark} stand? {here.offers(plan)}", path="text")
-
-
-def _along(plan: Plan, here: Pressed, said: Said) -> list[XY]:
-    """Spots along the wall: every so far, in bays, or at some places, from its first corner, and so far in."""
-    a, b = side_of(list(plan.outline or []), here.side or 0)
-    long_mm, (ux, uy) = math.dist(a, b), unit(a, b)
-    match = re.fullmatch(r"(?:(?P<how>every|bays|at)\s+(?P<sizes>.+?))?(?:\s*\bin\s+(?P<inward>\d.*))?", said.rest)
-    if match is None or (not match["sizes"] and here.along_mm is None):
-        raise CallError(f"Where along the wall? {here.offers(plan)}", path="text")
-    inward_mm = said.length_mm(match["inward"], plan, "in") if match["inward"] else 0.0
-    rows = _bays_mm(plan, said, match["sizes"]) if match["sizes"] else [here.along_mm or 0.0]
-    if match["how"] == "every":
-        if rows[0] < 1.0 or long_mm / rows[0] > MOST:
-            raise CallError("That is no spacing for pads.", path="text")
-        rows = [rows[0] * k for k in range(int((long_mm + 1.0) / rows[0]) + 1)]
-    elif match["how"] == "bays":
-        rows = [sum(rows[:k]) for k in range(len(rows) + 1)]
-    if max(rows) > long_mm + 1.0:
-        name = side_name(here.side or 0, len(plan.outline or []))
-        raise CallError(f"That runs past the end of {name}.", path="text")
-    return [(a[0] + row * ux - inward_mm * uy, a[1] + row * uy + inward_mm * ux) for row in rows]

@@ -89,9 +89,11 @@ class Said:
 
 
 def side_called(plan: Plan, words: str) -> tuple[int, str] | None:
-    """(side, the call before it) where a call ends in 'along A to B'; None without. Raises CallError for no such side."""
-    match = re.fullmatch(r"(?P<before>.*?)\s*\balong\s+(?P<side>[a-z]{1,2}\s*(?:to|-|–)\s*[a-z]{1,2})", words)
-    return (side_named(plan, match["side"]), match["before"]) if match else None
+    """(side, the call without it) where a call says 'along A to B', at its end or before 'in 6'; None without. Raises CallError
+    for no such side."""
+    side = r"\balong\s+(?P<side>[a-z]{1,2}\s*(?:to|-|–)\s*[a-z]{1,2})"
+    match = re.fullmatch(rf"(?P<before>.*?)\s*{side}(?P<after>\s+in\s+\S.*)?", words)
+    return (side_named(plan, match["side"]), match["before"] + (match["after"] or "")) if match else None
 
 
 def side_named(plan: Plan, words: str) -> int:

@@ -145,6 +145,26 @@ def _outer(row: EdgeType) -> tuple[float | None, ...]:
     return (row.foam_mm, row.isolation_mm, row.plate_mm, row.plate_over_mm)
 
 
+class SetFoamFace(EditBase):
+    """The foam on an edge type's face: on which side of the outline, how far past the concrete's bottom, its top cut back."""
+
+    op: Literal["set_foam_face"]
+    mark: TypeMark
+    changes: dict[Literal["foam_side", "foam_past_mm", "cut_back_mm", "cut_back_high_mm"], Any]
+
+    def apply(self, plan: Plan) -> Edited:
+        old = next((row for row in plan.edge_types if row.mark == self.mark), None)
+        if old is None:
+            raise EditError(f"There is no edge type {self.mark} any more.", "mark")
+        changes: dict[str, Any] = {str(key): value for key, value in self.changes.items()}
+        for key in (name for name in changes if name.endswith("_mm")):
+            said = changes[key]
+            changes[key] = None if said in (None, "", "0") else parse_length(said, plan.units, bare="in")
+        row = EdgeType.model_validate({**old.model_dump(), **changes})
+        rows = [row if known.mark == self.mark else known for known in plan.edge_types]
+        return plan.model_copy(update={"edge_types": rows}), f"{self.mark} foam set"
+
+
 class RemoveEdgeType(EditBase):
     """Take out an edge type; sides that had it become plain."""
 
@@ -216,4 +236,4 @@ class RemoveAlong(EditBase):
         return without_row(plan, "edges", at), "Line taken out"
 
 
-EDGE_EDITS = (SetEdgeType, RemoveEdgeType, SetSideType, AddAlong, RemoveAlong)
+EDGE_EDITS = (SetEdgeType, SetFoamFace, RemoveEdgeType, SetSideType, AddAlong, RemoveAlong)

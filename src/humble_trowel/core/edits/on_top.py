@@ -4,11 +4,13 @@ from __future__ import annotations
 
 import math
 import re
+from dataclasses import replace
 from typing import Annotated, Any, Literal
 
 from pydantic import Field, StrictBool
 from shapely.geometry import LineString, Polygon
 
+from humble_trowel.core.edits.along_side import spots_along
 from humble_trowel.core.edits.base import (
     Calls,
     EditBase,
@@ -25,13 +27,14 @@ from humble_trowel.core.edits.base import (
     with_row,
 )
 from humble_trowel.core.edits.beams import walked_path
+from humble_trowel.core.edits.called_here import Pressed, Said, side_called
 from humble_trowel.core.edits.outline import closed_ring, start_of
 from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.plan.levels import read_level
-from humble_trowel.core.plan.shape_parts import Kerb, LeaveOut, Piles, SidePad
+from humble_trowel.core.plan.shape_parts import Kerb, LeaveOut, Pier, Piles, SidePad
 from humble_trowel.core.units import parse_length, say_depth, say_length
 
 
@@ -65,11 +68,12 @@ class AddSidePad(EditBase):
 
 
 class SetSidePad(EditBase):
-    """Change a side pad's name, thickness or level."""
+    """Change a side pad's name, thickness, level, pour or piers. piers: 'P1 middle', 'P1 corners in 9' (from its sides to their
+    middles), one after another with commas; '' for none."""
 
     op: Literal["set_side_pad"]
     side_pad: SidePadId
-    changes: dict[Literal["name", "thickness_mm", "top_mm", "pour"], Any]
+    changes: dict[Literal["name", "thickness_mm", "top_mm", "pour", "piers"], Any]
 
     def apply(self, plan: Plan) -> Edited:
         at = place_of(plan, "side_pads", self.side_pad, "side_pad")
@@ -78,8 +82,42 @@ class SetSidePad(EditBase):
             changes["thickness_mm"] = sized(plan, changes["thickness_mm"], "thickness_mm", "How thick?")
         if "top_mm" in changes:
             changes["top_mm"] = read_level(changes["top_mm"], plan, "top_mm")
+        if isinstance(changes.get("piers"), str):
+            changes["piers"] = [row.model_dump() for row in read_piers(changes["piers"], plan, plan.side_pads[at])]
         row = SidePad.model_validate({**plan.side_pads[at].model_dump(), **changes})
         return with_row(plan, "side_pads", at, row), f"{row.name} set"
+
+
+def read_piers(text: str, plan: Plan, pad: SidePad) -> list[Pier]:
+    """'P1 middle, P2 corners in 9' as piers under a pad. Raises EditError."""
+    marks = {row.mark.upper(): row.mark for row in plan.pad_types}
+    rows: list[Pier] = []
+    for bit in re.split(r"\s*[,;]\s*", text.strip()):
+        match = re.fullmatch(
+            r"(?P<mark>\S+)\s+(?:(?P<middle>middle)|corners(?:\s+in\s+(?P<inward>.+))?)", bit, re.IGNORECASE
+        )
+        if not bit:
+            continue
+        if match is None:
+            raise EditError(f"Cannot read '{bit}'. Say P1 middle, or P1 corners in 9.", "piers")
+        if match["mark"].upper() not in marks:
+            raise EditError(
+                f"The mark {match['mark']} is no pad type here. Call its size under Beams and pads.", "piers"
+            )
+        mark, whole = marks[match["mark"].upper()], Polygon(pad.polygon)
+        inner = (
+            whole.buffer(-parse_length(match["inward"], plan.units, bare="in"), join_style="mitre")
+            if match["inward"]
+            else whole
+        )
+        if match["middle"]:
+            spots = [(whole.centroid.x, whole.centroid.y)]
+        elif inner.is_empty or inner.geom_type != "Polygon":
+            raise EditError(f"{pad.name} is not that wide.", "piers")
+        else:
+            spots = [(float(x), float(y)) for x, y in inner.exterior.coords[:-1]]
+        rows += [Pier(type=mark, at=(round(x, 3), round(y, 3))) for x, y in spots]
+    return rows
 
 
 class AddKerb(EditBase):
@@ -186,7 +224,9 @@ class SetPiles(EditBase):
             if said is not None:
                 values[key] = parse_length(said, plan.units, bare="in")
         spots = [*values.get("at", []), *self.at]
-        if self.text.strip():
+        if re.match(r"\s*(?:every|bays|at)\b", self.text, re.IGNORECASE):
+            spots += [spot for spot in _in_a_row(plan, self.text) if all(math.dist(spot, old) > 10 for old in spots)]
+        elif self.text.strip():
             spots.append(walked_path(plan, self.text, "way to the pile")[-1])
         if self.pads:
             spots += [pad.at for pad in plan.pads if all(math.dist(pad.at, spot) > 10 for spot in spots)]
@@ -200,6 +240,15 @@ class SetPiles(EditBase):
         if place is not None:
             return with_row(plan, "piles", place, row), words
         return plan.model_copy(update={"piles": [*plan.piles, row]}), words
+
+
+def _in_a_row(plan: Plan, text: str) -> list[XY]:
+    """'every 7 ft along A to B in 6': spots along a side."""
+    said = Said.of(text, plan)
+    named = side_called(plan, said.rest)
+    if named is None:
+        raise EditError("Along which side? Say every 7' along A to B.", "text")
+    return spots_along(plan, Pressed(side=named[0]), replace(said, rest=named[1]))
 
 
 TOP_EDITS = (AddSidePad, SetSidePad, AddKerb, SetKerb, SetPiles)

@@ -29,8 +29,9 @@ from humble_trowel.core.edits.beams import read_bays, walked_path
 from humble_trowel.core.edits.marks import mark_and_call
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.geometry.bays import beam_crossings
+from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.ring import unit
+from humble_trowel.core.geometry.ring import distance_to_side, side_of, sides_of, unit
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.plan.shape_parts import Pad, PadType
@@ -38,6 +39,8 @@ from humble_trowel.core.units import parse_length, say_depth
 
 MOST = 400
 SAME_MM = 10.0
+FLUSH_MM = 0.5
+ROUNDS = 400
 
 
 def read_pad(text: str, plan: Plan) -> dict[str, float | str]:
@@ -111,7 +114,7 @@ def pad_words(kind: PadType, plan: Plan) -> str:
 
 class AddPads(EditBase):
     """Pads where asked; a spot within 10 mm of a pad that stands already is left out. At points in mm, at the end of a walk from a corner, at every beam crossing, or on a grid from a corner whose
-    bays run along its sides ('9 ft, 14 ft')."""
+    bays run along its sides ('9 ft, 14 ft'). inside: one that would stick out of the outline is moved in, flush with its sides."""
 
     op: Literal["add_pads"]
     type: TypeMark
@@ -122,6 +125,7 @@ class AddPads(EditBase):
     bays_x: Short = ""
     bays_y: Short = ""
     turn_deg: float = 0.0
+    inside: StrictBool = False
 
     def apply(self, plan: Plan) -> Edited:
         if self.type not in {row.mark for row in plan.pad_types}:
@@ -129,12 +133,17 @@ class AddPads(EditBase):
                 f"The mark {self.type} is no pad type here. Call its size first, like 30 sq 16 deep.", "type"
             )
         spots: list[XY] = list(self.at)
+        outside = 0
         if self.text.strip():
             spots.append(walked_path(plan, self.text, "way to the pad")[-1])
         if self.crossings:
             spots += beam_crossings(plan)
         if self.corner is not None:
-            spots += _grid(plan, corner_at(plan, self.corner), self.bays_x, self.bays_y)
+            inside, outside = _grid(plan, corner_at(plan, self.corner), self.bays_x, self.bays_y)
+            spots += inside
+        if self.inside:
+            kind = next(row for row in plan.pad_types if row.mark == self.type)
+            spots = [moved_in(plan, kind, spot, self.turn_deg) for spot in spots]
         new: list[XY] = []
         for spot in spots:
             if all(math.dist(spot, pad.at) > SAME_MM for pad in plan.pads) and all(
@@ -154,23 +163,30 @@ class AddPads(EditBase):
             raise EditError(f"That makes {len(plan.pads) + len(new)} pads; a job holds {MOST}.")
         pads = [Pad(type=self.type, at=spot, turn_deg=self.turn_deg) for spot in new]
         words = f"Pad {self.type} set" if len(new) == 1 else f"{len(new)} {self.type} pads set"
+        if len(new) < len(spots):
+            words += f"; {len(spots) - len(new)} stood there already"
+        if outside:
+            words += f"; {outside} would lie outside the outline"
         return plan.model_copy(update={"pads": [*plan.pads, *pads]}), words
 
 
-def _grid(plan: Plan, at: int, bays_x: str, bays_y: str) -> list[XY]:
-    """Posts on a grid whose first stands on the corner: bays along the side that leaves it, and along the one before."""
+def _grid(plan: Plan, at: int, bays_x: str, bays_y: str) -> tuple[list[XY], int]:
+    """Posts on a grid whose first stands on the corner: bays along the side that leaves it, and along the one before; and how
+    many of them would lie outside of the outline."""
     ring = ring_needed(plan)
     p, q, r = ring[at], ring[(at + 1) % len(ring)], ring[at - 1]
     along, across = read_bays(bays_x, plan), read_bays(bays_y, plan)
     outline = Polygon(ring).buffer(1.0)
     ux, vx = unit(p, q), unit(p, r)
-    spots = []
+    spots, outside = [], 0
     for j in _sums(across):
         for i in _sums(along):
             spot = (p[0] + i * ux[0] + j * vx[0], p[1] + i * ux[1] + j * vx[1])
             if outline.intersects(shapely.Point(spot)):
                 spots.append((round(spot[0], 3), round(spot[1], 3)))
-    return spots
+            else:
+                outside += 1
+    return spots, outside
 
 
 def _sums(bays: Sequence[float]) -> list[float]:
@@ -179,6 +195,40 @@ def _sums(bays: Sequence[float]) -> list[float]:
         total += bay
         rows.append(total)
     return rows
+
+
+def moved_in(plan: Plan, kind: PadType, spot: XY, turn_deg: float) -> XY:
+    """Where a pad stands that is moved in from the sides it sticks out of, flush with them; the spot itself where it sticks out
+    of none. Raises EditError where it does not fit."""
+    ring = ring_needed(plan)
+    shape = Polygon(pad_ring(kind, Pad(type=kind.mark, at=spot, turn_deg=turn_deg)))
+    outline = Polygon(ring)
+    if shape.difference(outline.buffer(FLUSH_MM)).is_empty:
+        return spot
+    x, y = spot
+    for _ in range(ROUNDS):
+        worst, way = 0.0, (0.0, 0.0)
+        for side, (a, b) in enumerate(sides_of(ring)):
+            ux, uy = unit(a, b)
+            reach = max(-(px - x) * -uy - (py - y) * ux for px, py in shape_at(kind, (x, y), turn_deg))
+            lies = (x - a[0]) * -uy + (y - a[1]) * ux
+            if (
+                lies < reach - 1e-9
+                and distance_to_side((x, y), *side_of(ring, side)) <= reach + FLUSH_MM
+                and reach - lies > worst
+            ):
+                worst, way = reach - lies, (-uy * (reach - lies), ux * (reach - lies))
+        if worst < 1e-7:
+            break
+        x, y = x + way[0], y + way[1]
+    if not Polygon(shape_at(kind, (x, y), turn_deg)).difference(outline.buffer(FLUSH_MM)).is_empty:
+        raise EditError(f"{kind.mark} does not fit inside there.", "text")
+    return (round(x, 6), round(y, 6))
+
+
+def shape_at(kind: PadType, spot: XY, turn_deg: float) -> list[XY]:
+    """Corners of a pad of this kind at a spot."""
+    return pad_ring(kind, Pad(type=kind.mark, at=spot, turn_deg=turn_deg))
 
 
 class MovePad(EditBase):

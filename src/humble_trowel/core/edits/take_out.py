@@ -40,7 +40,13 @@ class TakeOut(EditBase):
             users = self.what.removesuffix("_types") + "s"
             types = [row for row in getattr(plan, self.what) if row.mark != self.mark]
             left = [row for row in getattr(plan, users) if row.type != self.mark]
-            return plan.model_copy(update={self.what: types, users: left}), f"{self.mark} taken out"
+            changes = {self.what: types, users: left}
+            if self.what == "pad_types":
+                changes["side_pads"] = [
+                    row.model_copy(update={"piers": [pier for pier in row.piers if pier.type != self.mark]})
+                    for row in plan.side_pads
+                ]
+            return plan.model_copy(update=changes), f"{self.mark} taken out"
         kind = cast(Kind, self.what)
         rows = list(getattr(plan, kind))
         there = {row.id for row in rows} & set(self.ids)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from humble_trowel.core.beside.beside import Beside, beside_findings, besides_told
-from humble_trowel.core.edges.edge_checks import EdgeCheck, edge_checks
+from humble_trowel.core.edges.edge_checks import EdgeCheck, edge_checks, foam_doubts
 from humble_trowel.core.edges.frost_options import EdgeOption, edge_options
 from humble_trowel.core.edges.part_doubts import part_findings
 from humble_trowel.core.edges.section import Section, section
@@ -30,7 +30,7 @@ class EdgesAnswers(OrderAnswers):
     def _shape_doubts(self) -> list[Finding]:
         plan, solid = self.plan, self.shape
         doubts = [*step_findings(plan, solid), *part_findings(plan, solid, self.ways.local_rules)]
-        return [*doubts, *shape_findings(plan, solid, self.ways), *beside_findings(plan, solid)]
+        return [*doubts, *shape_findings(plan, solid, self.ways), *beside_findings(plan, solid), *foam_doubts(plan)]
 
     @kept("plan", "solid")
     def beside(self) -> list[Beside]:

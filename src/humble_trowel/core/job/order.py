@@ -10,14 +10,15 @@ from humble_trowel.core.figures import (
 )
 from humble_trowel.core.job.ground import GroundAnswers
 from humble_trowel.core.kept import kept
+from humble_trowel.core.order.foam_faces import foam_pours
 from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.order.ledger_part import LedgerPart
 from humble_trowel.core.order.second_pours import SecondPour, second_pours
 from humble_trowel.core.walls.rows import Standing, standing_walls, with_the_slab
 
 SECOND = (
-    "plan.kerbs", "plan.side_pads", "plan.walls", "plan.footings", "plan.laps", "plan.sidewalks", "plan.ramps",
-    "plan.existing", "plan.units", "plan.outline",
+    "plan.kerbs", "plan.side_pads", "plan.pad_types", "plan.walls", "plan.footings", "plan.laps", "plan.sidewalks", "plan.ramps",
+    "plan.existing", "plan.units", "plan.edges", "plan.edge_types", "plan.outline",
 )  # fmt: skip
 
 
@@ -56,5 +57,6 @@ class OrderAnswers(GroundAnswers):
         """Concrete that comes after, on top, beside and in walls."""
         if self.plan.outline is None:
             return []
-        in_walls = with_the_slab(self.plan, self.standing_walls, self.solid.cells if self.solid else [])
-        return second_pours(self.plan) + besides(self.plan) + in_walls
+        cells = self.solid.cells if self.solid else []
+        in_walls = with_the_slab(self.plan, self.standing_walls, cells)
+        return second_pours(self.plan) + besides(self.plan) + foam_pours(self.plan, cells) + in_walls

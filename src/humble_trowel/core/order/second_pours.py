@@ -13,14 +13,16 @@ from itertools import pairwise
 
 import shapely
 from shapely.geometry import LineString, Polygon
+from shapely.geometry.base import BaseGeometry
 from shapely.ops import substring
 
+from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.lines.outline import length_leaf
 from humble_trowel.core.order.leaves import area_leaf, area_times_depth, short_sum, thin_leaf, volume_unit
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.shape_parts import Kerb, SidePad
-from humble_trowel.core.units import format_volume
+from humble_trowel.core.plan.shape_parts import Kerb, Pad, SidePad
+from humble_trowel.core.units import format_volume, say_depth
 from humble_trowel.core.working import Working, leaf, work
 
 
@@ -92,6 +94,23 @@ def _rings(path: Sequence[XY], width_mm: float, closed: bool) -> list[list[XY]]:
     return [[(round(x, 2), round(y, 2)) for x, y in ring.coords[:-1]] for ring in (shape.exterior, *shape.interiors)]
 
 
+def piers_m2(plan: Plan, pad: SidePad) -> list[tuple[float, float]]:
+    """(depth from the pad's top, m2) of the piers under a pad beside the slab, deepest first; where two stand in one another
+    the deeper one counts."""
+    kinds, whole = {row.mark: row for row in plan.pad_types}, Polygon(pad.polygon)
+    by_depth: dict[float, list[BaseGeometry]] = {}
+    for pier in pad.piers:
+        ring = pad_ring(kinds[pier.type], Pad(type=pier.type, at=pier.at, turn_deg=pier.turn_deg))
+        by_depth.setdefault(kinds[pier.type].depth_mm, []).append(Polygon(ring).intersection(whole))
+    found = []
+    taken: BaseGeometry = Polygon()
+    for deep in sorted((deep for deep in by_depth if deep > pad.thickness_mm), reverse=True):
+        region = shapely.union_all(by_depth[deep]).difference(taken)
+        taken = taken.union(region)
+        found.append((deep, float(region.area) / 1e6))
+    return found
+
+
 def _side_pad(plan: Plan, row: int, pad: SidePad) -> SecondPour:
     unit, _ = volume_unit(plan)
     at = f"edges/side_pad/{row}"
@@ -100,9 +119,15 @@ def _side_pad(plan: Plan, row: int, pad: SidePad) -> SecondPour:
         "area": area_leaf(f"{pad.name}, area", area, plan, at),
         "thick": thin_leaf(f"{pad.name}, thickness", pad.thickness_mm, plan, at),
     }
-    m3 = area * pad.thickness_mm / 1000
+    m3, formula = area * pad.thickness_mm / 1000, area_times_depth(plan, "area", "thick")
+    for deep_mm, pier_m2 in piers_m2(plan, pad):
+        key = f"pier{len(inputs)}"
+        inputs[key] = area_leaf(f"Piers {say_depth(deep_mm, plan.units)} deep, area", pier_m2, plan, at)
+        inputs[f"{key}d"] = thin_leaf("Deeper than the pad by", deep_mm - pad.thickness_mm, plan, at)
+        formula += f" + {area_times_depth(plan, key, f'{key}d')}"
+        m3 += pier_m2 * (deep_mm - pad.thickness_mm) / 1000
     text = format_volume(m3, plan.units)
-    working = work(pad.name, unit, area_times_depth(plan, "area", "thick"), inputs, source="second-pour", text=f"{text} {unit}")  # fmt: skip
+    working = work(pad.name, unit, formula, inputs, source="second-pour", text=f"{text} {unit}")
     return SecondPour(
         pad.name, "side pad", row, m3, text, short_sum(working), 0.0,
         [[(round(x, 2), round(y, 2)) for x, y in pad.polygon]], working, pad.pour == "with",

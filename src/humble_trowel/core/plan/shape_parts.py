@@ -71,7 +71,8 @@ EdgeKind = Literal["thickened", "plain", "against-wall", "dowelled", "block-wall
 class EdgeType(Marked):
     """foam_mm: board against the face that stays; isolation_mm: strip between slab and wall; plate_mm: sill plate of
     the wall on it, flush with the foam's face unless plate_over_mm says how far it stands past the concrete. veneer: masonry
-    veneer stands on it."""
+    veneer stands on it. foam_side: of the outline; foam_past_mm: down past the concrete's bottom; cut_back_mm,
+    cut_back_high_mm: of its top, on the concrete's side, so that the plate bears on concrete."""
 
     kind: EdgeKind
     depth_mm: Length | None = None
@@ -82,6 +83,18 @@ class EdgeType(Marked):
     plate_mm: Length | None = None
     plate_over_mm: Length | None = None
     veneer: StrictBool = False
+    foam_side: Literal["outside", "inside"] = "outside"
+    foam_past_mm: Length | None = None
+    cut_back_mm: Length | None = None
+    cut_back_high_mm: Length | None = None
+
+    @model_validator(mode="after")
+    def _foam_that_holds(self) -> Self:
+        if (self.cut_back_mm or 0.0) > (self.foam_mm or 0.0):
+            raise ValueError("cut_back_mm: the foam is not as thick as it is cut back.")
+        if self.foam_side == "inside" and (self.foam_mm or 0.0) >= (self.bottom_width_mm or float("inf")):
+            raise ValueError("foam_mm: foam inside leaves nothing of the edge's width.")
+        return self
 
     @model_validator(mode="after")
     def _sizes_that_the_kind_uses(self) -> Self:
@@ -148,14 +161,24 @@ class Recess(Row):
     keeps_thickness: StrictBool = False
 
 
+class Pier(Model):
+    """A pier under a pad beside the slab, of a pad type; what of it lies outside of that pad is cut off."""
+
+    type: Mark
+    at: Point
+    turn_deg: Number = 0.0
+
+
 class SidePad(Row):
-    """A small slab of its own beside the outline. pour: with the slab from the same trucks, or apart on another day."""
+    """A small slab of its own beside the outline. pour: with the slab from the same trucks, or apart on another day.
+    piers: under it, as deep as their type says, from its top."""
 
     name: Name
     polygon: Ring
     thickness_mm: Size
     top_mm: Position = 0.0
     pour: With = "apart"
+    piers: Annotated[list[Pier], Field(max_length=40)] = []
 
 
 class LeaveOut(Model):

@@ -1,4 +1,4 @@
-"""What is impossible about laps, sidewalks and ramps: nothing wide, a taper round a bend, a foot under an inch, uphill."""
+"""What is impossible about piers beside, laps, sidewalks and ramps: nothing wide, a taper round a bend, a foot under an inch, uphill."""
 
 from __future__ import annotations
 
@@ -10,9 +10,11 @@ from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.beside_strips import lap_region
+from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.beside_parts import Lap, Ramp
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.shape_parts import Pad
 from humble_trowel.core.units import say_depth
 
 LEAST_MM = 1.0
@@ -21,6 +23,7 @@ FEATHER_MM = 25.4
 
 def check_beside(plan: Plan) -> None:
     """Raise PlanError, with the path of what is wrong."""
+    _check_piers(plan)
     for index, lap in enumerate(plan.laps):
         _check_path(lap.name, lap.path, f"laps[{index}].path")
         _check_lap(plan, lap, f"laps[{index}]")
@@ -31,6 +34,19 @@ def check_beside(plan: Plan) -> None:
     for index, ramp in enumerate(plan.ramps):
         _check_path(ramp.name, ramp.path, f"ramps[{index}].path")
         _check_ramp(plan, ramp, f"ramps[{index}]")
+
+
+def _check_piers(plan: Plan) -> None:
+    kinds = {row.mark: row for row in plan.pad_types}
+    for index, pad in enumerate(plan.side_pads):
+        for at, pier in enumerate(pad.piers):
+            where = f"side_pads[{index}].piers[{at}]"
+            if pier.type not in kinds:
+                known = ", ".join(sorted(kinds)) or "none"
+                raise PlanError(f"The mark {pier.type} is not known. Known here: {known}.", f"{where}.type")
+            ring = pad_ring(kinds[pier.type], Pad(type=pier.type, at=pier.at, turn_deg=pier.turn_deg))
+            if Polygon(ring).intersection(Polygon(pad.polygon)).area < LEAST_MM:
+                raise PlanError(f"A pier {pier.type} stands wholly outside of {pad.name}.", f"{where}.at")
 
 
 def _check_path(name: str, path: Sequence[XY], where: str) -> None:

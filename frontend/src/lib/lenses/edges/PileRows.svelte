@@ -84,7 +84,7 @@
 	<label class="label long"
 		>{w.edges.onePad.replace('pad', 'pile')}<input
 			class="well call"
-			placeholder={w.edges.padWalk}
+			placeholder={w.edges.pileRow}
 			bind:value={piles.text}
 			onkeydown={(e) => e.key === 'Enter' && void keepPiles()}
 		/></label

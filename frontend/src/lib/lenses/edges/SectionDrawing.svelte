@@ -5,6 +5,7 @@
 	import type { Section, SectionSize } from '../../api/schema';
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
+	import SectionFoam from './SectionFoam.svelte';
 	import SectionGround from './SectionGround.svelte';
 	import SectionSizes from './SectionSizes.svelte';
 	import { SectionView } from './section_view';
@@ -83,6 +84,7 @@
 				<path d={view.path(ring)} fill="var(--color-slab)" />
 				<path d={view.path(ring)} fill="url(#c-conc)" stroke="var(--color-ink)" stroke-width="3" stroke-linejoin="miter" />
 			{/each}
+			<SectionFoam {section} {view} />
 			{#each section.ends as end}
 				{#if end.kind === 'dowelled' && end.against}
 					{@const y = (view.y(end.top_mm) + view.y(end.bottom_mm)) / 2}

@@ -185,24 +185,6 @@
 			{/if}
 		{/each}
 	{/if}
-	{#if foam}
-		<rect
-			x={out < 0 ? x - foam : x}
-			y={view.y(end.top_mm)}
-			width={foam}
-			height={view.y(end.bottom_mm) - view.y(end.top_mm)}
-			fill="var(--color-well)"
-		/>
-		<rect
-			x={out < 0 ? x - foam : x}
-			y={view.y(end.top_mm)}
-			width={foam}
-			height={view.y(end.bottom_mm) - view.y(end.top_mm)}
-			fill="url(#zig)"
-			stroke="var(--color-ink)"
-			stroke-width="1.6"
-		/>
-	{/if}
 	{#if strip}<rect
 			x={out < 0 ? x - foam - strip : x + foam}
 			y={view.y(end.top_mm)}

@@ -3,14 +3,13 @@
 	import { remember } from '../../state/remember.svelte';
 	import type { EdgeCheck } from '../../api/schema';
 	import type { Pick } from '../../drawing/pick.svelte';
-	import type { Edit, JobStore } from '../../state/job.svelte';
+	import type { JobStore } from '../../state/job.svelte';
 	import Choose from '../../ui/Choose.svelte';
-	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { shownLength } from '../../ui/typed';
 	import { EXAMPLES } from '../../words/examples';
 	import { w } from '../../words/words';
 	import Verdict from '../../ui/Verdict.svelte';
+	import EdgeFaces from './EdgeFaces.svelte';
 	import SectionDrawing from './SectionDrawing.svelte';
 	import { nextMark } from './section_edits';
 	import type { EdgesData } from './edges.svelte';
@@ -51,7 +50,6 @@
 		() => ({ newText, cutText, lineText }),
 		(old) => ({ newText, cutText, lineText } = old)
 	);
-	const shown = (mm: number | null | undefined) => (mm ? shownLength(mm, store.units) : '');
 	function cutAt(where: string) {
 		const [kind, row] = where.split(' ');
 		if (kind === 'side') pick.chooseSide(Number(row));
@@ -88,8 +86,6 @@
 		if (named('not set')) return { text: w.edges.notSetOf(named('not set')), is: 'plain' };
 		return checks.length ? { text: w.edges.meetsAll, is: 'good' } : { text: w.edges.nothingAsked, is: 'plain' };
 	});
-	const face = (key: 'foam' | 'isolation' | 'plate' | 'plate_over') => (typed: string) =>
-		store.keep([{ op: 'set_edge_type', mark, text: '', [key]: typed } as Edit], `face-${key}`);
 </script>
 
 {#if data.section}
@@ -172,26 +168,7 @@
 				/></label
 			>
 		{/if}
-		{#each ['foam', 'isolation', 'plate', 'plate_over'] as const as key}
-			{@const mm = type[`${key}_mm`]}
-			<Field
-				label={w.edges.faces[key]}
-				width="92px"
-				placeholder={w.edges.noneWord}
-				calm
-				value={shown(mm)}
-				problem={store.problemFor(`face-${key}`)}
-				keep={face(key)}
-			/>
-		{/each}
-		<label class="label veneer"
-			><input
-				type="checkbox"
-				checked={type.veneer}
-				onchange={(e) => void store.keep([{ op: 'set_edge_type', mark, text: '', veneer: e.currentTarget.checked }], 'veneer')}
-			/>
-			{w.edges.veneer}</label
-		>
+		<EdgeFaces {store} {type} />
 	</div>
 	{#if store.problemFor('cut')}<p class="wrong" role="alert">{store.problemFor('cut')?.detail}</p>{:else}<p class="label">
 			{w.edges.cutHint}

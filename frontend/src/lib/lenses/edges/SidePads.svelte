@@ -62,6 +62,16 @@
 			problem={store.problemFor(`sp-l-${i}`)}
 			keep={(top_mm) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { top_mm } }], `sp-l-${i}`)}
 		/>
+		<Field
+			label={w.edges.piersUnder}
+			mode="text"
+			calm
+			placeholder={w.edges.piersHint}
+			value={row.piers?.length ? `${row.piers.length} × ${[...new Set(row.piers.map((pier) => pier.type))].join(', ')}` : ''}
+			width="130px"
+			problem={store.problemFor(`sp-p-${i}`)}
+			keep={(piers) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { piers } }], `sp-p-${i}`)}
+		/>
 		{#if pour}<span class="pb-6 font-[760]"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
 		<Switch
 			on={row.pour === 'with'}

@@ -11,6 +11,7 @@ export const addPads = (type: string, said: Partial<AddPads>): Edit => ({
 	bays_x: '',
 	bays_y: '',
 	turn_deg: 0,
+	inside: false,
 	...said
 });
 export const setPiles = (said: Partial<SetPiles>): Edit => ({
