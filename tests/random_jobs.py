@@ -209,6 +209,62 @@ def _ground(draw, types, n):
     }
 
 
+def _below(draw):
+    """Footings with walls: round a rectangle, along a bend, straight and stepped."""
+    dice, footings, walls = draw.dice, [], []
+    for k in range(dice.choice([0, 1, 1, 2, 3])):
+        x, y = draw.near(-2000, 6000), draw.near(-2000, 6000)
+        w, h = dice.uniform(2500, 12000), dice.uniform(2500, 9000)
+        kind = dice.choice(["round", "bend", "straight"])
+        path = (
+            [(x, y), (x + w, y)]
+            if kind == "straight"
+            else [(x, y), (x + w, y), (x + w + dice.uniform(-800, 800), y + h)]
+        )
+        if kind == "round":
+            path = [*path, (x + dice.uniform(-800, 800), y + h), (x, y)]
+            path = path if draw.chance(0.7) else path[::-1]
+        wide, thick = (
+            dice.choice([400, 406.4, dice.uniform(300, 700)]),
+            dice.choice([200, 203.2, dice.uniform(150, 350)]),
+        )
+        row = {"id": f"t{k}", "name": f"f{k}", "path": draw.turned(path), "width_mm": wide, "thickness_mm": thick, "top_mm": dice.choice([-600, -813, dice.uniform(-1500, -400)])}  # fmt: skip
+        if kind != "round" and draw.chance(0.4):
+            row["steps"] = [{"at_mm": w / 2, "rise_mm": dice.choice([-200, 200, dice.uniform(50, 190)])}]
+        if draw.chance(0.3):
+            row["dug_width_mm"] = wide + dice.uniform(0, 300)
+        footings.append(row)
+        if draw.chance(0.7):
+            sort = dice.choice(["block", "formed", "formed", "foam-form"])
+            wall = {"name": f"w{k}", "footing": f"t{k}", "kind": sort, "thickness_mm": dice.choice([150, 190, 203.2]), "top_mm": dice.choice([0, 0, 150]), "offset_mm": dice.choice([0, 0, 40, -60])}  # fmt: skip
+            if draw.chance(0.4):
+                wall["set_downs"] = [
+                    {"from_mm": 900.0, "to_mm": dice.uniform(1000, 1240), "down_mm": dice.uniform(10, 100)}
+                ]
+            if sort == "block":
+                wall |= {"cores": dice.choice(["all", "nth", "bars"]), "cores_with": dice.choice(["slab", "walls"]), "meets": dice.choice(["against", "over", "header"])}  # fmt: skip
+            elif draw.chance(0.5):
+                wall |= {"foam_inside_mm": 50, "foam_between_mm": dice.choice([None, 50])}
+            walls.append(wall)
+    return {"footings": footings, "walls": walls}
+
+
+def _beside(draw, ring):
+    """A sidewalk round the outline, ramps and filled saw cuts along its first side."""
+    dice, (a, b) = draw.dice, (ring[0], ring[1])
+
+    def along(t):
+        return (a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t)
+
+    ramp = {"name": "ramp", "path": draw.turned([along(0.1), along(0.3)]), "run_mm": dice.uniform(600, 2000), "low_mm": -100, "thickness_mm": 150, "foot_mm": dice.uniform(30, 150), "flare_mm": dice.choice([0, 300])}  # fmt: skip
+    cut = {"name": "cut", "kind": "saw-cut", "path": draw.turned([along(0.5), along(0.8)]), "width_mm": dice.uniform(0, 60), "end_width_mm": 20, "thickness_mm": 100}  # fmt: skip
+    walk = {"name": "walk", "path": draw.turned([a, b]), "width_mm": dice.uniform(600, 1500), "thickness_mm": 100}
+    return {
+        "ramps": [ramp] if draw.chance(0.3) else [], "laps": [cut] if draw.chance(0.3) else [],
+        "sidewalks": [walk] if draw.chance(0.4) else [],
+    }  # fmt: skip
+
+
 def random_job(seed):
     """A job file as data."""
     draw = Draw(seed)
@@ -217,6 +273,8 @@ def random_job(seed):
     shape = Polygon(ring)
     types = ["S1", "S2"][: dice.choice([1, 1, 2])]
     edge_types, edges = _edges(draw, len(ring), shape)
+    below = Draw(seed + 7_000_000_019)
+    below.c, below.s, below.shift = draw.c, draw.s, draw.shift
     return {
         "format": "humble-trowel-job", "version": 1, "name": f"random {seed}", "units": dice.choice(["mm", "ft-in"]),
         "site": {"frost_depth_mm": dice.choice([None, 300, 813, 1500]), "air_freezing_index_f_days": dice.choice([None, 1200, 2600])},
@@ -225,4 +283,5 @@ def random_job(seed):
         "slab_types": [{"mark": mark, "thickness_mm": dice.choice([100, 101.6, 127, 152.4, dice.uniform(75, 250)])} for mark in types],
         "zones": _zones(draw, shape, types), "edge_types": edge_types, "edges": edges,
         **_parts(draw, shape), **_second(draw, shape), **_ground(draw, types, len(ring)),
+        **_below(below), **_beside(below, ring),
     }  # fmt: skip

@@ -53,7 +53,7 @@ def test_foam_that_shows_is_said_where_the_ground_falls_along_its_side():
     ground = [{"at_mm": 0, "level_mm": -6 * IN}, {"at_mm": 24 * FT, "level_mm": -14 * IN}]
     slope = job(ROUND, {"op": "form_sides", "sides": [0], "changes": {"ground": ground}})
     words = [row.words for row in Job(slope).figure.findings if row.code == "foam-shows"]
-    assert words == ["Foam of E1 shows 6″ to 14″ along A to B."]
+    assert words == ["Foam of E1 shows 6″ to 14″, most along A to B."]
 
 
 def test_piers_stand_under_a_pad_beside_and_what_sticks_out_of_it_is_cut_off():

@@ -10,10 +10,13 @@ from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.redo import net_after
 from humble_trowel.core.geometry.solid import Solid, all_facets, build_solid
+from humble_trowel.core.job import Job
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import with_ids
 from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.reading.job_file import read_plan, validate
+from humble_trowel.core.walls.rows import standing_walls
+from humble_trowel.core.walls.walls import walls
 
 
 def shape_rows() -> list[Row]:
@@ -47,10 +50,17 @@ def shape_rows() -> list[Row]:
         other = pad.model_copy(update={"at": (pad.at[0] + at, pad.at[1])})
         return build_solid(large.model_copy(update={"pads": [other if one is pad else one for one in large.pads]}))
 
-    below = footing_job()
+    below, whole = footing_job(), footing_job(slab=True)
+
+    def stood_up(*, quick: bool) -> object:
+        return walls(below, JobWays(), standing_walls(below), [], [], quick=quick)
+
     rows = [
         timed("60 m of footings with pegs, in a draft", lambda: footings(below, JobWays(), [], [], quick=True), 60, 5),
         timed("the same, cold and counted twice", cold(lambda: footings(below, JobWays(), [], [])), 30, 30),
+        timed("60 m of walls on them, with their cuts, in a draft", lambda: stood_up(quick=True), 60, 5),
+        timed("the same, cold and counted twice", cold(lambda: stood_up(quick=False)), 30, 50),
+        timed("a job of 60 m of footing, walls and slab: whole figure, cold", cold(lambda: Job(whole).figure), 12, 100),
         timed("solid, large, cold", cold(lambda: build_solid(large)), 12, 100),
         timed("solid, large, after one edit", edited_large, 12, 30),
         timed("160 beams, each across 80 others, cold", cold(lambda: build_solid(crossing)), 3, 2000),
@@ -64,8 +74,8 @@ def shape_rows() -> list[Row]:
     return [*rows, *mesh_rows(large, solid)]
 
 
-def footing_job() -> Plan:
-    """A closed footing of 48 m and one of 12 m across it, stepped."""
+def footing_job(*, slab: bool = False) -> Plan:
+    """A closed footing of 48 m and one of 12 m across it, stepped, with walls on both, a door in one; with a slab in them."""
     around = [[0.0, 0.0], [16000.0, 0.0], [16000.0, 8000.0], [0.0, 8000.0], [0.0, 0.0]]
     sizes = {"width_mm": 400, "thickness_mm": 200, "top_mm": -600}
     rows = [
@@ -77,9 +87,24 @@ def footing_job() -> Plan:
             **sizes,
         },
     ]
-    return with_ids(
-        validate({"format": "humble-trowel-job", "version": 1, "name": "footings", "units": "mm", "footings": rows})
-    )
+    stand = [
+        {"name": "Round", "footing": "Round", "kind": "formed", "thickness_mm": 200, "set_downs": [{"from_mm": 3000, "to_mm": 4000, "down_mm": 20}]},
+        {"name": "Across", "footing": "Across", "kind": "block", "thickness_mm": 190, "cores": "nth"},
+    ]  # fmt: skip
+    inside = [[100.0, 100.0], [15900.0, 100.0], [15900.0, 7900.0], [100.0, 7900.0]]
+    floor = {
+        "outline": inside, "slab_types": [{"mark": "S1", "thickness_mm": 100}],
+        "zones": [{"name": "Slab", "slab": "S1", "polygon": None}],
+    } if slab else {}  # fmt: skip
+    job = {
+        "format": "humble-trowel-job",
+        "version": 1,
+        "name": "footings",
+        "units": "mm",
+        "footings": rows,
+        "walls": stand,
+    }
+    return with_ids(validate({**job, **floor}))
 
 
 def mesh_rows(plan: Plan, solid: Solid, times: int = 5) -> list[Row]:

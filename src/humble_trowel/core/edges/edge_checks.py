@@ -181,17 +181,21 @@ def foam_doubts(plan: Plan) -> list[Finding]:
     found, count = [], len(plan.outline or ())
     grounds = {side: row.ground for row in plan.forms for side in row.sides}
     for face in foam_faces(plan):
-        for side in face.sides:
-            levels = [spot.level_mm for spot in grounds.get(side, ())]
-            least, most = (max(0.0, -max(levels)), max(0.0, -min(levels))) if levels else (0.0, 0.0)
-            if most > SHOWS_MM:
-                least_text, most_text = say_depth(least, plan.units), say_depth(most, plan.units)
-                how = most_text if most - least < 1 else f"{least_text} to {most_text}"
-                words = f"Foam of {face.kind.mark} shows {how} along {side_name(side, count)}."
-                where = f"edge_types.{face.kind.mark}"
-                found.append(
-                    finding("foam-shows", where, words, "Cover it, down into the ground where that falls.", "foam-face")
-                )
+        shows = [(max(0.0, -spot.level_mm), side) for side in face.sides for spot in grounds.get(side, ())]
+        least, (most, side) = min(shows, default=(0.0, 0))[0], max(shows, default=(0.0, 0))
+        if most > SHOWS_MM:
+            units, name = plan.units, side_name(side, count)
+            even = most - least < 1
+            how = (
+                f"{say_depth(most, units)}"
+                if even
+                else f"{say_depth(least, units)} to {say_depth(most, units)}, most along {name}"
+            )
+            words = f"Foam of {face.kind.mark} shows {how}."
+            where = f"edge_types.{face.kind.mark}"
+            found.append(
+                finding("foam-shows", where, words, "Cover it, down into the ground where that falls.", "foam-face")
+            )
     return found
 
 

@@ -19,7 +19,7 @@
 {#each ['foam', 'isolation', 'plate', 'plate_over'] as const as key}
 	<Field
 		label={w.edges.faces[key]}
-		width="92px"
+		width="118px"
 		placeholder={w.edges.noneWord}
 		calm
 		value={shown(type[`${key}_mm`])}
@@ -38,7 +38,7 @@
 	{#each ['foam_past_mm', 'cut_back_mm', 'cut_back_high_mm'] as const as key}
 		<Field
 			label={w.edges.foamFaces[key]}
-			width="104px"
+			width="112px"
 			placeholder={w.edges.noneWord}
 			calm
 			value={shown(type[key])}
@@ -47,7 +47,7 @@
 		/>
 	{/each}
 {/if}
-<label class="label veneer"
+<label class="label veneer whitespace-nowrap"
 	><input
 		type="checkbox"
 		checked={type.veneer}

@@ -92,7 +92,7 @@
 {#each section.ends as end}
 	{@const x = view.x(end.s_mm)}
 	{@const out = end.outward}
-	{@const foam = end.foam_mm * view.scale}
+	{@const foam = end.foam_inside ? 0 : end.foam_mm * view.scale}
 	{@const strip = end.isolation_mm * view.scale}
 	{@const face = x + out * (foam + strip)}
 	{@const far = out < 0 ? 8 : width - 8}
