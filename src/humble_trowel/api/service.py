@@ -130,6 +130,14 @@ class Service:
             raise InputError("There is no outline yet. Call the first side.", "outline")
         return job
 
+    def begun(self, job_id: str) -> Job:
+        """The newest revision of a job that has an outline or footings. Raises InputError without either."""
+        with self.open() as db:
+            job = self.head(db, job_id)
+        if job.plan.outline is None and not job.plan.footings:
+            raise InputError("There is no outline yet. Call the first side.", "outline")
+        return job
+
     def state(self, db: sqlite3.Connection, row: Revision, plan: Plan | None = None) -> JobState:
         """What a screen needs of a job at once. plan: of the revision, where it is at hand."""
         line = jobs.find(db, row.job_id)

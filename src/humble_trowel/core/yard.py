@@ -29,12 +29,14 @@ def yard_line(job: Job) -> YardLine:
     """The line of a job. Raises TrowelError where it cannot be worked out."""
     plan, figure = job.plan, job.figure
     ordered = figure.concrete.ordered if figure.concrete else None
+    if plan.outline is None and figure.footings is not None:
+        ordered = figure.footings.ordered
     unsaid = sum(1 for line in figure.call_in if line.missing)
     stopped = stops(job)
     if stopped:
         words = stopped[0].words
     elif plan.outline is None:
-        words = "No outline yet."
+        words = "No outline yet." if ordered is None else "Footings alone so far."
     else:
         words = f"{unsaid} lines of the call unsaid." if unsaid else "Ready to call in."
     return YardLine(
@@ -45,7 +47,7 @@ def yard_line(job: Job) -> YardLine:
         area=figure.outline.area_text if figure.outline else None,
         order=ordered.text if ordered else None,
         order_unit="m³" if plan.units == "mm" else "yd",
-        trucks=len(figure.trucks),
+        trucks=len(ordered.trucks) if ordered else 0,
         order_m3=ordered.order_m3 if ordered else 0.0,
         stops=words,
     )

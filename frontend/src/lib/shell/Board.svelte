@@ -18,10 +18,12 @@
 	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd');
 	const moved = (was: string | null | undefined, is: string | undefined) => (was && is && was !== is ? was : '');
 	const reason = $derived(trial ? '' : (kept?.summary ?? ''));
-	const orderMoved = $derived(moved(before?.order, now?.concrete?.ordered.text));
+	/** the slab's order; of a job that is footings alone so far, theirs */
+	const ordered = $derived(now?.concrete?.ordered ?? (now?.outline ? undefined : now?.footings?.ordered));
+	const orderMoved = $derived(moved(before?.order, ordered?.text));
 	const areaMoved = $derived(moved(before?.area, now?.outline?.area_text));
 	const roundMoved = $derived(moved(before?.perimeter, now?.outline?.perimeter_text));
-	const loads = $derived(foldedLoads(now?.trucks.map((truck) => truck.text) ?? []).join(' + '));
+	const loads = $derived(foldedLoads(ordered?.trucks.map((truck) => truck.text) ?? []).join(' + '));
 	const TRY = 'min-h-28 text-body font-strong underline';
 	const PRESS =
 		'h-44 min-w-46 border-[1.5px] border-board-ink px-7 text-note font-[680] font-stretch-[88%] active:bg-board-ink ' +
@@ -42,9 +44,9 @@
 		reading="order"
 		name={w.board.order}
 		was={trial ? '' : orderMoved}
-		note={now?.concrete ? reason : now?.outline ? w.board.cannot : w.board.callFirst}
-		value={now?.concrete ? order : false}
-		chars={`${orderMoved} ${now?.concrete?.ordered.text ?? ''}`.trim().length}
+		note={now?.concrete ? reason : now?.outline ? w.board.cannot : ordered ? w.board.forFootings : w.board.callFirst}
+		value={ordered ? order : false}
+		chars={`${orderMoved} ${ordered?.text ?? ''}`.trim().length}
 		aria-live="polite"
 	>
 		{#snippet more()}
@@ -57,8 +59,8 @@
 		{/snippet}
 	</BoardCell>
 	{#snippet order()}
-		{#if now?.concrete}
-			<Num working={now.concrete.ordered.order} text={now.concrete.ordered.text} />
+		{#if ordered}
+			<Num working={ordered.order} text={ordered.text} />
 			<small class="text-key font-[650]">{unit}</small>
 			{#if trial?.concrete}<span class="pen trial text-call text-board-ink"><Frac text={trial.concrete.ordered.text} />?</span
 				>{/if}
@@ -67,11 +69,11 @@
 	<BoardCell
 		reading="trucks"
 		name={w.board.trucks}
-		note={now?.concrete ? `${unit} each` : ''}
-		value={now?.concrete ? trucks : false}
+		note={ordered ? `${unit} each` : ''}
+		value={ordered ? trucks : false}
 		class="max-phone:hidden side:hidden!"
 	/>
-	{#snippet trucks()}{now?.trucks.length} <small class="text-key font-[650]"><Frac text={loads} /></small>{/snippet}
+	{#snippet trucks()}{ordered?.trucks.length} <small class="text-key font-[650]"><Frac text={loads} /></small>{/snippet}
 	<BoardCell
 		reading="area"
 		name={w.board.area}

@@ -15,7 +15,16 @@ export const EXAMPLES = {
 		beside: "from B, 20' e 30' n 20' w 30' s",
 		lotFrom: "-4', -6'",
 		lotTo: "40', -6'",
-		footing: { from: "from A 24' e", walk: "24' e, 16' n, 24' w, 16' s", inset: '0', wide: '16', thick: '8', top: '24 below' },
+		footing: {
+			from: "from A 24' e",
+			walk: "24' e, 16' n, 24' w, 16' s",
+			inset: '0',
+			wide: '16',
+			thick: '8',
+			top: '24 below',
+			mark: '6 above',
+			rod: "4' 2"
+		},
 		wall: { thick: '7 5/8', top: '0' },
 		beside_of: { walk: "4'", thick: '4', door: "5'", low: '4 below', ramp: '6', foot: '2', over: '8' }
 	},
@@ -40,7 +49,9 @@ export const EXAMPLES = {
 			inset: '100',
 			wide: '400',
 			thick: '200',
-			top: '600 below'
+			top: '600 below',
+			mark: '150 above',
+			rod: '1250'
 		},
 		wall: { thick: '190', top: '0' },
 		beside_of: { walk: '1200', thick: '100', door: '1500', low: '100 below', ramp: '150', foot: '50', over: '200' }

@@ -51,6 +51,12 @@ export const footings = {
 	bottomShould: 'Bottom should read',
 	bottomRead: 'Bottom reads',
 	cut: 'Cut it to',
+	mark: 'mark',
+	nail: 'nail',
+	markLevel: 'its level',
+	markReads: 'rod on it reads',
+	setUp: 'Set up',
+	setUpName: 'Set-up 1',
 	keep: 'Keep',
 	pegsHow:
 		'A peg stands with a foot in the ground; its top is the concrete. Read the rod on the bottom beside it: the yards and the cut follow.'

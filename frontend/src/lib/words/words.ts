@@ -88,6 +88,7 @@ export const w = {
 		laserMoved: 'laser moved: shoot the mark again',
 		rodNote: 'laser moves, this moves',
 		callFirst: 'call the first side',
+		forFootings: 'for the footings',
 		cannot: 'cannot be worked out, see above',
 		keep: 'Keep',
 		drop: 'Let go',

@@ -23,7 +23,7 @@ router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["
 @router.post("/records", status_code=201)
 def add_record(request: Request, job_id: JobId, body: NewRecord) -> RecordRow:
     """Append a record. The same id sent twice counts once."""
-    units = service_of(request).laid_out(job_id).plan.units
+    units = service_of(request).begun(job_id).plan.units
     values = KIND_OF[body.kind].read(body.values, units)
     if body.kind == "struck" and body.supersedes is None:
         raise InputError("Which record does not count any more?", "supersedes")
@@ -33,7 +33,7 @@ def add_record(request: Request, job_id: JobId, body: NewRecord) -> RecordRow:
 def keep_record(request: Request, job_id: str, said: NewRecord, values: Model) -> RecordRow:
     """Check a record against the plan and what was written so far, append it, and say what it comes to."""
     service, own = service_of(request), KIND_OF[said.kind]
-    job = service.laid_out(job_id)
+    job = service.begun(job_id)
     with service.open() as db:
         made_on = job.plan
         if said.revision != jobs.head(db, job_id).n:

@@ -11,6 +11,7 @@ from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.beside_strips import along_mm, lap_region, ramp_region, sidewalk_region
+from humble_trowel.core.geometry.overlay import common, together
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.order.leaves import area_leaf, area_times_depth, short_sum, thin_leaf, volume_unit
 from humble_trowel.core.order.second_pours import SecondPour
@@ -34,7 +35,7 @@ def under_lap(plan: Plan, lap: Lap) -> Under | None:
     region = lap_region(lap)
     if region.area <= 0:
         return None
-    found = [(float(Polygon(row.polygon).intersection(region).area / region.area), row) for row in plan.existing]
+    found = [(float(common(Polygon(row.polygon), region).area / region.area), row) for row in plan.existing]
     share, thing = max(found, key=lambda row: row[0], default=(0.0, None))
     return Under(thing, 100 * share, -thing.level_mm) if thing is not None and share > 1e-6 else None
 
@@ -51,7 +52,7 @@ def taken(plan: Plan) -> BaseGeometry | None:
     shapes += [lap_region(row) for row in plan.laps]
     if plan.outline is not None:
         shapes.append(Polygon(plan.outline))
-    return shapely.union_all(shapes) if shapes else None
+    return together(shapes) if shapes else None
 
 
 def sidewalk_regions(plan: Plan) -> list[BaseGeometry]:
@@ -61,7 +62,7 @@ def sidewalk_regions(plan: Plan) -> list[BaseGeometry]:
     for row in plan.sidewalks:
         region = sidewalk_region(row, before)
         found.append(region)
-        before = region if before is None else before.union(region)
+        before = region if before is None else together([before, region])
     return found
 
 

@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from humble_trowel.core.findings import Finding, finding, said_together
 from humble_trowel.core.footings.pegs import DEEP_MM, FootingPeg, footing_pegs, over_dug_m3
 from humble_trowel.core.footings.records import PegShot
-from humble_trowel.core.footings.slices import sliced_m3
+from humble_trowel.core.footings.slices import sliced_near_m3
 from humble_trowel.core.footings.volume import FootingRow, footing_rows, increments, kept_prisms
 from humble_trowel.core.geometry.beams import is_closed
 from humble_trowel.core.geometry.footing_strips import length_mm, swept
@@ -73,7 +73,7 @@ def footings(
     net = math.fsum(row.m3 for row in rows)
     extras = [row for row in (_wider(plan, net), _deeper(plan, pegs), _guess(plan, ways, pegs)) if row is not None]
     extras += [*also, left_behind(plan, ways)]
-    second = None if quick else sliced_m3([prism for one in plan.footings for prism in kept_prisms(one)])
+    second = None if quick else sliced_near_m3([prism for one in plan.footings for prism in kept_prisms(one)], net)
     pour = next((row for row in plan.pours if "footings" in row.holds), None)
     return Footings(
         rows, pegs, [_drawn(plan, at, one) for at, one in enumerate(plan.footings)], net, format_volume(net, plan.units), second,

@@ -14,16 +14,27 @@ from humble_trowel.core.geometry.footing_strips import Prism
 from humble_trowel.core.geometry.polygon import XY
 
 SLICE_MM = 10.0
+CLOSE = 5e-5
 Stretch = tuple[float, float]
 
 
-def sliced_m3(prisms: Sequence[Prism]) -> float:
+def sliced_near_m3(prisms: Sequence[Prism], m3: float) -> float:
+    """The same, in finer slices before it is said to be more than `CLOSE` off another count."""
+    found = 0.0
+    for finer in (1, 4, 16):
+        found = sliced_m3(prisms, SLICE_MM / finer)
+        if abs(found - m3) <= CLOSE * m3:
+            break
+    return found
+
+
+def sliced_m3(prisms: Sequence[Prism], slice_mm: float = SLICE_MM) -> float:
     """Volume of prisms joined, m3, by slices."""
     rows = [(_rings(row), row.bottom_mm, row.top_mm) for row in prisms]
     marks = sorted({x for rings, _, _ in rows for ring in rings for x, _ in ring})
     total = []
     for a, b in pairwise(marks):
-        count = max(1, math.ceil((b - a) / SLICE_MM))
+        count = max(1, math.ceil((b - a) / slice_mm))
         wide = (b - a) / count
         for k in range(count):
             x = a + (k + 0.5) * wide

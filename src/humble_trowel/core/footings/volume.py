@@ -7,9 +7,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 
-import shapely
-
 from humble_trowel.core.geometry.footing_strips import Prism, legs, length_mm, prisms
+from humble_trowel.core.geometry.overlay import together
 from humble_trowel.core.lines.outline import length_leaf
 from humble_trowel.core.memo import ByContent
 from humble_trowel.core.order.leaves import short_sum, thin_leaf, volume_unit
@@ -42,7 +41,7 @@ def union_m3(rows: Sequence[Prism]) -> float:
     for low, high in pairwise(levels):
         there = [row.region for row in rows if row.bottom_mm <= low and row.top_mm >= high]
         if there:
-            area = there[0].area if len(there) == 1 else shapely.union_all(there).area
+            area = there[0].area if len(there) == 1 else together(there).area
             total.append(area * (high - low))
     return math.fsum(total) / 1e9
 

@@ -15,6 +15,7 @@ import shapely
 from shapely.geometry import LineString, Polygon
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.overlay import less, together
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.beside_parts import Lap, Ramp, Sidewalk
 
@@ -29,7 +30,7 @@ def strip(path: Sequence[XY], width_mm: float) -> BaseGeometry:
     if len(path) > 3 and math.dist(path[0], path[-1]) < 1e-6:
         whole, ccw = Polygon(path), shapely.LinearRing(path).is_ccw
         moved = whole.buffer(width_mm if ccw else -width_mm, join_style="mitre", mitre_limit=4)
-        return moved.difference(whole) if ccw else whole.difference(moved)
+        return less(moved, whole) if ccw else less(whole, moved)
     return LineString(path).buffer(-width_mm, single_sided=True, join_style="mitre", mitre_limit=4)
 
 
@@ -70,10 +71,10 @@ def ramp_rings(ramp: Ramp) -> tuple[list[XY], list[list[XY]]]:
 def ramp_region(ramp: Ramp) -> BaseGeometry:
     """A ramp with its flares on plan."""
     ring, flares = ramp_rings(ramp)
-    return shapely.union_all([Polygon(ring), *(Polygon(row) for row in flares)])
+    return together([Polygon(ring), *(Polygon(row) for row in flares)])
 
 
 def sidewalk_region(walk: Sidewalk, taken: BaseGeometry | None) -> BaseGeometry:
     """A sidewalk on plan, less what is taken already."""
     whole = strip(walk.path, walk.width_mm)
-    return whole if taken is None else whole.difference(taken)
+    return whole if taken is None else less(whole, taken)

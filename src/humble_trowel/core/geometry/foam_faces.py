@@ -12,6 +12,7 @@ from dataclasses import dataclass
 from shapely.geometry import LineString, Polygon
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.overlay import common, less
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import EdgeType
@@ -41,7 +42,7 @@ def foam_faces(plan: Plan) -> list[FoamFace]:
         if cut and kind.cut_back_high_mm:
             near = _along(ring, sides, cut, False)
             if kind.foam_side == "inside":
-                near = region.difference(_along(ring, sides, foam - cut, True)) if foam > cut else region
+                near = less(region, _along(ring, sides, foam - cut, True)) if foam > cut else region
             back = near
         found.append(FoamFace(kind, tuple(sides), region, back))
     return found
@@ -67,7 +68,7 @@ def _along(ring: Sequence[XY], sides: Sequence[int], wide_mm: float, inside: boo
     whole, n = Polygon(ring), len(ring)
     if len(sides) == n:
         moved = whole.buffer(-wide_mm if inside else wide_mm, join_style="mitre", mitre_limit=4)
-        return whole.difference(moved) if inside else moved.difference(whole)
+        return less(whole, moved) if inside else less(moved, whole)
     line = LineString([ring[sides[0]], *(ring[(side + 1) % n] for side in sides)])
     strip = line.buffer(wide_mm if inside else -wide_mm, single_sided=True, join_style="mitre", mitre_limit=4)
-    return strip.intersection(whole) if inside else strip.difference(whole)
+    return common(strip, whole) if inside else less(strip, whole)

@@ -7,13 +7,14 @@ mended first where a region crosses itself, as a ring widened round a very sharp
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterable
 
 import shapely
 from shapely.geometry import MultiPolygon, Polygon
 from shapely.geometry.base import BaseGeometry
 
 GRID_MM = 1e-4  # 1e-9 of any volume
+FINE_MM = 1e-8
 
 
 def areas_only(region: BaseGeometry) -> BaseGeometry:
@@ -37,6 +38,15 @@ def common(one: BaseGeometry, other: BaseGeometry) -> BaseGeometry:
 def less(one: BaseGeometry, other: BaseGeometry) -> BaseGeometry:
     """What of a region the other leaves."""
     return one if other.is_empty else _laid_over(shapely.difference, one, other)
+
+
+def together(regions: Iterable[BaseGeometry]) -> BaseGeometry:
+    """Regions joined, on a finer grid: what is counted hangs on it."""
+    rows = [areas_only(one) for one in regions]
+    try:
+        return areas_only(shapely.union_all(rows, grid_size=FINE_MM))
+    except shapely.GEOSException:
+        return areas_only(shapely.union_all([sound(one) for one in rows], grid_size=FINE_MM))
 
 
 def _laid_over(overlay: Callable[..., BaseGeometry], one: BaseGeometry, other: BaseGeometry) -> BaseGeometry:

@@ -19,6 +19,8 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.footing_parts import Footing
 from humble_trowel.core.plan.wall_parts import Wall
 
+SAME_MM = 1e-6
+
 
 @dataclass(frozen=True)
 class Stretch:
@@ -85,9 +87,11 @@ def stretches(wall: Wall, footing: Footing) -> list[Stretch]:
     cuts |= {step.at_mm for step in footing.steps}
     found = []
     for leg in legs_of(footing):
-        marks = sorted({leg.start_mm, leg.end_mm, *(at for at in cuts if leg.start_mm < at < leg.end_mm)})
+        marks = sorted(
+            {leg.start_mm, leg.end_mm, *(at for at in cuts if leg.start_mm + SAME_MM < at < leg.end_mm - SAME_MM)}
+        )
         for a, b in pairwise(marks):
-            if b - a > 1e-9 and a >= start - 1e-6 and b <= end + 1e-6:
+            if a >= start - SAME_MM and b <= end + SAME_MM:
                 found.append(
                     _stretch(wall, footing, leg, a, b, open_at={start, end} if not goes_round(wall, footing) else set())
                 )
@@ -117,7 +121,7 @@ def _stretch(wall: Wall, footing: Footing, leg: _Leg, a: float, b: float, open_a
 
 
 def _at(spot: float, marks: set[float]) -> bool:
-    return any(abs(spot - mark) < 1e-6 for mark in marks)
+    return any(abs(spot - mark) < SAME_MM for mark in marks)
 
 
 def top_at(footing: Footing, along_mm: float) -> float:

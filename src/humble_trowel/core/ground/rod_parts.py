@@ -1,4 +1,4 @@
-"""Bottoms of beams and pads and floors of recesses, for the rod card: mark by mark and level by level."""
+"""Bottoms of beams and pads, floors of recesses, footings, walls, ramps and walks, for the rod card: level by level."""
 
 from __future__ import annotations
 
@@ -6,13 +6,14 @@ from typing import NamedTuple
 
 from shapely.geometry import Polygon
 
+from humble_trowel.core.geometry.footing_strips import pieces
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.plan.document import Plan
 
 
 class PartLevel(NamedTuple):
-    """surface, at: as the card says it. key: 'trench' where it is dug, 'recess' for a floor."""
+    """surface, at: as the card says it. key: 'trench' where it is dug, 'recess' for a floor, 'wall' for what is built."""
 
     surface: str
     at: str
@@ -46,3 +47,43 @@ def part_levels(plan: Plan, solid: Solid) -> list[PartLevel]:
         floor = (float(middle.x), float(middle.y))
         rows.append(PartLevel("recess floor", recess.name, "recess", floor, solid.top_at(floor) - recess.depth_mm))
     return rows
+
+
+def below_levels(plan: Plan) -> list[PartLevel]:
+    """Footings at each of their levels, bottom and top; walls at their tops, lower where they are set down for a door."""
+    rows: list[PartLevel] = []
+    for footing in plan.footings:
+        for piece in pieces(footing):
+            spot = piece.path[0]
+            rows.append(PartLevel("footing bottom", footing.name, "trench", spot, piece.top_mm - footing.thickness_mm))
+            rows.append(PartLevel("top of footing", footing.name, "wall", spot, piece.top_mm))
+    by_id = {row.id: row for row in plan.footings}
+    for wall in plan.walls:
+        spot = by_id[wall.footing].path[0]
+        rows.append(PartLevel("top of wall", wall.name, "wall", spot, wall.top_mm))
+        rows += [
+            PartLevel("top of wall, set down", wall.name, "wall", spot, wall.top_mm - down.down_mm)
+            for down in wall.set_downs
+        ]
+    return _once(rows)
+
+
+def beside_levels(plan: Plan) -> list[PartLevel]:
+    """Sidewalks at their edge and far side, ramps at their upper edge and foot."""
+    rows = [PartLevel("top of walk", row.name, "wall", row.path[0], row.top_mm) for row in plan.sidewalks]
+    rows += [
+        PartLevel("walk, far side", row.name, "wall", row.path[0], row.top_mm - row.fall * row.width_mm)
+        for row in plan.sidewalks
+    ]
+    for ramp in plan.ramps:
+        rows.append(PartLevel("ramp, upper edge", ramp.name, "wall", ramp.path[0], ramp.high_mm))
+        rows.append(PartLevel("ramp, foot", ramp.name, "wall", ramp.path[0], ramp.low_mm))
+    return _once(rows)
+
+
+def _once(rows: list[PartLevel]) -> list[PartLevel]:
+    """A level of one thing is said once."""
+    seen: dict[tuple[str, str, float], PartLevel] = {}
+    for row in rows:
+        seen.setdefault((row.surface, row.at, round(row.level_mm, 1)), row)
+    return list(seen.values())

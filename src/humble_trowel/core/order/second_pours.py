@@ -16,6 +16,7 @@ from shapely.geometry import LineString, Polygon
 from shapely.geometry.base import BaseGeometry
 from shapely.ops import substring
 
+from humble_trowel.core.geometry.overlay import common, less, together
 from humble_trowel.core.geometry.pads import pad_ring
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.lines.outline import length_leaf
@@ -101,12 +102,12 @@ def piers_m2(plan: Plan, pad: SidePad) -> list[tuple[float, float]]:
     by_depth: dict[float, list[BaseGeometry]] = {}
     for pier in pad.piers:
         ring = pad_ring(kinds[pier.type], Pad(type=pier.type, at=pier.at, turn_deg=pier.turn_deg))
-        by_depth.setdefault(kinds[pier.type].depth_mm, []).append(Polygon(ring).intersection(whole))
+        by_depth.setdefault(kinds[pier.type].depth_mm, []).append(common(Polygon(ring), whole))
     found = []
     taken: BaseGeometry = Polygon()
     for deep in sorted((deep for deep in by_depth if deep > pad.thickness_mm), reverse=True):
-        region = shapely.union_all(by_depth[deep]).difference(taken)
-        taken = taken.union(region)
+        region = less(together(by_depth[deep]), taken)
+        taken = together([taken, region])
         found.append((deep, float(region.area) / 1e6))
     return found
 

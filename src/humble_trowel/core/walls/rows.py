@@ -6,11 +6,11 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-import shapely
 from shapely.geometry import Polygon
 
 from humble_trowel.core.footings.volume import increments
 from humble_trowel.core.geometry.footing_strips import Prism
+from humble_trowel.core.geometry.overlay import less, together
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.wall_strips import Stretch, goes_round, inside_left, stretches
 from humble_trowel.core.geometry.zones import Cell
@@ -228,10 +228,10 @@ def ledge(one: Standing, cells: Sequence[Cell]) -> tuple[float, float]:
         c, d = one.outer(row)
         share = min(1.0, one.wall.ledge_mm / one.wall.thickness_mm)
         bands.append(Polygon([a, b, _between(b, d, share), _between(a, c, share)]))
-    band = shapely.union_all(bands)
+    band = together(bands)
     near = min(cells, key=lambda cell: cell.region.distance(band))
-    slab = shapely.union_all([cell.region for cell in cells])
-    return float(band.difference(slab).area) / 1e6, near.thickness_mm
+    slab = together([cell.region for cell in cells])
+    return float(less(band, slab).area) / 1e6, near.thickness_mm
 
 
 def _between(a: XY, b: XY, share: float) -> XY:

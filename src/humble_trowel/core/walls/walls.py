@@ -6,11 +6,11 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-import shapely
 from shapely.geometry import Polygon
 
 from humble_trowel.core.findings import Finding, finding, said_together
-from humble_trowel.core.footings.slices import sliced_m3
+from humble_trowel.core.footings.slices import sliced_near_m3
+from humble_trowel.core.geometry.overlay import common, together
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.ground.levels import Stand
@@ -106,7 +106,8 @@ def _sliced(plan: Plan, stood: Sequence[Standing], rows: Sequence[WallRow]) -> f
     formed = [one for one in stood if one.wall.kind != "block"]
     boards = math.fsum(one.face_m2 * (one.wall.foam_between_mm or 0.0) / 1000 for one in formed)
     filled = math.fsum(row.m3 for row in rows if row.kind == "block")
-    return sliced_m3([prism for one in formed for prism in prisms_of(one)]) - boards + filled
+    first = math.fsum(row.m3 for row in rows if row.kind != "block") + boards
+    return sliced_near_m3([prism for one in formed for prism in prisms_of(one)], first) - boards + filled
 
 
 def say_set_downs(plan: Plan, one: Standing) -> str:
@@ -156,12 +157,12 @@ def _floor_doubts(plan: Plan, stood: Sequence[Standing], cells: Sequence[Cell]) 
     found: list[Finding] = []
     if not cells:
         return found
-    slab = shapely.union_all([cell.region for cell in cells])
+    slab = together([cell.region for cell in cells])
     for one in stood:
         where, wall = f"walls[{one.at}]", one.wall
-        region = shapely.union_all([Polygon(row.ring) for row in one.rows])
+        region = together([Polygon(row.ring) for row in one.rows])
         near = min(cells, key=lambda cell: cell.region.distance(region))
-        covered = float(region.intersection(slab).area) / float(region.area)
+        covered = float(common(region, slab).area) / float(region.area)
         under = wall.top_mm + near.thickness_mm
         if wall.meets == "over":
             if abs(under) > FLUSH_MM:

@@ -10,6 +10,7 @@
 	import Table from '../../ui/Table.svelte';
 	import { footings as words } from '../../words/footings';
 	import { w } from '../../words/words';
+	import FootingLaser from './FootingLaser.svelte';
 	let {
 		store,
 		found,
@@ -43,8 +44,9 @@
 <h2 class="panel-head">{words.pegs(found.pegs.length)}</h2>
 {#if !found.setup}<p class="flex flex-wrap items-center gap-12">
 		<b>{w.ground.noLaser}</b>
-		<Act kind="quiet" href="/job/{store.id}/ground?tab=laser">{w.ground.toLaser}</Act>
-	</p>{/if}
+		{#if store.document?.outline}<Act kind="quiet" href="/job/{store.id}/ground?tab=laser">{w.ground.toLaser}</Act>{/if}
+	</p>
+	{#if !store.document?.outline}<FootingLaser {store} />{/if}{/if}
 <Table name={words.pegsName} heads={[words.peg, words.onTop, words.bottomShould, words.bottomRead, words.cut]}>
 	{#each found.pegs as peg (peg.number)}
 		<tr class:on={peg.number === picked}>
