@@ -73,15 +73,6 @@ def pressed(page: Page) -> None:
     page.wait_for_timeout(500)
 
 
-def laid(page):
-    for name, text in (("wide", "16"), ("thick", "8"), ("top at", "24 below")):
-        page.get_by_label(f"New footing {name}", exact=True).fill(text)
-    page.get_by_role("button", name="Lay it").click()
-    page.get_by_label("dug wide").fill("18")
-    page.get_by_label("dug wide").press("Enter")
-    page.get_by_text("The yards follow the bucket").wait_for()
-
-
 VIEWS = [
     ("1-yard", "/", LAPTOP, None),
     ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
@@ -91,14 +82,14 @@ VIEWS = [
     ("6-ways", "/ways", LAPTOP, None),
     ("8-dim-boards", "/job/{tansy}/lines?tab=boards", LAPTOP, dim),
     ("9-phone-lines", "/job/{tansy}/lines", PHONE, None),
-    ("11-phone-order", "/job/{tansy}/order", PHONE, None),
     ("13-set-out", "/job/{tansy}/lines?tab=setout", LAPTOP, None),
     ("14-square", "/job/{tansy}/lines?tab=square", LAPTOP, squared),
     ("15-forms", "/job/{tansy}/lines?tab=forms", LAPTOP, side),
     ("18-ground", "/job/{tansy}/ground", LAPTOP, None),
     ("19-rod-card", "/job/{tansy}/ground?tab=rod", LAPTOP, read),
     ("20-build-up", "/job/{tansy}/ground?tab=stack", LAPTOP, None),
-    ("25-footings", "/job/{tansy}/edges?tab=footings", LAPTOP, laid),  # it leaves a footing
+    ("25-footings", "/job/{larkfield}/edges?tab=footings", LAPTOP, None),
+    ("27-walls", "/job/{larkfield}/edges?tab=walls", LAPTOP, None),
     ("21-phone-rod", "/job/{tansy}/ground", PHONE, pressed),  # it leaves a shot
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # it leaves an open walk
     ("26-rule-book", "/rules?rule=edges/bury", LAPTOP, county),  # last: it leaves what a county says

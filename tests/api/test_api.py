@@ -73,7 +73,7 @@ SIDE = {"op": "set_side", "side": 0, "length": "16'"}
 
 def test_the_yard_and_a_job(client):
     rows = client.get("/api/jobs").json()
-    assert {row["name"].split()[0] for row in rows} == {"Cole", "Ferrier's", "Tansy"}
+    assert {row["name"].split()[0] for row in rows} == {"Cole", "Ferrier's", "Larkfield", "Tansy"}
     state = opened(client)
     assert state["figure"]["concrete"]["ordered"]["text"] == "2"
     assert state["undo"] is None

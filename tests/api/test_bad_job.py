@@ -92,7 +92,7 @@ def test_a_record_may_not_poison_its_job(client, tmp_path):
 
 
 def test_unreadable_revisions_and_ways_are_named_and_all_else_works(client, tmp_path):
-    first, second, third = (row["id"] for row in client.get("/api/jobs").json())
+    first, second, third, _ = (row["id"] for row in client.get("/api/jobs").json())
     ways = client.get("/api/ways").json()
     kept = client.put("/api/ways", json={"version": ways["version"], "ways": ways["ways"]}).json()
     for job_id in (first, second):

@@ -33,7 +33,7 @@ def test_every_address_that_takes_a_body(client, body):  # noqa: F811
 def test_jobs_that_are_not_there(client, job_id):  # noqa: F811
     for path in ("", "/file", "/revisions"):
         assert client.get(f"/api/jobs/{job_id}{path}").status_code == 404
-    assert len(client.get("/api/jobs").json()) == 3
+    assert len(client.get("/api/jobs").json()) == 4
 
 
 def test_steps_that_are_not_there(client):  # noqa: F811

@@ -29,13 +29,13 @@ def plain(done):
 def test_saved_put_back_and_looked_at(data, tmp_path):
     copy = tmp_path / "my #1 copy?.sqlite3"
     saved = plain(run("backup", copy, "--data", data))
-    assert saved.startswith("Saved in") and "3 jobs, 3 revisions" in saved
-    assert "All of it can be read: 3 jobs" in plain(run("doctor", "--data", data))
+    assert saved.startswith("Saved in") and "4 jobs, 4 revisions" in saved
+    assert "All of it can be read: 4 jobs" in plain(run("doctor", "--data", data))
     break_page(data / "trowel.sqlite3")
     done = run("doctor", "--data", data)
     assert done.returncode == 1 and "./trowel restore" in plain(done)
     back = run("restore", copy, "--data", data)
-    assert back.returncode == 0 and "3 jobs" in plain(back) and "before-restore-" in back.stdout
+    assert back.returncode == 0 and "4 jobs" in plain(back) and "before-restore-" in back.stdout
     assert run("doctor", "--data", data).returncode == 0
 
 
@@ -47,7 +47,7 @@ def test_damage_is_said_at_the_start_with_the_newest_good_copy(data):
     assert done.returncode == 1 and f"./trowel restore {copy} --data {data}" in plain(done)
     assert "damaged" in plain(run("import", "src/humble_trowel/demo/jobs/boat-bay.json", "--data", data))
     assert run("restore", copy, "--data", data).returncode == 0
-    assert len(plain(run("export", "nothing", "--data", data)).split(";")) == 3
+    assert len(plain(run("export", "nothing", "--data", data)).split(";")) == 4
 
 
 @pytest.mark.parametrize(

@@ -105,6 +105,27 @@ def test_piles_stand_in_a_row_along_a_side_and_one_finding_speaks_for_it():
         job({**row, "text": "every 8'"})
 
 
+def test_a_knee_wall_says_its_panels_and_what_is_left_between_its_doors():
+    kerb = {"op": "add_kerb", "name": "Knee", "sides": [0], "text": "", "width": "6", "height": "24"}
+    wall = job(kerb, {"op": "set_kerb", "kerb": 0, "changes": {"leave_outs": "from 8' to 11'", "panel_mm": "24"}})
+    pour = next(row for row in Job(wall).figure.second_pours if row.kind == "kerb")
+    assert pour.panels == "20 panels of 24″, both faces; fillers: 2 of 12″."  # 8 ft and 13 ft of wall
+    assert pour.m3 / M3_PER_YD3 == pytest.approx(21 * 0.5 * 2 / 27, rel=1e-9)
+    even = edited(wall, {"op": "set_kerb", "kerb": 0, "changes": {"leave_outs": ""}})
+    assert Job(even).figure.second_pours[0].panels == "24 panels of 24″, both faces, no filler."
+
+
+def test_a_pour_has_a_mix_of_its_own_and_a_footing_above_frost_is_said():
+    strip = {"op": "add_footing", "sides": [0, 1, 2, 3], "text": "", "width": "16", "thickness": "8", "top": "12 below"}
+    plain = job(strip, {"op": "set_fields", "values": {"mix": {"strength_mpa": "4000 psi"}}})
+    assert Job(plain).figure.footings.strength_text == "4,000 psi"
+    own = edited(plain, {"op": "set_pour", "holds": "footings", "changes": {"strength_mpa": "2500 psi"}})
+    assert Job(own).figure.footings.strength_text == "2,500 psi" and own.mix.strength_mpa == plain.mix.strength_mpa
+    ground = {"op": "form_sides", "sides": [0], "changes": {"ground": [{"at_mm": 0, "level_mm": -6 * IN}]}}
+    cold = edited(own, ground, {"op": "set_fields", "values": {"site": {"frost_depth_mm": 36 * IN}}})
+    assert "footing-above-frost" in {row.code for row in Job(cold).figure.findings}
+
+
 @pytest.mark.parametrize(
     ("changes", "says"),
     [({"cut_back_mm": "3"}, "not as thick"), ({"foam_side": "under"}, "outside"), ({"cut_back_mm": "-1"}, "less than")],

@@ -121,6 +121,9 @@ def test_totals_add_up_and_show_their_working(name):
     assert totals["stakes"].value == sum(s.stakes for s in forms.sides) + sum(s.hangers for s in forms.steps)
     runs = sum(c.run_mm for s in forms.sides for c in s.courses) + sum(s.length_mm for s in forms.steps)
     assert totals["boards_m"].value == pytest.approx(runs / 1000)
+    if name == "wax-store":  # its walls are its forms
+        assert runs == 0 and "stakes_cents" not in totals
+        return
     assert totals["stakes_cents"].value == round(totals["stakes"].value * WAYS.forms.stake_cents)
     for take in forms.takes:
         values = {symbol: item.value for symbol, item in take.working.inputs}

@@ -81,7 +81,7 @@ def test_bad_files_are_refused_beside_the_button_and_good_ones_open(page, tmp_pa
 
 
 def test_a_slab_that_cannot_be_worked_out_says_why_and_can_be_taken_out(page, server):
-    expect(page.locator("li.row")).to_have_count(3)  # the whole page is here before its server goes
+    expect(page.locator("li.row")).to_have_count(4)  # the whole page is here before its server goes
     with closing(sqlite3.connect(server.folder / "trowel.sqlite3")) as db:
         for (name,) in db.execute("select name from sqlite_master where type = 'trigger'").fetchall():
             db.execute(f"drop trigger {name}")
@@ -94,14 +94,14 @@ def test_a_slab_that_cannot_be_worked_out_says_why_and_can_be_taken_out(page, se
     page.goto(server.url)
     row = page.locator("[data-fault='true']")
     expect(row).to_contain_text("Cannot be worked out")
-    expect(page.locator("li.row")).to_have_count(3)
+    expect(page.locator("li.row")).to_have_count(4)
     page.goto(f"{server.url}/job/{job}/lines")
     expect(page.get_by_role("alert")).to_contain_text("The mark S9 is not known")
     expect(page.get_by_role("link", name="Take it out as a job file")).to_be_visible()
     page.goto(server.url)
     row.get_by_role("button", name="More").click()
     row.get_by_role("button", name="Delete").click()
-    expect(page.locator("li.row")).to_have_count(2)
+    expect(page.locator("li.row")).to_have_count(3)
 
 
 def test_a_stale_move_of_another_browser_moves_the_beam_it_meant(page, server, browser, tmp_path):
@@ -173,7 +173,7 @@ def test_records_said_without_an_answer_wait_over_a_closed_tab_and_each_comes_on
     server.start()
     page = context.new_page()
     page.goto(server.url)
-    expect(page.locator("li.row")).to_have_count(3)
+    expect(page.locator("li.row")).to_have_count(4)
     expect(page.get_by_text("record is kept on this device")).to_have_count(0)
     page.wait_for_timeout(300)
     told = page.request.get(f"{server.url}/api/jobs/{job}/records").json()

@@ -50,17 +50,7 @@ def shape_rows() -> list[Row]:
         other = pad.model_copy(update={"at": (pad.at[0] + at, pad.at[1])})
         return build_solid(large.model_copy(update={"pads": [other if one is pad else one for one in large.pads]}))
 
-    below, whole = footing_job(), footing_job(slab=True)
-
-    def stood_up(*, quick: bool) -> object:
-        return walls(below, JobWays(), standing_walls(below), [], [], quick=quick)
-
     rows = [
-        timed("60 m of footings with pegs, in a draft", lambda: footings(below, JobWays(), [], [], quick=True), 60, 5),
-        timed("the same, cold and counted twice", cold(lambda: footings(below, JobWays(), [], [])), 30, 30),
-        timed("60 m of walls on them, with their cuts, in a draft", lambda: stood_up(quick=True), 60, 5),
-        timed("the same, cold and counted twice", cold(lambda: stood_up(quick=False)), 30, 50),
-        timed("a job of 60 m of footing, walls and slab: whole figure, cold", cold(lambda: Job(whole).figure), 12, 100),
         timed("solid, large, cold", cold(lambda: build_solid(large)), 12, 100),
         timed("solid, large, after one edit", edited_large, 12, 30),
         timed("160 beams, each across 80 others, cold", cold(lambda: build_solid(crossing)), 3, 2000),
@@ -71,7 +61,23 @@ def shape_rows() -> list[Row]:
             "a cut right across the large job", lambda: section_line(solid, (-500, 9000), (49000, 9400)), 30, 30, "p50"
         ),
     ]
-    return [*rows, *mesh_rows(large, solid)]
+    return [*below_rows(), *rows, *mesh_rows(large, solid)]
+
+
+def below_rows() -> list[Row]:
+    """Footings and walls, in a draft and counted twice; a job of both with a slab."""
+    below, whole = footing_job(), footing_job(slab=True)
+
+    def stood_up(*, quick: bool) -> object:
+        return walls(below, JobWays(), standing_walls(below), [], [], quick=quick)
+
+    return [
+        timed("60 m of footings with pegs, in a draft", lambda: footings(below, JobWays(), [], [], quick=True), 60, 5),
+        timed("the same, cold and counted twice", cold(lambda: footings(below, JobWays(), [], [])), 30, 30),
+        timed("60 m of walls on them, with their cuts, in a draft", lambda: stood_up(quick=True), 60, 5),
+        timed("the same, cold and counted twice", cold(lambda: stood_up(quick=False)), 30, 50),
+        timed("a job of 60 m of footing, walls and slab: whole figure, cold", cold(lambda: Job(whole).figure), 12, 100),
+    ]
 
 
 def footing_job(*, slab: bool = False) -> Plan:

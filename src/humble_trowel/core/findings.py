@@ -82,6 +82,9 @@ FINDING_KINDS = (
     FindingKind(
         "overhang-fouls", "check", "something that stands under the slab comes up into it", "edges", ("top", "meets")
     ),
+    FindingKind(
+        "footing-above-frost", "check", "a footing's bottom stays above the frost line", "edges", ("footings", "frost")
+    ),
     FindingKind("footing-narrow", "check", "a footing's trench is narrower than the footing", "edges", ("footings",)),
     FindingKind("footing-inside", "check", "a footing lies wholly in others", "edges", ("footings",)),
     FindingKind(

@@ -1,4 +1,4 @@
-"""The demo: a made-up firm and three made-up jobs with their records, loaded through the same import as a user's file."""
+"""The demo: a made-up firm and four made-up jobs with their records, loaded through the same import as a user's file."""
 
 from __future__ import annotations
 
@@ -13,7 +13,7 @@ from humble_trowel.files.job_file import parse_job, plan_data
 from humble_trowel.store import jobs, records, ways
 from humble_trowel.store.records import Record
 
-ORDER = ("bus-shelter", "boat-bay", "honey-house")
+ORDER = ("wax-store", "bus-shelter", "boat-bay", "honey-house")
 
 
 def load_demo(db: sqlite3.Connection, now: str) -> None:

@@ -208,9 +208,9 @@
 					class={['pointer-events-none stroke-chalk stroke-4', ring.length > 2 ? 'fill-chalk/20' : 'fill-none']}
 					data-lit
 				/>{/each}
+			{@render loose?.(view)}
 			{#if letters}<SheetCorners {view} {ring} {pick} {editable} {grab} />{/if}
-		{/if}
-		{@render loose?.(view)}
+		{:else}{@render loose?.(view)}{/if}
 		{#if ghost.length > 1}<SheetGhost {view} {ghost} named={!ring.length} />{/if}
 		{#if points.length > 1 && (sizes || height >= 260)}
 			<SheetFurniture

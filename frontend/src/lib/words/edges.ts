@@ -98,6 +98,7 @@ export const edgeWords = {
 	foamSide: 'foam is',
 	foamSides: { outside: 'outside the outline', inside: 'inside the outline' },
 	foamFaces: { foam_past_mm: 'down past it', cut_back_mm: 'top cut back', cut_back_high_mm: 'cut how high' },
+	panels: 'panels wide',
 	piersUnder: 'piers under it',
 	piersHint: 'P1 middle',
 	pileRow: "every 7' along A to B",

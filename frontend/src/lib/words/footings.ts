@@ -39,6 +39,24 @@ export const footings = {
 	stepsHint: { 'ft-in': "at 12' up 8", mm: 'at 3600 up 200' },
 	apart: 'pegs apart',
 	pourAt: 'Day and hour of the footing pour',
+	strength: 'mix, of its own',
+	/** strength that was said for the pour that holds these, as it would be typed */
+	own: (
+		pours: readonly { holds: string[]; mix?: { strength_mpa?: number | null } | null }[] | undefined,
+		holds: string,
+		units: string
+	) => {
+		const mpa = pours?.find((pour) => pour.holds.includes(holds))?.mix?.strength_mpa;
+		return !mpa ? '' : units === 'mm' ? `${mpa} MPa` : `${Math.round(mpa / 0.006894757 / 10) * 10} psi`;
+	},
+	soft: 'Soft spot',
+	softAt: 'at peg',
+	softWide: 'how wide',
+	softDeep: 'how deep',
+	softDone: 'what was done',
+	softKeep: 'Note it',
+	softNoted: (peg: number) => `Noted at peg ${peg}.`,
+	noPeg: (n: number) => `There are pegs 1 to ${n}.`,
 	more: 'New footing',
 	walk: 'walked along its middle',
 	inset: 'middle, in from the edge',

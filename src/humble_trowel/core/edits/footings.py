@@ -131,16 +131,20 @@ class SetPour(EditBase):
 
     op: Literal["set_pour"]
     holds: Holds
-    changes: dict[Literal["name", "pour_at", "notes"], Any]
+    changes: dict[Literal["name", "pour_at", "notes", "strength_mpa", "slump_mm"], Any]
 
     def apply(self, plan: Plan) -> Edited:
         at = next((i for i, row in enumerate(plan.pours) if self.holds in row.holds), None)
-        old = (
+        old: dict[str, Any] = (
             plan.pours[at].model_dump()
             if at is not None
             else {"name": {"footings": "Footing", "walls": "Walls"}[self.holds], "holds": [self.holds]}
         )
-        row = Pour.model_validate({**old, **self.changes})
+        changes: dict[str, Any] = {str(key): value for key, value in self.changes.items()}
+        mix = {key: changes.pop(key) or None for key in ("strength_mpa", "slump_mm") if key in changes}
+        if mix:
+            changes["mix"] = {**(old.get("mix") or plan.mix.model_dump()), **mix}
+        row = Pour.model_validate({**old, **changes}, context={"units": plan.units})
         rows = [*plan.pours, row] if at is None else [row if i == at else one for i, one in enumerate(plan.pours)]
         return plan.model_copy(update={"pours": rows}), f"{row.name} pour set"
 

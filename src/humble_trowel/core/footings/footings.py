@@ -12,14 +12,15 @@ from humble_trowel.core.footings.records import PegShot
 from humble_trowel.core.footings.slices import sliced_near_m3
 from humble_trowel.core.footings.volume import FootingRow, footing_rows, increments, kept_prisms
 from humble_trowel.core.geometry.beams import is_closed
-from humble_trowel.core.geometry.footing_strips import length_mm, swept
+from humble_trowel.core.geometry.footing_strips import length_mm, pieces, swept
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.ground.levels import Stand
 from humble_trowel.core.ground.rod import rod_reads
+from humble_trowel.core.order.call_in import mix_words
 from humble_trowel.core.order.leaves import volume_unit
 from humble_trowel.core.order.quantity import Allowance, Ordered, left_behind, order_of
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.plan.footing_parts import Footing
+from humble_trowel.core.plan.footing_parts import Footing, Pour
 from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import format_volume, say_depth, say_length
 from humble_trowel.core.working import leaf
@@ -56,6 +57,7 @@ class Footings:
     extras: list[Allowance]
     ordered: Ordered
     pour_name: str
+    strength_text: str
     pour_at: str | None
     setup: str | None
     findings: list[Finding]
@@ -78,8 +80,13 @@ def footings(
     return Footings(
         rows, pegs, [_drawn(plan, at, one) for at, one in enumerate(plan.footings)], net, format_volume(net, plan.units), second,
         second is None or abs(second - net) <= AGREE * net, extras, order_of(plan, net, extras, ways),
-        pour.name if pour else "Footing", pour.pour_at if pour else None, stands[-1].id if stands else None, _doubts(plan, rows, net, second, pegs),
+        pour.name if pour else "Footing", strength_text(plan, pour), pour.pour_at if pour else None, stands[-1].id if stands else None, [*_doubts(plan, rows, net, second, pegs), *_frost(plan)],
     )  # fmt: skip
+
+
+def strength_text(plan: Plan, pour: Pour | None) -> str:
+    """Strength of a pour's mix, of the slab's where it has none of its own; '' where nobody said it."""
+    return mix_words((pour.mix if pour else None) or plan.mix, plan.units)[0].rstrip(".")
 
 
 def say_steps(footing: Footing, plan: Plan) -> str:
@@ -141,6 +148,23 @@ def _guess(plan: Plan, ways: JobWays, pegs: Sequence[FootingPeg]) -> Allowance |
     if m3 <= 0:
         return None
     return _extra(plan, "trench_wide_mm", "Trench wider than drawn", m3, ways.allowances.trench_wide_reason, "ways")
+
+
+def _frost(plan: Plan) -> list[Finding]:
+    """Footings whose bottom stays above the frost line, measured from the lowest ground that anybody said."""
+    frost = plan.site.frost_depth_mm
+    levels = [spot.level_mm for row in plan.forms for spot in row.ground]
+    levels += [plan.ground.found_mm] if plan.ground.found_mm is not None else []
+    if frost is None or not levels:
+        return []
+    found, line = [], min(levels) - frost
+    for at, one in enumerate(plan.footings):
+        highest = max(piece.top_mm for piece in pieces(one)) - one.thickness_mm
+        if highest > line + 0.5:
+            words = f"{one.name} ends {say_depth(highest - line, plan.units)} above the frost line."
+            remedy = "Set it deeper, or protect it from frost. Ask the official."
+            found.append(finding("footing-above-frost", f"footings[{at}]", words, remedy, "frost"))
+    return found
 
 
 def _doubts(

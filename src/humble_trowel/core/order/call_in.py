@@ -7,7 +7,8 @@ from datetime import datetime
 from itertools import groupby
 
 from humble_trowel.core.order.quantity import Ordered
-from humble_trowel.core.plan.document import Mix, Plan
+from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.mix import Mix
 from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import MPA_PER_PSI, Units, number_word, round_half_away, say_depth
 

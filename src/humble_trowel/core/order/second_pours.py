@@ -7,6 +7,7 @@ centreline, exactly; leave-outs are measured along it.
 from __future__ import annotations
 
 import math
+from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
@@ -30,7 +31,7 @@ from humble_trowel.core.working import Working, leaf, work
 @dataclass(frozen=True)
 class SecondPour:
     """kind: kerb or side pad; row: of `kerbs` or `side_pads`. rings: on plan, mm. with_slab: from the same trucks as the
-    slab, so that the order holds it."""
+    slab, so that the order holds it. panels: what forms it, where it is formed in panels."""
 
     name: str
     kind: str
@@ -42,6 +43,7 @@ class SecondPour:
     rings: list[list[XY]]
     working: Working
     with_slab: bool = False
+    panels: str = ""
 
 
 def second_pours(plan: Plan) -> list[SecondPour]:
@@ -86,7 +88,36 @@ def _kerb(plan: Plan, row: int, kerb: Kerb) -> SecondPour:
     formula = "long * wide * high / " + ("1000000" if plan.units == "mm" else "3888")
     working = work(name, unit, formula, inputs, source="second-pour", text=f"{text} {unit}")
     rings = [ring for part in parts for ring in _rings(part, kerb.width_mm, closed)]
-    return SecondPour(name, "kerb", row, m3, text, short_sum(working), length, rings, working, kerb.pour == "with")
+    return SecondPour(
+        name,
+        "kerb",
+        row,
+        m3,
+        text,
+        short_sum(working),
+        length,
+        rings,
+        working,
+        kerb.pour == "with",
+        panel_words(plan, kerb),
+    )
+
+
+def panel_words(plan: Plan, kerb: Kerb) -> str:
+    """'18 panels of 24 in, fillers 3 in, 7 in (4 of each)': whole panels on both faces, and what each straight leg leaves."""
+    if not kerb.panel_mm:
+        return ""
+    whole, left = 0, Counter[str]()
+    for part in stretches(kerb):
+        for a, b in pairwise(part):
+            count = math.floor(math.dist(a, b) / kerb.panel_mm + 1e-6)
+            whole += 2 * count
+            filler = math.dist(a, b) - count * kerb.panel_mm
+            if filler > 1.0:
+                left[say_depth(filler, plan.units)] += 2
+    fillers = ", ".join(f"{count} of {size}" for size, count in sorted(left.items()))
+    said = f"{whole} panels of {say_depth(kerb.panel_mm, plan.units)}, both faces"
+    return f"{said}; fillers: {fillers}." if fillers else f"{said}, no filler."
 
 
 def _rings(path: Sequence[XY], width_mm: float, closed: bool) -> list[list[XY]]:

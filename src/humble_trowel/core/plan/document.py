@@ -17,6 +17,7 @@ from pydantic import (
 from humble_trowel.core.plan.beside_parts import Lap, Ramp, Sidewalk
 from humble_trowel.core.plan.footing_parts import Footing, Pour
 from humble_trowel.core.plan.ground_parts import BuildUp, GroundNotes
+from humble_trowel.core.plan.mix import Mix
 from humble_trowel.core.plan.model import Id, Model, Row
 from humble_trowel.core.plan.shape_parts import (
     Beam,
@@ -42,8 +43,6 @@ from humble_trowel.core.plan.values import (
     Point,
     Position,
     Ring,
-    Small,
-    Strength,
     When,
 )
 from humble_trowel.core.plan.wall_parts import Wall
@@ -80,15 +79,6 @@ class Walk(Model):
     text: Note = ""
     kind: WalkKind = "outline"
     start: Point | None = None
-
-
-class Mix(Model):
-    strength_mpa: Strength | None = Field(default=None, gt=0, le=150)
-    slump_mm: Small | None = None
-    stone_mm: Small | None = None
-    air_percent: Number | None = Field(default=None, ge=0, le=15)
-    fibre: Note | bool | None = None
-    notes: Note = ""
 
 
 class OrderNotes(Model):

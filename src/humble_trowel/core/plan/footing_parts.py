@@ -6,6 +6,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
+from humble_trowel.core.plan.mix import Mix
 from humble_trowel.core.plan.model import Model, Row
 from humble_trowel.core.plan.values import Length, Name, Note, Path, Position, Size, When
 
@@ -37,9 +38,10 @@ class Footing(Row):
 
 
 class Pour(Row):
-    """A pour of its own. pour_at: its day and hour, as `order.pour_at`."""
+    """A pour of its own. pour_at: its day and hour, as `order.pour_at`. mix: null for that of the slab."""
 
     name: Name
     holds: Annotated[list[Holds], Field(min_length=1, max_length=8)]
     pour_at: When | None = None
+    mix: Mix | None = None
     notes: Note = ""

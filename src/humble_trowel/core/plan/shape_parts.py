@@ -189,13 +189,15 @@ class LeaveOut(Model):
 
 
 class Kerb(Row):
-    """On top of the slab along a centreline: a kerb or a knee wall, poured with the slab or apart, on starters."""
+    """On top of the slab along a centreline: a kerb or a knee wall, poured with the slab or apart, on starters. panel_mm: width
+    of the panels that form it, where it is formed in panels."""
 
     name: Note = ""
     path: Path
     width_mm: Size
     height_mm: Size
     leave_outs: Annotated[list[LeaveOut], Field(max_length=60)] = []
+    panel_mm: Length | None = None
     pour: With = "apart"
 
 

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from shapely.geometry import Polygon
 
 from humble_trowel.core.findings import Finding, finding, said_together
+from humble_trowel.core.footings.footings import strength_text
 from humble_trowel.core.footings.slices import sliced_near_m3
 from humble_trowel.core.geometry.overlay import common, together
 from humble_trowel.core.geometry.polygon import XY
@@ -62,6 +63,7 @@ class Walls:
     extras: list[Allowance]
     ordered: Ordered | None
     pour_name: str
+    strength_text: str
     pour_at: str | None
     findings: list[Finding]
 
@@ -83,7 +85,7 @@ def walls(
     return Walls(
         rows, [wall_cuts(plan, one, cells, stands, reads) for one in stood], [_drawn(plan, one) for one in stood], net,
         format_volume(net, plan.units), second, second is None or abs(second - net) <= AGREE * net, extras,
-        order_of(plan, net, extras, ways) if alone else None, pour.name if pour else "Walls", pour.pour_at if pour else None,
+        order_of(plan, net, extras, ways) if alone else None, pour.name if pour else "Walls", strength_text(plan, pour), pour.pour_at if pour else None,
         [*_stack_doubts(plan, stood, rows), *_floor_doubts(plan, stood, cells), *_count_doubts(net, second)],
     )  # fmt: skip
 

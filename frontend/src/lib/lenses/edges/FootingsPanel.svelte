@@ -14,6 +14,7 @@
 	import { footings as words } from '../../words/footings';
 	import { w } from '../../words/words';
 	import FootingPegs from './FootingPegs.svelte';
+	import FootingSoft from './FootingSoft.svelte';
 	import NewFooting from './NewFooting.svelte';
 	import { takeOut } from './shape_edits';
 	let { store, picked, pick }: { store: JobStore; picked: number | null; pick: (number: number | null) => void } = $props();
@@ -107,6 +108,18 @@
 				keep={(typed) => store.keep([{ op: 'set_pour', holds: 'footings', changes: { pour_at: typed || null } }], 'footing-pour')}
 			/>
 		</div>
+		<div class="w-150">
+			<Field
+				label={words.strength}
+				mode="text"
+				calm
+				placeholder={found.strength_text || words.notSaid}
+				value={words.own(store.document?.pours, 'footings', store.units)}
+				problem={store.problemFor('footing-mix')}
+				keep={(typed) =>
+					store.keep([{ op: 'set_pour', holds: 'footings', changes: { strength_mpa: typed.trim() } }], 'footing-mix')}
+			/>
+		</div>
 		<p class="flex-1 text-note font-mid"><Frac text={found.ordered.last_load} /></p>
 	</div>
 	<FindingList findings={onTab(store.figure?.findings, 'footings')} />
@@ -115,3 +128,4 @@
 {#if found && coarse.now}<FootingPegs {store} {found} {picked} {pick} />{/if}
 <NewFooting {store} />
 {#if found && !coarse.now}<FootingPegs {store} {found} {picked} {pick} />{/if}
+{#if found}<FootingSoft {store} {found} {picked} />{/if}

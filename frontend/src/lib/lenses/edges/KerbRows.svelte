@@ -89,6 +89,15 @@
 			problem={store.problemFor(`kerb-l-${i}`)}
 			keep={(leave_outs) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { leave_outs } }], `kerb-l-${i}`)}
 		/>
+		<Field
+			label={w.edges.panels}
+			value={row.panel_mm ? say(row.panel_mm) : ''}
+			placeholder={w.edges.noneWord}
+			calm
+			width="84px"
+			problem={store.problemFor(`kerb-p-${i}`)}
+			keep={(panel_mm) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { panel_mm } }], `kerb-p-${i}`)}
+		/>
 		{#if pour}<span class="pb-6 font-[760]"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
 		<Switch
 			on={row.pour === 'with'}
@@ -97,6 +106,7 @@
 		>
 		<Act kind="quiet" onclick={() => void store.keep([takeOut('kerbs', [row.id])], 'kerb')}>{w.edges.out}</Act>
 	</div>
+	{#if pour?.panels}<p class="label mb-6"><Frac text={pour.panels} /></p>{/if}
 {/each}
 <div class="panel-row">
 	<Choose

@@ -89,6 +89,17 @@
 					keep={(typed) => store.keep([{ op: 'set_pour', holds: 'walls', changes: { pour_at: typed || null } }], 'wall-pour')}
 				/>
 			</div>
+			<div class="w-150">
+				<Field
+					label={days.strength}
+					mode="text"
+					calm
+					placeholder={found.strength_text || days.notSaid}
+					value={days.own(store.document?.pours, 'walls', store.units)}
+					problem={store.problemFor('wall-mix')}
+					keep={(typed) => store.keep([{ op: 'set_pour', holds: 'walls', changes: { strength_mpa: typed.trim() } }], 'wall-mix')}
+				/>
+			</div>
 			<p class="flex-1 text-note font-mid"><Frac text={found.ordered.last_load} /></p>
 		</div>
 	{/if}
