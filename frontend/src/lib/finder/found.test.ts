@@ -16,7 +16,9 @@ const job = {
 			{ letter: 'a', part: 'Bottling slab', mark: 'S1', zone: 'Bottling', kind: 'slab', numbers: [] },
 			{ letter: 'g', part: 'B1 beam below the slab', mark: 'B1', zone: null, kind: 'beam', numbers: [7] }
 		] },
-		drawing: { zones: [{ name: 'Bottling', rings: [[[0, 0], [9, 0], [9, 6]]] }], strips }
+		drawing: { zones: [{ name: 'Bottling', rings: [[[0, 0], [9, 0], [9, 6]]] }], strips },
+		walls: { drawn: [{ wall: 0, name: 'Stem wall', rings: [[[0, 0], [9, 0], [9, 1]]] }] },
+		beside: [{ id: 'h1', name: 'Door ramp', rings: [[[0, 0], [1, 0], [1, 1]]] }]
 	}
 } as unknown as JobState; // prettier-ignore
 const doubts = {
@@ -47,6 +49,8 @@ describe('the finder', () => {
 		['square', '/job/j1/lines?tab=square'],
 		['order', '/job/j1/order'],
 		['b to c', '/job/j1/edges?tab=cut&at=side.c2'],
+		['stem', '/job/j1/edges?tab=walls'],
+		['door ramp', '/job/j1/edges?tab=walks'],
 		['b1', '/job/j1/edges?tab=sum&at=part.g'],
 		['frost 14', '/job/j1/edges?tab=frost'],
 		['pdf', '/job/j1/lines?tab=setout'],

@@ -80,6 +80,13 @@ function ofJob(job: JobState, doubts: JobDoubts | null, records: readonly Record
 			})
 		);
 	}
+	for (const [tab, things] of [
+		['footings', (figure.footings?.drawn ?? []).map((one) => ({ key: `t${one.footing}`, ...one }))],
+		['walls', (figure.walls?.drawn ?? []).map((one) => ({ key: `w${one.wall}`, ...one }))],
+		['walks', (figure.beside ?? []).map((one) => ({ key: one.id, ...one }))]
+	] as const)
+		for (const one of things)
+			rows.push(row('part', one.key, one.name, tabName('edges', tab), to('edges', tab), { rings: one.rings, also: tab }));
 	for (const paper of w.finder.papers)
 		rows.push(row('paper', paper.name, paper.name, tabName(paper.lens, paper.tab), to(paper.lens, paper.tab)));
 	for (const record of records) {
