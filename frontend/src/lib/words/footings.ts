@@ -16,7 +16,7 @@ const MONTHS = [
 ];
 
 export const footings = {
-	order: (text: string, unit: string) => `Order ${text} ${unit} for the footings.`,
+	order: (text: string, unit: string, both: boolean) => `Order ${text} ${unit} for the footings${both ? ' and walls' : ''}.`,
 	under: (net: string, loads: readonly string[], when: string) =>
 		`${net} as planned, the rest by reason. ${loads.length === 1 ? 'One truck' : `Trucks: ${loads.join(', ')}`}. ${when}`,
 	none: 'No footing.',

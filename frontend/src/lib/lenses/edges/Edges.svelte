@@ -150,10 +150,10 @@
 						picked={peg}
 						pick={(now) => (peg = now)}
 					/>{/if}
-				{#if low && store.figure?.walls}<OverWalls
+				{#if tab === 'walls' && store.figure?.walls}<OverWalls
 						{view}
 						found={store.figure.walls}
-						picked={tab === 'walls' ? wall : -1}
+						picked={wall}
 						pick={(now) => (wall = now)}
 					/>{/if}
 			{/snippet}

@@ -20,6 +20,8 @@
 	let { store, picked, pick }: { store: JobStore; picked: number | null; pick: (number: number | null) => void } = $props();
 	const found = $derived(store.figure?.footings ?? null);
 	const plan = $derived(store.document);
+	/** one pour holds the walls too */
+	const both = $derived(found?.extras.some((extra) => extra.key === 'walls') ?? false);
 	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd');
 	const say = (mm: number) => shownLength(mm, store.units);
 	const guess = (row: { guessed?: string[] }, key: string, label: string) =>
@@ -32,7 +34,7 @@
 </script>
 
 <Verdict
-	text={found ? words.order(found.ordered.text, unit) : words.none}
+	text={found ? words.order(found.ordered.text, unit, both) : words.none}
 	under={found ? words.under(found.net_text, loads, when) : words.noneUnder}
 />
 {#if found && plan}
