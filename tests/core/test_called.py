@@ -10,7 +10,7 @@ from humble_trowel.core.edges.top_view import top_view
 from humble_trowel.core.edits.called import CallHere
 from humble_trowel.core.edits.called_kind import CallKind
 from humble_trowel.core.edits.registry import EDITS, apply
-from humble_trowel.core.errors import EditError, InputError
+from humble_trowel.core.errors import CallError, EditError, InputError
 from humble_trowel.core.geometry.bays import feet
 from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.reading.job_file import read_plan
@@ -132,3 +132,13 @@ def test_the_drawings_of_both_tabs_say_what_is_there():
         assert all(cells[line.zone].top_at(spot) == pytest.approx(line.level_mm, abs=0.05) for spot in line.path)
     level, _ = called("level", ROOM)
     assert [row.says for row in top_view(level, lay_zones(level)).zones][1] == "is level"
+
+
+def test_a_beam_or_pad_that_is_pressed_becomes_the_kind_that_is_called():
+    two, _ = apply(HOUSE, [CallKind(op="call_kind", text="B9 14 wide 20 deep")])
+    beam, words = called("B9", {"beam": two.beams[0].id}, two)
+    assert beam.beams[0].type == "B9" and beam.beams[0].path == two.beams[0].path and words == "Beam B1 is B9 now"
+    pad, words = called("P2", {"pad": two.pads[0].id}, two)
+    assert pad.pads[0].type == "P2" and words == "Pad P1 is P2 now"
+    with pytest.raises(CallError, match="There is no B7 here"):
+        called("B7", {"beam": two.beams[0].id}, two)

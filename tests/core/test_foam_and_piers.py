@@ -83,6 +83,8 @@ def test_a_pad_called_inside_is_flush_with_its_sides_and_a_row_drops_none_silent
     corner = call("P1 inside", corner=0)
     assert corner.pads[0].at == (pytest.approx(FT), pytest.approx(FT))
     assert "part-clipped" not in {row.code for row in Job(corner).figure.findings}
+    assert call("P1", corner=0, inside=True).pads == corner.pads  # the crew's way
+    assert call("P1 centred", corner=0, inside=True).pads[0].at == (0.0, 0.0)
     plain = call("P1", corner=0)
     assert "call it inside" in next(row.remedy for row in Job(plain).figure.findings if row.code == "part-clipped")
     turned = call("P1 inside turn 45", corner=0).pads[0]

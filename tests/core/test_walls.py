@@ -100,6 +100,7 @@ def test_a_door_is_set_down_and_levels_chain_from_floor_to_dig():
     assert [(row.key, row.level_text) for row in door.levels] == [
         ("floor", "0"), ("top", "3/4″ below"), ("footing", "32″ below"), ("dig", "40″ below"),
     ]  # fmt: skip
+    assert found.rows[0].forms_m2 * 1e6 / FT**2 == pytest.approx(2 * (80 * 32 - 3 * 0.75) / 12, rel=1e-12)
     assert found.drawn[0].set_downs_text == "from 4′ to 7′ down 3/4″"
     corner = Job(edited(plan, put(set_downs="from 24' to 40' down 8"))).figure.walls
     assert corner.net_m3 / M3_PER_YD3 == pytest.approx((80 * 32 - 16 * 8) / 12 * (8 / 12) / 27, rel=1e-12)
@@ -108,6 +109,11 @@ def test_a_door_is_set_down_and_levels_chain_from_floor_to_dig():
 def test_the_floor_lies_over_the_wall_beside_it_or_runs_through_it():
     assert "floor-through-wall" in codes(Job(walled(start=edited(new(), {"op": "keep_outline", "text": "24' e 16' n 24' w 16' s"}))).figure)  # fmt: skip
     outer = edited(new(), {"op": "keep_outline", "text": "24' e 16' n 24' w 16' s"})
+    cut = Job(walled(start=outer)).section((-3 * FT, 8 * FT), (5 * FT, 8 * FT)).blocks
+    assert [(row.kind, round(row.s0_mm / IN, 2), round(row.top_mm / IN)) for row in cut] == [
+        ("footing", 28, -32),
+        ("wall", 32.19, 0),
+    ]
     over = Job(walled(put(meets="over", top_mm="4 below", offset_mm="3 13/16 left"), start=outer)).figure
     assert not codes(over) & {"floor-through-wall", "floor-off-wall", "courses-above-floor"}
     assert "floor-off-wall" in codes(Job(walled(put(meets="over", top_mm="4 below"), start=outer)).figure)

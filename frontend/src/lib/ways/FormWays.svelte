@@ -88,8 +88,8 @@
 		if (await store.keep((x) => x.forms.boards.push(board), 'kit')) mark = deep = '';
 	}
 	const keep = (row: Row) => (typed: string) => store.keep((x) => row.set(x, typed), row.at);
-	const schools = $derived<['corner' | 'stack' | 'buy', School[]][]>(
-		(['corner', 'stack', 'buy'] as const).map((key) => [key, session.schools[key] ?? []])
+	const schools = $derived<['corner' | 'stack' | 'buy' | 'pads', School[]][]>(
+		(['corner', 'stack', 'buy', 'pads'] as const).map((key) => [key, session.schools[key] ?? []])
 	);
 </script>
 

@@ -6,6 +6,7 @@ export const walls = {
 	under: (parts: readonly string[]) => `${parts.join('. ')}.`,
 	blocksTold: (n: number) => `${n.toLocaleString('en')} blocks, cut ones whole`,
 	foamTold: (area: string) => `${area} of foam`,
+	formsTold: (area: string) => `${area} of form, both faces`,
 	planned: (net: string) => `${net} as drawn`,
 	none: 'No wall.',
 	noneUnder: 'A wall stands on a footing: block by courses, formed, or between foam.',

@@ -229,7 +229,12 @@ export const w = {
 		kickerHolds: 'A kicker holds, N',
 		rate: 'Metres of board set in an hour',
 		minPiece: 'Least piece, and splice from a corner',
-		choices: { corner: 'Boards at a corner', stack: 'Boards for a height', buy: 'Which boards to buy' },
+		choices: {
+			corner: 'Boards at a corner',
+			stack: 'Boards for a height',
+			buy: 'Which boards to buy',
+			pads: 'Pads at a corner or a side'
+		},
 		schoolNames: {
 			lap: 'Lap',
 			'run-past': 'Run past',
@@ -239,6 +244,8 @@ export const w = {
 			'two-widths': 'Two widths',
 			crew: 'As a crew fetches',
 			money: 'Least money',
+			centred: 'Centred',
+			inside: 'Inside',
 			'let-in': 'Pack below'
 		},
 		against: 'Against:',

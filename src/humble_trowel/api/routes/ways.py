@@ -9,7 +9,7 @@ from fastapi import APIRouter, Request
 from humble_trowel.api.routes.jobs import service_of
 from humble_trowel.api.schemas import KeepWays, School, WaysState
 from humble_trowel.api.strict import StrictRoute
-from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, STACK_SCHOOLS
+from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, PAD_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.store import ways
@@ -22,6 +22,7 @@ SCHOOLS = {
         ("corner", CORNER_SCHOOLS),
         ("stack", STACK_SCHOOLS),
         ("buy", BUY_SCHOOLS),
+        ("pads", PAD_SCHOOLS),
         ("base", BASE_SCHOOLS),
         ("grading", GRADING_SCHOOLS),
         ("lifts", LIFT_SCHOOLS),

@@ -11,6 +11,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 
+import shapely
 from shapely.geometry import LineString, Polygon
 
 from humble_trowel.core.edges.section_ends import SectionEnd, section_ends
@@ -18,6 +19,7 @@ from humble_trowel.core.edges.section_layers import SectionLayer, section_layers
 from humble_trowel.core.edges.section_line import Span, section_area_m2, section_line, section_rings
 from humble_trowel.core.edges.section_sizes import SectionSize, section_sizes
 from humble_trowel.core.errors import InputError
+from humble_trowel.core.footings.volume import kept_prisms
 from humble_trowel.core.geometry.bearing import rate_words
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
@@ -26,6 +28,7 @@ from humble_trowel.core.order.second_pours import stretches
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import M2_PER_FT2
+from humble_trowel.core.walls.rows import prisms_of, standing_walls
 
 LEAST_CUT_MM = 10.0
 LEAST_FALL = 0.0005
@@ -33,7 +36,7 @@ LEAST_FALL = 0.0005
 
 @dataclass(frozen=True)
 class Block:
-    """Something else that the line crosses: a kerb on top, a pile below. Levels of its foot and head."""
+    """Something else that the line crosses: a kerb on top, a pile, a footing or a wall below. Levels of its foot and head."""
 
     kind: str
     name: str
@@ -89,7 +92,7 @@ def section(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY) -> Section:
         start=a, end=b, length_mm=math.dist(a, b), words=_words(plan, solid, spans, ends, a, b), area_m2=area,
         area_text=text, rings=section_rings(spans), layers=section_layers(plan, solid, spans), ends=ends,
         sizes=section_sizes(plan, solid, spans), slopes=_slopes(plan, spans),
-        blocks=[*_kerbs(plan, solid, a, b), *_piles(plan, solid, a, b)], zones=_zones(solid, spans),
+        blocks=[*_kerbs(plan, solid, a, b), *_piles(plan, solid, a, b), *_below(plan, a, b)], zones=_zones(solid, spans),
         numbers=sorted({span.part for span in spans if span.part is not None}),
     )  # fmt: skip
 
@@ -147,6 +150,19 @@ def _kerbs(plan: Plan, solid: Solid, a: XY, b: XY) -> list[Block]:
                     middle = part.interpolate(0.5, normalized=True)
                     foot = solid.top_at((middle.x, middle.y))
                     rows.append(Block("kerb", kerb.name or "kerb", s[0], s[-1], foot, foot + kerb.height_mm))
+    return rows
+
+
+def _below(plan: Plan, a: XY, b: XY) -> list[Block]:
+    """Footings and walls that the line crosses, each prism of them once."""
+    line, rows = LineString([a, b]), []
+    prisms = [("footing", one.name, prism) for one in plan.footings for prism in kept_prisms(one)]
+    prisms += [("wall", one.wall.name, prism) for one in standing_walls(plan) for prism in prisms_of(one)]
+    for kind, name, prism in prisms:
+        for part in shapely.get_parts(line.intersection(prism.region)):
+            if part.length > 1:
+                s = sorted(math.dist(a, spot) for spot in part.coords)
+                rows.append(Block(kind, name, s[0], s[-1], prism.bottom_mm, prism.top_mm))
     return rows
 
 

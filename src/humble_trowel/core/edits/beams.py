@@ -244,4 +244,20 @@ class MoveBeam(EditBase):
         return with_row(plan, "beams", at, row), f"Beam {row.type} moved"
 
 
-BEAM_EDITS = (SetBeamType, AddBeam, LayBeams, BeamsOnZones, MoveBeam)
+class SetBeamKind(EditBase):
+    """Make a beam that lies there one of another kind."""
+
+    op: Literal["set_beam_kind"]
+    beam: BeamId
+    type: TypeMark
+
+    def apply(self, plan: Plan) -> Edited:
+        at = place_of(plan, "beams", self.beam, "beam")
+        if self.type not in {row.mark for row in plan.beam_types}:
+            raise EditError(f"The mark {self.type} is no beam type here. Call its cut first, in the rack.", "type")
+        old = plan.beams[at]
+        row = old.model_copy(update={"type": self.type})
+        return with_row(plan, "beams", at, row), f"Beam {old.type} is {self.type} now"
+
+
+BEAM_EDITS = (SetBeamKind, SetBeamType, AddBeam, LayBeams, BeamsOnZones, MoveBeam)

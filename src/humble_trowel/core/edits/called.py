@@ -5,13 +5,16 @@ from __future__ import annotations
 import re
 from typing import Literal
 
+from pydantic import StrictBool
 from shapely.geometry import Point
 
 from humble_trowel.core.edits.base import (
+    BeamId,
     Calls,
     CornerId,
     EditBase,
     Edited,
+    PadId,
     RecessId,
     SideId,
     Spot,
@@ -35,7 +38,8 @@ _UNKNOWN = re.compile(r"[bpsBPS]\d{1,3}")
 
 class CallHere(EditBase):
     """What a person calls with a wall, a corner, a zone, a pit or a spot pressed: 'every 11 ft 6 B1', 'P1', 'S2 falls 1 to
-    drain', 'door 3 ft 4 down 3/4'. along: where the wall was pressed, from its first corner."""
+    drain', 'door 3 ft 4 down 3/4'. along: where the wall was pressed, from its first corner. inside: the crew moves pads
+    in from corners and walls, unless the call says centred. beam, pad: pressed, to be of another kind."""
 
     op: Literal["call"]
     text: Calls
@@ -45,6 +49,9 @@ class CallHere(EditBase):
     zone: ZoneId | None = None
     recess: RecessId | None = None
     at: Spot | None = None
+    inside: StrictBool = False
+    beam: BeamId | None = None
+    pad: PadId | None = None
 
     def apply(self, plan: Plan) -> Edited:
         ring_needed(plan)
@@ -55,6 +62,9 @@ class CallHere(EditBase):
             zone=self._zone(plan),
             recess=None if self.recess is None else place_of(plan, "recesses", self.recess, "recess"),
             at=self.at,
+            inside=self.inside,
+            beam=None if self.beam is None else place_of(plan, "beams", self.beam, "beam"),
+            pad=None if self.pad is None else place_of(plan, "pads", self.pad, "pad"),
         )
         rows: list[str] = []
         for edit in _heard(plan, here, self.text):

@@ -10,9 +10,9 @@ from typing import Any
 from humble_trowel.core.calls.walk import walk
 from humble_trowel.core.edits.along_side import bays_mm, spots_along
 from humble_trowel.core.edits.base import EditBase
-from humble_trowel.core.edits.beams import AddBeam, BeamsOnZones, LayBeams
+from humble_trowel.core.edits.beams import AddBeam, BeamsOnZones, LayBeams, SetBeamKind
 from humble_trowel.core.edits.called_here import Pressed, Said, side_called
-from humble_trowel.core.edits.pads import AddPads
+from humble_trowel.core.edits.pads import AddPads, SetPadKind
 from humble_trowel.core.errors import CallError
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
@@ -27,7 +27,12 @@ def deep_call(plan: Plan, here: Pressed, said: Said) -> list[EditBase]:
     """The edits of a call that lays beams or sets pads. Raises CallError."""
     named = side_called(plan, said.rest)
     if named:
-        here, said = Pressed(side=named[0]), replace(said, rest=named[1])
+        here, said = Pressed(side=named[0], inside=here.inside), replace(said, rest=named[1])
+    pressed = {"beam": here.beam, "pad": here.pad}.get(said.kind)
+    if pressed is not None and not said.rest and here.side is None:
+        if said.kind == "beam":
+            return [SetBeamKind(op="set_beam_kind", beam=plan.beams[pressed].id, type=said.mark)]
+        return [SetPadKind(op="set_pad_kind", pad=plan.pads[pressed].id, type=said.mark)]
     said = said if said.mark else _marked(plan, said)
     return _beams(plan, here, said) if said.kind == "beam" else _pads(plan, here, said)
 
@@ -99,11 +104,11 @@ def _walked(plan: Plan, text: str, start: XY) -> list[XY]:
 
 
 def _pads(plan: Plan, here: Pressed, said: Said) -> list[EditBase]:
-    how: dict[str, object] = {}
-    inside = re.search(r"\s*\binside\b", said.rest)
+    how: dict[str, object] = {"inside": here.inside}
+    inside = re.search(r"\s*\b(?:inside|cent(?:re|er)d)\b", said.rest)
     if inside:
         how["inside"], said = (
-            True,
+            inside[0].strip() == "inside",
             replace(said, rest=(said.rest[: inside.start()] + said.rest[inside.end() :]).strip()),
         )
     turn = re.search(r"\s*\bturn(?:ed)?\s+(-?\d+(?:\.\d+)?)\s*(?:°|deg(?:rees)?)?", said.rest)

@@ -14,7 +14,8 @@ from humble_trowel.core.units import parse_length
 @dataclass(frozen=True)
 class Pressed:
     """One of: a side (along_mm: where on it), a corner, a recess, a spot with the zone it lies in; none of them is a call
-    by itself. Numbers are places in the plan in hand."""
+    by itself. Numbers are places in the plan in hand.
+    inside: pads are moved in from corners and walls. beam, pad: pressed."""
 
     side: int | None = None
     along_mm: float | None = None
@@ -22,6 +23,9 @@ class Pressed:
     zone: int | None = None
     recess: int | None = None
     at: XY | None = None
+    inside: bool = False
+    beam: int | None = None
+    pad: int | None = None
 
     def offers(self, plan: Plan) -> str:
         """What could be called with this pressed, with a beam, pad or slab of the job in it."""

@@ -248,4 +248,20 @@ class MovePad(EditBase):
         return with_row(plan, "pads", place, row), f"Pad {row.type} {'moved' if self.at else 'turned'}"
 
 
-PAD_EDITS = (SetPadType, AddPads, MovePad)
+class SetPadKind(EditBase):
+    """Make a pad that lies there one of another kind."""
+
+    op: Literal["set_pad_kind"]
+    pad: PadId
+    type: TypeMark
+
+    def apply(self, plan: Plan) -> Edited:
+        at = place_of(plan, "pads", self.pad, "pad")
+        if self.type not in {row.mark for row in plan.pad_types}:
+            raise EditError(f"The mark {self.type} is no pad type here. Call its cut first, in the rack.", "type")
+        old = plan.pads[at]
+        row = old.model_copy(update={"type": self.type})
+        return with_row(plan, "pads", at, row), f"Pad {old.type} is {self.type} now"
+
+
+PAD_EDITS = (SetPadKind, SetPadType, AddPads, MovePad)

@@ -64,6 +64,7 @@ KIT = [
     _board("bend 6", 5.5, 16, 180, True), _board("bend 12", 11.25, 12, 340, True),
 ]  # fmt: skip
 CornerWay = Literal["lap", "run-past", "butt"]
+PadWay = Literal["centred", "inside"]
 StackWay = Literal["least-over", "fewest", "two-widths", "let-in"]
 BuyWay = Literal["crew", "money"]
 
@@ -79,6 +80,7 @@ class FormWays(FormPart):
     ]
     on_hand: Annotated[list[OnHand], Field(max_length=60)] = []
     corner: CornerWay = "lap"
+    pads: PadWay = "centred"
     stack: StackWay = "fewest"
     buy: BuyWay = "crew"
     splice_cents: Cents = 350
@@ -122,6 +124,10 @@ STACK_SCHOOLS: tuple[tuple[StackWay, str, str], ...] = (
     ("fewest", "Fewest boards to stack, brace and strip.", "The form stands higher than needed, or is let into the ground."),
     ("two-widths", "A narrow board over a wide one: two widths in the yard, joints never in line.", "The pair stands higher than needed at some depths."),
     ("let-in", "A board a little shallow, earth packed into the gap below.", "The gap must be packed well or paste runs out."),
+)  # fmt: skip
+PAD_SCHOOLS: tuple[tuple[PadWay, str, str], ...] = (
+    ("centred", "The pad stands under the middle of its post.", "At a corner or a side a part of it is cut off at the form."),
+    ("inside", "A pad at a corner or a side is whole, flush with the form.", "The post stands off its middle, which the engineer must know."),
 )  # fmt: skip
 BUY_SCHOOLS: tuple[tuple[BuyWay, str, str], ...] = (
     ("crew", "One length of board a side and the fewest splices: quick to fetch, straight to nail.", "More board is bought, and longer offcuts go home."),

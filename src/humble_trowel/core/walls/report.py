@@ -24,6 +24,7 @@ class WallReport(Report):
     m3: float
     blocks: int
     foam_m2: float
+    forms_m2: float
     courses: list[CoursesReport]
 
 

@@ -62,7 +62,7 @@ class Standing:
 @dataclass(frozen=True)
 class WallRow:
     """A wall in the list. m3: its own concrete, of the walls' pour; 0 where it is block with nothing in its cores or where
-    another pour fills them. foam_m2: all boards on and in it. blocks: whole ones. courses: of each height that it has, first
+    another pour fills them. foam_m2: all boards on and in it. forms_m2: both faces of one that is formed. blocks: whole ones. courses: of each height that it has, first
     along the footing first."""
 
     wall: int
@@ -78,6 +78,7 @@ class WallRow:
     working: Working | None
     blocks: int
     foam_m2: float
+    forms_m2: float
     courses: list[Courses]
 
 
@@ -127,7 +128,7 @@ def _row(plan: Plan, one: Standing, formed: float | None) -> WallRow:
     return WallRow(
         one.at, wall.id, wall.name, wall.kind, one.footing.name, one.length_mm, one.face_m2, m3,
         format_volume(m3, plan.units) if working else "", short_sum(working) if working else "", working,
-        block_count(wall, one.rows) if block else 0, foam_m2(one),
+        block_count(wall, one.rows) if block else 0, foam_m2(one), forms_m2(one),
         [courses(wall, high, plan.units) for high in heights] if block else [],
     )  # fmt: skip
 
@@ -146,6 +147,15 @@ def foam_m2(one: Standing) -> float:
     if wall.foam_outside_mm:
         total += face([one.outer(row) for row in one.rows])
     return total + (one.face_m2 if wall.foam_between_mm else 0.0)
+
+
+def forms_m2(one: Standing) -> float:
+    """Both faces of a wall between forms; foam that stays is its own form."""
+    if one.wall.kind != "formed":
+        return 0.0
+    faces = [*(one.inner(row) for row in one.rows), *(one.outer(row) for row in one.rows)]
+    ends = zip(faces, [*one.rows, *one.rows], strict=True)
+    return math.fsum(math.dist(*pair) * (row.top_mm - row.bottom_mm) for pair, row in ends) / 1e6
 
 
 def _formed(plan: Plan, one: Standing, m3: float) -> Working:

@@ -92,7 +92,7 @@
 				{/if}
 			{/each}
 			{#each section.blocks as block}
-				{#if block.kind === 'kerb'}
+				{#if block.kind !== 'pile'}
 					<rect
 						x={view.x(block.s0_mm)}
 						y={view.y(block.top_mm)}
@@ -116,7 +116,9 @@
 				{/if}
 				<text
 					x={view.x((block.s0_mm + block.s1_mm) / 2)}
-					y={view.y(block.top_mm) - 7}
+					y={block.kind === 'footing' || block.kind === 'wall'
+						? view.y((block.top_mm + block.bottom_mm) / 2) + 5
+						: view.y(block.top_mm) - 7}
 					text-anchor="middle"
 					class="name fill-ink2 stroke-bench stroke-4 text-note font-mid [paint-order:stroke]">{block.name}</text
 				>

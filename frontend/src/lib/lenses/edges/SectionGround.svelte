@@ -12,6 +12,8 @@
 		blinding: 'url(#sand)',
 		fill: 'url(#filled)'
 	};
+	/** its walls are drawn as they are */
+	const walled = $derived(section.blocks.some((block) => block.kind === 'wall'));
 	const bottoms = $derived(
 		section.rings.flatMap((ring) =>
 			ring.map((p, i) => [p, ring[(i + 1) % ring.length] ?? p] as const).filter(([a, b]) => (a[0] ?? 0) > (b[0] ?? 0) + 1)
@@ -96,7 +98,7 @@
 	{@const strip = end.isolation_mm * view.scale}
 	{@const face = x + out * (foam + strip)}
 	{@const far = out < 0 ? 8 : width - 8}
-	{#if !end.against && ['against-wall', 'block-wall', 'overhang'].includes(end.kind)}
+	{#if !end.against && !walled && ['against-wall', 'block-wall', 'overhang'].includes(end.kind)}
 		{@const under = end.kind !== 'against-wall'}
 		{@const thick = Math.max(24, 190 * view.scale)}
 		{@const wx = end.kind === 'against-wall' ? (out < 0 ? face - thick : face) : out < 0 ? x : x - thick}

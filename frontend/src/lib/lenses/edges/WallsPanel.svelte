@@ -27,6 +27,7 @@
 	const cut = $derived(cuts[Math.min(where, cuts.length - 1)]);
 	const blocks = $derived(found?.rows.reduce((sum, one) => sum + one.blocks, 0) ?? 0);
 	const foam = $derived(found?.rows.reduce((sum, one) => sum + one.foam_m2, 0) ?? 0);
+	const forms = $derived(found?.rows.reduce((sum, one) => sum + one.forms_m2, 0) ?? 0);
 	const text = $derived(
 		!found
 			? words.none
@@ -41,6 +42,7 @@
 			found?.net_m3 ? words.planned(`${found.net_text} ${unit}`) : '',
 			blocks && found?.net_m3 ? words.blocksTold(blocks) : '',
 			foam ? words.foamTold(shownArea(foam, store.units)) : '',
+			forms ? words.formsTold(shownArea(forms, store.units)) : '',
 			found?.ordered ? foldedLoads(found.ordered.trucks.map((truck) => truck.text)).join(', ') : '',
 			found?.ordered ? (found.pour_at ? days.on(found.pour_at) : days.noDay).replace(/\.$/, '') : ''
 		].filter(Boolean)

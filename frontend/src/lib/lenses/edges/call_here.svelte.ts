@@ -4,6 +4,7 @@ import type { Pick } from '../../drawing/pick.svelte';
 import { snapped, snapStep } from '../../drawing/marks';
 import type { Viewport, XY } from '../../drawing/viewport';
 import type { Edit, JobStore } from '../../state/job.svelte';
+import { session } from '../../state/session.svelte';
 import type { EdgesData } from './edges.svelte';
 
 export class CallHere {
@@ -42,6 +43,11 @@ export class CallHere {
 		const at = this.data.picked;
 		return at?.kind === 'recess' ? this.store.rowId('recesses', at.row) : null;
 	}
+	/** id of the beam or pad that is picked, to be of the kind that is called */
+	#lies(kind: 'beam' | 'pad'): string | null {
+		const at = this.data.picked;
+		return at?.kind === kind && !this.pressed ? this.store.rowId(`${kind}s`, at.row) : null;
+	}
 	get pressed(): boolean {
 		return this.side !== null || this.corner !== null || this.spot !== null;
 	}
@@ -57,7 +63,10 @@ export class CallHere {
 			corner: this.corner === null ? null : store.cornerId(this.corner),
 			zone: null,
 			recess: this.recess,
-			at: this.spot
+			at: this.spot,
+			beam: this.#lies('beam'),
+			pad: this.#lies('pad'),
+			inside: session.ways?.forms?.pads === 'inside'
 		} as Edit;
 	}
 	pressSide(side: number, at: XY, ring: readonly XY[]) {

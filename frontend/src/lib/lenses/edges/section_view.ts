@@ -22,6 +22,10 @@ export function stretchesOf(marks: readonly number[]): { from: number; to: numbe
 	});
 }
 
+/** Footings and walls that the line crosses. */
+export const builtBelow = (section: Section) =>
+	section.blocks.filter((block) => block.kind === 'footing' || block.kind === 'wall');
+
 export class SectionView {
 	private constructor(
 		readonly scale: number,
@@ -46,7 +50,7 @@ export class SectionView {
 		const z = spots.map((p) => p[1] ?? 0);
 		const grounds = section.ends.flatMap((end) => (end.ground_mm === null ? [] : [end.ground_mm]));
 		const z1 = Math.max(...z, ...grounds, ...section.blocks.map((block) => block.top_mm));
-		const concrete = Math.min(...z);
+		const concrete = Math.min(...z, ...builtBelow(section).map((block) => block.bottom_mm));
 		const frost = Math.min(concrete, ...section.ends.flatMap((end) => (end.frost_mm === null ? [] : [end.frost_mm])));
 		const narrow = width < 480;
 		const outside = section.ends.some((end) => end.outward < 0);
@@ -109,6 +113,7 @@ export class SectionView {
 		return this.y(
 			Math.min(
 				...spots.map((p) => p[1] ?? 0),
+				...builtBelow(this.section).map((block) => block.bottom_mm),
 				...this.section.ends.flatMap((end) => (end.frost_mm === null ? [] : [end.frost_mm]))
 			)
 		);
