@@ -24,9 +24,7 @@ export const EXAMPLES = {
 			top: '24 below',
 			mark: '6 above',
 			rod: "4' 2"
-		},
-		wall: { thick: '7 5/8', top: '0' },
-		beside_of: { walk: "4'", thick: '4', door: "5'", low: '4 below', ramp: '6', foot: '2', over: '8' }
+		}
 	},
 	mm: {
 		along: '2400',
@@ -52,8 +50,6 @@ export const EXAMPLES = {
 			top: '600 below',
 			mark: '150 above',
 			rod: '1250'
-		},
-		wall: { thick: '190', top: '0' },
-		beside_of: { walk: '1200', thick: '100', door: '1500', low: '100 below', ramp: '150', foot: '50', over: '200' }
+		}
 	}
 } as const;

@@ -45,3 +45,8 @@ export const walks = {
 	apart: 'poured apart',
 	caution: 'Ramps people use: local code and the official decide slope, landings and rails.'
 } as const;
+
+export const WALK_EXAMPLES = {
+	'ft-in': { walk: "4'", thick: '4', door: "5'", low: '4 below', ramp: '6', foot: '2', over: '8' },
+	mm: { walk: '1200', thick: '100', door: '1500', low: '100 below', ramp: '150', foot: '50', over: '200' }
+} as const;

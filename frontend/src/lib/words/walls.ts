@@ -53,3 +53,8 @@ export const walls = {
 	pourAt: 'Day and hour of the wall pour',
 	caution: 'Reinforcement, wall thickness and how high earth may lie against it: local code and the engineer.'
 } as const;
+
+export const WALL_EXAMPLES = {
+	'ft-in': { thick: '7 5/8', top: '0' },
+	mm: { thick: '190', top: '0' }
+} as const;

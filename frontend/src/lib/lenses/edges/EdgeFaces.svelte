@@ -5,6 +5,7 @@
 	import Choose from '../../ui/Choose.svelte';
 	import Field from '../../ui/Field.svelte';
 	import { shownLength } from '../../ui/typed';
+	import { foamWords } from '../../words/foam';
 	import { w } from '../../words/words';
 	let { store, type }: { store: JobStore; type: EdgeType } = $props();
 	const mark = $derived(type.mark);
@@ -13,7 +14,7 @@
 		store.keep([{ op: 'set_edge_type', mark, text: '', [key]: typed } as Edit], `face-${key}`);
 	const foam = (key: string, value: string) =>
 		store.keep([{ op: 'set_foam_face', mark, changes: { [key]: value } }], `face-${key}`);
-	const sides = Object.entries(w.edges.foamSides).map(([value, label]) => ({ value, label }));
+	const sides = Object.entries(foamWords.foamSides).map(([value, label]) => ({ value, label }));
 </script>
 
 {#each ['foam', 'isolation', 'plate', 'plate_over'] as const as key}
@@ -30,14 +31,14 @@
 {#if type.foam_mm}
 	<Choose
 		label
-		name={w.edges.foamSide}
+		name={foamWords.foamSide}
 		rows={sides}
 		value={type.foam_side ?? 'outside'}
 		pick={(now) => void foam('foam_side', now)}
 	/>
 	{#each ['foam_past_mm', 'cut_back_mm', 'cut_back_high_mm'] as const as key}
 		<Field
-			label={w.edges.foamFaces[key]}
+			label={foamWords.foamFaces[key]}
 			width="112px"
 			placeholder={w.edges.noneWord}
 			calm

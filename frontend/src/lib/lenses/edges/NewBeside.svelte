@@ -7,10 +7,10 @@
 	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { EXAMPLES } from '../../words/examples';
-	import { walks as words } from '../../words/walks';
+	import { WALK_EXAMPLES, walks as words } from '../../words/walks';
 	let { store, side }: { store: JobStore; side: number | null } = $props();
 	type Kind = keyof typeof words.kinds;
-	const eg = $derived(EXAMPLES[store.units].beside_of);
+	const eg = $derived(WALK_EXAMPLES[store.units]);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
 	let kind = $state<Kind>('lap');
 	const rows = $derived([

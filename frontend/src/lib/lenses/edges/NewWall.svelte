@@ -6,10 +6,9 @@
 	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { lengthKeys } from '../../ui/typed';
-	import { EXAMPLES } from '../../words/examples';
-	import { walls as words } from '../../words/walls';
+	import { WALL_EXAMPLES, walls as words } from '../../words/walls';
 	let { store }: { store: JobStore } = $props();
-	const eg = $derived(EXAMPLES[store.units].wall);
+	const eg = $derived(WALL_EXAMPLES[store.units]);
 	const rows = $derived((store.document?.footings ?? []).map((row) => ({ value: row.id ?? '', label: row.name })));
 	const kinds = Object.entries(words.kinds).map(([value, label]) => ({ value: value as keyof typeof words.kinds, label }));
 	let said = $state({ on: '', kind: 'block' as keyof typeof words.kinds, thickness: '', top: '', name: '' });
