@@ -5,7 +5,6 @@
 	import Act from '../../ui/Act.svelte';
 	import Field from '../../ui/Field.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
-	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { coarse } from '../../ui/pointer.svelte';
 	import { shownLength, typedLength } from '../../ui/typed';
@@ -15,6 +14,7 @@
 	import { w } from '../../words/words';
 	import FootingPegs from './FootingPegs.svelte';
 	import FootingSoft from './FootingSoft.svelte';
+	import PourFields from './PourFields.svelte';
 	import NewFooting from './NewFooting.svelte';
 	import { takeOut } from './shape_edits';
 	let { store, picked, pick }: { store: JobStore; picked: number | null; pick: (number: number | null) => void } = $props();
@@ -100,30 +100,7 @@
 				<b class="whitespace-nowrap"><Num working={extra.working} text={extra.text} /></b>
 			</li>{/each}
 	</ul>
-	<div class="mt-6 flex flex-wrap items-end gap-12">
-		<div class="w-260">
-			<Field
-				label={words.pourAt}
-				type="datetime-local"
-				value={found.pour_at ?? ''}
-				problem={store.problemFor('footing-pour')}
-				keep={(typed) => store.keep([{ op: 'set_pour', holds: 'footings', changes: { pour_at: typed || null } }], 'footing-pour')}
-			/>
-		</div>
-		<div class="w-150">
-			<Field
-				label={words.strength}
-				mode="text"
-				calm
-				placeholder={found.strength_text || words.notSaid}
-				value={words.own(store.document?.pours, 'footings', store.units)}
-				problem={store.problemFor('footing-mix')}
-				keep={(typed) =>
-					store.keep([{ op: 'set_pour', holds: 'footings', changes: { strength_mpa: typed.trim() } }], 'footing-mix')}
-			/>
-		</div>
-		<p class="flex-1 text-note font-mid"><Frac text={found.ordered.last_load} /></p>
-	</div>
+	<PourFields {store} holds="footings" label={words.pourAt} {found} ordered={found.ordered} />
 	<FindingList findings={onTab(store.figure?.findings, 'footings')} />
 {/if}
 <!-- in the hand the pegs are what one came for -->

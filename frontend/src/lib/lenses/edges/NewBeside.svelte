@@ -5,7 +5,7 @@
 	import Act from '../../ui/Act.svelte';
 	import Choice from '../../ui/Choice.svelte';
 	import Choose from '../../ui/Choose.svelte';
-	import Frac from '../../ui/Frac.svelte';
+	import Trouble from '../../ui/Trouble.svelte';
 	import { EXAMPLES } from '../../words/examples';
 	import { WALK_EXAMPLES, walks as words } from '../../words/walks';
 	let { store, side }: { store: JobStore; side: number | null } = $props();
@@ -114,13 +114,4 @@
 	{@render box(words.name, 'name', '')}
 	<Act kind="main" onclick={() => void keep()}>{words.add}</Act>
 </div>
-{#if problem}<p class="wrong" role="alert">
-		<Frac text={problem.detail} />
-		{#each problem.choices ?? [] as choice}<Act
-				kind="quiet"
-				onclick={() => {
-					said.low = choice.text;
-					void keep();
-				}}>{choice.label}</Act
-			>{/each}
-	</p>{/if}
+<Trouble {problem} choose={(text) => ((said.low = text), void keep())} />

@@ -4,7 +4,7 @@
 	import { remember } from '../../state/remember.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Choose from '../../ui/Choose.svelte';
-	import Frac from '../../ui/Frac.svelte';
+	import Trouble from '../../ui/Trouble.svelte';
 	import { lengthKeys } from '../../ui/typed';
 	import { EXAMPLES } from '../../words/examples';
 	import { footings as words } from '../../words/footings';
@@ -102,14 +102,11 @@
 	>
 	<Act kind="main" onclick={() => void keep()}>{words.add}</Act>
 </div>
-{#if problem}<p class="wrong" role="alert">
-		<Frac text={problem.detail} />
-		{#each problem.choices ?? [] as choice}<Act
-				kind="quiet"
-				onclick={() => {
-					if (problem.path.endsWith('top')) said.top = choice.text;
-					else said.text = choice.text;
-					void keep();
-				}}>{choice.label}</Act
-			>{/each}
-	</p>{/if}
+<Trouble
+	{problem}
+	choose={(text, path) => {
+		if (path.endsWith('top')) said.top = text;
+		else said.text = text;
+		void keep();
+	}}
+/>

@@ -4,7 +4,7 @@
 	import { remember } from '../../state/remember.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Choose from '../../ui/Choose.svelte';
-	import Frac from '../../ui/Frac.svelte';
+	import Trouble from '../../ui/Trouble.svelte';
 	import { lengthKeys } from '../../ui/typed';
 	import { WALL_EXAMPLES, walls as words } from '../../words/walls';
 	let { store }: { store: JobStore } = $props();
@@ -57,13 +57,4 @@
 	>
 	<Act kind="main" onclick={() => void keep()}>{words.add}</Act>
 </div>
-{#if problem}<p class="wrong" role="alert">
-		<Frac text={problem.detail} />
-		{#each problem.choices ?? [] as choice}<Act
-				kind="quiet"
-				onclick={() => {
-					said.top = choice.text;
-					void keep();
-				}}>{choice.label}</Act
-			>{/each}
-	</p>{/if}
+<Trouble {problem} choose={(text) => ((said.top = text), void keep())} />

@@ -4,7 +4,6 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Choice from '../../ui/Choice.svelte';
-	import Field from '../../ui/Field.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
@@ -13,6 +12,7 @@
 	import { footings as days } from '../../words/footings';
 	import { foldedLoads } from '../../words/loads';
 	import { walls as words } from '../../words/walls';
+	import PourFields from './PourFields.svelte';
 	import NewWall from './NewWall.svelte';
 	import WallCutDrawing from './WallCutDrawing.svelte';
 	import WallSizes from './WallSizes.svelte';
@@ -81,29 +81,7 @@
 	{/key}
 	<FindingList findings={onTab(store.figure?.findings, 'walls')} />
 	{#if found.ordered}
-		<div class="mt-6 flex flex-wrap items-end gap-12">
-			<div class="w-260">
-				<Field
-					label={words.pourAt}
-					type="datetime-local"
-					value={found.pour_at ?? ''}
-					problem={store.problemFor('wall-pour')}
-					keep={(typed) => store.keep([{ op: 'set_pour', holds: 'walls', changes: { pour_at: typed || null } }], 'wall-pour')}
-				/>
-			</div>
-			<div class="w-150">
-				<Field
-					label={days.strength}
-					mode="text"
-					calm
-					placeholder={found.strength_text || days.notSaid}
-					value={days.own(store.document?.pours, 'walls', store.units)}
-					problem={store.problemFor('wall-mix')}
-					keep={(typed) => store.keep([{ op: 'set_pour', holds: 'walls', changes: { strength_mpa: typed.trim() } }], 'wall-mix')}
-				/>
-			</div>
-			<p class="flex-1 text-note font-mid"><Frac text={found.ordered.last_load} /></p>
-		</div>
+		<PourFields {store} holds="walls" label={words.pourAt} {found} ordered={found.ordered} />
 	{/if}
 {/if}
 {#if footed}<NewWall {store} />{:else}<p class="mt-8"><Act kind="quiet" href="?tab=footings">{words.toFootings}</Act></p>{/if}
