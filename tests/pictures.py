@@ -44,15 +44,6 @@ def dim(page: Page) -> None:
     page.locator(".piece").nth(1).click()
 
 
-def county(page: Page) -> None:
-    page.get_by_label("Your county says").fill("18")
-    page.get_by_label("Who said so").fill("Ann, permit desk")
-    page.get_by_label("On", exact=True).fill("2027-03-14")
-    page.get_by_role("button", name="Keep it").click()
-    page.locator("[data-limit] .pen").wait_for()
-    page.wait_for_timeout(400)
-
-
 def squared(page: Page) -> None:
     page.locator(".act-line").first.wait_for()
 
@@ -90,9 +81,9 @@ VIEWS = [
     ("20-build-up", "/job/{tansy}/ground?tab=stack", LAPTOP, None),
     ("25-footings", "/job/{larkfield}/edges?tab=footings", LAPTOP, None),
     ("27-walls", "/job/{larkfield}/edges?tab=walls", LAPTOP, None),
+    ("10-underslab", "/job/{tansy}/underslab", LAPTOP, None),
     ("21-phone-rod", "/job/{tansy}/ground", PHONE, pressed),  # it leaves a shot
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # it leaves an open walk
-    ("26-rule-book", "/rules?rule=edges/bury", LAPTOP, county),  # last: it leaves what a county says
 ]
 
 

@@ -43,6 +43,8 @@ def test_a_lap_runs_over_the_old_patio_comes_with_the_slab_and_must_be_cut_one_d
     assert lap.with_slab and lap.m3 / M3_PER_YD3 == pytest.approx(16 * (8 / 12) * (4 / 12) / 27, rel=1e-9)
     assert figure.beside[0].words == "Over Patio, its form board on top of it; the 1″ below it stays open."
     assert figure.beside[0].form_text == "17′-4″"  # its far side and both ends
+    assert sum(row.length_mm for row in Job(plan).forms.steps) == pytest.approx(17 * FT + 4 * IN, abs=1)
+    assert "Against Lap 1." in {row.why for row in Job(plan).forms.sides}
     assert "lap-to-cut" in codes(plan) and [part.kind for part in figure.beside[0].cut] == ["slab", "lap", "old"]
     filled = edited(plan, {"op": "set_beside", "what": "laps", "id": plan.laps[0].id, "changes": {"gap": "filled"}})
     assert besides(filled)[0].m3 == pytest.approx(lap.m3 * 5 / 4, rel=1e-9)

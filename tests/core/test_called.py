@@ -7,6 +7,7 @@ import pytest
 
 from humble_trowel.core.edges.kinds import deeper
 from humble_trowel.core.edges.top_view import top_view
+from humble_trowel.core.edits.beside import AddExisting
 from humble_trowel.core.edits.called import CallHere
 from humble_trowel.core.edits.called_kind import CallKind
 from humble_trowel.core.edits.registry import EDITS, apply
@@ -142,3 +143,48 @@ def test_a_beam_or_pad_that_is_pressed_becomes_the_kind_that_is_called():
     assert pad.pads[0].type == "P2" and words == "Pad P1 is P2 now"
     with pytest.raises(CallError, match="There is no B7 here"):
         called("B7", {"beam": two.beams[0].id}, two)
+
+
+@pytest.mark.parametrize(
+    ("text", "pressed", "said"),
+    [
+        ("lap 8 by 4", J, "Lap 1, 8″ wide"),
+        ("lap 8 by 4 from 4' for 6' called Step", J, "Step, 8″ wide"),
+        ("saw cut 2 to 0 by 4", J, "Saw cut 1, 2″ wide"),
+        ("walk 4' by 4 all round", J, "Sidewalk 1, 4′ wide"),
+        ("sidewalk 4' by 4 along A to B", None, "Sidewalk 1, 4′ wide"),
+        ("ramp 3' 4 down 4 by 6 to 2", A_TO_B, "Ramp 1, 3′-4″ wide"),
+        ("ramp 3' 4 down 4 by 6 run 5' at 10' called Cart ramp", J, "Cart ramp, 3′-4″ wide"),
+        ("footing 16 by 8 24 below all round", J, "Footing 1, 16″ by 8″"),
+    ],
+)
+def test_what_lies_along_a_pressed_side_is_called(text, pressed, said):
+    patio = AddExisting(
+        op="add_existing", name="Patio", what="slab", text="from A, 6' w 24' n 6' e 24' s", level="5 below"
+    )
+    assert called(text, pressed, apply(HOUSE, [patio])[0])[1] == said
+
+
+def test_a_ramp_stands_where_its_side_was_pressed_and_a_wall_on_the_footing_along_it():
+    ramp = called("ramp 3' down 4 by 6", A_TO_B)[0].ramps[0]
+    assert (ramp.path[0][0] + ramp.path[1][0]) / 2 == pytest.approx(4000) and ramp.run_mm == pytest.approx(48 * 25.4)
+    footed, _ = called("footing 16 by 8 24 below", {"side": HOUSE.corner_ids[9]})
+    footed, _ = called("footing 20 by 10 30 below called Deep", A_TO_B, footed)
+    wall = called("wall 7 5/8 block top 8 above called Curb", A_TO_B, footed)[0].walls[0]
+    assert (wall.footing, wall.name, wall.top_mm) == (footed.footings[1].id, "Curb", pytest.approx(8 * 25.4))
+
+
+@pytest.mark.parametrize(
+    ("text", "pressed", "says", "choices"),
+    [
+        ("lap 8", J, "Call it like lap 8 by 4", ()),
+        ("walk 4 by 4", J, "4 what", ("walk 4' by 4", 'walk 4" by 4')),
+        ("ramp 3' down 4 by 6", J, "Where along J to A", ()),
+        ("lap 8 by 4", None, "Along which side", ()),
+        ("wall 8 block", J, "stands on a footing", ()),
+    ],
+)
+def test_a_call_along_a_side_asks_what_it_cannot_know(text, pressed, says, choices):
+    with pytest.raises(InputError, match=says) as refused:
+        called(text, pressed)
+    assert tuple(choice.text if hasattr(choice, "text") else choice for choice in refused.value.choices) == choices

@@ -117,6 +117,17 @@ def test_a_knee_wall_says_its_panels_and_what_is_left_between_its_doors():
     assert Job(even).figure.second_pours[0].panels == "24 panels of 24″, both faces, no filler."
 
 
+def test_starters_follow_a_knee_wall_and_its_doors():
+    kerb = {"op": "add_kerb", "name": "Knee", "sides": [0], "text": "", "width": "6", "height": "24"}
+    wall = job(kerb, {"op": "set_kerb", "kerb": 0, "changes": {"leave_outs": "from 8' to 11'", "starter_mm": "24"}})
+    found = sorted(round(x / IN, 1) for x, _ in Job(wall).figure.second_pours[0].starters)
+    first = [3 + k * 90 / 4 for k in range(5)]  # 8 ft: 90 in between the end ones, four gaps of 22 1/2
+    second = [132 + 3 + k * 150 / 7 for k in range(8)]
+    assert found == pytest.approx([round(x, 1) for x in first + second])
+    short = edited(wall, {"op": "set_kerb", "kerb": 0, "changes": {"leave_outs": "from 5 in to 24'"}})
+    assert [round(x / IN, 1) for x, _ in Job(short).figure.second_pours[0].starters] == [2.5]
+
+
 def test_a_pour_has_a_mix_of_its_own_and_a_footing_above_frost_is_said():
     strip = {"op": "add_footing", "sides": [0, 1, 2, 3], "text": "", "width": "16", "thickness": "8", "top": "12 below"}
     plain = job(strip, {"op": "set_fields", "values": {"mix": {"strength_mpa": "4000 psi"}}})

@@ -222,5 +222,5 @@ def test_a_new_job_has_answers_too():
     assert empty.solid is None and empty.forms is None and empty.ground is None and stops(empty) == []
     told = report(empty)
     assert told["outline"] is None and [row["code"] for row in told["findings"]] == ["nothing-drawn"]
-    assert [stage.standing(empty).words for stage in stages.STAGES] == ["to walk", "to do", "to do", "to do"]
+    assert [stage.standing(empty).words for stage in stages.STAGES] == ["to walk", "to do", "to do", "to do", "to do"]
     assert job()["format"] == "humble-trowel-job"

@@ -104,6 +104,7 @@ def test_the_json_names_are_fixed():
         "edges",
         "footings",
         "walls",
+        "underslab",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

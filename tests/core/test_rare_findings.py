@@ -90,7 +90,8 @@ def test_every_kind_names_a_stage_that_is_there_and_tabs_of_it(kind):
     tabs = {
         "lines": ("walk", "around", "setout", "square", "straight", "forms", "boards"),
         "ground": ("shots", "rod", "laser", "stack", "falls", "stone", "dug", "tests"),
-        "edges": ("cut", "grid", "top", "meets", "walks", "footings", "walls", "frost", "sum"), "order": (),
+        "edges": ("cut", "grid", "top", "meets", "walks", "footings", "walls", "frost", "sum"),
+        "underslab": ("services", "check", "clashes"), "order": (),
     }  # fmt: skip
     made = finding(kind.code, "beams[2]", "words", "remedy")
     assert made.severity == kind.severity and made.stage in tabs

@@ -174,6 +174,24 @@ def test_kerbs_stand_on_top_and_piles_below():
     assert made(job, (-200, 1500), (2000, 1500)).blocks == []
 
 
+def test_a_pipe_is_cut_where_the_line_crosses_it_as_wide_as_the_slant_makes_it():
+    run = {
+        "name": "D1",
+        "kind": "drain",
+        "size_mm": 110,
+        "path": [[1000, 500], [1000, 3500]],
+        "start_mm": -400,
+        "fall": 0.02,
+    }
+    job = plan(underslab={"services": [run]})
+    square = made(job, (0, 1500), (2000, 1500)).blocks[0]
+    assert (square.kind, square.bottom_mm, square.top_mm) == ("pipe", -420, -310)
+    assert (square.s0_mm, square.s1_mm) == (945, 1055)
+    slanted = made(job, (0, 500), (2000, 2500)).blocks[0]
+    assert slanted.s1_mm - slanted.s0_mm == pytest.approx(110 * math.sqrt(2))
+    assert made(job, (1000, 1000), (1000, 3000)).blocks == []  # along it there is nothing to cut across
+
+
 def test_a_step_between_zones_whose_border_differs_in_the_last_bit_is_found():
     job = edited(l_shape(), {"op": "walk_zone", "text": "from A 20' e, 18' n", "name": "East", "drop": "2"})
     (place,) = [place for place in figure(job, Ways()).section_places if place.kind == "step"]

@@ -18,6 +18,7 @@ from humble_trowel.core.plan.wall_parts import SetDown, Wall
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.units import M3_PER_YD3
 from humble_trowel.core.walls.rows import Standing, prisms_of
+from humble_trowel.core.yard import yard_line
 
 FT, IN = 304.8, 25.4
 STRIP = {"op": "add_footing", "name": "Strip", "text": "24' e, 16' n, 24' w, 16' s", "width": "16", "thickness": "8", "top": "32 below"}  # fmt: skip
@@ -50,6 +51,14 @@ def test_a_formed_wall_is_its_length_times_its_section_and_a_pour_of_its_own():
     board = Job(walled(put(foam_between_mm="2", foam_outside_mm="2"), kind="formed", thickness="8")).figure.walls
     assert board.net_m3 / M3_PER_YD3 == pytest.approx(yards * 6 / 8, rel=1e-12)
     assert board.rows[0].foam_m2 * 1e6 / FT**2 == pytest.approx((80 + 80 + 8 * 4 / 12) * 32 / 12, rel=1e-12)
+
+
+def test_a_formed_wall_says_its_panels_and_the_yard_its_other_pours():
+    plan = walled(put(panel_mm="24", set_downs="from 4' to 7' down 3/4"), kind="formed", thickness="8")
+    panels = Job(plan).figure.walls.rows[0].panels  # outer faces 24' 8 and 16' 8, inner 23' 4 and 15' 4
+    assert panels == "76 panels of 24″, both faces; fillers: 4 of 16″, 4 of 8″."
+    line = yard_line(Job(walled(kind="formed", thickness="8", start=l_shape())))
+    assert line.order == "19" and line.also == ["Footing 3 1/2 yd", "Walls 6 1/2 yd"]
 
 
 def test_one_pour_may_hold_footings_and_walls():

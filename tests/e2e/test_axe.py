@@ -10,6 +10,7 @@ TABS = {
     "lines": ("walk", "around", "setout", "square", "straight", "forms", "boards"),
     "ground": ("shots", "rod", "laser", "stack", "falls", "stone", "dug", "tests"),
     "edges": ("cut", "grid", "top", "meets", "walks", "footings", "walls", "frost", "sum"),
+    "underslab": ("services", "check", "clashes"),
     "order": ("sum",),
 }
 BROKEN = """(only) => axe.run(document, { resultTypes: ['violations'], ...(only ? { runOnly: [only] } : {}) }).then((found) =>

@@ -34,7 +34,7 @@ def box(x, y, w, h):
     return [(x, y), (x + w, y), (x + w, y + h), (x, y + h)]
 
 
-@pytest.mark.parametrize("name", ["honey-house", "boat-bay"])
+@pytest.mark.parametrize("name", ["honey-house", "boat-bay", "wax-store"])
 def test_a_written_plan_audits_clean_and_reads_back(name):
     job = demo(name)
     data = write_dxf(job, set_out(job, WAYS), form_plan(job, WAYS))
@@ -48,9 +48,11 @@ def test_a_written_plan_audits_clean_and_reads_back(name):
     assert outline.ring == [pytest.approx(spot, abs=0.002) for spot in job.outline]
     existing = [loop for loop in found.loops if loop.layer == "EXISTING"]
     assert len(existing) == len(job.existing)
+    under = {layer: len(document.modelspace().query(f"LWPOLYLINE[layer=='{layer}']")) for layer in ("WALLS", "BESIDE")}
+    assert (min(under.values()) > 0) == (name == "wax-store")
     sizes = document.modelspace().query("DIMENSION")
     assert len(sizes) == len(job.outline)
-    assert sizes[0].dxf.text == ("36'" if name == "honey-house" else "14400 mm")
+    assert sizes[0].dxf.text == {"honey-house": "36'", "boat-bay": "14400 mm", "wax-store": "28'-8\""}[name]
     scale = 25.4 if job.units == "ft-in" else 1.0
     assert sizes[0].get_measurement() * scale == pytest.approx(math.dist(*job.outline[:2]))
     assert all(-1 <= size.dxf.get("angle", 0) <= 91 for size in sizes)

@@ -20,7 +20,19 @@ from starlette.middleware.trustedhost import TrustedHostMiddleware
 
 from humble_trowel.api import errors
 from humble_trowel.api.guard import Guard
-from humble_trowel.api.routes import edges, ground, jobs, laser, lines, papers, readings, records, rules, ways
+from humble_trowel.api.routes import (
+    edges,
+    ground,
+    jobs,
+    laser,
+    lines,
+    papers,
+    readings,
+    records,
+    rules,
+    underslab,
+    ways,
+)
 from humble_trowel.api.schemas import Problem
 from humble_trowel.api.service import Service
 from humble_trowel.settings import Settings
@@ -39,7 +51,7 @@ REFUSALS = {
     507: "The disk takes no more.",
 }
 ROUTERS = (
-    jobs.router, lines.router, records.router, edges.router, ground.router, laser.router, papers.router, ways.router,
+    jobs.router, lines.router, records.router, edges.router, underslab.router, ground.router, laser.router, papers.router, ways.router,
     rules.router, readings.router,
 )  # fmt: skip
 HOUR_S = 3600

@@ -178,6 +178,7 @@ class YardJob(BaseModel):
     order_unit: str
     trucks: int
     order_m3: float
+    also: list[str] = []
     stops: str
     fault: bool = False
     counting: bool = False

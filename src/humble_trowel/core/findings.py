@@ -223,6 +223,23 @@ FINDING_KINDS = (
         "cannot-compute", "stop", "a fault of the program in one part of the answer; the rest stands", "order", ()
     ),
     FindingKind("record-unread", "check", "a record of the site cannot be read and counts for nothing", "order", ()),
+    FindingKind("pipe-in-slab", "check", "a pipe lies up in the slab", "underslab", ("services", "clashes")),
+    FindingKind("pipe-in-foam", "check", "a pipe lies up in the foam", "underslab", ("services", "clashes"), False),
+    FindingKind(
+        "run-lengthwise", "check", "a run lies in a beam or an edge along it", "underslab", ("services", "clashes")
+    ),
+    FindingKind("runs-cross", "check", "two runs are in each other's way", "underslab", ("services", "clashes"), False),
+    FindingKind("drain-flat", "check", "a drain falls too little", "underslab", ("services", "clashes"), False),
+    FindingKind("drain-sharp", "check", "a drain turns back on itself", "underslab", ("services", "clashes"), False),
+    FindingKind(
+        "sleeve-small", "check", "a sleeve is too small for its pipe", "underslab", ("services", "clashes"), False
+    ),
+    FindingKind("riser-in-door", "check", "a riser comes up in a doorway", "underslab", ("services", "clashes"), False),
+    FindingKind(
+        "riser-outside", "check", "a riser stands outside of the slab", "underslab", ("services", "clashes"), False
+    ),
+    FindingKind("riser-off", "check", "a riser stands too far from its place", "underslab", ("check",), False),
+    FindingKind("service-guessed", "note", "depth or fall of a run was guessed", "underslab", ("services",), False),
     FindingKind("nothing-drawn", "note", "no outline yet", "lines", ("walk",)),
     FindingKind(
         "not-counted-yet",

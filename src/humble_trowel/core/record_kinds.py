@@ -11,6 +11,7 @@ from humble_trowel.core.lines.record_kinds import LINES_RECORDS
 from humble_trowel.core.lines.records import Struck
 from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
 from humble_trowel.core.reading.site_records import SiteRecords
+from humble_trowel.core.underslab.record_kinds import UNDERSLAB_RECORDS
 
 
 class StruckKind(RecordKind[Struck]):
@@ -23,7 +24,13 @@ class StruckKind(RecordKind[Struck]):
         return "Struck out."
 
 
-RECORD_KINDS: tuple[RecordKind[Any], ...] = (*LINES_RECORDS, *GROUND_RECORDS, *FOOTING_RECORDS, StruckKind())
+RECORD_KINDS: tuple[RecordKind[Any], ...] = (
+    *LINES_RECORDS,
+    *GROUND_RECORDS,
+    *FOOTING_RECORDS,
+    *UNDERSLAB_RECORDS,
+    StruckKind(),
+)
 KIND_OF: dict[str, RecordKind[Any]] = {kind.name: kind for kind in RECORD_KINDS}
 
 

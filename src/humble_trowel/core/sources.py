@@ -46,6 +46,50 @@ _ROWS = (
         "second-pour", "A pour of its own on starter bars or beside the slab; not in the slab's volume.", "definition"
     ),
     Source(
+        "pipe-sizes",
+        "Outside diameters of iron pipe sizes, ASME B36.10 and ASTM D1785; metric plastic pipe is named by its outside.",
+        "handbook",
+    ),
+    Source(
+        "sleeve",
+        "A pipe through a foundation goes in a sleeve two pipe sizes larger: IRC P2603.4. Check the code adopted there.",
+        "standard",
+        IRC,
+    ),
+    Source(
+        "drain-fall",
+        "Drains fall 1/4 in a foot up to 2 1/2 in, 1/8 up to 6 in, 1/16 beyond: IPC 704.1. Check the code adopted there.",
+        "standard",
+        "IPC 2021, recalled",
+    ),
+    Source(
+        "slab-edge-r",
+        "Foam at the edge of an unheated slab by climate zone: IECC residential table, 2009 to 2024. The adopted edition rules.",
+        "standard",
+        "IECC 2024, recalled",
+    ),
+    Source(
+        "barrier-lap",
+        "Sheets of barrier lap 6 in and are taped: IRC R506.2.3, ASTM E1643. Check the code adopted there.",
+        "standard",
+        IRC,
+    ),
+    Source(
+        "riser-allowed",
+        "How far a riser may be off its place and still be hidden in its wall or under its fixture: this house's figures.",
+        "house",
+    ),
+    Source(
+        "bedding",
+        "A trench 12 in wide, 4 in of pea gravel under the pipe and 2 in over it, 1.6 t in a m³: this house's figures.",
+        "house",
+    ),
+    Source(
+        "under-slab",
+        "A pipe lies under the slab and its foam, not in them: concrete over it would be thin and crack along it.",
+        "thumb",
+    ),
+    Source(
         "bury",
         "Footings at least 12 in into undisturbed ground: IRC R403.1.4. Check the code adopted there.",
         "standard",

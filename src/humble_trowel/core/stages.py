@@ -25,6 +25,7 @@ from humble_trowel.core.order.report import (
 )
 from humble_trowel.core.plan.document import LATER_STAGES
 from humble_trowel.core.report import FindingReport, Report
+from humble_trowel.core.underslab.report import UnderslabReport
 from humble_trowel.core.walls.report import WallsReport
 
 
@@ -150,6 +151,33 @@ class EdgesStage(StageReport):
         )
 
 
+def _underslab_findings(job: Job) -> list[Finding]:
+    return list(job.underslab.findings) if job.underslab else []
+
+
+def _underslab_standing(job: Job) -> Standing:
+    found = job.underslab
+    if job.plan.outline is None or found is None:
+        return Standing("loop", "to do" if job.plan.outline is None else "none yet")
+    off = sum(1 for row in found.risers if row.check is not None and not row.check.on)
+    if off:
+        return Standing("loop", "1 riser off" if off == 1 else f"{off} risers off")
+    if found.clashes:
+        return Standing("loop", "1 clash" if len(found.clashes) == 1 else f"{len(found.clashes)} clashes")
+    return Standing("tight", f"{len(found.runs)} {'run' if len(found.runs) == 1 else 'runs'}")
+
+
+class UnderslabStage(StageReport):
+    """What the underslab stage answers."""
+
+    underslab: UnderslabReport | None
+
+    @classmethod
+    def of(cls, job: Job) -> Self:
+        """Its part of a job's answer."""
+        return cls(underslab=None if job.underslab is None else UnderslabReport.of(job.underslab))
+
+
 def _order_findings(job: Job) -> list[Finding]:
     return [*job.figure.findings, *_not_counted(job)]
 
@@ -223,6 +251,7 @@ STAGES: tuple[Stage, ...] = (
     Stage("lines", ("outline", "walk", "set_out", "existing", "forms"), _lines_findings, _lines_standing, LinesStage),
     Stage("ground", ("ground", "build_ups"), _ground_findings, _ground_standing, GroundStage),
     Stage("edges", ("zones", "edges", "beams", "pads", "recesses", "kerbs", "piles", "footings", "walls", "pours"), _edges_findings, _edges_standing, EdgesStage),
+    Stage("underslab", ("underslab",), _underslab_findings, _underslab_standing, UnderslabStage),
     Stage("order", ("mix", "order"), _order_findings, _order_standing, OrderStage),
 )  # fmt: skip
 
@@ -241,7 +270,7 @@ def _unread(job: Job) -> list[Finding]:
 def findings(job: Job) -> list[Finding]:
     """Every doubt about a job, in one list: the figure's, stumbles, then the other stages'."""
     rows = [*_order_findings(job), *_unread(job)]
-    rows += job.stumbles("set_out", "frost_options", "ground", "forms", "boards")
+    rows += job.stumbles("set_out", "frost_options", "ground", "forms", "boards", "underslab")
     for stage in sorted(STAGES, key=lambda one: one.id != "ground"):
         rows += [] if stage.id == "order" else stage.findings(job)
     return rows

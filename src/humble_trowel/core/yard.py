@@ -11,7 +11,7 @@ from humble_trowel.core.units import Units
 
 @dataclass(frozen=True)
 class YardLine:
-    """stops: what keeps the plant from being called, or that nothing does."""
+    """also: pours of their own beside the one of the order, in words. stops: what keeps the plant from being called, or that nothing does."""
 
     name: str
     units: Units
@@ -22,6 +22,7 @@ class YardLine:
     order_unit: str
     trucks: int
     order_m3: float
+    also: list[str]
     stops: str
 
 
@@ -39,6 +40,11 @@ def yard_line(job: Job) -> YardLine:
         words = "No outline yet." if ordered is None else "Footings alone so far."
     else:
         words = f"{unsaid} lines of the call unsaid." if unsaid else "Ready to call in."
+    also = [
+        f"{row.pour_name} {row.ordered.text} {'m³' if plan.units == 'mm' else 'yd'}"
+        for row in (figure.footings, figure.walls)
+        if row is not None and row.ordered is not None and row.ordered is not ordered
+    ]
     return YardLine(
         name=plan.name,
         units=plan.units,
@@ -49,5 +55,6 @@ def yard_line(job: Job) -> YardLine:
         order_unit="m³" if plan.units == "mm" else "yd",
         trucks=len(ordered.trucks) if ordered else 0,
         order_m3=ordered.order_m3 if ordered else 0.0,
+        also=also,
         stops=words,
     )

@@ -1,4 +1,4 @@
-"""The plan as DXF: outline, openings, forms, strings, existing work and dimensions, each on a layer of its own."""
+"""The plan as DXF: outline, openings, forms, strings, footings, walls, what lies beside, existing work and dimensions, each on a layer of its own."""
 
 from __future__ import annotations
 
@@ -7,9 +7,16 @@ import math
 from collections.abc import Sequence
 from typing import Any
 
+from shapely.geometry.base import BaseGeometry
+
+from humble_trowel.core.beside.rows import rings_of, sidewalk_regions
 from humble_trowel.core.forms.form_plan import FormPlan
+from humble_trowel.core.geometry.beams import is_closed
+from humble_trowel.core.geometry.beside_strips import lap_region, ramp_region
+from humble_trowel.core.geometry.footing_strips import swept
 from humble_trowel.core.geometry.polygon import XY, outward
 from humble_trowel.core.geometry.ring import side_of
+from humble_trowel.core.geometry.wall_strips import stretches
 from humble_trowel.core.lines.setting_out import SetOutSheet
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.units import Units, say_length
@@ -17,7 +24,7 @@ from humble_trowel.core.units import Units, say_length
 # layer: (colour index, line weight in 1/100 mm)
 LAYERS = {
     "OUTLINE": (7, 50), "OPENINGS": (7, 35), "ZONES": (8, 18), "FORMS": (30, 25), "STRINGS": (5, 18),
-    "EXISTING": (9, 25), "DIMENSIONS": (7, 13), "CORNERS": (7, 18),
+    "EXISTING": (9, 25), "FOOTINGS": (8, 25), "WALLS": (3, 35), "BESIDE": (4, 25), "DIMENSIONS": (7, 13), "CORNERS": (7, 18),
 }  # fmt: skip
 DIMENSIONS = "SLAB"  # the style of them all
 TEXT_MM = 150.0
@@ -45,15 +52,15 @@ def write_dxf(plan: Plan, sheet: SetOutSheet, forms: FormPlan) -> bytes:
     space.add_lwpolyline(scaled(ring), close=True, dxfattribs={"layer": "OUTLINE"})
     for hole in plan.openings:
         space.add_lwpolyline(scaled(hole), close=True, dxfattribs={"layer": "OPENINGS"})
-    for zone in plan.zones:
-        if zone.polygon:
-            space.add_lwpolyline(scaled(zone.polygon), close=True, dxfattribs={"layer": "ZONES"})
     for thing in plan.existing:
         space.add_lwpolyline(scaled(thing.polygon), close=True, dxfattribs={"layer": "EXISTING"})
         x, y = scaled([thing.polygon[0]])[0]
         space.add_text(thing.name, height=TEXT_MM * per, dxfattribs={"layer": "EXISTING"}).set_placement(
             (x + TEXT_MM * per / 2, y + TEXT_MM * per / 2)
         )
+    zones = [("ZONES", list(zone.polygon)) for zone in plan.zones if zone.polygon]
+    for layer, shape in [*zones, *_below_and_beside(plan)]:
+        space.add_lwpolyline(scaled(shape), close=True, dxfattribs={"layer": layer})
     for board in form_boards(ring, forms):
         space.add_lwpolyline(scaled(board), close=True, dxfattribs={"layer": "FORMS"})
     for line in sheet.strings:
@@ -72,6 +79,19 @@ def write_dxf(plan: Plan, sheet: SetOutSheet, forms: FormPlan) -> bytes:
     out = io.StringIO()
     document.write(out)
     return out.getvalue().encode("utf-8")
+
+
+def _below_and_beside(plan: Plan) -> list[tuple[str, list[XY]]]:
+    """(layer, ring) of every footing as planned, of walls stretch by stretch, and of laps, sidewalks and ramps."""
+    feet = {row.id: row for row in plan.footings}
+    shapes: list[tuple[str, BaseGeometry]] = [
+        ("FOOTINGS", swept(row.path, row.width_mm, closed=is_closed(row.path))) for row in plan.footings
+    ]
+    shapes += [("BESIDE", lap_region(row)) for row in plan.laps]
+    shapes += [("BESIDE", region) for region in sidewalk_regions(plan)]
+    shapes += [("BESIDE", ramp_region(row)) for row in plan.ramps]
+    walls = [("WALLS", list(row.ring)) for wall in plan.walls for row in stretches(wall, feet[wall.footing])]
+    return [(layer, ring) for layer, shape in shapes for ring in rings_of(shape)] + walls
 
 
 def form_boards(ring: Sequence[XY], forms: FormPlan, thick_mm: float = 38.1) -> list[list[XY]]:

@@ -57,6 +57,8 @@ export const api = {
 		request('post', `${JOB}/shots-file`, { ...of(id), query, body }),
 
 	edges: (id: string) => request('get', `${JOB}/edges`, of(id)),
+	underslab: (id: string, body: Posted<'/api/jobs/{job_id}/underslab'>) =>
+		request('post', `${JOB}/underslab`, { ...of(id), body }),
 	section: (id: string, body: Posted<'/api/jobs/{job_id}/section'>) => request('post', `${JOB}/section`, { ...of(id), body }),
 	partAlone: (job_id: string, number: number) => request('get', `${JOB}/parts/{number}/alone`, { path: { job_id, number } }),
 

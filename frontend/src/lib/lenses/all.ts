@@ -4,5 +4,6 @@ import { groundLens } from './ground/lens';
 import type { Lens } from './lens';
 import { linesLens } from './lines/lens';
 import { orderLens } from './order/lens';
+import { underslabLens } from './underslab/lens';
 
-export const LENSES: readonly Lens[] = [linesLens, groundLens, edgesLens, orderLens];
+export const LENSES: readonly Lens[] = [linesLens, groundLens, edgesLens, underslabLens, orderLens];

@@ -5,30 +5,31 @@
 	import Frac from '../ui/Frac.svelte';
 	import RodMark from '../ui/RodMark.svelte';
 	import Slip from '../ui/Slip.svelte';
-	import { w } from '../words/words';
+	import { helpWords } from '../words/help';
 	import { help } from './help.svelte';
 	import Knot from './Knot.svelte';
-	const { marks, sample } = w.help;
+	const { marks, sample } = helpWords;
 	const drawn = ['pencil', 'worked', 'boxed', 'struck', 'tight', 'loop', 'flagged', 'board', 'high', 'low', 'inside'] as const;
 </script>
 
-<Slip bind:open={help.open} title={w.help.title} wide>
+<Slip bind:open={help.open} title={helpWords.title} wide>
 	<div class="grid grid-cols-[1.2fr_1fr] gap-x-28 gap-y-14 max-mid:grid-cols-1">
 		<section class="max-mid:order-2">
-			<h3 class="mb-6">{w.help.keysTitle}</h3>
+			<h3 class="mb-6">{helpWords.keysTitle}</h3>
 			<dl class="grid grid-cols-[max-content_1fr] gap-x-18 gap-y-4">
-				{#each w.help.keys as [key, does]}
+				{#each helpWords.keys as [key, does]}
 					<dt class="font-strong whitespace-nowrap">{key}</dt>
 					<dd><Frac text={does} /></dd>
 				{/each}
 			</dl>
 			<p class="mt-10 flex flex-wrap items-center gap-10">
-				<Act kind="quiet" onclick={() => session.toggleLetters()}>{session.letters ? w.help.lettersOn : w.help.lettersOff}</Act
-				><span class="label">{w.help.letters}</span>
+				<Act kind="quiet" onclick={() => session.toggleLetters()}
+					>{session.letters ? helpWords.lettersOn : helpWords.lettersOff}</Act
+				><span class="label">{helpWords.letters}</span>
 			</p>
 		</section>
 		<section>
-			<h3 class="mb-6">{w.help.marksTitle}</h3>
+			<h3 class="mb-6">{helpWords.marksTitle}</h3>
 			<dl class="grid grid-cols-[84px_1fr] items-center gap-x-14 gap-y-8">
 				{#each drawn as mark}
 					<dt class="text-act">

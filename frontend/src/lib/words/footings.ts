@@ -22,6 +22,9 @@ export const footings = {
 	none: 'No footing.',
 	noneUnder: 'A footing is a pour of its own, before the slab.',
 	noDay: 'No day said yet.',
+	dig: (dug: string, back: string, unit: string) =>
+		`Dig ${dug} ${unit} below the sod, as it lies; ${back} ${unit} goes back beside it.`,
+	noDig: 'What is dug is not known: say under Build-up how high the ground was.',
 	on: (said: string) => {
 		const at = new Date(said);
 		return Number.isNaN(at.getTime())

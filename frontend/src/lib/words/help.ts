@@ -6,7 +6,6 @@ export const helpWords = {
 	lettersOn: 'Single letters are on',
 	lettersOff: 'Single letters are off',
 	letters: 'Off, only Esc, ? and W stay, so that a slip of the hand does nothing.',
-	skip: 'To the bench',
 	keys: [
 		['[  ]', 'stage before, stage after'],
 		['{  }', 'tab before, tab after'],

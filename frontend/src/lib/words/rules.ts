@@ -16,6 +16,7 @@ export const rules = {
 		forms: 'Forms',
 		ground: 'Ground',
 		edges: 'Edges',
+		underslab: 'Underslab',
 		cutting: 'Cutting'
 	},
 	standing: {

@@ -1,4 +1,24 @@
 /** Words of what is poured along the outline: laps, saw cuts, sidewalks, ramps. */
+/** What the call box says on the tabs of what lies along the slab and stands under it. */
+const called = (what: string, mm: string, feet: string) => ({
+	none: 'Press a side. Then call it.',
+	side: (name: string) => `${name} is pressed. Call ${what}.`,
+	corner: (name: string) => `Corner ${name} is pressed. Press a side.`,
+	zone: (name: string) => `${name} is pressed. Press a side.`,
+	spot: 'Press a side. Then call it.',
+	hint: (metric: boolean) => (metric ? mm : feet)
+});
+export const CALLED = {
+	walks: called('a lap, a walk or a ramp', 'ramp 1000 down 100 by 150', "ramp 3' 4 down 4 by 6"),
+	footings: called('its footing', 'footing 400 by 200 600 below', 'footing 16 by 8 24 below'),
+	walls: called('the wall on its footing', 'wall 190 block top 0', 'wall 7 5/8 block top 0')
+};
+
+export const kerbs = {
+	starters: 'starters apart',
+	starterCount: (n: number) => `${n} starters, 3 in from the ends of each stretch and even between; they follow it.`
+} as const;
+
 export const walks = {
 	none: 'Nothing beside it.',
 	noneUnder: 'A lap over old concrete, a missed saw cut, a sidewalk, a ramp to a door.',

@@ -3,7 +3,6 @@ import { foldedLoads } from './loads';
 import { edgeWords } from './edges';
 import { finderWords } from './finder';
 import { ground } from './ground';
-import { helpWords } from './help';
 import { lines } from './lines';
 import { outboxWords } from './outbox';
 import { rules } from './rules';
@@ -14,7 +13,7 @@ export const w = {
 	notSet: 'not set',
 	wholeSheet: 'Whole sheet',
 	notSaid: 'not said',
-	lenses: { lines: 'Lines', ground: 'Ground', edges: 'Edges', order: 'Order' },
+	lenses: { lines: 'Lines', ground: 'Ground', edges: 'Edges', underslab: 'Underslab', order: 'Order' },
 	ask: {
 		start: 'Where does it start?',
 		lines: 'Does it close, and is it square?',
@@ -61,6 +60,7 @@ export const w = {
 		lines: 'Call the sides, and back to A',
 		ground: 'Name a mark that nobody will move, and set the laser up on it',
 		edges: 'Say how deep the edge goes: 12 wide 18 deep',
+		underslab: 'Walk the drain: from which two faces, which way, how it falls',
 		order: 'Comes by itself; then ask the plant'
 	},
 	guess: {
@@ -104,6 +104,13 @@ export const w = {
 	ground,
 	lines,
 	rules,
+	underslab: {
+		tabs: {
+			services: { name: 'Services', ask: 'What is buried?', sheet: 'Runs and risers, from the finished faces' },
+			check: { name: 'Check', ask: 'Is it where it should be?', sheet: 'Where each should stand, and stands' },
+			clashes: { name: 'Clashes', ask: 'What is in the way?', sheet: 'Where something is in the way' }
+		}
+	},
 	edges: {
 		...edgeWords,
 		cutCall: (mark: string) => `Edge ${mark}, call it`,
@@ -114,7 +121,6 @@ export const w = {
 		plain: 'plain',
 		allSides: 'All sides',
 		newEdge: 'New edge type',
-		newSlab: 'New slab type',
 		kind: 'Kind',
 		full: 'full depth',
 		haunch: 'haunch',
@@ -122,8 +128,6 @@ export const w = {
 		none: 'Plain all round. Give a side an edge type.',
 		out: 'Take out',
 		part: 'Part or carve a zone',
-		partHint: 'from A 20′ e, 18′ n',
-		partName: 'its name',
 		line: 'Thicken along a line inside',
 		lineHint: 'from B 3′ n, 12′ n',
 		grow: { left: 'grows left', right: 'grows right' },
@@ -303,5 +307,8 @@ export const w = {
 	reading: { name: 'Reading the file', busy: (percent: number) => `Reading the file, about ${percent} %.`, stop: 'Stop reading' },
 	outbox: outboxWords,
 	history: { more: 'Show earlier ones', title: 'Every change', back: 'Go back to this', now: 'now' },
-	help: helpWords
+	help: {
+		title: 'Keys and marks',
+		skip: 'To the bench'
+	}
 } as const;

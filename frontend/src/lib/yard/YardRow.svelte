@@ -71,7 +71,8 @@
 	</div>
 	<p class="yards max-fold:col-[2]">
 		{#if job.order}<b class="text-tally font-heavy font-stretch-[90%]"><Frac text={job.order} /></b>
-			{job.order_unit}<span class="label block">{job.trucks} {job.trucks === 1 ? 'truck' : 'trucks'}</span>{:else}<span
+			{job.order_unit}<span class="label block">{job.trucks} {job.trucks === 1 ? 'truck' : 'trucks'}</span
+			>{#each job.also ?? [] as pour (pour)}<span class="label block">+ <Frac text={pour} /></span>{/each}{:else}<span
 				class="label block">{job.counting ? w.yard.counting : w.notSet}</span
 			>{/if}
 	</p>

@@ -24,7 +24,7 @@ from humble_trowel.api.schemas import file_body
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.tops import fall_lines
-from humble_trowel.core.ground.earthwork import found_mm, strip_mm
+from humble_trowel.core.ground.before import found_mm, strip_mm
 from humble_trowel.core.ground.falls import fall_words
 from humble_trowel.core.ground.layer_choices import layer_choices
 from humble_trowel.core.ground.layer_shots import layer_grounds, take_shots

@@ -6,10 +6,11 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from shapely.geometry import LineString, Point, Polygon
+from shapely.geometry import LineString, Point
 from shapely.geometry.base import BaseGeometry
 
-from humble_trowel.core.beside.rows import form_mm, gap_mm, rings_of, sidewalk_regions, under_lap
+from humble_trowel.core.beside.borders import formed_borders
+from humble_trowel.core.beside.rows import gap_mm, rings_of, sidewalk_regions, under_lap
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.bearing import rate_words
 from humble_trowel.core.geometry.beside_strips import along_mm, lap_region, ramp_region
@@ -54,22 +55,20 @@ class Beside:
 
 def besides_told(plan: Plan, solid: Solid | None) -> list[Beside]:
     """Everything beside, in words and cut."""
-    slab = [Polygon(plan.outline)] if plan.outline else []
+    form = {row.id: row.length_mm for row in formed_borders(plan)}
     found = []
     for at, lap in enumerate(plan.laps):
         region = lap_region(lap)
         found.append(
-            _told(
-                "lap", at, lap, _lap_words(plan, lap), form_mm(region, slab), region, _lap_cut(plan, lap, solid), plan
-            )
+            _told("lap", at, lap, _lap_words(plan, lap), form[lap.id], region, _lap_cut(plan, lap, solid), plan)
         )
     for at, (walk, region) in enumerate(zip(plan.sidewalks, sidewalk_regions(plan), strict=True)):
         cut = _walk_cut(walk, _top_beside(solid, walk.path))
-        found.append(_told("sidewalk", at, walk, _walk_words(plan, walk), form_mm(region, slab), region, cut, plan))
+        found.append(_told("sidewalk", at, walk, _walk_words(plan, walk), form[walk.id], region, cut, plan))
     for at, ramp in enumerate(plan.ramps):
         region = ramp_region(ramp)
         cut = _ramp_cut(ramp, _top_beside(solid, ramp.path))
-        found.append(_told("ramp", at, ramp, _ramp_words(plan, ramp), form_mm(region, slab), region, cut, plan))
+        found.append(_told("ramp", at, ramp, _ramp_words(plan, ramp), form[ramp.id], region, cut, plan))
     return found
 
 

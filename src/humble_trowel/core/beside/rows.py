@@ -162,13 +162,6 @@ def _pour(
     return SecondPour(name, kind, at, m3, text, short_sum(working), length, rings_of(region), working, with_slab)
 
 
-def form_mm(region: BaseGeometry, slab: Sequence[BaseGeometry]) -> float:
-    """Length of a region's border that no slab lies against: what is formed, mm."""
-    border = region.boundary
-    near = shapely.union_all([shape.buffer(0.05) for shape in slab]) if slab else None
-    return float(border.length if near is None else border.difference(near).length)
-
-
 def total_m3(rows: Sequence[SecondPour]) -> float:
     """All of them."""
     return math.fsum(row.m3 for row in rows)

@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 import shapely
 
 from humble_trowel.core.edges.outside import outside_at, stations_of, undisturbed_mm
-from humble_trowel.core.forms.exposed import reaches
+from humble_trowel.core.forms.exposed import Holds, holding, reaches
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.geometry.zones import Cell
@@ -49,17 +50,18 @@ def frost_sides(plan: Plan, cells: list[Cell]) -> list[FrostSide]:
     n = len(ring)
     types = {row.mark: row for row in plan.edge_types}
     of_side = {side: edge.type for edge in plan.edges for side in edge.sides or ()}
-    thick = [i for i in range(n) if i in of_side and types[of_side[i]].kind == "thickened" and _open(plan, i)]
+    held = holding(plan)
+    thick = [i for i in range(n) if i in of_side and types[of_side[i]].kind == "thickened" and _open(plan, i, held)]
     rows = []
-    for side in thick or [i for i in range(n) if i not in of_side and _open(plan, i)]:
+    for side in thick or [i for i in range(n) if i not in of_side and _open(plan, i, held)]:
         mark = of_side.get(side)
         depth = (types[mark].depth_mm or 0.0) if mark else 0.0
         rows.append(_side(plan, cells, side, mark, depth))
     return rows
 
 
-def _open(plan: Plan, side: int) -> bool:
-    rows = reaches(plan, side)
+def _open(plan: Plan, side: int, held: Sequence[Holds]) -> bool:
+    rows = reaches(plan, side, held)
     return sum(row.length_mm for row in rows if not row.against) > 0.5 * sum(row.length_mm for row in rows)
 
 

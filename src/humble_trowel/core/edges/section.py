@@ -21,6 +21,7 @@ from humble_trowel.core.edges.section_sizes import SectionSize, section_sizes
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.footings.volume import kept_prisms
 from humble_trowel.core.geometry.bearing import rate_words
+from humble_trowel.core.geometry.pipes import bottom_at, legs_of, round_mm
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.guard import answers
@@ -32,11 +33,12 @@ from humble_trowel.core.walls.rows import prisms_of, standing_walls
 
 LEAST_CUT_MM = 10.0
 LEAST_FALL = 0.0005
+LEAST_SLANT = 0.1
 
 
 @dataclass(frozen=True)
 class Block:
-    """Something else that the line crosses: a kerb on top, a pile, a footing or a wall below. Levels of its foot and head."""
+    """Something else that the line crosses: a kerb on top, a pile, a pipe, a footing or a wall below. Levels of its foot and head."""
 
     kind: str
     name: str
@@ -92,7 +94,7 @@ def section(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY) -> Section:
         start=a, end=b, length_mm=math.dist(a, b), words=_words(plan, solid, spans, ends, a, b), area_m2=area,
         area_text=text, rings=section_rings(spans), layers=section_layers(plan, solid, spans), ends=ends,
         sizes=section_sizes(plan, solid, spans), slopes=_slopes(plan, spans),
-        blocks=[*_kerbs(plan, solid, a, b), *_piles(plan, solid, a, b), *_below(plan, a, b)], zones=_zones(solid, spans),
+        blocks=[*_kerbs(plan, solid, a, b), *_piles(plan, solid, a, b), *_below(plan, a, b), *_pipes(plan, a, b)], zones=_zones(solid, spans),
         numbers=sorted({span.part for span in spans if span.part is not None}),
     )  # fmt: skip
 
@@ -163,6 +165,24 @@ def _below(plan: Plan, a: XY, b: XY) -> list[Block]:
             if part.length > 1:
                 s = sorted(math.dist(a, spot) for spot in part.coords)
                 rows.append(Block(kind, name, s[0], s[-1], prism.bottom_mm, prism.top_mm))
+    return rows
+
+
+def _pipes(plan: Plan, a: XY, b: XY) -> list[Block]:
+    """Runs that the line crosses, with their insulation, as wide as the slant of the cut makes them."""
+    size, rows = math.dist(a, b), []
+    for run in plan.underslab.services:
+        for leg in legs_of(run.path):
+            turn = (b[0] - a[0]) * (leg.b[1] - leg.a[1]) - (b[1] - a[1]) * (leg.b[0] - leg.a[0])
+            sine = abs(turn) / (size * math.dist(leg.a, leg.b))
+            if sine < LEAST_SLANT:
+                continue
+            s = ((leg.a[0] - a[0]) * (leg.b[1] - leg.a[1]) - (leg.a[1] - a[1]) * (leg.b[0] - leg.a[0])) / turn
+            u = ((leg.a[0] - a[0]) * (b[1] - a[1]) - (leg.a[1] - a[1]) * (b[0] - a[0])) / turn
+            if 0 <= s <= 1 and 0 <= u <= 1:
+                low = bottom_at(run, leg.start_mm + u * (leg.end_mm - leg.start_mm))
+                half = round_mm(run) / 2 / sine
+                rows.append(Block("pipe", run.name, s * size - half, s * size + half, low, low + round_mm(run)))
     return rows
 
 

@@ -36,6 +36,8 @@ KerbId = Annotated[_Name, Ref("kerbs")]
 PilesId = Annotated[_Name, Ref("piles")]
 FootingId = Annotated[_Name, Ref("footings")]
 WallId = Annotated[_Name, Ref("walls")]
+ServiceId = Annotated[_Name, Ref("services")]
+RiserId = Annotated[_Name, Ref("risers")]
 ExistingId = Annotated[_Name, Ref("existing")]
 BenchmarkId = Annotated[_Name, Ref("benchmarks")]
 

@@ -24,6 +24,7 @@ from humble_trowel.core.edits.base import (
     ring_needed,
     side_at,
 )
+from humble_trowel.core.edits.called_beside import BESIDE, beside_call
 from humble_trowel.core.edits.called_deep import DEEP, deep_call
 from humble_trowel.core.edits.called_here import Pressed, Said
 from humble_trowel.core.edits.called_top import pit_call, top_call
@@ -91,6 +92,8 @@ def _heard(plan: Plan, here: Pressed, text: str) -> list[EditBase]:
         near = [mark for mark in said.marks if mark[0] == strange[0].upper()]
         known = f" {' and '.join(near)} {'is' if len(near) == 1 else 'are'} here." if near else ""
         raise CallError(f"There is no {strange.upper()} here.{known} Call its cut first, in the rack.", path="text")
+    if BESIDE.match(said.rest) and here.recess is None:
+        return beside_call(plan, here, said)
     if said.kind in ("beam", "pad") or (not said.kind and DEEP.match(said.rest)):
         return deep_call(plan, here, said)
     edits = pit_call(plan, here, said) if here.recess is not None else top_call(plan, here, said)

@@ -184,7 +184,7 @@ class SetKerb(EditBase):
 
     op: Literal["set_kerb"]
     kerb: KerbId
-    changes: dict[Literal["name", "width_mm", "height_mm", "leave_outs", "panel_mm", "pour"], Any]
+    changes: dict[Literal["name", "width_mm", "height_mm", "leave_outs", "panel_mm", "starter_mm", "pour"], Any]
 
     def apply(self, plan: Plan) -> Edited:
         at = place_of(plan, "kerbs", self.kerb, "kerb")
@@ -192,9 +192,10 @@ class SetKerb(EditBase):
         for key in ("width_mm", "height_mm"):
             if key in changes:
                 changes[key] = sized(plan, changes[key], key, "How much?")
-        if "panel_mm" in changes:
-            said = changes["panel_mm"]
-            changes["panel_mm"] = None if said in (None, "", "0") else sized(plan, said, "panel_mm", "How wide?")
+        for key, ask in (("panel_mm", "How wide?"), ("starter_mm", "How far apart?")):
+            if key in changes:
+                said = changes[key]
+                changes[key] = None if said in (None, "", "0") else sized(plan, said, key, ask)
         if isinstance(changes.get("leave_outs"), str):
             changes["leave_outs"] = [row.model_dump() for row in read_leave_outs(changes["leave_outs"], plan)]
         row = Kerb.model_validate({**plan.kerbs[at].model_dump(), **changes}, context={"units": plan.units})

@@ -18,11 +18,11 @@ _DOWN = re.compile(r"(?:from\s+)?(?P<from>.+?)\s+to\s+(?P<to>.+?)\s+down\s+(?P<d
 KINDS = {"block": "Block wall", "formed": "Formed wall", "foam-form": "Wall between foam"}
 Key = Literal[
     "name", "kind", "thickness_mm", "top_mm", "offset_mm", "from_mm", "to_mm", "set_downs", "cores", "every", "bars_mm",
-    "cores_with", "meets", "ledge_mm", "isolation_mm", "foam_inside_mm", "foam_outside_mm", "foam_between_mm",
+    "cores_with", "meets", "ledge_mm", "isolation_mm", "foam_inside_mm", "foam_outside_mm", "foam_between_mm", "panel_mm",
     "block_length_mm", "block_height_mm", "joint_mm", "void_share",
 ]  # fmt: skip
 SIZES = ("thickness_mm", "bars_mm", "ledge_mm")
-MAY_BE_NONE = ("isolation_mm", "foam_inside_mm", "foam_outside_mm", "foam_between_mm")
+MAY_BE_NONE = ("isolation_mm", "foam_inside_mm", "foam_outside_mm", "foam_between_mm", "panel_mm")
 BLOCK = {
     "block_length_mm": "length_mm",
     "block_height_mm": "height_mm",

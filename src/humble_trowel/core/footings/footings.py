@@ -14,8 +14,10 @@ from humble_trowel.core.footings.volume import FootingRow, footing_rows, increme
 from humble_trowel.core.geometry.beams import is_closed
 from humble_trowel.core.geometry.footing_strips import length_mm, pieces, swept
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.ground.levels import Stand
 from humble_trowel.core.ground.rod import rod_reads
+from humble_trowel.core.ground.spoil import FootingDig, footing_dig
 from humble_trowel.core.order.call_in import mix_words
 from humble_trowel.core.order.leaves import volume_unit
 from humble_trowel.core.order.quantity import Allowance, Ordered, left_behind, order_of
@@ -45,7 +47,7 @@ class FootingDrawn:
 @dataclass(frozen=True)
 class Footings:
     """All footings. net: as planned. dug: what the trench takes more, with its reasons. second_way_m3: slices of the same.
-    setup: the set-up that readings are taken from, None without a laser."""
+    setup: the set-up that readings are taken from, None without a laser. dig: None while the ground before is not known."""
 
     rows: list[FootingRow]
     pegs: list[FootingPeg]
@@ -60,14 +62,16 @@ class Footings:
     strength_text: str
     pour_at: str | None
     setup: str | None
+    dig: FootingDig | None
     findings: list[Finding]
 
 
 def footings(
     plan: Plan, ways: JobWays, shots: Sequence[PegShot], stands: Sequence[Stand],
-    also: Sequence[Allowance] = (), *, quick: bool = False
+    also: Sequence[Allowance] = (), solid: Solid | None = None, *, quick: bool = False
 ) -> Footings | None:  # fmt: skip
-    """The footings of a plan, None where it has none. also: what else their pour holds. quick: without the second way."""
+    """The footings of a plan, None where it has none. also: what else their pour holds. solid: the slab over
+    them. quick: without the second way and the digging."""
     if not plan.footings:
         return None
     rows = footing_rows(plan)
@@ -80,7 +84,8 @@ def footings(
     return Footings(
         rows, pegs, [_drawn(plan, at, one) for at, one in enumerate(plan.footings)], net, format_volume(net, plan.units), second,
         second is None or abs(second - net) <= AGREE * net, extras, order_of(plan, net, extras, ways),
-        pour.name if pour else "Footing", strength_text(plan, pour), pour.pour_at if pour else None, stands[-1].id if stands else None, [*_doubts(plan, rows, net, second, pegs), *_frost(plan)],
+        pour.name if pour else "Footing", strength_text(plan, pour), pour.pour_at if pour else None, stands[-1].id if stands else None,
+        None if quick else footing_dig(plan, solid, ways), [*_doubts(plan, rows, net, second, pegs), *_frost(plan)],
     )  # fmt: skip
 
 

@@ -30,6 +30,9 @@ class FootingsReport(Report):
     net_m3: float
     second_way_m3: float | None
     order_m3: float
+    dug_m3: float | None
+    """Trenches below the stripped ground; None while the ground before is not known."""
+    back_m3: float | None
     pour_at: str | None
     strips: list[FootingReport]
     pegs: list[FootingPegReport]
@@ -41,6 +44,7 @@ class FootingsReport(Report):
         """Under their fixed names."""
         return cls(
             net_m3=found.net_m3, second_way_m3=found.second_way_m3, order_m3=found.ordered.order_m3, pour_at=found.pour_at,
+            dug_m3=found.dig.dug_m3 if found.dig else None, back_m3=found.dig.back_m3 if found.dig else None,
             strips=FootingReport.rows(found.rows), pegs=FootingPegReport.rows(found.pegs),
             allowances=AllowanceReport.rows(found.extras), trucks=TruckReport.rows(found.ordered.trucks),
         )  # fmt: skip

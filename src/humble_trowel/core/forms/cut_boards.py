@@ -188,7 +188,7 @@ def _runs(plan: Plan, forms: FormPlan) -> dict[str, list[_Run]]:
     for step in forms.steps:
         for mark in step.board.split(" + "):
             if mark:
-                rows.setdefault(mark, []).append(_Run(-1, 0, 0.0, step.length_mm, f"step {step.name}"))
+                rows.setdefault(mark, []).append(_Run(-1, 0, 0.0, step.length_mm, step.name))
     return rows
 
 

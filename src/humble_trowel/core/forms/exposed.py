@@ -8,15 +8,21 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from shapely.geometry import LineString, Point, Polygon
+from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.beside_strips import lap_region
+from humble_trowel.core.geometry.overlay import together
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.ring import side_of
+from humble_trowel.core.geometry.wall_strips import stretches
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import FormRow, Plan
 
 INSIDE_MM = 2.0
 TOUCH_MM = 12.0
 LEAST_MM = 20.0
+FLUSH_MM = 10.0
+Holds = tuple[str, BaseGeometry, float]  # its name, its region, how near a side it stands, mm
 
 
 @dataclass(frozen=True)
@@ -50,24 +56,39 @@ class Reach:
         return self.to_mm - self.from_mm
 
 
-def reaches(plan: Plan, side: int) -> list[Reach]:
-    """The side cut where something existing touches it."""
+def reaches(plan: Plan, side: int, standing: Sequence[Holds] | None = None) -> list[Reach]:
+    """The side cut where something stands against it. standing: `holding(plan)`, where many sides are asked for."""
     ring = list(plan.outline or [])
     a, b = side_of(ring, side)
     size = math.dist(a, b)
     line = LineString([a, b])
     taken: list[tuple[float, float, str]] = []
-    for thing in plan.existing:
-        if thing.what == "walk":
-            continue
-        touching = line.intersection(Polygon(thing.polygon).buffer(TOUCH_MM, join_style="mitre"))
+    for name, shape, reach in holding(plan) if standing is None else standing:
+        touching = line.intersection(shape.buffer(reach, join_style="mitre"))
         for part in getattr(touching, "geoms", [touching]):
             if part.length > 5 * TOUCH_MM:
                 ends = sorted(math.dist(a, spot) for spot in part.coords)
-                start = ends[0] + TOUCH_MM if ends[0] > TOUCH_MM else 0.0
-                end = ends[-1] - TOUCH_MM if ends[-1] < size - TOUCH_MM else size
-                taken.append((start, end, thing.name))
+                start = ends[0] + reach if ends[0] > reach else 0.0
+                end = ends[-1] - reach if ends[-1] < size - reach else size
+                taken.append((start, end, name))
     return _cut_up(size, sorted(taken))
+
+
+def holding(plan: Plan) -> list[Holds]:
+    """What may hold a side: things that stand there, laps that the slab runs on into, and walls that the floor is poured against. A wall counts where its top
+    comes to the floor: neither one that ends under the slab nor its set-down at a door holds the concrete."""
+    feet = {row.id: row for row in plan.footings}
+    floor = -max((zone.drop_mm for zone in plan.zones), default=0.0)
+    found: list[Holds] = [
+        (thing.name, Polygon(thing.polygon), TOUCH_MM) for thing in plan.existing if thing.what != "walk"
+    ]
+    found += [(lap.name, lap_region(lap), TOUCH_MM) for lap in plan.laps]  # the slab runs on over it
+    for wall in plan.walls:
+        if wall.meets != "over":
+            high = [row for row in stretches(wall, feet[wall.footing]) if row.top_mm >= floor - FLUSH_MM]
+            between = TOUCH_MM + (wall.isolation_mm or 0.0) + (wall.foam_inside_mm or 0.0)
+            found += [(wall.name, together([Polygon(row.ring) for row in high]), between)] if high else []
+    return found
 
 
 def _cut_up(size: float, taken: Sequence[tuple[float, float, str]]) -> list[Reach]:

@@ -6,6 +6,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from humble_trowel.core.findings import Finding, finding
+from humble_trowel.core.forms.beside_forms import beside_forms
+from humble_trowel.core.forms.exposed import holding
 from humble_trowel.core.forms.kickers import FULL
 from humble_trowel.core.forms.side_form import TALL_MM, SideForm, side_form
 from humble_trowel.core.forms.side_workings import SideWorkings, side_workings
@@ -22,7 +24,7 @@ from humble_trowel.core.units import Units, say_depth, say_length
 
 @dataclass(frozen=True)
 class FormPlan:
-    """sides: every side, formed or not. takes: the totals, each with its working. arcs: rounded corners."""
+    """sides: every side, formed or not. steps: boards between zones and along what lies beside. takes: the totals, each with its working. arcs: rounded corners."""
 
     sides: list[SideForm]
     steps: list[StepForm]
@@ -45,11 +47,12 @@ def form_plan(plan: Plan, cells: list[Cell], ways: JobWays, string_mm: float) ->
     ring = list(plan.outline or [])
     arcs = find_arcs(ring)
     arc_of = {side: arc for arc in arcs for side in arc.sides}
-    depth = _edge_depths(plan)
+    depth, standing = _edge_depths(plan), holding(plan)
     sides = [
-        side_form(plan, cells, side, ways.forms, depth.get(side, 0.0), arc_of.get(side)) for side in range(len(ring))
+        side_form(plan, cells, side, ways.forms, depth.get(side, 0.0), arc_of.get(side), standing)
+        for side in range(len(ring))
     ]
-    steps = step_forms(plan, cells, ways.forms)
+    steps = step_forms(plan, cells, ways.forms) + beside_forms(plan, ways.forms)
     return FormPlan(
         sides,
         steps,

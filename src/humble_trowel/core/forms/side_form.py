@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import NamedTuple
 
-from humble_trowel.core.forms.exposed import LEAST_MM, Reach, Station, above_ground, reaches, stations
+from humble_trowel.core.forms.exposed import LEAST_MM, Holds, Reach, Station, above_ground, reaches, stations
 from humble_trowel.core.forms.heights import SLACK_MM, Stack, choose
 from humble_trowel.core.forms.kickers import FULL, between_kickers, whole_inches
 from humble_trowel.core.forms.runs import corner_extra_mm
@@ -78,12 +78,13 @@ class SideForm:
 
 
 def side_form(
-    plan: Plan, cells: Sequence[Cell], side: int, ways: FormWays, edge_mm: float, arc: Arc | None
-) -> SideForm:
-    """How one side is formed. edge_mm: depth of concrete at its edge."""
+    plan: Plan, cells: Sequence[Cell], side: int, ways: FormWays, edge_mm: float, arc: Arc | None,
+    standing: Sequence[Holds] | None = None,
+) -> SideForm:  # fmt: skip
+    """How one side is formed. edge_mm: depth of concrete at its edge. standing: `holding(plan)`, where all are asked for."""
     ring = list(plan.outline or [])
     row = next((row for row in plan.forms if side in row.sides), None)
-    parts = reaches(plan, side)
+    parts = reaches(plan, side, standing)
     spots = stations(plan, cells, side, row, edge_mm)
     free = [part for part in parts if not part.against]
     open_parts = [

@@ -20,7 +20,8 @@ HANGERS_MM = 1219.2
 
 @dataclass(frozen=True)
 class StepForm:
-    """height_mm: the greatest step along it. hangers: cross pieces or stakes that carry the board."""
+    """name: 'step Porch to Main', or what it forms. height_mm: the greatest step along it. hangers: cross pieces or stakes
+    that carry the board. hung: over the slab; else on stakes in the ground."""
 
     name: str
     line: list[XY]
@@ -29,6 +30,7 @@ class StepForm:
     height_text: str
     board: str
     hangers: int
+    hung: bool = True
 
 
 def step_forms(plan: Plan, cells: Sequence[Cell], ways: FormWays) -> list[StepForm]:
@@ -51,7 +53,7 @@ def _step(plan: Plan, one: Cell, other: Cell, spots: list[XY], kit: list[tuple[s
     board = " + ".join(stack.boards) if stack else ""
     return [
         StepForm(
-            f"{one.name} to {other.name}",
+            f"Step {one.name} to {other.name}",
             spots,
             length,
             height,

@@ -51,7 +51,7 @@ def take_off(
 
 def _runs(formed: Sequence[SideForm], steps: Sequence[StepForm]) -> list[tuple[str, float]]:
     rows = [(f"{s.name}, {c.board}", c.run_mm) for s in formed for c in s.courses]
-    return rows + [(f"Step {s.name}, {s.board}", s.length_mm) for s in steps]
+    return rows + [(f"{s.name}, {s.board}", s.length_mm) for s in steps]
 
 
 def _length(key: str, name: str, parts: Sequence[tuple[str, float]], units: Units) -> Take:

@@ -13,6 +13,7 @@ import shapely
 from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.below import Stood, stood_under_m3
 from humble_trowel.core.geometry.overlay import less
 from humble_trowel.core.geometry.recesses import dip_below_m3
 from humble_trowel.core.geometry.shares import clip_to, convex_rings, ring_volume_m3, split
@@ -35,11 +36,22 @@ def displaced_m3(solid: Solid, cell: Cell, top_mm: float, thick_mm: float) -> fl
     return concrete_below_m3(solid, cell, top_mm) - concrete_below_m3(solid, cell, top_mm + thick_mm)
 
 
+def stood_in_m3(
+    stood: Sequence[Stood], region: BaseGeometry, underside: Sequence[Facet], top_mm: float, thick_mm: float
+) -> float:
+    """Concrete of footings and walls inside a layer over a region. underside: of the slab there; the layer's top lies `top_mm` under it."""
+    total = 0.0
+    for shape, plane in by_facet(region, underside) if stood and not region.is_empty else ():
+        top = plane.plus_mm(-max(0.0, top_mm))
+        total += stood_under_m3(stood, shape, top) - stood_under_m3(stood, shape, plane.plus_mm(-top_mm - thick_mm))
+    return total
+
+
 def dug_m3(region: BaseGeometry, native: Sequence[Facet], stripped_mm: float) -> float:
     """Ground between the stripped level and the native surface under it, over a region; each of its spots belongs to
     the facet that holds it, those outside all of them to the nearest."""
     total = 0.0
-    for shape, plane in _by_facet(region, native):
+    for shape, plane in by_facet(region, native):
         deep = Plane(stripped_mm - plane.at_0, -plane.per_x, -plane.per_y)
         for ring in convex_rings(shape):
             under = split(ring, deep)[0]
@@ -68,7 +80,8 @@ def trenched_m3(solid: Solid, cell: Cell, underside: Sequence[Facet], native_mm:
     return total
 
 
-def _by_facet(region: BaseGeometry, facets: Sequence[Facet]) -> Iterator[tuple[BaseGeometry, Plane]]:
+def by_facet(region: BaseGeometry, facets: Sequence[Facet]) -> Iterator[tuple[BaseGeometry, Plane]]:
+    """A region cut by the facets over it; what lies outside of all goes to the nearest."""
     if len(facets) == 1:
         yield region, facets[0].plane
         return

@@ -3,35 +3,28 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
 from dataclasses import dataclass
 
-from shapely.geometry import Polygon
-from shapely.geometry.base import BaseGeometry
-
-from humble_trowel.core.findings import Finding, finding
-from humble_trowel.core.geometry.overlay import common, less
+from humble_trowel.core.geometry.below import stood_below
 from humble_trowel.core.geometry.solid import Solid
-from humble_trowel.core.geometry.tops import Facet, Plane
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.ground.displaced import displaced_m3, dug_m3, trenched_m3
+from humble_trowel.core.ground.before import margin_mm, margins
+from humble_trowel.core.ground.displaced import displaced_m3, stood_in_m3
 from humble_trowel.core.ground.stack import (
     BASE_KINDS,
-    below_slab_mm,
     build_up_of,
     layer_name,
     stack_rows,
     stone_for,
-    surface_of,
+    undersides,
 )
 from humble_trowel.core.order.leaves import area_leaf, area_times_depth, thin_leaf, volume_unit
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
-from humble_trowel.core.units import M3_PER_YD3, format_volume, say_depth
+from humble_trowel.core.units import M3_PER_YD3, say_depth
 from humble_trowel.core.working import Working, leaf, number_text, work
 
 T_PER_SHORT_TON = 0.90718474
-SPOIL_T_PER_M3 = 1.3
 
 
 @dataclass(frozen=True)
@@ -89,66 +82,12 @@ class StoneRow:
 Take = tuple[Cell, str, float, float, float]  # zone, layer, area m2, thickness mm, concrete standing in it m3
 
 
-@dataclass(frozen=True)
-class Spoil:
-    """Ground that comes out, as it lies and loose. Workings in the job's unit. trucks: to haul all of it."""
-
-    strip_m3: float
-    dig_m3: float
-    trench_m3: float
-    loose_m3: float
-    trucks: int
-    haul_cents: int
-    words: str
-    strip: Working
-    total: Working
-
-
-def found_mm(plan: Plan) -> float | None:
-    """Level of the ground before the work: as typed, else the mean of the ground along the forms, else None."""
-    if plan.ground.found_mm is not None:
-        return plan.ground.found_mm
-    levels = [sum(spot.level_mm for spot in row.ground) / len(row.ground) for row in plan.forms if row.ground]
-    return sum(levels) / len(levels) if levels else None
-
-
-def strip_mm(plan: Plan, ways: JobWays) -> float:
-    """How deep the sod and topsoil come off, mm: the job's own, else the crew's."""
-    return ways.ground.strip_mm if plan.ground.strip_mm is None else plan.ground.strip_mm
-
-
-def stripped_mm(plan: Plan, ways: JobWays) -> float | None:
-    """Level with the sod off, mm over the finished top (below it is negative); None where the ground before is not known."""
-    found = found_mm(plan)
-    return None if found is None else found - strip_mm(plan, ways)
-
-
-def margin_mm(plan: Plan, ways: JobWays) -> float:
-    """How far the base runs past the forms, mm: the job's own, else the crew's."""
-    own = plan.set_out.base_margin_mm
-    return ways.set_out.base_margin_mm if own is None else own
-
-
-def margins(plan: Plan, cells: Sequence[Cell], wide_mm: float) -> dict[int, BaseGeometry]:
-    """The ground outside the outline that gets base, by the nearest zone; none where something stands."""
-    outline = Polygon(plan.outline)
-    ring: BaseGeometry = less(outline.buffer(wide_mm, join_style="mitre"), outline) if wide_mm else Polygon()
-    for thing in plan.existing:
-        if thing.what != "walk":
-            ring = less(ring, Polygon(thing.polygon))
-    shares: dict[int, BaseGeometry] = {}
-    for cell in cells:
-        share = common(ring, cell.whole.buffer(wide_mm * 1.0001, join_style="mitre")) if wide_mm else Polygon()
-        ring = less(ring, share)
-        shares[cell.index] = share
-    return shares
-
-
 def stones(plan: Plan, solid: Solid, ways: JobWays, dig_extra_m3: float | None = None) -> list[StoneRow]:
     """Every stone, blinding and fill of the build-ups. dig_extra_m3: what the dig, as shot, takes beyond the plan;
     it goes to the lowest layer."""
     kit = ways.ground
     out = margins(plan, solid.cells, margin_mm(plan, ways))
+    stood = stood_below(plan)
     takes: dict[str, list[Take]] = {}
     kinds: dict[str, tuple[object, str]] = {}
     lowest = ""
@@ -160,6 +99,9 @@ def stones(plan: Plan, solid: Solid, ways: JobWays, dig_extra_m3: float | None =
             below = stack_rows_underside(plan, cell) - row.top_mm
             area = float(cell.region.area + out[cell.index].area) / 1e6
             taken = displaced_m3(solid, cell, below, row.thickness_mm)
+            under, beside = undersides(plan, cell)
+            taken += stood_in_m3(stood, cell.region, under, below, row.thickness_mm)
+            taken += stood_in_m3(stood, out[cell.index], beside, below, row.thickness_mm)
             stone = stone_for(kit, layer)
             takes.setdefault(stone.mark, []).append((cell, layer_name(layer), area, row.thickness_mm, taken))
             kinds[stone.mark] = (stone, layer.kind)
@@ -236,64 +178,4 @@ def _mass(plan: Plan, mark: str, loose: Working, density: float) -> Working:
         {"loose": loose, "heavy": heavy},
         source="stone-lift",
         digits=1,
-    )
-
-
-def spoil(plan: Plan, solid: Solid, ways: JobWays) -> tuple[Spoil | None, list[Finding]]:
-    """What is stripped, dug and trenched, bulked; None while the ground before is not known."""
-    doubts: list[Finding] = []
-    found, stripped = found_mm(plan), stripped_mm(plan, ways)
-    if found is None or stripped is None:
-        words = "Nobody has said how high the ground was before the work, so what comes out is not known."
-        return None, [
-            finding("found-not-set", "ground.found_mm", words, "Shoot the grass, or type its level under Build-up.")
-        ]
-    out = margins(plan, solid.cells, margin_mm(plan, ways))
-    outline = Polygon(plan.outline)
-    area = float(outline.area + sum(shape.area for shape in out.values())) / 1e6
-    dug = trench = 0.0
-    for cell in solid.cells:
-        rows = stack_rows(plan, cell)
-        level = rows[-1].top_mm
-        if level > stripped + 5 and any(row.slab == cell.mark for row in plan.build_ups):
-            gap = say_depth(level - stripped, plan.units)
-            words = f"The stack of {cell.name} ends {gap} above the stripped ground: that much of it stands on air."
-            doubts.append(
-                finding(
-                    "stack-in-air",
-                    f"zones[{cell.index}]",
-                    words,
-                    "Add fill of that height to its build-up, or more stone.",
-                )
-            )
-        native = surface_of(plan, cell, rows[-1])
-        beside = native if len(native) == 1 else (Facet(cell.whole, Plane(level)),)  # outside a dish: its rim
-        dug += dug_m3(cell.whole, native, stripped) + dug_m3(out[cell.index], beside, stripped)
-        under = tuple(
-            facet._replace(plane=facet.plane.plus_mm(below_slab_mm(plan, cell, rows[-1]))) for facet in native
-        )
-        trench += trenched_m3(solid, cell, under, below_slab_mm(plan, cell, rows[-1]), stripped)
-    return _spoil(plan, ways, area, dug, trench), doubts
-
-
-def _spoil(plan: Plan, ways: JobWays, area: float, dug: float, trench: float) -> Spoil:
-    unit, per = volume_unit(plan)
-    inputs = {
-        "area": area_leaf("Slab and margin", area, plan, "lines"),
-        "deep": thin_leaf("Strip", strip_mm(plan, ways), plan, "ground/strip", "ways"),
-    }
-    strip = work("Sod and topsoil", unit, area_times_depth(plan, "area", "deep"), inputs, source="ways")
-    parts = {
-        "strip": strip,
-        "dig": leaf("Dug below the strip", dug / per, unit, f"{dug / per:.2f} {unit}", "geometry"),
-        "trench": leaf("Trenches below the dig", trench / per, unit, f"{trench / per:.2f} {unit}", "geometry"),
-        "swell": leaf("Swell", ways.ground.swell, "", number_text(ways.ground.swell, 2), "stone-lift", "ways/ground"),
-    }
-    whole = work("Spoil, loose", unit, "(strip + dig + trench) * swell", parts, source="stone-lift")
-    loose = whole.value * per
-    trucks = math.ceil(loose * SPOIL_T_PER_M3 / ways.ground.truck_t - 1e-9)
-    topsoil = format_volume(strip.value * per * ways.ground.swell, plan.units, 1)
-    words = f"Keep the topsoil ({topsoil} {unit} loose) for round the edges; it is no fill. The rest backfills where it is clean, else it goes."
-    return Spoil(
-        strip.value * per, dug, trench, loose, trucks, round(loose * ways.ground.haul_cents_per_m3), words, strip, whole
     )

@@ -9,14 +9,16 @@ from humble_trowel.core.findings import Finding
 from humble_trowel.core.geometry.parts import first_number
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.ground.as_dug import DugRun, dug_findings, dug_runs, dug_working, gone_findings
+from humble_trowel.core.ground.before import stripped_mm
 from humble_trowel.core.ground.cut_fill import CutFill
-from humble_trowel.core.ground.earthwork import Spoil, StoneRow, spoil, stones, stripped_mm
+from humble_trowel.core.ground.earthwork import StoneRow, stones
 from humble_trowel.core.ground.flat import enough
 from humble_trowel.core.ground.layer_shots import LayerShots, layer_grounds, take_shots
 from humble_trowel.core.ground.levels import Stand, stand_findings, stands
 from humble_trowel.core.ground.pegs import Peg, grade_pegs
 from humble_trowel.core.ground.records import AsDug, Shots
 from humble_trowel.core.ground.rod import RodRow, rod_card, rod_findings, rod_reads
+from humble_trowel.core.ground.spoil import Spoil, spoil
 from humble_trowel.core.ground.stack import StackRow, resolve, stack_findings, stack_rows
 from humble_trowel.core.guard import answers
 from humble_trowel.core.order.leaves import volume_unit

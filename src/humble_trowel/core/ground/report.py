@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from pydantic import Field
 
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.ground.earthwork import margin_mm
+from humble_trowel.core.ground.before import margin_mm
 from humble_trowel.core.ground.flat import Enough, Rake
 from humble_trowel.core.ground.ground_job import Ground
 from humble_trowel.core.ground.layer_shots import LayerShots
@@ -70,6 +70,8 @@ class SpoilReport(Report):
     strip_m3: float
     dig_m3: float
     trench_m3: float
+    footings_m3: float
+    back_m3: float
     loose_m3: float
 
 

@@ -14,7 +14,7 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.tops import Facet, at_spot, fall_lines, spots_of
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.ground.rod_parts import below_levels, beside_levels, part_levels
+from humble_trowel.core.ground.rod_parts import below_levels, beside_levels, buried_levels, part_levels
 from humble_trowel.core.ground.stack import high_top, stack_rows, surface_of
 from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.plan.ground_ways import RodReads
@@ -131,7 +131,7 @@ def rod_card(
     for cell in solid.cells:
         _zone(card, cell)
     _trenches(card, solid)
-    for row in (*part_levels(plan, solid), *below_levels(plan), *beside_levels(plan)):
+    for row in (*part_levels(plan, solid), *below_levels(plan), *beside_levels(plan), *buried_levels(plan)):
         card.add(row.surface, row.at, row.key, "", row.spot, row.level_mm)
     _form_tops(card, solid)
     if stripped_mm is not None:

@@ -11,7 +11,7 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.zones import Cell
-from humble_trowel.core.ground.earthwork import stripped_mm
+from humble_trowel.core.ground.before import stripped_mm
 from humble_trowel.core.ground.flat import place_of
 from humble_trowel.core.ground.layer_shots import layer_grounds
 from humble_trowel.core.ground.levels import check_reading

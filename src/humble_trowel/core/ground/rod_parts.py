@@ -1,4 +1,4 @@
-"""Bottoms of beams and pads, floors of recesses, footings, walls, ramps and walks, for the rod card: level by level."""
+"""Bottoms of beams and pads, floors of recesses, footings, walls, ramps, walks and pipes, for the rod card: level by level."""
 
 from __future__ import annotations
 
@@ -7,13 +7,15 @@ from typing import NamedTuple
 from shapely.geometry import Polygon
 
 from humble_trowel.core.geometry.footing_strips import pieces
+from humble_trowel.core.geometry.pipes import BEDDED, PEA_UNDER_MM, bottom_at, legs_of
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.plan.document import Plan
 
 
 class PartLevel(NamedTuple):
-    """surface, at: as the card says it. key: 'trench' where it is dug, 'recess' for a floor, 'wall' for what is built."""
+    """surface, at: as the card says it. key: 'trench' where it is dug, 'recess' for a floor, 'wall' for what is built, 'pipe'
+    for what is laid."""
 
     surface: str
     at: str
@@ -78,6 +80,20 @@ def beside_levels(plan: Plan) -> list[PartLevel]:
     for ramp in plan.ramps:
         rows.append(PartLevel("ramp, upper edge", ramp.name, "wall", ramp.path[0], ramp.high_mm))
         rows.append(PartLevel("ramp, foot", ramp.name, "wall", ramp.path[0], ramp.low_mm))
+    return _once(rows)
+
+
+def buried_levels(plan: Plan) -> list[PartLevel]:
+    """Bottoms of pipes at the bends and ends of every run; what they lie on where they are bedded."""
+    rows = []
+    for run in plan.underslab.services:
+        places = [(leg.start_mm, leg.a) for leg in legs_of(run.path)]
+        places.append((legs_of(run.path)[-1].end_mm, run.path[-1]))
+        for along, spot in places:
+            level = bottom_at(run, along)
+            rows.append(PartLevel("pipe bottom", run.name, "pipe", spot, level))
+            if run.kind in BEDDED:
+                rows.append(PartLevel("pipe trench", run.name, "trench", spot, level - PEA_UNDER_MM))
     return _once(rows)
 
 

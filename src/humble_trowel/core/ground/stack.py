@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from humble_trowel.core.findings import Finding, finding
-from humble_trowel.core.geometry.tops import Facet, least_of
+from humble_trowel.core.geometry.tops import Facet, Plane, least_of
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ground_parts import LAYER_WORDS, BuildUp, Layer
@@ -119,6 +119,22 @@ def surface_of(plan: Plan, cell: Cell, row: StackRow) -> tuple[Facet, ...]:
     if zone.underside == "level" or zone.fall is None:
         return (Facet(cell.region, cell.tops[0].plane._replace(at_0=row.top_mm, per_x=0.0, per_y=0.0)),)
     return tuple(Facet(f.region, f.plane.plus_mm(row.top_mm - high_top(cell, plan))) for f in cell.tops)
+
+
+def native_of(plan: Plan, cell: Cell) -> tuple[tuple[Facet, ...], tuple[Facet, ...]]:
+    """The bottom of the dig under a zone, and beside it: outside a dish, its rim."""
+    row = stack_rows(plan, cell)[-1]
+    native = surface_of(plan, cell, row)
+    return native, native if len(native) == 1 else (Facet(cell.whole, Plane(row.top_mm)),)
+
+
+def undersides(plan: Plan, cell: Cell) -> tuple[tuple[Facet, ...], tuple[Facet, ...]]:
+    """The slab's underside over a zone, and beside it, as planes."""
+    deep = below_slab_mm(plan, cell, stack_rows(plan, cell)[-1])
+    under, beside = native_of(plan, cell)
+    return tuple(f._replace(plane=f.plane.plus_mm(deep)) for f in under), tuple(
+        f._replace(plane=f.plane.plus_mm(deep)) for f in beside
+    )
 
 
 def stone_for(ways: GroundWays, layer: Layer) -> Stone:

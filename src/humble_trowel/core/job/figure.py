@@ -19,7 +19,7 @@ from humble_trowel.core.figures import (
 )
 from humble_trowel.core.footings.footings import Footings, footings
 from humble_trowel.core.footings.records import PegShot
-from humble_trowel.core.job.lines import LinesAnswers
+from humble_trowel.core.job.underslab import UnderslabAnswers
 from humble_trowel.core.kept import kept
 from humble_trowel.core.order.call_in import call_in
 from humble_trowel.core.order.quantity import order_findings
@@ -27,7 +27,7 @@ from humble_trowel.core.plan.refs import by_id
 from humble_trowel.core.walls.walls import Walls, poured_with, walls
 
 
-class FigureAnswers(LinesAnswers):
+class FigureAnswers(UnderslabAnswers):
     """The answers of all stages put together for the screens."""
 
     @kept("plan", "numbers", "second_pours")
@@ -64,7 +64,7 @@ class FigureAnswers(LinesAnswers):
         """How the top lies."""
         return self.guarded("top", "The top", lambda: top_view(self.plan, self.shape.cells), None)
 
-    @kept("plan", "ways", "records", "setups")
+    @kept("plan", "ways", "records", "setups", "solid")
     def footings(self) -> Footings | None:
         """The footings, counted two ways."""
         return self.guarded("footings", "The footings", lambda: self._footings(quick=False), None)
@@ -74,7 +74,7 @@ class FigureAnswers(LinesAnswers):
             return None
         shots = [by_id(row, self.plan) for row in self.records.of(PegShot)]
         also = poured_with(self.plan, self.walls if not quick else self._walls(quick=True))
-        return footings(self.plan, self.ways, shots, self.setups, also, quick=quick)
+        return footings(self.plan, self.ways, shots, self.setups, also, self.solid, quick=quick)
 
     @kept("plan", "ways", "records", "setups", "solid")
     def walls(self) -> Walls | None:

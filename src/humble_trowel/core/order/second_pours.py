@@ -9,7 +9,7 @@ from __future__ import annotations
 import math
 from collections import Counter
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from itertools import pairwise
 
 import shapely
@@ -24,14 +24,17 @@ from humble_trowel.core.lines.outline import length_leaf
 from humble_trowel.core.order.leaves import area_leaf, area_times_depth, short_sum, thin_leaf, volume_unit
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.shape_parts import Kerb, Pad, SidePad
-from humble_trowel.core.units import format_volume, say_depth
+from humble_trowel.core.units import Units, format_volume, say_depth
 from humble_trowel.core.working import Working, leaf, work
+
+STARTER_END_MM = 76.2
 
 
 @dataclass(frozen=True)
 class SecondPour:
     """kind: kerb or side pad; row: of `kerbs` or `side_pads`. rings: on plan, mm. with_slab: from the same trucks as the
-    slab, so that the order holds it. panels: what forms it, where it is formed in panels."""
+    slab, so that the order holds it. panels: what forms it, where it is formed in panels. starters: places of the
+    bars that tie it to the slab."""
 
     name: str
     kind: str
@@ -44,6 +47,7 @@ class SecondPour:
     working: Working
     with_slab: bool = False
     panels: str = ""
+    starters: list[XY] = field(default_factory=list)
 
 
 def second_pours(plan: Plan) -> list[SecondPour]:
@@ -100,6 +104,7 @@ def _kerb(plan: Plan, row: int, kerb: Kerb) -> SecondPour:
         working,
         kerb.pour == "with",
         panel_words(plan, kerb),
+        starters(kerb),
     )
 
 
@@ -107,17 +112,38 @@ def panel_words(plan: Plan, kerb: Kerb) -> str:
     """'18 panels of 24 in, fillers 3 in, 7 in (4 of each)': whole panels on both faces, and what each straight leg leaves."""
     if not kerb.panel_mm:
         return ""
+    faces = [math.dist(a, b) for part in stretches(kerb) for a, b in pairwise(part) for _ in (0, 1)]
+    return panels_of(faces, kerb.panel_mm, plan.units)
+
+
+def panels_of(faces_mm: Sequence[float], panel_mm: float, units: Units) -> str:
+    """Whole panels and fillers of straight faces, both faces of a wall counted."""
     whole, left = 0, Counter[str]()
-    for part in stretches(kerb):
-        for a, b in pairwise(part):
-            count = math.floor(math.dist(a, b) / kerb.panel_mm + 1e-6)
-            whole += 2 * count
-            filler = math.dist(a, b) - count * kerb.panel_mm
-            if filler > 1.0:
-                left[say_depth(filler, plan.units)] += 2
+    for face in faces_mm:
+        count = math.floor(face / panel_mm + 1e-6)
+        whole += count
+        if face - count * panel_mm > 1.0:
+            left[say_depth(face - count * panel_mm, units)] += 1
     fillers = ", ".join(f"{count} of {size}" for size, count in sorted(left.items()))
-    said = f"{whole} panels of {say_depth(kerb.panel_mm, plan.units)}, both faces"
+    said = f"{whole} panels of {say_depth(panel_mm, units)}, both faces"
     return f"{said}; fillers: {fillers}." if fillers else f"{said}, no filler."
+
+
+def starters(kerb: Kerb) -> list[XY]:
+    """Places of starters along a kerb's middle: near both ends of every stretch, 3 in from them, and evenly between, no farther
+    apart than it says. They go along when the kerb moves or a leave-out comes. Rule of this house."""
+    if not kerb.starter_mm:
+        return []
+    found: list[XY] = []
+    for part in stretches(kerb):
+        line = LineString(part)
+        inward = min(STARTER_END_MM, line.length / 2)
+        gaps = max(1, math.ceil((line.length - 2 * inward) / kerb.starter_mm - 1e-9))
+        count = 1 if line.length <= 2 * STARTER_END_MM else gaps + 1
+        for k in range(count):
+            spot = line.interpolate(inward + (line.length - 2 * inward) * (k / gaps if count > 1 else 0.0))
+            found.append((round(spot.x, 2), round(spot.y, 2)))
+    return found
 
 
 def _rings(path: Sequence[XY], width_mm: float, closed: bool) -> list[list[XY]]:

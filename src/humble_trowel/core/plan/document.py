@@ -33,6 +33,7 @@ from humble_trowel.core.plan.shape_parts import (
     SlabType,
     Zone,
 )
+from humble_trowel.core.plan.underslab_parts import Underslab
 from humble_trowel.core.plan.values import (
     MAX_CORNERS,
     Length,
@@ -141,7 +142,7 @@ class FormRow(Row):
     left_out: StrictBool = False
 
 
-LATER_STAGES = ("underslab", "steel", "embeds", "screed", "joints", "schedule")
+LATER_STAGES = ("steel", "embeds", "screed", "joints", "schedule")
 
 
 class Plan(Model):
@@ -185,12 +186,17 @@ class Plan(Model):
     forms: Annotated[list[FormRow], Field(max_length=200)] = []
     build_ups: Annotated[list[BuildUp], Field(max_length=100)] = []
     ground: GroundNotes = GroundNotes()
-    underslab: Any = None
+    underslab: Underslab = Underslab()
     steel: Any = None
     embeds: Any = None
     screed: Any = None
     joints: Any = None
     schedule: Any = None
+
+    @field_validator("underslab", mode="before")
+    @classmethod
+    def _nothing_buried(cls, value: Any) -> Any:
+        return {} if value is None else value
 
     @field_validator("existing", "build_ups", mode="before")
     @classmethod

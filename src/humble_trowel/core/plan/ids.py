@@ -22,7 +22,7 @@ from humble_trowel.core.plan.wall_parts import Wall
 Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
     "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
-    "sidewalks", "ramps",
+    "sidewalks", "ramps", "services", "risers",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
@@ -32,8 +32,9 @@ NAMES: dict[Kind, str] = {
     "corner": "corner", "side": "side", "opening": "opening", "zones": "zone", "edges": "line inside", "beams": "beam",
     "pads": "pad", "recesses": "recess", "side_pads": "pad beside the slab", "kerbs": "kerb", "piles": "row of piles",
     "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour", "walls": "wall",
-    "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp",
+    "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp", "services": "run", "risers": "riser",
 }  # fmt: skip
+BURIED: dict[Kind, str] = {"services": "v", "risers": "i"}  # rows of `underslab`
 T = TypeVar("T", bound=Row)
 
 
@@ -73,6 +74,13 @@ def with_ids(plan: Plan) -> Plan:
         changes["ground"] = plan.ground.model_copy(update={"benchmarks": marks})
     if any(not layer.id for row in plan.build_ups for layer in row.layers):
         changes["build_ups"] = [row.model_copy(update={"layers": _named(row.layers, "l")}) for row in plan.build_ups]
+    buried: dict[str, Any] = {
+        key: _named(getattr(plan.underslab, key), letter)
+        for key, letter in BURIED.items()
+        if any(not row.id for row in getattr(plan.underslab, key))
+    }
+    if buried:
+        changes["underslab"] = plan.underslab.model_copy(update=buried)
     ring = plan.outline or []
     if len(plan.corner_ids) < len(ring) or not all(plan.corner_ids):
         changes["corner_ids"] = _spots_named(plan.corner_ids, [_spot(at) for at in ring], "c")
@@ -112,6 +120,7 @@ def check_ids(plan: Plan) -> None:
     """Raise PlanError, naming the path, where an id stands twice in one list."""
     lists: list[tuple[str, Iterable[str]]] = [(key, (row.id for row in getattr(plan, key))) for key in ROWS]
     lists += [("ground.benchmarks", (row.id for row in plan.ground.benchmarks))]
+    lists += [(f"underslab.{key}", (row.id for row in getattr(plan.underslab, key))) for key in BURIED]
     lists += [(f"build_ups[{i}].layers", (layer.id for layer in row.layers)) for i, row in enumerate(plan.build_ups)]
     for key, ids in lists:
         _once(ids, f"{key}[{{}}].id")
@@ -142,7 +151,7 @@ def ids_of(plan: Plan, kind: Kind) -> Sequence[str]:
         return [row.id for row in plan.ground.benchmarks]
     if kind == "layers":
         return [layer.id for row in plan.build_ups for layer in row.layers]
-    return [row.id for row in getattr(plan, kind)]
+    return [row.id for row in getattr(plan.underslab if kind in BURIED else plan, kind)]
 
 
 def place_of(plan: Plan, kind: Kind, name: str, path: str = "") -> int:

@@ -23,6 +23,7 @@ if TYPE_CHECKING:  # what the core's functions meet once a record is placed
     LineRef = str
     BeamRef = str
     FootingRef = str
+    RiserRef = str
     SideName = str
 else:
     _Place = Annotated[int, Field(ge=0, lt=400)]
@@ -32,6 +33,7 @@ else:
     LineRef = Annotated[_Place | _Id, Ref("edges")]
     BeamRef = Annotated[_Place | _Id, Ref("beams")]
     FootingRef = Annotated[_Place | _Id, Ref("footings")]
+    RiserRef = Annotated[_Place | _Id, Ref("risers")]
 
 M = TypeVar("M", bound=Model)
 

@@ -190,7 +190,7 @@ class LeaveOut(Model):
 
 class Kerb(Row):
     """On top of the slab along a centreline: a kerb or a knee wall, poured with the slab or apart, on starters. panel_mm: width
-    of the panels that form it, where it is formed in panels."""
+    of the panels that form it, where it is formed in panels. starter_mm: starters no farther apart, where it has any."""
 
     name: Note = ""
     path: Path
@@ -198,6 +198,7 @@ class Kerb(Row):
     height_mm: Size
     leave_outs: Annotated[list[LeaveOut], Field(max_length=60)] = []
     panel_mm: Length | None = None
+    starter_mm: Length | None = None
     pour: With = "apart"
 
 

@@ -39,7 +39,8 @@ class Wall(Row):
     the footing runs. from_mm, to_mm: along the footing's centreline, its end where null. thickness_mm: of block or of
     concrete. top_mm: level of its top, 0 is the finished top of the main slab. cores: which are filled; every: each n-th;
     bars_mm: one at each bar so far apart. cores_with: the pour that fills them. meets: how the floor meets it: against its
-    side, over its top, or into a header course of ledge_mm. foam_*: boards on and in it. guessed: sizes that nobody said yet."""
+    side, over its top, or into a header course of ledge_mm. foam_*: boards on and in it. panel_mm: width of the
+    panels that form it. guessed: sizes that nobody said yet."""
 
     name: Name
     footing: Name
@@ -61,4 +62,5 @@ class Wall(Row):
     foam_inside_mm: Length | None = None
     foam_outside_mm: Length | None = None
     foam_between_mm: Length | None = None
+    panel_mm: Length | None = None
     guessed: Annotated[list[Guessable], Field(max_length=8)] = []

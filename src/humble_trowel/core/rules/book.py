@@ -14,13 +14,16 @@ from humble_trowel.core.edges.foam import R_PER_INCH, SHALLOW_ROWS
 from humble_trowel.core.edges.shape_doubts import USE_MM, USE_WORDS
 from humble_trowel.core.errors import InputError, LengthError
 from humble_trowel.core.forms.span import DEPTH_FACTORS, E_PSI, FB_PSI
+from humble_trowel.core.geometry.pipes import INCH_SIZES
 from humble_trowel.core.plan.form_ways import KIT
 from humble_trowel.core.plan.ground_ways import GroundWays
 from humble_trowel.core.plan.local_rules import LIMITS, limit_text
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.rules import buried_calculators as buried
 from humble_trowel.core.rules import calculators as calc
 from humble_trowel.core.rules import pour_calculators as pours
 from humble_trowel.core.sources import SOURCES
+from humble_trowel.core.underslab.insulation import SLAB_EDGE, ZONES
 from humble_trowel.core.units import Units, parse_length, say_depth
 from humble_trowel.core.working import Working
 
@@ -68,6 +71,10 @@ def _long(key: str, label: str, feet: str, mm: str) -> Ask:
 
 def _thin(key: str, label: str, inches: str, mm: str) -> Ask:
     return Ask(key, label, "thin", (inches, mm))
+
+
+def _asked(row: tuple[int, int] | None) -> str:
+    return "-" if row is None else f"R-{row[0]}, {row[1]} ft"
 
 
 def _number(key: str, label: str, example: str) -> Ask:
@@ -133,6 +140,20 @@ RULES = (
          asks=(_thin("down", "How far down", '4"', "100"),), work_out=pours.ramp),
     Rule("edges/walk-fall", "A walk beside a building", "Falls away from it, 1/8 to 1/4 in a foot.", "width ÷ 48", "walk-fall",
          asks=(_long("wide", "How wide", "4'", "1200"),), work_out=pours.walk_fall),
+    Rule("underslab/sleeve", "The sleeve of a pipe", "Two sizes larger than the pipe, where it passes a foundation.", "next but one size", "sleeve",
+         asks=(_thin("size", "Pipe as sold", '4"', "110"),), work_out=buried.sleeve),
+    Rule("underslab/pipe", "How thick a pipe is", "Pipe is sold by a name; what lies in the trench is its outside, and its insulation.", "outside + 2 × insulation", "pipe-sizes",
+         (("sold as", "outside"), *((f"{name:g} in", f"{outside:.3f} in") for name, outside in INCH_SIZES)),
+         (_thin("size", "Pipe as sold", '4"', "110"), _thin("wrap", "Insulation", '0"', "0")), buried.thick),
+    Rule("underslab/fall", "How much a drain falls", "Its far end lies lower by its length times its fall; the larger pipe may fall less.", "length × fall", "drain-fall",
+         (("pipe up to", "in a foot"), ("2 1/2 in", "1/4 in"), ("6 in", "1/8 in"), ("larger", "1/16 in")),
+         (_thin("size", "Pipe as sold", '4"', "110"), _long("length", "Length", "20'", "6000")), buried.drop),
+    Rule("underslab/under", "A pipe under the slab", "Its top lies under the slab and under the foam.", "start = underside − foam − pipe − cover", "under-slab"),
+    Rule("underslab/edge-foam", "Foam at the slab's edge", "What the energy code asks of an unheated slab by climate zone; heated slabs ask R-5 more at the edge to 2018.", "R, and how deep in feet", "slab-edge-r",
+         (("zone", *SLAB_EDGE), *((zone, *(_asked(row[at]) for row in SLAB_EDGE.values())) for at, zone in enumerate(ZONES)))),
+    Rule("underslab/rolls", "Rolls of barrier", "Rows that lap, turned up all round, the way round that takes less.", "rows = (across + 2 turn-ups - lap) / (roll - lap), up to whole", "barrier-lap",
+         asks=(_long("length", "Length", "40'", "12000"), _long("width", "Width", "30'", "9000"), _long("roll", "Roll, wide", "15'", "4000"),
+               _thin("lap", "Lap", '6"', "150"), _thin("up", "Turned up", '0"', "0")), work_out=buried.rolls_of),
     Rule("order/round-up", "The order", "Likely need up to the plant's next step, after a slack of 0.005 yd³.",
          "ceil((need − slack) ÷ step) × step", "plant",
          asks=(_number("need", "Likely need (yd³, m³)", "23.27"), _number("step", "The plant's step", "0.5")), work_out=calc.order),

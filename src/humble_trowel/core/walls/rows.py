@@ -16,7 +16,7 @@ from humble_trowel.core.geometry.wall_strips import Stretch, goes_round, inside_
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.lines.outline import length_leaf
 from humble_trowel.core.order.leaves import area_leaf, area_times_depth, short_sum, thin_leaf, volume_unit
-from humble_trowel.core.order.second_pours import SecondPour
+from humble_trowel.core.order.second_pours import SecondPour, panels_of
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.footing_parts import Footing
 from humble_trowel.core.plan.wall_parts import Wall
@@ -62,7 +62,7 @@ class Standing:
 @dataclass(frozen=True)
 class WallRow:
     """A wall in the list. m3: its own concrete, of the walls' pour; 0 where it is block with nothing in its cores or where
-    another pour fills them. foam_m2: all boards on and in it. forms_m2: both faces of one that is formed. blocks: whole ones. courses: of each height that it has, first
+    another pour fills them. foam_m2: all boards on and in it. forms_m2: both faces of one that is formed, panels: its panels and fillers. blocks: whole ones. courses: of each height that it has, first
     along the footing first."""
 
     wall: int
@@ -79,6 +79,7 @@ class WallRow:
     blocks: int
     foam_m2: float
     forms_m2: float
+    panels: str
     courses: list[Courses]
 
 
@@ -128,7 +129,7 @@ def _row(plan: Plan, one: Standing, formed: float | None) -> WallRow:
     return WallRow(
         one.at, wall.id, wall.name, wall.kind, one.footing.name, one.length_mm, one.face_m2, m3,
         format_volume(m3, plan.units) if working else "", short_sum(working) if working else "", working,
-        block_count(wall, one.rows) if block else 0, foam_m2(one), forms_m2(one),
+        block_count(wall, one.rows) if block else 0, foam_m2(one), forms_m2(one), panel_words(plan, one),
         [courses(wall, high, plan.units) for high in heights] if block else [],
     )  # fmt: skip
 
@@ -147,6 +148,19 @@ def foam_m2(one: Standing) -> float:
     if wall.foam_outside_mm:
         total += face([one.outer(row) for row in one.rows])
     return total + (one.face_m2 if wall.foam_between_mm else 0.0)
+
+
+def panel_words(plan: Plan, one: Standing) -> str:
+    """Panels and fillers of a formed wall, face by face of every straight leg."""
+    if one.wall.kind != "formed" or not one.wall.panel_mm:
+        return ""
+    faces: dict[tuple[int, int, int], float] = {}
+    for row in one.rows:  # stretches of one leg, parted by steps and set-downs, are one face
+        for side, (a, b) in enumerate((one.inner(row), one.outer(row))):
+            turn = round(math.degrees(math.atan2(b[1] - a[1], b[0] - a[0])))
+            across = round(-a[0] * math.sin(math.radians(turn)) + a[1] * math.cos(math.radians(turn)))
+            faces[side, turn, across] = faces.get((side, turn, across), 0.0) + math.dist(a, b)
+    return panels_of(list(faces.values()), one.wall.panel_mm, plan.units)
 
 
 def forms_m2(one: Standing) -> float:

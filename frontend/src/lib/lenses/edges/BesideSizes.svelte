@@ -1,12 +1,12 @@
 <script lang="ts">
-	/** The sizes of one lap, sidewalk or ramp, each a field of its own. */
+	/** What of a lap, a sidewalk or a ramp its cut does not show: name, fall, flares, kerbs, broom, its pour. */
 	import type { Beside } from '../../api/schema';
 	import type { JobStore } from '../../state/job.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Choose from '../../ui/Choose.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Switch from '../../ui/Switch.svelte';
-	import { shownLength, typedLength } from '../../ui/typed';
+	import { shownLength } from '../../ui/typed';
 	import { walks as words } from '../../words/walks';
 	import { w } from '../../words/words';
 	import { takeOut } from './shape_edits';
@@ -18,8 +18,6 @@
 	const walk = $derived(list === 'sidewalks' ? store.document?.sidewalks.find((row) => row.id === one.id) : undefined);
 	const ramp = $derived(list === 'ramps' ? store.document?.ramps.find((row) => row.id === one.id) : undefined);
 	const say = (mm: number | null | undefined) => (mm ? shownLength(mm, store.units) : '');
-	const long = (mm: number) => typedLength(mm, store.units);
-	const level = (mm: number | undefined) => (mm ? `${say(Math.abs(mm))} ${mm < 0 ? 'below' : 'above'}` : '0');
 	const at = $derived(`beside-${one.id}`);
 	const set = (key: string, value: unknown) =>
 		store.keep([{ op: 'set_beside', what: list, id: one.id, changes: { [key]: value } }], `${at}-${key}`);
@@ -36,12 +34,10 @@
 <div class="grid grid-cols-[repeat(auto-fill,minmax(112px,1fr))] items-end gap-x-12 gap-y-6">
 	{@render size(words.name, 'name', one.name, text)}
 	{#if lap}
-		{@render size(lap.kind === 'saw-cut' ? words.atStart : words.over, 'width_mm', say(lap.width_mm) || '0')}
 		{@render size(words.atEnd, 'end_width_mm', lap.end_width_mm === 0 ? '0' : say(lap.end_width_mm), {
 			calm: true,
 			placeholder: say(lap.width_mm)
 		})}
-		{@render size(words.thick, 'thickness_mm', say(lap.thickness_mm))}
 		{#if lap.kind !== 'saw-cut'}<Choose
 				label
 				name={words.gap}
@@ -50,16 +46,8 @@
 				pick={(now) => void set('gap', now)}
 			/>{/if}
 	{:else if walk}
-		{@render size(words.wide, 'width_mm', long(walk.width_mm))}
-		{@render size(words.thick, 'thickness_mm', say(walk.thickness_mm))}
-		{@render size(words.top, 'top_mm', level(walk.top_mm), text)}
 		{@render size(words.fall, 'fall', fall, text)}
 	{:else if ramp}
-		{@render size(words.high, 'high_mm', level(ramp.high_mm), text)}
-		{@render size(words.low, 'low_mm', level(ramp.low_mm), text)}
-		{@render size(words.run, 'run_mm', long(ramp.run_mm))}
-		{@render size(words.thick, 'thickness_mm', say(ramp.thickness_mm))}
-		{@render size(words.foot, 'foot_mm', say(ramp.foot_mm))}
 		{@render size(words.flare, 'flare_mm', say(ramp.flare_mm), calm)}
 		{@render size(words.kerb, 'kerb_mm', say(ramp.kerb_mm), calm)}
 		{#if ramp.kerb_mm}{@render size(words.kerbWide, 'kerb_wide_mm', say(ramp.kerb_wide_mm))}{/if}

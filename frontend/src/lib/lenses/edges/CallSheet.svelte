@@ -10,6 +10,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import CallKeys from '../../ui/CallKeys.svelte';
 	import { coarse } from '../../ui/pointer.svelte';
+	import { CALLED } from '../../words/walks';
 	import { w } from '../../words/words';
 	import type { CallHere } from './call_here.svelte';
 	import type { EdgesData } from './edges.svelte';
@@ -17,7 +18,7 @@
 	interface Props {
 		call: CallHere;
 		data: EdgesData;
-		tab: 'grid' | 'top';
+		tab: 'grid' | 'top' | keyof typeof CALLED;
 		showCut: () => void;
 		place?: { view: Viewport; width: number; height: number } | null;
 	}
@@ -41,7 +42,7 @@
 	$effect(() => {
 		if (store.lets) untrack(() => call.text && call.letGo());
 	});
-	const says = $derived(w.edges.call[tab]);
+	const says = $derived(tab === 'grid' || tab === 'top' ? w.edges.call[tab] : CALLED[tab]);
 	const thing = $derived(data.picked && !data.own && ['beam', 'pad', 'recess'].includes(data.picked.kind) ? data.picked : null);
 	const title = $derived.by(() => {
 		if (thing && data.place) return w.edges.call.pressed(`${data.place.name.charAt(0).toUpperCase()}${data.place.name.slice(1)}`);

@@ -70,11 +70,17 @@
 	/** levels that no level line says: corners of what falls, off zero */
 	const falling = $derived((store.figure?.levels ?? []).filter((row) => row.text !== '0' && row.corner !== 'drain'));
 	const drawn = $derived(tab === 'grid' || tab === 'top' ? tab : null);
+	/** the tab on which things are called along a side that is pressed */
+	const called = $derived(
+		drawn ?? ((tab === 'walks' || tab === 'footings' || tab === 'walls') && store.figure?.outline ? tab : null)
+	);
 	const showCut = () => turn.to('cut');
 	const under = $derived(store.figure?.footings ?? null);
 	/** what stands under the slab, with or without one; with what lies along it no matter of its thick parts */
 	const low = $derived(tab === 'footings' || tab === 'walls');
 	const apart = $derived(low || tab === 'walks');
+	/** bars that tie kerbs and knee walls to the slab */
+	const starters = $derived((store.figure?.second_pours ?? []).flatMap((pour) => pour.starters ?? []));
 	let peg = $state<number | null>(null);
 	let wall = $state(0);
 	const also = $derived([
@@ -90,6 +96,7 @@
 </script>
 
 <svelte:window bind:innerWidth={across} bind:innerHeight={down} />
+{#snippet box()}{#if called && !roomy}<CallSheet {call} {data} tab={called} {showCut} />{/if}{/snippet}
 <LensFrame {turn} name={w.edges.tabsName} ready={!!store.figure?.outline || low}>
 	{#snippet sheet()}
 		<Sheet
@@ -102,7 +109,7 @@
 			letters={across > 600}
 			sizes={tab === 'cut' || tab === 'grid'}
 			labels={tab !== 'sum' && tab !== 'top' && !low}
-			clear={drawn && roomy ? 104 : 0}
+			clear={called && roomy ? 104 : 0}
 		>
 			{#snippet key()}
 				{#if tab === 'top'}<p class="label">
@@ -125,7 +132,7 @@
 				{:else if !apart}<p class="label">{w.edges.none}</p>{/if}
 			{/snippet}
 			{#snippet over(view)}
-				{#if drawn}<OverCall {view} {call} tab={drawn} openBay={(pressed, [x, y]) => (bay = { pressed, x, y })} />{/if}
+				{#if called}<OverCall {view} {call} tab={called} openBay={(pressed, [x, y]) => (bay = { pressed, x, y })} />{/if}
 				{#if tab === 'frost'}<OverWings {view} options={data.state?.options ?? []} />{/if}
 				<OverSection
 					{view}
@@ -141,6 +148,12 @@
 						drawing={store.figure.drawing}
 						picked={call.zone?.id ?? null}
 					/><OverLevels {view} levels={falling} />{/if}
+				{#if tab === 'meets'}{#each starters as spot}{@const [x, y] = view.px(spot)}<circle
+							cx={x}
+							cy={y}
+							r="3.5"
+							class="fill-rust"
+						/>{/each}{/if}
 				{#if tab === 'sum'}<OverLetters {view} parts={store.figure?.concrete?.parts ?? []} />{/if}
 			{/snippet}
 			{#snippet loose(view)}
@@ -158,10 +171,10 @@
 					/>{/if}
 			{/snippet}
 			{#snippet foot(width, height, view)}
-				{#if drawn && roomy}{#key drawn}<CallSheet
+				{#if called && roomy}{#key called}<CallSheet
 							{call}
 							{data}
-							tab={drawn}
+							tab={called}
 							{showCut}
 							place={{ view, width, height }}
 						/>{/key}{/if}
@@ -190,9 +203,9 @@
 		{#if tab === 'grid'}<GridPanel {store} {data} {call} {showCut} boxed={!roomy} />
 		{:else if tab === 'top'}<TopPanel {store} {data} {call} {showCut} boxed={!roomy} />
 		{:else if tab === 'meets'}<MeetsPanel {store} {data} />
-		{:else if tab === 'walks'}<WalksPanel {store} side={pick.side} />
-		{:else if tab === 'footings'}<FootingsPanel {store} picked={peg} pick={(now) => (peg = now)} />
-		{:else if tab === 'walls'}<WallsPanel {store} picked={wall} pick={(now) => (wall = now)} />
+		{:else if tab === 'walks'}<WalksPanel {store} side={pick.side} {box} />
+		{:else if tab === 'footings'}<FootingsPanel {store} {box} picked={peg} pick={(now) => (peg = now)} />
+		{:else if tab === 'walls'}<WallsPanel {store} {box} picked={wall} pick={(now) => (wall = now)} />
 		{:else if tab === 'frost'}<FrostPanel {store} {data} />
 		{:else}<SumPanel {store} {data} dug={ground.state?.ground.parts ?? []} />{/if}
 	{/if}

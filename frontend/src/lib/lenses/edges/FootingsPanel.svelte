@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Footings: what to order for them, what stands, one more, and its pegs. */
+	import type { Snippet } from 'svelte';
 	import { onTab } from '../../state/findings';
 	import type { JobStore } from '../../state/job.svelte';
 	import Act from '../../ui/Act.svelte';
@@ -17,7 +18,14 @@
 	import PourFields from './PourFields.svelte';
 	import NewFooting from './NewFooting.svelte';
 	import { takeOut } from './shape_edits';
-	let { store, picked, pick }: { store: JobStore; picked: number | null; pick: (number: number | null) => void } = $props();
+	interface Props {
+		store: JobStore;
+		picked: number | null;
+		pick: (number: number | null) => void;
+		/** the call box, where it stands in the bench */
+		box: Snippet;
+	}
+	let { store, picked, pick, box }: Props = $props();
 	const found = $derived(store.figure?.footings ?? null);
 	const plan = $derived(store.document);
 	/** one pour holds the walls too */
@@ -37,6 +45,7 @@
 	text={found ? words.order(found.ordered.text, unit, both) : words.none}
 	under={found ? words.under(found.net_text, loads, when) : words.noneUnder}
 />
+{@render box()}
 {#if found && plan}
 	{#each plan.footings as row, i (row.id)}
 		{@const at = `footing-${i}`}
@@ -100,6 +109,7 @@
 				<b class="whitespace-nowrap"><Num working={extra.working} text={extra.text} /></b>
 			</li>{/each}
 	</ul>
+	<p class="mt-6">{found.dig ? words.dig(found.dig.text, found.dig.back_text, unit) : words.noDig}</p>
 	<PourFields {store} holds="footings" label={words.pourAt} {found} ordered={found.ordered} />
 	<FindingList findings={onTab(store.figure?.findings, 'footings')} />
 {/if}

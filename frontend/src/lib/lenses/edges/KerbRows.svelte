@@ -10,6 +10,7 @@
 	import Switch from '../../ui/Switch.svelte';
 	import { lengthKeys, shownLength } from '../../ui/typed';
 	import { EXAMPLES } from '../../words/examples';
+	import { kerbs as words } from '../../words/walks';
 	import { w } from '../../words/words';
 	import { takeOut } from './shape_edits';
 	let { store }: { store: JobStore } = $props();
@@ -98,6 +99,15 @@
 			problem={store.problemFor(`kerb-p-${i}`)}
 			keep={(panel_mm) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { panel_mm } }], `kerb-p-${i}`)}
 		/>
+		<Field
+			label={words.starters}
+			value={row.starter_mm ? say(row.starter_mm) : ''}
+			placeholder={w.edges.noneWord}
+			calm
+			width="104px"
+			problem={store.problemFor(`kerb-s-${i}`)}
+			keep={(starter_mm) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { starter_mm } }], `kerb-s-${i}`)}
+		/>
 		{#if pour}<span class="pb-6 font-[760]"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
 		<Switch
 			on={row.pour === 'with'}
@@ -106,6 +116,7 @@
 		>
 		<Act kind="quiet" onclick={() => void store.keep([takeOut('kerbs', [row.id])], 'kerb')}>{w.edges.out}</Act>
 	</div>
+	{#if pour?.starters?.length}<p class="label mb-6">{words.starterCount(pour.starters.length)}</p>{/if}
 	{#if pour?.panels}<p class="label mb-6"><Frac text={pour.panels} /></p>{/if}
 {/each}
 <div class="panel-row">

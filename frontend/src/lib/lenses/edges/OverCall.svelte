@@ -12,12 +12,8 @@
 		behind: boolean;
 		text: string;
 	}
-	let {
-		view,
-		call,
-		tab,
-		openBay
-	}: { view: Viewport; call: CallHere; tab: 'grid' | 'top'; openBay?: (bay: BayPressed, at: XY) => void } = $props();
+	let { view, call, tab, openBay }: { view: Viewport; call: CallHere; tab: string; openBay?: (bay: BayPressed, at: XY) => void } =
+		$props();
 	const store = $derived(call.store);
 	const ring = $derived(store.document?.outline ?? []);
 	$effect(() => {

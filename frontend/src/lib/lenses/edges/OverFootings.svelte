@@ -12,16 +12,16 @@
 {#each found.drawn as row (row.footing)}
 	{#if row.dug.length}<path
 			d={view.path(row.dug, true)}
-			class="fill-none stroke-soil stroke-[1.8px] [stroke-dasharray:5_4]"
+			class="pointer-events-none fill-none stroke-soil stroke-[1.8px] [stroke-dasharray:5_4]"
 			fill-rule="evenodd"
 		/>{/if}
 	<path
 		d={view.path(row.rings, true)}
-		class="fill-water/55 stroke-ink stroke-[1.8px]"
+		class="pointer-events-none fill-water/55 stroke-ink stroke-[1.8px]"
 		fill-rule="evenodd"
 		data-footing={row.name}
 	/>
-	<path d={view.path([row.line], false)} class="fill-none stroke-ink2 stroke-1 [stroke-dasharray:10_3_2_3]" />
+	<path d={view.path([row.line], false)} class="pointer-events-none fill-none stroke-ink2 stroke-1 [stroke-dasharray:10_3_2_3]" />
 {/each}
 {#each found.pegs as peg (peg.number)}
 	{@const [x, y] = view.px(peg.at)}

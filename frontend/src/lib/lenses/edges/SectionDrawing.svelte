@@ -98,7 +98,8 @@
 						y={view.y(block.top_mm)}
 						width={(block.s1_mm - block.s0_mm) * view.scale}
 						height={(block.top_mm - block.bottom_mm) * view.scale}
-						fill="var(--color-water)"
+						rx={block.kind === 'pipe' ? ((block.s1_mm - block.s0_mm) * view.scale) / 2 : 0}
+						fill={block.kind === 'pipe' ? 'var(--color-well)' : 'var(--color-water)'}
 						stroke="var(--color-ink)"
 						stroke-width="2.4"
 					/>
@@ -118,7 +119,9 @@
 					x={view.x((block.s0_mm + block.s1_mm) / 2)}
 					y={block.kind === 'footing' || block.kind === 'wall'
 						? view.y((block.top_mm + block.bottom_mm) / 2) + 5
-						: view.y(block.top_mm) - 7}
+						: block.kind === 'pipe'
+							? view.y(block.bottom_mm) + 17
+							: view.y(block.top_mm) - 7}
 					text-anchor="middle"
 					class="name fill-ink2 stroke-bench stroke-4 text-note font-mid [paint-order:stroke]">{block.name}</text
 				>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What is poured along the outline: laps over old concrete, saw cuts, sidewalks, ramps; each cut across, and one more. */
+	import type { Snippet } from 'svelte';
 	import { onTab } from '../../state/findings';
 	import type { JobStore } from '../../state/job.svelte';
 	import Choice from '../../ui/Choice.svelte';
@@ -12,7 +13,7 @@
 	import BesideCut from './BesideCut.svelte';
 	import BesideSizes from './BesideSizes.svelte';
 	import NewBeside from './NewBeside.svelte';
-	let { store, side }: { store: JobStore; side: number | null } = $props();
+	let { store, side, box }: { store: JobStore; side: number | null; box: Snippet } = $props();
 	const rows = $derived(store.figure?.beside ?? []);
 	const pours = $derived(store.figure?.second_pours ?? []);
 	const pourOf = (one: (typeof rows)[number] | undefined) =>
@@ -32,6 +33,7 @@
 	text={rows.length ? words.all(say(sum(null))) : words.none}
 	under={!rows.length ? words.noneUnder : sum(true) && sum(false) ? words.split(say(sum(true)), say(sum(false))) : ''}
 />
+{@render box()}
 {#if one}
 	<Choice
 		name={words.which}
@@ -44,8 +46,8 @@
 		{#if pour}<span class="ml-8 text-key font-[760]"><Num working={pour.working} text={pour.text} /> {unit}</span>{/if}
 		<span class="label ml-8"><Frac text={words.forms(one.form_text)} /></span>
 	</p>
-	<BesideCut {one} />
-	{#key one.id}<BesideSizes {store} {one} />{/key}
+	{#key one.id}<BesideCut {store} {one} />
+		<BesideSizes {store} {one} />{/key}
 {/if}
 <FindingList findings={onTab(store.figure?.findings, 'walks')} />
 <NewBeside {store} {side} />

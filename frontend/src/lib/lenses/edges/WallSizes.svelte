@@ -10,12 +10,11 @@
 	import { walls as words } from '../../words/walls';
 	import { w } from '../../words/words';
 	import { takeOut } from './shape_edits';
-	/** first: what stands beside its cut; else the rest, under it */
+	/** first: what stands over its cut; else the rest, under it */
 	let { store, found, wall, first = false }: { store: JobStore; found: Walls; wall: number; first?: boolean } = $props();
 	const row = $derived(store.document?.walls[wall]);
 	const at = $derived(`wall-${row?.id ?? ''}`);
 	const say = (mm: number | null | undefined) => (mm ? shownLength(mm, store.units) : '');
-	const level = (mm: number) => (mm ? `${say(Math.abs(mm))} ${mm < 0 ? 'below' : 'above'}` : '0');
 	const aside = $derived(row?.offset_mm ? `${say(Math.abs(row.offset_mm))} ${row.offset_mm > 0 ? 'left' : 'right'}` : '0');
 	const of = (names: Record<string, string>) => Object.entries(names).map(([value, label]) => ({ value, label }));
 	const keep = (key: string, value: unknown) =>
@@ -38,11 +37,9 @@
 {/snippet}
 
 {#if row && first}
-	<div class="grid w-150 content-start gap-y-6 max-phone:w-full max-phone:grid-cols-2 max-phone:gap-x-12">
+	<div class="mt-4 grid max-w-360 grid-cols-2 items-end gap-x-12">
 		{@render size(words.name, 'name', row.name, { mode: 'text' })}
 		<Choose label name={words.kind} rows={of(words.kinds)} value={row.kind} pick={pick('kind')} />
-		{@render size(words.thick, 'thickness_mm', say(row.thickness_mm))}
-		{@render size(words.top, 'top_mm', level(row.top_mm ?? 0), { mode: 'text' })}
 	</div>
 {:else if row}
 	<div class="grid grid-cols-[repeat(auto-fill,minmax(118px,1fr))] items-end gap-x-12 gap-y-6">
@@ -97,6 +94,7 @@
 		{#if row.kind === 'formed'}<div class="w-132">
 				{@render size(words.foamMid, 'foam_between_mm', say(row.foam_between_mm), calm)}
 			</div>{/if}
+		{#if row.kind === 'formed'}<div class="w-96">{@render size(words.panels, 'panel_mm', say(row.panel_mm), calm)}</div>{/if}
 		<Act kind="quiet" onclick={() => void store.keep([takeOut('walls', [row.id ?? ''])], at)}>{w.edges.out}</Act>
 	</div>
 {/if}

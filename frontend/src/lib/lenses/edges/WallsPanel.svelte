@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Walls on the footings: what to order, each wall cut with its levels, its sizes, one more. */
+	import type { Snippet } from 'svelte';
 	import { onTab } from '../../state/findings';
 	import type { JobStore } from '../../state/job.svelte';
 	import Act from '../../ui/Act.svelte';
@@ -16,7 +17,14 @@
 	import NewWall from './NewWall.svelte';
 	import WallCutDrawing from './WallCutDrawing.svelte';
 	import WallSizes from './WallSizes.svelte';
-	let { store, picked, pick }: { store: JobStore; picked: number; pick: (wall: number) => void } = $props();
+	interface Props {
+		store: JobStore;
+		picked: number;
+		pick: (wall: number) => void;
+		/** the call box, where it stands in the bench */
+		box: Snippet;
+	}
+	let { store, picked, pick, box }: Props = $props();
 	const found = $derived(store.figure?.walls ?? null);
 	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd');
 	const on = $derived(Math.min(picked, (found?.rows.length ?? 1) - 1));
@@ -50,6 +58,7 @@
 </script>
 
 <Verdict {text} under={found ? (told.length ? words.under(told) : '') : footed ? words.noneUnder : words.noFooting} />
+{@render box()}
 {#if found && row}
 	{#if found.rows.length > 1}<Choice
 			name={words.kind}
@@ -71,13 +80,10 @@
 			pick={(now) => now && (where = Number(now))}
 		/>{/if}
 	{#key row.id}
-		<div class="flex gap-16 max-phone:block">
-			<div class="min-w-0 flex-1">
-				{#if cut}<WallCutDrawing {cut} name={row.name} />{/if}
-			</div>
-			<WallSizes {store} {found} wall={on} first />
-		</div>
+		<WallSizes {store} {found} wall={on} first />
+		{#if cut}<WallCutDrawing {store} {cut} wall={on} />{/if}
 		<WallSizes {store} {found} wall={on} />
+		{#if row.panels}<p class="label mt-4"><Frac text={row.panels} /></p>{/if}
 	{/key}
 	<FindingList findings={onTab(store.figure?.findings, 'walls')} />
 	{#if found.ordered}

@@ -22,9 +22,9 @@ export function stretchesOf(marks: readonly number[]): { from: number; to: numbe
 	});
 }
 
-/** Footings and walls that the line crosses. */
+/** Footings, walls and pipes that the line crosses. */
 export const builtBelow = (section: Section) =>
-	section.blocks.filter((block) => block.kind === 'footing' || block.kind === 'wall');
+	section.blocks.filter((block) => ['footing', 'wall', 'pipe'].includes(block.kind));
 
 export class SectionView {
 	private constructor(

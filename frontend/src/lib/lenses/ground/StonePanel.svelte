@@ -126,6 +126,9 @@
 			<tr><th class="font-plain" scope="row">{w.ground.sod}</th><td><Num working={found.spoil.strip} /></td></tr>
 			<tr><th class="font-plain" scope="row">{w.ground.digOut}</th><td>{volume(found.spoil.dig_m3)}</td></tr>
 			<tr><th class="font-plain" scope="row">{w.ground.trenchOut}</th><td>{volume(found.spoil.trench_m3)}</td></tr>
+			{#if found.spoil.footings_m3 > 0}<tr
+					><th class="font-plain" scope="row">{w.ground.feetOut}</th><td>{volume(found.spoil.footings_m3)}</td></tr
+				>{/if}
 			<tr
 				><th class="font-plain" scope="row">{w.ground.looseOut}</th><td class="font-[740]"
 					><Num working={found.spoil.total} /> · {w.ground.trucks(found.spoil.trucks)}, about {money(found.spoil.haul_cents)}

@@ -83,10 +83,11 @@
 		{/each}
 		{#each state.forms.steps as step}
 			<tr
-				><th class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal" scope="row">{w.lines.step} {step.name}</th><td
+				><th class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal" scope="row">{step.name}</th><td
 					class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal"><Frac text={step.height_text} /></td
 				><td class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal">{step.board}</td><td
-					class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal">{step.hangers} {w.lines.hangers}</td
+					class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal"
+					>{step.hangers} {step.hung ? w.lines.hangers : w.lines.stakesWord}</td
 				><td class="whitespace-nowrap max-phone:h-44 max-phone:whitespace-normal"></td></tr
 			>
 		{/each}

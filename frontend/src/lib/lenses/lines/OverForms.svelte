@@ -29,12 +29,30 @@
 			};
 		})
 	);
+	/** parts of a side along which no board stands, because something else does */
+	function bare(form: FormPlan['sides'][number], long: number): XY[] {
+		const gaps: XY[] = [];
+		let at = 0;
+		for (const course of [...form.courses].sort((a, b) => a.from_mm - b.from_mm)) {
+			if (course.from_mm > at + 20) gaps.push([at, course.from_mm]);
+			at = Math.max(at, course.to_mm);
+		}
+		if (form.courses.length && long > at + 20) gaps.push([at, long]);
+		return gaps;
+	}
 </script>
+
+{#each forms.steps.filter((step) => !step.hung) as step}
+	<path d={view.path([step.line], false)} class="fill-none stroke-ink stroke-8" />
+	<path d={view.path([step.line], false)} class="fill-none stroke-board stroke-[5.5px]" />
+{/each}
 
 {#each rows as { form, spot, stakes, middle, turn } (form.side)}
 	{@const long = form.stations.at(-1)?.at_mm || 1}
 	{#if !form.formed || form.left_out}
 		<path d="M{spot(0, 3.4)}L{spot(long, 3.4)}" class="gap stroke-sheet stroke-7" />
+	{:else}
+		{#each bare(form, long) as [from, to]}<path d="M{spot(from, 3.4)}L{spot(to, 3.4)}" class="stroke-sheet stroke-7" />{/each}
 	{/if}
 	{#each stakes as { at, kick }}
 		{#if kick}<path d="M{at}L{kick}" class="stroke-ink stroke-[2.4px]" />{/if}

@@ -6,6 +6,7 @@
 		lines: () => import('#lib/lenses/lines/Lines.svelte'),
 		ground: () => import('#lib/lenses/ground/Ground.svelte'),
 		edges: () => import('#lib/lenses/edges/Edges.svelte'),
+		underslab: () => import('#lib/lenses/underslab/Underslab.svelte'),
 		order: () => import('#lib/lenses/order/Order.svelte')
 	};
 </script>

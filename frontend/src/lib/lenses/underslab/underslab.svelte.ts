@@ -1,0 +1,83 @@
+/** What the Underslab lens looks at: the runs and risers with what is being tried, what is held, and the call. */
+import { api } from '../../api/api';
+import type { UnderslabState } from '../../api/schema';
+import { Resource } from '../../state/resource.svelte';
+import type { Edit, JobStore } from '../../state/job.svelte';
+
+export type What = 'run' | 'riser';
+
+export class UnderslabData {
+	readonly #state = new Resource<UnderslabState>(() => api.underslab(this.store.id, { edits: this.store.trying }));
+	/** id of the run or riser that is held */
+	#held = $state.raw<{ what: What; id: string } | null>(null);
+	/** what the call box is for */
+	calls = $state<What>('run');
+	text = $state('');
+	refused = $state(false);
+
+	constructor(readonly store: JobStore) {}
+
+	get problem() {
+		return this.#state.problem;
+	}
+	get buried() {
+		return this.#state.value?.buried ?? null;
+	}
+	get runs() {
+		return this.buried?.runs ?? [];
+	}
+	get risers() {
+		return this.buried?.risers ?? [];
+	}
+	get clashes() {
+		return this.buried?.clashes ?? [];
+	}
+	/** the run that is held: the one that was pressed, else that of the first clash, else the first */
+	get run() {
+		const id = this.#held?.what === 'run' ? this.#held.id : this.clashes[0]?.where;
+		return this.runs.find((one) => one.id === id) ?? this.runs[0] ?? null;
+	}
+	/** the riser that was pressed */
+	get riser() {
+		const held = this.#held;
+		return held?.what === 'riser' ? (this.risers.find((one) => one.id === held.id) ?? null) : null;
+	}
+	hold(what: What, id: string) {
+		this.#held = { what, id };
+	}
+	/** Run to run. */
+	step(by: number) {
+		const at = this.runs.findIndex((one) => one.id === this.run?.id);
+		const next = this.runs[at + by];
+		if (next) this.hold('run', next.id);
+	}
+	async load() {
+		if (this.store.kept?.document.outline) await this.#state.load();
+	}
+	get #edit(): Edit {
+		return this.calls === 'run' ? { op: 'call_service', text: this.text } : { op: 'add_riser', text: this.text };
+	}
+	type(text: string) {
+		this.text = text;
+		this.refused = false;
+		if (text.trim()) void this.store.try([this.#edit], 'buried');
+		else this.store.dropDraft();
+	}
+	async keep() {
+		if (!this.text.trim()) return;
+		const said = this.text;
+		const had = new Set([...this.runs, ...this.risers].filter(() => !this.store.draft).map((one) => one.id));
+		this.refused = !(await this.store.keep([this.#edit], 'buried'));
+		if (this.refused || this.text !== said) return;
+		this.letGo();
+		await this.load();
+		const fresh = (this.calls === 'run' ? this.runs : this.risers).at(-1);
+		if (fresh && !had.has(fresh.id)) this.hold(this.calls, fresh.id);
+	}
+	letGo() {
+		this.text = '';
+		this.refused = false;
+		this.store.clearProblem();
+		this.store.dropDraft();
+	}
+}

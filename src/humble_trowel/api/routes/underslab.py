@@ -1,0 +1,25 @@
+"""Underslab: what is buried, of the newest revision with edits that are not kept."""
+
+from __future__ import annotations
+
+from fastapi import APIRouter, Request
+
+from humble_trowel.api.routes.jobs import JobId, service_of
+from humble_trowel.api.strict import StrictRoute
+from humble_trowel.api.underslab_schemas import UnderslabAsked, UnderslabState
+from humble_trowel.core.edits.registry import apply
+from humble_trowel.core.job import Job
+
+router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["underslab"])
+
+
+@router.post("/underslab")
+def underslab(request: Request, job_id: JobId, body: UnderslabAsked) -> UnderslabState:
+    """Runs, risers and clashes."""
+    job = service_of(request).laid_out(job_id)
+    if body.edits:
+        job = Job(apply(job.plan, body.edits)[0], job.crew, job.records, before=job)
+    found = job.underslab
+    if found is None and (stumbled := job.stumbles("underslab")):
+        job.answered("underslab", None if stumbled else found)
+    return UnderslabState(buried=found, setup=job.setups[-1].id if job.setups else None)

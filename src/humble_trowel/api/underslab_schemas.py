@@ -1,0 +1,24 @@
+"""Bodies of the underslab routes."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from pydantic import BaseModel, ConfigDict, Field
+
+from humble_trowel.core.edits.registry import Edit
+from humble_trowel.core.underslab.underslab import Buried
+
+
+class UnderslabAsked(BaseModel):
+    """edits: not kept yet."""
+
+    model_config = ConfigDict(extra="forbid")
+    edits: Annotated[list[Edit], Field(max_length=60)] = []
+
+
+class UnderslabState(BaseModel):
+    """buried: None where nothing is. line: where the laser stands, None without one."""
+
+    buried: Buried | None
+    setup: str | None
