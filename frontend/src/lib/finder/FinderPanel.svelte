@@ -26,6 +26,9 @@
 		finder.close(false);
 		void goto(row.href);
 	}
+	$effect(() => {
+		if (finder.entered && finder.here) go(finder.here);
+	});
 	let box = $state<HTMLInputElement | null>(null);
 	$effect(() => box?.focus());
 	$effect(() => {
@@ -44,15 +47,17 @@
 	<div class="flex items-center gap-10 border-b-3 border-ink">
 		<Command.Input
 			bind:ref={box}
-			bind:value={() => finder.asked, (text) => ([finder.asked, finder.at] = [text, ''])}
+			bind:value={() => finder.asked, (text) => finder.ask(text)}
 			placeholder={w.finder.hint}
 			autocomplete="off"
 			autocapitalize="off"
 			spellcheck={false}
 			onkeydown={(event) => {
-				if (event.key !== 'Escape') return;
+				if (event.key !== 'Escape' && event.key !== 'Enter') return;
 				event.stopPropagation();
-				finder.close();
+				event.preventDefault();
+				if (event.key === 'Escape') finder.close();
+				else finder.entered = true;
 			}}
 			class={[
 				'min-h-54 w-full min-w-0 bg-transparent text-ask font-strong outline-offset-0',

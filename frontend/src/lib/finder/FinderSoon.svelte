@@ -9,8 +9,9 @@
 	class="well h-48 w-full"
 	aria-label={w.finder.name}
 	use:focus
-	bind:value={finder.asked}
+	bind:value={() => finder.asked, (text) => finder.ask(text)}
 	onkeydown={(event) => {
+		if (event.key === 'Enter') finder.entered = true;
 		if (event.key !== 'Escape') return;
 		event.stopPropagation();
 		finder.close();

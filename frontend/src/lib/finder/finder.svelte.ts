@@ -11,6 +11,8 @@ class Finder {
 	asked = $state('');
 	/** id of the row that is looked at */
 	at = $state('');
+	/** Enter was pressed before anything answered: what answers first is gone to */
+	entered = $state(false);
 	#store = $state.raw<JobStore | null>(null);
 	#before: HTMLElement | null = null;
 	readonly #jobs = new Resource<YardJob[]>(() => api.yard());
@@ -37,10 +39,14 @@ class Finder {
 	show(store: JobStore | null) {
 		this.#before = document.activeElement instanceof HTMLElement ? document.activeElement : null;
 		this.#store = store;
-		[this.asked, this.at, this.open] = ['', '', true];
+		[this.asked, this.at, this.open, this.entered] = ['', '', true, false];
 		void this.#jobs.load();
 		if (!this.#rules.value) void this.#rules.load(store?.units ?? 'ft-in');
 		if (store) void this.#records.load(store.id);
+	}
+	/** Ask for something else. */
+	ask(text: string) {
+		[this.asked, this.at, this.entered] = [text, '', false];
 	}
 	/** Give the bench back. back: the focus goes where it was. */
 	close(back = true) {
