@@ -242,3 +242,24 @@ def test_the_socket_is_for_this_program_only(client, job):
         client.websocket_connect(f"{SOCKET}/api/jobs/nothing/laser", headers={"origin": HOST}),
     ):
         pass
+
+
+def test_the_gauge_stand_in_reads_leaks_and_says_what_it_did_not_understand(client):
+    house = opened(client, "Tansy")
+    line = client.post(f"/api/jobs/{house['id']}/underslab", json={}).json()["tested"]["lines"][0]
+    with client.websocket_connect(f"{SOCKET}/api/jobs/{house['id']}/gauge?line={line['id']}&how=water") as wire:
+        assert wire.receive_json()["unit"] == "mm"
+        wire.send_json({"read": 0})
+        assert (first := wire.receive_json())["value"] > line["head_mm"] and first["simulated"]
+        wire.send_json({"fault": "leak"})
+        assert wire.receive_json()["fault"] == "leak"
+        wire.send_json({"read": 900})
+        assert wire.receive_json()["value"] < first["value"] - 25
+        for rubbish in ({"read": -1}, {"read": True}, {"fault": "fire"}, [], 7):
+            wire.send_json(rubbish)
+            assert wire.receive_json()["kind"] == "error"
+    with (
+        pytest.raises(WebSocketDisconnect),
+        client.websocket_connect(f"{SOCKET}/api/jobs/{house['id']}/gauge?line=x") as wire,
+    ):
+        wire.receive_json()

@@ -105,6 +105,9 @@ def test_the_json_names_are_fixed():
         "footings",
         "walls",
         "underslab",
+        "barrier",
+        "foam",
+        "line_tests",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

@@ -7,6 +7,8 @@ from typing import Annotated
 from pydantic import BaseModel, ConfigDict, Field
 
 from humble_trowel.core.edits.registry import Edit
+from humble_trowel.core.underslab.covered import Covered
+from humble_trowel.core.underslab.line_tests import Tested
 from humble_trowel.core.underslab.underslab import Buried
 
 
@@ -18,7 +20,10 @@ class UnderslabAsked(BaseModel):
 
 
 class UnderslabState(BaseModel):
-    """buried: None where nothing is. line: where the laser stands, None without one."""
+    """buried: None where nothing is. covered: barrier, foam and treatments; tested: lines with their tests. setup: where the
+    laser stands, None without one."""
 
     buried: Buried | None
+    covered: Covered | None
+    tested: Tested | None
     setup: str | None

@@ -240,6 +240,22 @@ FINDING_KINDS = (
     ),
     FindingKind("riser-off", "check", "a riser stands too far from its place", "underslab", ("check",), False),
     FindingKind("service-guessed", "note", "depth or fall of a run was guessed", "underslab", ("services",), False),
+    FindingKind(
+        "test-air", "check", "a drain's high end has no riser: air stays there", "underslab", ("tests",), False
+    ),
+    FindingKind("test-failed", "check", "a line did not hold its test", "underslab", ("tests",), False),
+    FindingKind("test-short", "check", "a test began too low or ended too soon", "underslab", ("tests",), False),
+    FindingKind("test-old", "check", "a line has changed since its test", "underslab", ("tests",), False),
+    FindingKind("barrier-roll", "check", "a roll no wider than its lap", "underslab", ("barrier",), False),
+    FindingKind("barrier-lap", "check", "sheets of barrier lap too little", "underslab", ("barrier",), False),
+    FindingKind(
+        "barrier-open", "note", "a sheet stays open and not all is said of it", "underslab", ("barrier",), False
+    ),
+    FindingKind(
+        "treatment-open", "note", "a treatment that the site asks for is not done", "underslab", ("barrier",), False
+    ),
+    FindingKind("foam-thin", "check", "foam insulates less than the energy code asks", "underslab", ("foam",), False),
+    FindingKind("foam-load", "check", "foam carries less than stands on it", "underslab", ("foam",), False),
     FindingKind("nothing-drawn", "note", "no outline yet", "lines", ("walk",)),
     FindingKind(
         "not-counted-yet",

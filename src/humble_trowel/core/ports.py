@@ -30,3 +30,24 @@ class LaserReceiver(Protocol):
     def stand_on(self, mark: str) -> None: ...
 
     def shoot(self) -> LaserLine: ...
+
+
+GaugeFault = Literal["leak", "misread", "unplugged"]
+
+
+@dataclass(frozen=True)
+class GaugeLine:
+    """One line from a gauge, or from a level in a stand-pipe. kind reading: value of `unit`, kPa or mm of water over the
+    floor. kind no-reading: why not."""
+
+    kind: Literal["reading", "no-reading"]
+    n: int
+    value: float | None
+    unit: Literal["kPa", "mm"]
+    why: str = ""
+
+
+class Gauge(Protocol):
+    """A gauge on a line, or a level in its stand-pipe. `read` says how long after filling; a real one ignores that."""
+
+    def read(self, after_s: float) -> GaugeLine: ...

@@ -68,6 +68,29 @@ _ROWS = (
         "standard",
         "IECC 2024, recalled",
     ),
+    Source("sheets", "Laid out sheet by sheet over the plan.", "definition"),
+    Source(
+        "foam-boards",
+        "Boards butt in courses, joints apart; a piece is cut from the smallest offcut that holds it.",
+        "definition",
+    ),
+    Source(
+        "foam-load",
+        "Foam carries a third of its strength at 10 % deformation for years; the rest is creep. Ask its maker.",
+        "house",
+    ),
+    Source(
+        "line-test",
+        "Drains hold 5 ft of water (10 ft in some editions) or 5 psi of air for 15 min: IRC P2503.5, IPC 312; supply holds its "
+        "working pressure or 50 psi of air for 15 min: IRC P2503.7; tubing 100 psi for 30 min: IRC M2103.3. Check the code adopted there.",
+        "standard",
+        IRC,
+    ),
+    Source(
+        "fill-order",
+        "Water rises evenly, and reaches a riser over the highest bottom on its way there; the lowest top is capped first.",
+        "definition",
+    ),
     Source(
         "barrier-lap",
         "Sheets of barrier lap 6 in and are taped: IRC R506.2.3, ASTM E1643. Check the code adopted there.",

@@ -5,7 +5,6 @@ export type LensId = 'lines' | 'ground' | 'edges' | 'underslab' | 'order';
 interface TabWords {
 	name: string;
 	ask: string;
-	sheet: string;
 }
 export interface Lens<T extends string = string> {
 	id: LensId;

@@ -9,6 +9,7 @@
 	import CrewList from './CrewList.svelte';
 	import FormWays from './FormWays.svelte';
 	import GroundWays from './GroundWays.svelte';
+	import UnderslabWays from './UnderslabWays.svelte';
 	import { WaysStore } from './ways.svelte';
 	import WaysSection from './WaysSection.svelte';
 	import Choice from '../ui/Choice.svelte';
@@ -211,6 +212,7 @@
 			</WaysSection>
 			<FormWays {store} {ways} />
 			<GroundWays {store} {ways} />
+			<UnderslabWays {store} {ways} />
 		</main>
 	{/if}
 </div>

@@ -4,6 +4,14 @@ const COUNT = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eig
 
 export const underslab = {
 	tabsName: 'Underslab',
+	sheets: {
+		services: 'Runs and risers, from the finished faces',
+		check: 'Where each should stand, and stands',
+		tests: 'Filled from the low end, capped in this order',
+		barrier: 'Sheets as they lie',
+		foam: 'Boards as they lie',
+		clashes: 'Where something is in the way'
+	},
 	clash: (n: number) => `${COUNT[n] ?? n} clash${n === 1 ? '' : 'es'}.`,
 	clear: 'Nothing is in the way.',
 	none: 'Nothing buried yet.',

@@ -106,9 +106,12 @@ export const w = {
 	rules,
 	underslab: {
 		tabs: {
-			services: { name: 'Services', ask: 'What is buried?', sheet: 'Runs and risers, from the finished faces' },
-			check: { name: 'Check', ask: 'Is it where it should be?', sheet: 'Where each should stand, and stands' },
-			clashes: { name: 'Clashes', ask: 'What is in the way?', sheet: 'Where something is in the way' }
+			services: { name: 'Services', ask: 'What is buried?' },
+			check: { name: 'Check', ask: 'Is it where it should be?' },
+			tests: { name: 'Tests', ask: 'Does it hold?' },
+			barrier: { name: 'Barrier', ask: 'How does the barrier lie?' },
+			foam: { name: 'Foam', ask: 'Which boards, and where?' },
+			clashes: { name: 'Clashes', ask: 'What is in the way?' }
 		}
 	},
 	edges: {

@@ -15,11 +15,13 @@ router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["
 
 @router.post("/underslab")
 def underslab(request: Request, job_id: JobId, body: UnderslabAsked) -> UnderslabState:
-    """Runs, risers and clashes."""
+    """Runs, risers and clashes, what covers the ground, and tests of lines."""
     job = service_of(request).laid_out(job_id)
     if body.edits:
         job = Job(apply(job.plan, body.edits)[0], job.crew, job.records, before=job)
-    found = job.underslab
-    if found is None and (stumbled := job.stumbles("underslab")):
-        job.answered("underslab", None if stumbled else found)
-    return UnderslabState(buried=found, setup=job.setups[-1].id if job.setups else None)
+    for part in ("underslab", "covered", "tested"):
+        if getattr(job, part) is None and job.stumbles(part):
+            job.answered(part, None)
+    return UnderslabState(
+        buried=job.underslab, covered=job.covered, tested=job.tested, setup=job.setups[-1].id if job.setups else None
+    )

@@ -11,6 +11,7 @@ from humble_trowel.api.schemas import KeepWays, School, WaysState
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, PAD_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
+from humble_trowel.core.plan.underslab_ways import EDGE_SCHOOLS, PLACE_SCHOOLS, TEST_SCHOOLS
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.store import ways
 from humble_trowel.store.as_stored import ways_as_stored
@@ -26,6 +27,9 @@ SCHOOLS = {
         ("base", BASE_SCHOOLS),
         ("grading", GRADING_SCHOOLS),
         ("lifts", LIFT_SCHOOLS),
+        ("barrier-place", PLACE_SCHOOLS),
+        ("barrier-edge", EDGE_SCHOOLS),
+        ("drain-test", TEST_SCHOOLS),
     )
 }
 

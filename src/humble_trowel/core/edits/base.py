@@ -38,6 +38,7 @@ FootingId = Annotated[_Name, Ref("footings")]
 WallId = Annotated[_Name, Ref("walls")]
 ServiceId = Annotated[_Name, Ref("services")]
 RiserId = Annotated[_Name, Ref("risers")]
+TreatmentId = Annotated[_Name, Ref("treatments")]
 ExistingId = Annotated[_Name, Ref("existing")]
 BenchmarkId = Annotated[_Name, Ref("benchmarks")]
 

@@ -55,3 +55,13 @@ def _laid_over(overlay: Callable[..., BaseGeometry], one: BaseGeometry, other: B
         return areas_only(overlay(one, other, grid_size=GRID_MM))
     except shapely.GEOSException:
         return areas_only(overlay(sound(one), sound(other), grid_size=GRID_MM))
+
+
+def outlines(region: BaseGeometry) -> list[list[tuple[float, float]]]:
+    """Rings of a region's parts, outer ones and holes, without the closing point."""
+    return [
+        [(float(x), float(y)) for x, y in ring.coords[:-1]]
+        for part in shapely.get_parts(region)
+        if part.geom_type == "Polygon"
+        for ring in (part.exterior, *part.interiors)
+    ]

@@ -5,7 +5,9 @@ from __future__ import annotations
 from humble_trowel.core.job.lines import LinesAnswers
 from humble_trowel.core.kept import kept
 from humble_trowel.core.plan.refs import by_id
-from humble_trowel.core.underslab.records import RiserCheck
+from humble_trowel.core.underslab.covered import Covered, covered
+from humble_trowel.core.underslab.line_tests import Tested, tested
+from humble_trowel.core.underslab.records import LineTest, RiserCheck
 from humble_trowel.core.underslab.underslab import Buried, underslab
 
 
@@ -35,6 +37,35 @@ class UnderslabAnswers(LinesAnswers):
             lambda: underslab(self.plan, self.solid, self.ways, self.setups, self._checks()),
             None,
         )
+
+    @kept(
+        "plan.underslab",
+        "plan.units",
+        "solid",
+        "plan.build_ups",
+        "plan.slab_types",
+        "plan.edge_types",
+        "plan.edges",
+        "plan.outline",
+        "plan.corner_ids",
+        "plan.zones",
+        "ways.underslab",
+    )
+    def covered(self) -> Covered | None:
+        """Barrier, foam and treatments; None without a slab."""
+        return self.guarded(
+            "covered", "Barrier and foam", lambda: covered(self.plan, self.solid, self.ways.underslab), None
+        )
+
+    @kept("plan.underslab", "plan.units", "solid", "records", "ways.underslab")
+    def tested(self) -> Tested | None:
+        """Lines and their tests; None where nothing is tested."""
+        return self.guarded(
+            "tested", "Tests of lines", lambda: tested(self.plan, self.solid, self.ways.underslab, self._tests()), None
+        )
+
+    def _tests(self) -> list[tuple[str, LineTest]]:
+        return [(name, by_id(row, self.plan)) for name, row in self.records.named(LineTest)]
 
     def _checks(self) -> list[RiserCheck]:
         return [by_id(row, self.plan) for row in self.records.of(RiserCheck)]

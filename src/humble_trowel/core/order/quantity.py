@@ -71,6 +71,7 @@ def allowances(plan: Plan, solid: Solid, ways: JobWays, found: Measured = UNMEAS
     guessed = [
         _base_low(plan, solid, ways) if found.base is None else None,
         _trench_wide(plan, solid, ways, found),
+        _foam_low(plan, solid, ways),
         left_behind(plan, ways),
     ]
     rows = [row for row in guessed if row is not None and row.m3 > 0]
@@ -107,6 +108,24 @@ def _base_low(plan: Plan, solid: Solid, ways: JobWays) -> Allowance:
     }
     working = work("Base lies low", unit, area_times_depth(plan, "area", "low"), inputs, source="ways")
     return _row(plan, "base_low_mm", "Base lies low", ways.allowances.base_low_reason, working, ways)
+
+
+def _foam_low(plan: Plan, solid: Solid, ways: JobWays) -> Allowance | None:
+    """Foam sprayed on the spot strays from its thickness; what it lies low is concrete."""
+    said = next((row for row in plan.underslab.foam if row.what == "under"), None)
+    if ((said and said.kind) or ways.underslab.foam) != "SPRAY":
+        return None
+    on_foam = {row.slab for row in plan.build_ups if any(layer.kind == "foam" for layer in row.layers)}
+    area = sum(cell.area_m2 for cell in solid.cells if cell.mark in on_foam)
+    within = ways.underslab.within_mm if said is None or said.within_mm is None else said.within_mm
+    unit, _ = volume_unit(plan)
+    inputs = {
+        "area": area_leaf("Area of slab on sprayed foam", area, plan, "lines"),
+        "low": thin_leaf("Foam lies low by", within, plan, "underslab/foam", "ways"),
+    }
+    working = work("Sprayed foam lies low", unit, area_times_depth(plan, "area", "low"), inputs, source="ways")
+    reason = "Foam sprayed on the spot is never level, and concrete fills where it lies low."
+    return _row(plan, "within_mm", "Sprayed foam lies low", reason, working, ways)
 
 
 def _trench_wide(plan: Plan, solid: Solid, ways: JobWays, found: Measured) -> Allowance | None:

@@ -22,7 +22,7 @@ from humble_trowel.core.plan.wall_parts import Wall
 Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
     "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
-    "sidewalks", "ramps", "services", "risers",
+    "sidewalks", "ramps", "services", "risers", "treatments",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
@@ -33,8 +33,9 @@ NAMES: dict[Kind, str] = {
     "pads": "pad", "recesses": "recess", "side_pads": "pad beside the slab", "kerbs": "kerb", "piles": "row of piles",
     "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour", "walls": "wall",
     "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp", "services": "run", "risers": "riser",
+    "treatments": "treatment",
 }  # fmt: skip
-BURIED: dict[Kind, str] = {"services": "v", "risers": "i"}  # rows of `underslab`
+BURIED: dict[Kind, str] = {"services": "v", "risers": "i", "treatments": "n"}  # rows of `underslab`
 T = TypeVar("T", bound=Row)
 
 

@@ -24,6 +24,7 @@ if TYPE_CHECKING:  # what the core's functions meet once a record is placed
     BeamRef = str
     FootingRef = str
     RiserRef = str
+    ServiceRef = str
     SideName = str
 else:
     _Place = Annotated[int, Field(ge=0, lt=400)]
@@ -33,6 +34,7 @@ else:
     LineRef = Annotated[_Place | _Id, Ref("edges")]
     BeamRef = Annotated[_Place | _Id, Ref("beams")]
     FootingRef = Annotated[_Place | _Id, Ref("footings")]
+    ServiceRef = Annotated[_Place | _Id, Ref("services")]
     RiserRef = Annotated[_Place | _Id, Ref("risers")]
 
 M = TypeVar("M", bound=Model)

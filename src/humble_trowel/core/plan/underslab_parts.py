@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from datetime import date
 from typing import Annotated, Literal
 
 from pydantic import Field
@@ -14,6 +15,10 @@ RiserKind = Literal[
     "drain", "floor-drain", "floor-sink", "supply", "conduit", "box", "gas", "ground", "air", "manifold", "column",
     "other",
 ]  # fmt: skip
+BarrierEdge = Literal["up", "taped", "flat"]
+FoamPlace = Literal["under", "edge", "wing", "ring"]
+FoamKind = Literal["XPS", "EPS_II", "EPS_IX", "SPRAY"]
+TreatmentKind = Literal["termite", "radon", "gas"]
 Guessable = Literal["start_mm", "fall"]
 
 
@@ -50,9 +55,53 @@ class Riser(Row):
     mends: Note = ""
 
 
-class Underslab(Model):
-    """Everything buried. face_mm: how far in from the slab's edge the finished face of the outside walls stands."""
+class Barrier(Model):
+    """How the barrier lies on this job; null: as the crew does. runs: which way its sheets unroll. open_row: a sheet that
+    stays rolled back so that the truck can come in, until open_load is emptied. No barrier at all is no layer of the
+    build-up."""
 
+    roll_wide_mm: Size | None = None
+    roll_long_mm: Size | None = None
+    lap_mm: Size | None = None
+    edge: BarrierEdge | None = None
+    turn_up_mm: Length | None = None
+    runs: Literal["least", "along", "across"] = "least"
+    open_row: Annotated[int, Field(ge=1, le=99)] | None = None
+    open_load: Annotated[int, Field(ge=1, le=99)] | None = None
+
+
+class FoamBoards(Model):
+    """The foam of one kind of place; null: as the crew does. what: under the slab, at its edge, lying flat outside of it, or
+    round columns. board_*: as bought. ply_mm: of one board where several lie on each other. within_mm: how far sprayed foam
+    may stray from its thickness."""
+
+    what: FoamPlace
+    kind: FoamKind | None = None
+    board_long_mm: Size | None = None
+    board_wide_mm: Size | None = None
+    ply_mm: Size | None = None
+    within_mm: Length | None = None
+
+
+class Treatment(Row):
+    """What the site asks for under the slab beside plastic and foam. paper: what is kept of it. done_on: the day it was done."""
+
+    kind: TreatmentKind
+    paper: Note = ""
+    note: Note = ""
+    done_on: date | None = None
+
+
+class Underslab(Model):
+    """Everything buried. face_mm: how far in from the slab's edge the finished face of the outside walls stands.
+    climate_zone, energy_code: zone and edition of the energy code that is in force. load_kpa: on the floor."""
+
+    barrier: Barrier = Barrier()
+    foam: Annotated[list[FoamBoards], Field(max_length=4)] = []
+    treatments: Annotated[list[Treatment], Field(max_length=20)] = []
+    climate_zone: Literal["1", "2", "3", "4", "4M", "5", "6", "7", "8"] | None = None
+    energy_code: Literal["2009", "2012", "2015", "2018", "2021", "2024"] | None = None
+    load_kpa: Annotated[Number, Field(ge=0, le=1000)] | None = None
     services: Annotated[list[Service], Field(max_length=120)] = []
     risers: Annotated[list[Riser], Field(max_length=300)] = []
     face_mm: Length = 0.0

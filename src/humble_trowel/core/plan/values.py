@@ -102,7 +102,24 @@ Strength = Annotated[float, BeforeValidator(_strength)]
 Small = Annotated[float, BeforeValidator(_small)]
 Length = Annotated[float, BeforeValidator(_length)]
 Size = Annotated[float, BeforeValidator(lambda value, info: _above_zero(_length(value, info)))]
+KPA_PER_PSI = 6.894757
+
+
+def _pressure(value: Any, info: ValidationInfo) -> Any:
+    """kPa, or text as it is read off a gauge: a bare number there is psi, or kPa in a metric job."""
+    if not isinstance(value, str):
+        return _finite(value)
+    text = value.strip().lower()
+    unit = next((one for one in ("psi", "kpa", "bar") if text.endswith(one)), "")
+    per = {"psi": KPA_PER_PSI, "kpa": 1.0, "bar": 100.0, "": 1.0 if _units_of(info) == "mm" else KPA_PER_PSI}[unit]
+    try:
+        return _finite(float(text.removesuffix(unit).strip().replace(",", ".")) * per)
+    except ValueError:
+        raise ValueError("must be a pressure, like 60 psi or 400 kPa.") from None
+
+
 Position = Annotated[float, BeforeValidator(_position)]
+Pressure = Annotated[float, Field(ge=0, le=5000), BeforeValidator(_pressure)]
 Number = Annotated[float, BeforeValidator(_finite)]
 Point = tuple[Position, Position]
 Ring = Annotated[list[Point], Field(min_length=3, max_length=MAX_CORNERS)]

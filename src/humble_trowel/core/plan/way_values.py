@@ -38,6 +38,13 @@ def _way_length(value: Any, info: ValidationInfo) -> float:
     return size
 
 
+def _roll_length(value: Any, info: ValidationInfo) -> float:
+    size = _read(value, info)
+    if not 0 < size <= 300_000:
+        raise ValueError("must be more than nothing and under 300 m.")
+    return size
+
+
 def _volume(value: Any, info: ValidationInfo) -> float:
     if not isinstance(value, str | int | float):
         raise ValueError("must be a volume: a number of m³, or text with a unit.")
@@ -52,6 +59,7 @@ def _volume(value: Any, info: ValidationInfo) -> float:
 
 SmallLength = Annotated[float, BeforeValidator(_small_length)]
 WayLength = Annotated[float, BeforeValidator(_way_length)]
+RollLength = Annotated[float, BeforeValidator(_roll_length)]
 Volume = Annotated[float, BeforeValidator(_volume)]
 Reason = Annotated[str, Field(max_length=400)]
 Text = Annotated[str, Field(max_length=200)]

@@ -30,6 +30,13 @@ def check_underslab(plan: Plan) -> None:
             raise PlanError(f"{run.name} is a drain and does not fall.", f"{where}.fall")
         if run.sleeve_mm is not None and run.sleeve_mm <= run.size_mm:
             raise PlanError(f"The sleeve of {run.name} is no larger than its pipe.", f"{where}.sleeve_mm")
+    sheet = plan.underslab.barrier
+    if sheet.lap_mm and sheet.roll_wide_mm and sheet.roll_wide_mm <= sheet.lap_mm:
+        raise PlanError("The roll is no wider than its lap.", "underslab.barrier.roll_wide_mm")
+    what = [row.what for row in plan.underslab.foam]
+    for index, place in enumerate(what):
+        if place in what[:index]:
+            raise PlanError("Foam of that place is said twice.", f"underslab.foam[{index}].what")
     _check_circles(list(plan.underslab.services))
 
 

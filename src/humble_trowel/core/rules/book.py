@@ -151,6 +151,8 @@ RULES = (
     Rule("underslab/under", "A pipe under the slab", "Its top lies under the slab and under the foam.", "start = underside − foam − pipe − cover", "under-slab"),
     Rule("underslab/edge-foam", "Foam at the slab's edge", "What the energy code asks of an unheated slab by climate zone; heated slabs ask R-5 more at the edge to 2018.", "R, and how deep in feet", "slab-edge-r",
          (("zone", *SLAB_EDGE), *((zone, *(_asked(row[at]) for row in SLAB_EDGE.values())) for at, zone in enumerate(ZONES)))),
+    Rule("underslab/line-test", "What a line holds before it is covered", "Drains stand under water or air; supply, gas and tubing under pressure.", "no fall in the time", "line-test",
+         (("line", "holds", "for"), ("drains", "5 ft of water over the highest joint, or 5 psi of air", "15 min"), ("supply", "50 psi of air, or its working pressure", "15 min"), ("tubing", "100 psi", "30 min"))),
     Rule("underslab/rolls", "Rolls of barrier", "Rows that lap, turned up all round, the way round that takes less.", "rows = (across + 2 turn-ups - lap) / (roll - lap), up to whole", "barrier-lap",
          asks=(_long("length", "Length", "40'", "12000"), _long("width", "Width", "30'", "9000"), _long("roll", "Roll, wide", "15'", "4000"),
                _thin("lap", "Lap", '6"', "150"), _thin("up", "Turned up", '0"', "0")), work_out=buried.rolls_of),

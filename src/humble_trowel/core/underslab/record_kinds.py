@@ -6,7 +6,8 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.plan.refs import by_id
 from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
 from humble_trowel.core.underslab.check import Checked, checked
-from humble_trowel.core.underslab.records import RiserCheck
+from humble_trowel.core.underslab.line_tests import TestedLine, minutes_between, test_told, tested
+from humble_trowel.core.underslab.records import LineTest, RiserCheck
 from humble_trowel.core.underslab.services import riser_row
 
 FAR_MM = 3000.0
@@ -40,4 +41,44 @@ class RiserCheckKind(RecordKind[RiserCheck]):
         return f"{name}: {told.words}" if told else ""
 
 
-UNDERSLAB_RECORDS = (RiserCheckKind(),)
+class LineTestKind(RecordKind[LineTest]):
+    """A test of a line; the newest that names one of its runs counts."""
+
+    name = "line-test"
+    values = LineTest
+
+    def check(self, job: JobSoFar, values: LineTest) -> None:
+        values = by_id(values, job.plan)
+        line = _line(job, values)
+        if line.kind == "drain" and values.how == "pressure":
+            raise InputError("Drains are tested with water or air.", "how")
+        if line.kind != "drain" and values.how == "water":
+            raise InputError("A line under pressure has no stand-pipe. Read its gauge.", "how")
+        unit = "mm" if values.how == "water" else "kpa"
+        device = "level in the stand-pipe" if unit == "mm" else "gauge"
+        if getattr(values, f"start_{unit}") is None:
+            raise InputError(f"The {device} was not read at the start.", f"start_{unit}")
+        if values.ended is None:
+            if getattr(values, f"end_{unit}") is not None:
+                raise InputError("When was that read?", "ended")
+            return
+        if getattr(values, f"end_{unit}") is None:
+            raise InputError(f"The {device} was never read at the end.", f"end_{unit}")
+        if (minutes := minutes_between(values.started, values.ended)) is None or minutes < 0:
+            raise InputError("It ends before it starts. When was it read?", "ended")
+
+    def sentence(self, job: JobSoFar, values: LineTest) -> str:
+        values = by_id(values, job.plan)
+        told = test_told(job.plan.units, _line(job, values), "", values)
+        return f"{_line(job, values).name}: {told.words}"
+
+
+def _line(job: JobSoFar, values: LineTest) -> TestedLine:
+    found = tested(job.plan, job.shape, job.ways.underslab, ())
+    line = next((one for one in (found.lines if found else []) if set(one.runs) & set(values.runs)), None)
+    if line is None:
+        raise InputError("Those runs are not on this slab any more, or are not tested.", "runs")
+    return line
+
+
+UNDERSLAB_RECORDS = (RiserCheckKind(), LineTestKind())

@@ -2,8 +2,12 @@
 
 from __future__ import annotations
 
+from pydantic import Field
+
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.report import Report
+from humble_trowel.core.underslab.covered import Covered
+from humble_trowel.core.underslab.line_tests import Tested
 from humble_trowel.core.underslab.underslab import Buried
 
 
@@ -85,3 +89,58 @@ class UnderslabReport(Report):
             ],
             clashes=ClashReport.rows(found.clashes),
         )  # fmt: skip
+
+
+class BarrierReport(Report):
+    """The barrier as laid. boots: how many risers come through it."""
+
+    area_m2: float
+    row_count: int = Field(alias="rows")
+    rolls: int
+    tape_m: float
+    boots: int
+
+    @classmethod
+    def of(cls, found: Covered) -> BarrierReport | None:
+        """Under its fixed names; None without a barrier."""
+        one = found.barrier
+        if one is None:
+            return None
+        return cls(
+            area_m2=one.area_m2,
+            row_count=one.rows,
+            rolls=round(one.rolls.value),
+            tape_m=one.tape_m,
+            boots=len(one.boots),
+        )
+
+
+class FoamReport(Report):
+    """Foam of one place and thickness."""
+
+    what: str
+    kind: str
+    area_m2: float
+    boards: int
+    r_us: float
+    mm: float
+
+
+class LineTestReport(Report):
+    """A line that is tested. caps: risers in the order in which they are capped; state: of its newest test, '' without one."""
+
+    name: str
+    caps: list[str]
+    state: str
+
+    @classmethod
+    def listed(cls, found: Tested) -> list[LineTestReport]:
+        """Under their fixed names."""
+        return [
+            cls(
+                name=line.name,
+                caps=[step.name for step in line.steps],
+                state="" if line.told is None else line.told.state,
+            )
+            for line in found.lines
+        ]

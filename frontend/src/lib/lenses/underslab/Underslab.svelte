@@ -7,13 +7,17 @@
 	import LensFrame from '../../shell/LensFrame.svelte';
 	import type { JobStore } from '../../state/job.svelte';
 	import { underslab as words } from '../../words/underslab';
-	import { w } from '../../words/words';
 	import { Turn } from '../turn.svelte';
+	import BarrierPanel from './BarrierPanel.svelte';
 	import CheckPanel from './CheckPanel.svelte';
 	import ClashesPanel from './ClashesPanel.svelte';
+	import FoamPanel from './FoamPanel.svelte';
 	import { underslabLens } from './lens';
+	import OverCover from './OverCover.svelte';
 	import OverRuns from './OverRuns.svelte';
+	import OverTests from './OverTests.svelte';
 	import ServicesPanel from './ServicesPanel.svelte';
+	import TestsPanel from './TestsPanel.svelte';
 	import { UnderslabData } from './underslab.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
@@ -36,13 +40,30 @@
 <svelte:window onkeydown={keys} />
 <LensFrame {turn} name={words.tabsName} ready={!!store.figure?.outline}>
 	{#snippet sheet()}
-		<Sheet {store} {pick} {also} title={w.underslab.tabs[tab].sheet} strips sizes={false} labels={false}>
-			{#snippet over(view)}<OverRuns {view} {data} check={tab === 'check'} />{/snippet}
+		<Sheet
+			{store}
+			{pick}
+			{also}
+			title={words.sheets[tab]}
+			strips={tab !== 'barrier' && tab !== 'foam'}
+			sizes={false}
+			labels={false}
+		>
+			{#snippet over(view)}{#if tab === 'barrier' || tab === 'foam'}<OverCover
+						{view}
+						{data}
+						foam={tab === 'foam'}
+					/>{:else}<OverRuns {view} {data} check={tab === 'check'} />{/if}{#if tab === 'tests'}<OverTests
+						{view}
+						{data}
+					/>{/if}{/snippet}
 		</Sheet>
 	{/snippet}
 	{#snippet empty()}<FirstActs jobId={store.id} here="underslab" why={words.needOutline} />{/snippet}
 	{#if data.problem && !store.trying.length}<p class="wrong" role="alert">{data.problem}</p>{/if}
-	{#if tab === 'services'}<ServicesPanel {data} />{:else if tab === 'check'}<CheckPanel {data} />{:else}<ClashesPanel
+	{#if tab === 'services'}<ServicesPanel {data} />{:else if tab === 'check'}<CheckPanel
 			{data}
-		/>{/if}
+		/>{:else if tab === 'tests'}<TestsPanel {data} />{:else if tab === 'barrier'}<BarrierPanel
+			{data}
+		/>{:else if tab === 'foam'}<FoamPanel {data} />{:else}<ClashesPanel {data} />{/if}
 </LensFrame>

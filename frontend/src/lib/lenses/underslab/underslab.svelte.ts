@@ -10,6 +10,7 @@ export class UnderslabData {
 	readonly #state = new Resource<UnderslabState>(() => api.underslab(this.store.id, { edits: this.store.trying }));
 	/** id of the run or riser that is held */
 	#held = $state.raw<{ what: What; id: string } | null>(null);
+	#line = $state('');
 	/** what the call box is for */
 	calls = $state<What>('run');
 	text = $state('');
@@ -22,6 +23,20 @@ export class UnderslabData {
 	}
 	get buried() {
 		return this.#state.value?.buried ?? null;
+	}
+	get covered() {
+		return this.#state.value?.covered ?? null;
+	}
+	get tested() {
+		return this.#state.value?.tested ?? null;
+	}
+	/** the line under test that is held: the one that was pressed, else the first that does not hold yet */
+	get line() {
+		const lines = this.tested?.lines ?? [];
+		return lines.find((one) => one.id === this.#line) ?? lines.find((one) => one.told?.state !== 'passed') ?? lines[0] ?? null;
+	}
+	holdLine(id: string) {
+		this.#line = id;
 	}
 	get runs() {
 		return this.buried?.runs ?? [];

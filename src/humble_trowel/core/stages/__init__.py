@@ -5,9 +5,7 @@ To add a stage: a folder of its own, an answer in job.py, and a row here.
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from dataclasses import dataclass
-from typing import Any, Literal, Self
+from typing import Any, Self
 
 from humble_trowel.core.edges.report import EdgesReport, FrostOptionReport, LevelsReport
 from humble_trowel.core.findings import Finding, finding
@@ -25,37 +23,9 @@ from humble_trowel.core.order.report import (
 )
 from humble_trowel.core.plan.document import LATER_STAGES
 from humble_trowel.core.report import FindingReport, Report
-from humble_trowel.core.underslab.report import UnderslabReport
+from humble_trowel.core.stages import underslab
+from humble_trowel.core.stages.stage import Stage, StageReport, Standing
 from humble_trowel.core.walls.report import WallsReport
-
-
-@dataclass(frozen=True)
-class Standing:
-    """How a stage stands, for its knot. state: tied, still a loop, or flagged by a stop. words: two or three."""
-
-    state: Literal["tight", "loop", "flagged"]
-    words: str
-
-
-class StageReport(Report):
-    """A stage's part of `figure --json`."""
-
-    @classmethod
-    def of(cls, job: Job) -> Self:
-        """Its part of a job's answer."""
-        raise NotImplementedError
-
-
-@dataclass(frozen=True)
-class Stage:
-    """id: also of its screen. plan_keys: keys of the job file that are its own. findings: its doubts. standing: its knot.
-    report: its part of `figure --json`, under fixed names."""
-
-    id: str
-    plan_keys: tuple[str, ...]
-    findings: Callable[[Job], list[Finding]]
-    standing: Callable[[Job], Standing]
-    report: type[StageReport]
 
 
 def _lines_findings(job: Job) -> list[Finding]:
@@ -151,33 +121,6 @@ class EdgesStage(StageReport):
         )
 
 
-def _underslab_findings(job: Job) -> list[Finding]:
-    return list(job.underslab.findings) if job.underslab else []
-
-
-def _underslab_standing(job: Job) -> Standing:
-    found = job.underslab
-    if job.plan.outline is None or found is None:
-        return Standing("loop", "to do" if job.plan.outline is None else "none yet")
-    off = sum(1 for row in found.risers if row.check is not None and not row.check.on)
-    if off:
-        return Standing("loop", "1 riser off" if off == 1 else f"{off} risers off")
-    if found.clashes:
-        return Standing("loop", "1 clash" if len(found.clashes) == 1 else f"{len(found.clashes)} clashes")
-    return Standing("tight", f"{len(found.runs)} {'run' if len(found.runs) == 1 else 'runs'}")
-
-
-class UnderslabStage(StageReport):
-    """What the underslab stage answers."""
-
-    underslab: UnderslabReport | None
-
-    @classmethod
-    def of(cls, job: Job) -> Self:
-        """Its part of a job's answer."""
-        return cls(underslab=None if job.underslab is None else UnderslabReport.of(job.underslab))
-
-
 def _order_findings(job: Job) -> list[Finding]:
     return [*job.figure.findings, *_not_counted(job)]
 
@@ -251,7 +194,7 @@ STAGES: tuple[Stage, ...] = (
     Stage("lines", ("outline", "walk", "set_out", "existing", "forms"), _lines_findings, _lines_standing, LinesStage),
     Stage("ground", ("ground", "build_ups"), _ground_findings, _ground_standing, GroundStage),
     Stage("edges", ("zones", "edges", "beams", "pads", "recesses", "kerbs", "piles", "footings", "walls", "pours"), _edges_findings, _edges_standing, EdgesStage),
-    Stage("underslab", ("underslab",), _underslab_findings, _underslab_standing, UnderslabStage),
+    Stage("underslab", ("underslab",), underslab.findings_of, underslab.standing_of, underslab.UnderslabStage),
     Stage("order", ("mix", "order"), _order_findings, _order_standing, OrderStage),
 )  # fmt: skip
 

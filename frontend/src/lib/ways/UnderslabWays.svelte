@@ -1,0 +1,71 @@
+<script lang="ts">
+	/** How the crew covers and tests what lies under a slab: rolls, boards, head, and the schools. */
+	import type { Problem, Ways } from '../api/schema';
+	import { session } from '../state/session.svelte';
+	import Act from '../ui/Act.svelte';
+	import Choose from '../ui/Choose.svelte';
+	import Field from '../ui/Field.svelte';
+	import { bothLengths } from '../ui/typed';
+	import { cover } from '../words/underslab_cover';
+	import { w } from '../words/words';
+	import type { WaysStore } from './ways.svelte';
+	import WaysSection from './WaysSection.svelte';
+	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
+	const words = cover.ways;
+	const own = $derived(ways.underslab);
+	const keys = [
+		'roll_wide_mm', 'roll_long_mm', 'lap_mm', 'turn_up_mm', 'tape_mm', 'board_long_mm', 'board_wide_mm', 'stagger_mm', 'within_mm', 'head_mm'
+	] as const; // prettier-ignore
+	const long = (mm: number) => (mm >= 1000 ? `${+(mm / 304.8).toFixed(2)}′ (${+(mm / 1000).toFixed(2)} m)` : bothLengths(mm));
+	const clean = (typed: string) => typed.replace(/\(.*\)/, '').trim();
+	const problem = (at: string): Problem | null =>
+		store.problem && store.problemAt === at
+			? { type: '', code: '', title: '', status: 422, detail: store.problem, path: '', choices: [], head: null }
+			: null;
+	const choices = [
+		['edge', 'barrier-edge', cover.barrier.edges],
+		['drains', 'drain-test', cover.tests.ways]
+	] as const;
+	const kinds = (['XPS', 'EPS_II', 'EPS_IX', 'SPRAY'] as const).map((value) => ({ value, label: cover.foam.kinds[value] }));
+</script>
+
+<WaysSection>
+	<h2>{words.title}</h2>
+	<Choose
+		label
+		name={words.foam}
+		rows={kinds}
+		value={own.foam}
+		pick={(now) => void store.keep((x) => (x.underslab.foam = now), 'u-foam')}
+	/>
+	<div class="grid grid-cols-[1fr_1fr] gap-x-18 gap-y-8">
+		{#each keys as key (key)}<Field
+				label={words[key]}
+				value={long(own[key])}
+				problem={problem(`u-${key}`)}
+				keep={(typed) => store.keep((x) => ((x.underslab[key] as unknown) = clean(typed)), `u-${key}`)}
+			/>{/each}
+		<Field
+			label={words.hold_min}
+			value={`${own.hold_min}`}
+			problem={problem('u-hold')}
+			keep={(typed) =>
+				store.keep((x) => ((x.underslab.hold_min as unknown) = Number.isFinite(Number(typed)) ? Number(typed) : typed), 'u-hold')}
+		/>
+	</div>
+	{#each choices as [key, name, labels]}
+		<h3>{words[key]}</h3>
+		{#each session.schools[name] ?? [] as school (school.key)}
+			<div class="grid grid-cols-[118px_1fr] items-center gap-12 border-t border-hair pt-6 text-note">
+				<Act
+					kind="quiet"
+					on={own[key] === school.key}
+					aria-pressed={own[key] === school.key}
+					onclick={() => void store.keep((x) => ((x.underslab[key] as string) = school.key), key)}
+					>{(labels as Record<string, string>)[school.key]}</Act
+				>
+				<p>{school.pro} <span class="label">{w.ways.against} {school.con}</span></p>
+			</div>
+		{/each}
+	{/each}
+</WaysSection>
