@@ -108,6 +108,7 @@ def test_the_json_names_are_fixed():
         "barrier",
         "foam",
         "line_tests",
+        "tubing",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

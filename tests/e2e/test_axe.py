@@ -10,7 +10,7 @@ TABS = {
     "lines": ("walk", "around", "setout", "square", "straight", "forms", "boards"),
     "ground": ("shots", "rod", "laser", "stack", "falls", "stone", "dug", "tests"),
     "edges": ("cut", "grid", "top", "meets", "walks", "footings", "walls", "frost", "sum"),
-    "underslab": ("services", "check", "tests", "barrier", "foam", "clashes"),
+    "underslab": ("services", "check", "tests", "barrier", "foam", "tubing", "clashes"),
     "order": ("sum",),
 }
 BROKEN = """(only) => axe.run(document, { resultTypes: ['violations'], ...(only ? { runOnly: [only] } : {}) }).then((found) =>

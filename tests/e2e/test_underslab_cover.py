@@ -91,3 +91,43 @@ def test_sheets_are_laid_by_the_school_that_is_pressed(page, phone, server):
         one.evaluate(AXE)
         assert one.evaluate(BROKEN) == []
     assert phone.evaluate(SMALL) == []
+
+
+def test_tube_is_laid_a_room_is_walked_and_a_saw_cut_clash_is_mended(page, phone, server):
+    verdict = opened(page, "tubing")
+    expect(verdict).to_have_text("244′ in two.")
+    expect(page.locator("[data-tube]")).to_have_count(2)
+    page.get_by_role("radio", name="Spiral").click()
+    expect(verdict).not_to_have_text("244′ in two.")
+    page.get_by_role("button", name="Extraction").click()
+    expect(page.locator("[data-tube]")).to_have_count(4)
+    page.locator("[data-loop='3']").click()
+    expect(page.get_by_text("Lay loop 3 in")).to_be_visible()
+    page.get_by_role("button", name="Extraction").click()
+    expect(page.locator("[data-tube]")).to_have_count(2)
+    walk = page.get_by_label("Walk a room")
+    walk.fill("Kitchen room from A to B 4, from J to A 2'; 9' e, 8' n, 9' w")
+    walk.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("4 what")
+    page.get_by_role("alert").get_by_role("button").first.click()
+    expect(page.locator("[data-tube]")).to_have_count(3)
+    expect(walk).to_have_value("")
+    spacing = page.get_by_label("apart in the field")
+    spacing.fill("1/2")
+    spacing.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("twice their size")
+    spacing.press("Escape")
+    high = page.get_by_label("over the underside")
+    high.fill("2 1/2")
+    high.press("Enter")
+    page.get_by_role("tab", name="Clashes").click()
+    saw = page.locator("[data-clash='tube-saw']")
+    expect(saw.first).to_contain_text("A saw cuts 1″ into")
+    saw.first.get_by_role("button", name="Tie it lower").click()
+    expect(saw).to_have_count(0)
+    phone.goto(f"{server.url}{page.url.split(server.url)[1].replace('clashes', 'tubing')}")
+    expect(phone.locator("[data-loop]").first).to_be_visible()
+    for one in (page, phone):
+        one.evaluate(AXE)
+        assert one.evaluate(BROKEN) == []
+    assert phone.evaluate(SMALL) == []

@@ -9,6 +9,7 @@ from pydantic import BaseModel, ConfigDict, Field
 from humble_trowel.core.edits.registry import Edit
 from humble_trowel.core.underslab.covered import Covered
 from humble_trowel.core.underslab.line_tests import Tested
+from humble_trowel.core.underslab.tubing import TubingLaid
 from humble_trowel.core.underslab.underslab import Buried
 
 
@@ -20,10 +21,12 @@ class UnderslabAsked(BaseModel):
 
 
 class UnderslabState(BaseModel):
-    """buried: None where nothing is. covered: barrier, foam and treatments; tested: lines with their tests. setup: where the
+    """buried: None where nothing is. covered: barrier, foam and treatments; tested: lines with their tests; tubing: loops
+    of the heated rooms. setup: where the
     laser stands, None without one."""
 
     buried: Buried | None
     covered: Covered | None
     tested: Tested | None
+    tubing: TubingLaid | None
     setup: str | None

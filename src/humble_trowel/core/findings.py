@@ -256,6 +256,12 @@ FINDING_KINDS = (
     ),
     FindingKind("foam-thin", "check", "foam insulates less than the energy code asks", "underslab", ("foam",), False),
     FindingKind("foam-load", "check", "foam carries less than stands on it", "underslab", ("foam",), False),
+    FindingKind("tube-saw", "check", "tube that a saw cut would reach", "underslab", ("tubing", "clashes"), False),
+    FindingKind("tube-room", "check", "a heated room of which no floor is left", "underslab", ("tubing",), False),
+    FindingKind("tube-manifold", "check", "heated rooms without a manifold", "underslab", ("tubing",), False),
+    FindingKind("tube-long", "check", "a loop longer than its size carries", "underslab", ("tubing",), False),
+    FindingKind("tube-missed", "check", "a heated room that no loop reaches", "underslab", ("tubing",), False),
+    FindingKind("tube-bend", "check", "turns tighter than the tube bends", "underslab", ("tubing",), False),
     FindingKind("nothing-drawn", "note", "no outline yet", "lines", ("walk",)),
     FindingKind(
         "not-counted-yet",

@@ -86,6 +86,8 @@ _ROWS = (
         "standard",
         IRC,
     ),
+    Source("tube", "Longest loop and bend by the tube's size: a thumb table; the maker's own comes first.", "house"),
+    Source("tube-saw", "A saw cuts a quarter of the slab, an inch at least; an inch stays over the tube.", "house"),
     Source(
         "fill-order",
         "Water rises evenly, and reaches a riser over the highest bottom on its way there; the lowest top is capped first.",

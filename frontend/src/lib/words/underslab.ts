@@ -10,6 +10,7 @@ export const underslab = {
 		tests: 'Filled from the low end, capped in this order',
 		barrier: 'Sheets as they lie',
 		foam: 'Boards as they lie',
+		tubing: 'Tube as it lies, loop by loop',
 		clashes: 'Where something is in the way'
 	},
 	clash: (n: number) => `${COUNT[n] ?? n} clash${n === 1 ? '' : 'es'}.`,

@@ -111,6 +111,7 @@ export const w = {
 			tests: { name: 'Tests', ask: 'Does it hold?' },
 			barrier: { name: 'Barrier', ask: 'How does the barrier lie?' },
 			foam: { name: 'Foam', ask: 'Which boards, and where?' },
+			tubing: { name: 'Tubing', ask: 'How does the tube run?' },
 			clashes: { name: 'Clashes', ask: 'What is in the way?' }
 		}
 	},

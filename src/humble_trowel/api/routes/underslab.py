@@ -19,9 +19,13 @@ def underslab(request: Request, job_id: JobId, body: UnderslabAsked) -> Undersla
     job = service_of(request).laid_out(job_id)
     if body.edits:
         job = Job(apply(job.plan, body.edits)[0], job.crew, job.records, before=job)
-    for part in ("underslab", "covered", "tested"):
+    for part in ("underslab", "covered", "tested", "tubing"):
         if getattr(job, part) is None and job.stumbles(part):
             job.answered(part, None)
     return UnderslabState(
-        buried=job.underslab, covered=job.covered, tested=job.tested, setup=job.setups[-1].id if job.setups else None
+        buried=job.underslab,
+        covered=job.covered,
+        tested=job.tested,
+        tubing=job.tubing,
+        setup=job.setups[-1].id if job.setups else None,
     )

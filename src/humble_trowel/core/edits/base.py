@@ -39,6 +39,7 @@ WallId = Annotated[_Name, Ref("walls")]
 ServiceId = Annotated[_Name, Ref("services")]
 RiserId = Annotated[_Name, Ref("risers")]
 TreatmentId = Annotated[_Name, Ref("treatments")]
+HeatedId = Annotated[_Name, Ref("heated")]
 ExistingId = Annotated[_Name, Ref("existing")]
 BenchmarkId = Annotated[_Name, Ref("benchmarks")]
 

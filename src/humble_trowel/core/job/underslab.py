@@ -8,6 +8,7 @@ from humble_trowel.core.plan.refs import by_id
 from humble_trowel.core.underslab.covered import Covered, covered
 from humble_trowel.core.underslab.line_tests import Tested, tested
 from humble_trowel.core.underslab.records import LineTest, RiserCheck
+from humble_trowel.core.underslab.tubing import TubingLaid, tubing_laid
 from humble_trowel.core.underslab.underslab import Buried, underslab
 
 
@@ -56,6 +57,14 @@ class UnderslabAnswers(LinesAnswers):
         return self.guarded(
             "covered", "Barrier and foam", lambda: covered(self.plan, self.solid, self.ways.underslab), None
         )
+
+    @kept(
+        "plan.underslab", "plan.units", "solid", "plan.build_ups", "plan.outline", "plan.zones", "plan.openings",
+        "plan.recesses", "plan.pads", "plan.pad_types",
+    )  # fmt: skip
+    def tubing(self) -> TubingLaid | None:
+        """Loops of the heated rooms; None where none is heated."""
+        return self.guarded("tubing", "Tubing", lambda: tubing_laid(self.plan, self.solid), None)
 
     @kept("plan.underslab", "plan.units", "solid", "records", "ways.underslab")
     def tested(self) -> Tested | None:

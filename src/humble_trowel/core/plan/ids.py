@@ -17,12 +17,14 @@ from humble_trowel.core.errors import EditError, PlanError
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.footing_parts import Footing
 from humble_trowel.core.plan.model import Row
+from humble_trowel.core.plan.shape_parts import Zone
+from humble_trowel.core.plan.underslab_parts import HeatedRoom
 from humble_trowel.core.plan.wall_parts import Wall
 
 Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
     "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
-    "sidewalks", "ramps", "services", "risers", "treatments",
+    "sidewalks", "ramps", "services", "risers", "treatments", "heated",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
@@ -33,9 +35,9 @@ NAMES: dict[Kind, str] = {
     "pads": "pad", "recesses": "recess", "side_pads": "pad beside the slab", "kerbs": "kerb", "piles": "row of piles",
     "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour", "walls": "wall",
     "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp", "services": "run", "risers": "riser",
-    "treatments": "treatment",
+    "treatments": "treatment", "heated": "heated room",
 }  # fmt: skip
-BURIED: dict[Kind, str] = {"services": "v", "risers": "i", "treatments": "n"}  # rows of `underslab`
+BURIED: dict[Kind, str] = {"services": "v", "risers": "i", "treatments": "n", "heated": "d"}  # rows of `underslab`
 T = TypeVar("T", bound=Row)
 
 
@@ -80,6 +82,10 @@ def with_ids(plan: Plan) -> Plan:
         for key, letter in BURIED.items()
         if any(not row.id for row in getattr(plan.underslab, key))
     }
+    if (
+        rooms := _in_their_zones(buried.get("heated", plan.underslab.heated), changes.get("zones", plan.zones))
+    ) is not None:
+        buried["heated"] = rooms
     if buried:
         changes["underslab"] = plan.underslab.model_copy(update=buried)
     ring = plan.outline or []
@@ -100,6 +106,15 @@ def _on_their_footings(walls: Sequence[Wall], footings: Sequence[Footing]) -> li
         row if row.footing in ids else row.model_copy(update={"footing": names.get(row.footing, row.footing)})
         for row in walls
     ]
+
+
+def _in_their_zones(rooms: Sequence[HeatedRoom], zones: Sequence[Zone]) -> list[HeatedRoom] | None:
+    """Heated rooms that name their zone by id, also where a file gives its name; None where all do."""
+    ids = {row.id for row in zones}
+    names = {row.name: row.id for row in reversed(zones)}
+    if all(not row.zone or row.zone in ids or row.zone not in names for row in rooms):
+        return None
+    return [row.model_copy(update={"zone": names.get(row.zone, row.zone)}) if row.zone else row for row in rooms]
 
 
 def _spot(at: tuple[float, float]) -> list[float]:

@@ -3,12 +3,12 @@
 from __future__ import annotations
 
 from datetime import date
-from typing import Annotated, Literal
+from typing import Annotated, Literal, Self
 
-from pydantic import Field
+from pydantic import Field, model_validator
 
 from humble_trowel.core.plan.model import Model, Row
-from humble_trowel.core.plan.values import Length, Name, Note, Number, Path, Point, Position, Size
+from humble_trowel.core.plan.values import Length, Name, Note, Number, Path, Point, Position, Ring, Size
 
 ServiceKind = Literal["drain", "land-drain", "supply", "conduit", "gas", "ground", "air"]
 RiserKind = Literal[
@@ -92,6 +92,38 @@ class Treatment(Row):
     done_on: date | None = None
 
 
+class HeatedRoom(Row):
+    """A room that is warmed. zone: id of the zone that it is, or a ring of its own that was walked."""
+
+    name: Name
+    zone: Annotated[str, Field(max_length=24)] = ""
+    ring: Ring | None = None
+
+    @model_validator(mode="after")
+    def _somewhere(self) -> Self:
+        if bool(self.zone) == (self.ring is not None):
+            raise ValueError("zone: a heated room is a zone or has a ring of its own, one of them.")
+        return self
+
+
+class Tubing(Model):
+    """The tube. size_mm: as sold. spacing_mm: in the field; walls_mm: along outside walls, over wall_width_mm. high_mm: its
+    middle over the slab's underside. keep_mm: from the slab's edge. manifold: id of its riser, the first where none is named.
+    longest_mm: of a loop with its leaders; bend_mm: radius. null: by its size. rise_mm: of each end up to the manifold."""
+
+    size_mm: Size = 12.7
+    spacing_mm: Size = 304.8
+    walls_mm: Size | None = None
+    wall_width_mm: Length = 609.6
+    pattern: Literal["serpentine", "spiral"] = "serpentine"
+    high_mm: Length = 38.1
+    keep_mm: Length = 152.4
+    manifold: Annotated[str, Field(max_length=24)] = ""
+    longest_mm: Size | None = None
+    bend_mm: Size | None = None
+    rise_mm: Length = 1219.2
+
+
 class Underslab(Model):
     """Everything buried. face_mm: how far in from the slab's edge the finished face of the outside walls stands.
     climate_zone, energy_code: zone and edition of the energy code that is in force. load_kpa: on the floor."""
@@ -99,6 +131,8 @@ class Underslab(Model):
     barrier: Barrier = Barrier()
     foam: Annotated[list[FoamBoards], Field(max_length=4)] = []
     treatments: Annotated[list[Treatment], Field(max_length=20)] = []
+    heated: Annotated[list[HeatedRoom], Field(max_length=40)] = []
+    tubing: Tubing = Tubing()
     climate_zone: Literal["1", "2", "3", "4", "4M", "5", "6", "7", "8"] | None = None
     energy_code: Literal["2009", "2012", "2015", "2018", "2021", "2024"] | None = None
     load_kpa: Annotated[Number, Field(ge=0, le=1000)] | None = None

@@ -7,12 +7,14 @@ from typing import Self
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.job import Job
 from humble_trowel.core.stages.stage import StageReport, Standing
-from humble_trowel.core.underslab.report import BarrierReport, FoamReport, LineTestReport, UnderslabReport
+from humble_trowel.core.underslab.report import BarrierReport, FoamReport, LineTestReport, TubingReport, UnderslabReport
 
 
 def findings_of(job: Job) -> list[Finding]:
     """Doubts about runs and risers, what covers the ground, and tests."""
-    return [row for part in (job.underslab, job.covered, job.tested) for row in (part.findings if part else [])]
+    return [
+        row for part in (job.underslab, job.covered, job.tested, job.tubing) for row in (part.findings if part else [])
+    ]
 
 
 def standing_of(job: Job) -> Standing:
@@ -26,8 +28,9 @@ def standing_of(job: Job) -> Standing:
     leaks = sum(1 for line in (job.tested.lines if job.tested else []) if line.told and line.told.state == "failed")
     if leaks:
         return Standing("loop", "1 test failed" if leaks == 1 else f"{leaks} tests failed")
-    if found.clashes:
-        return Standing("loop", "1 clash" if len(found.clashes) == 1 else f"{len(found.clashes)} clashes")
+    clashes = len(found.clashes) + (len(job.tubing.clashes) if job.tubing else 0)
+    if clashes:
+        return Standing("loop", "1 clash" if clashes == 1 else f"{clashes} clashes")
     return Standing("tight", f"{len(found.runs)} {'run' if len(found.runs) == 1 else 'runs'}")
 
 
@@ -38,6 +41,7 @@ class UnderslabStage(StageReport):
     barrier: BarrierReport | None
     foam: list[FoamReport]
     line_tests: list[LineTestReport]
+    tubing: TubingReport | None
 
     @classmethod
     def of(cls, job: Job) -> Self:
@@ -46,5 +50,6 @@ class UnderslabStage(StageReport):
             underslab=None if job.underslab is None else UnderslabReport.of(job.underslab),
             barrier=None if job.covered is None else BarrierReport.of(job.covered),
             foam=[] if job.covered is None else FoamReport.rows(job.covered.foam),
+            tubing=None if job.tubing is None else TubingReport.of(job.tubing),
             line_tests=[] if job.tested is None else LineTestReport.listed(job.tested),
         )

@@ -8,6 +8,7 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.report import Report
 from humble_trowel.core.underslab.covered import Covered
 from humble_trowel.core.underslab.line_tests import Tested
+from humble_trowel.core.underslab.tubing import TubingLaid
 from humble_trowel.core.underslab.underslab import Buried
 
 
@@ -144,3 +145,28 @@ class LineTestReport(Report):
             )
             for line in found.lines
         ]
+
+
+class LoopReport(Report):
+    """A loop of tube, with its leaders."""
+
+    room: str
+    length_m: float
+    bends: int
+
+
+class TubingReport(Report):
+    """Radiant tube. coils: lengths to buy, m."""
+
+    loops: list[LoopReport]
+    total_m: float
+    coils: list[float]
+
+    @classmethod
+    def of(cls, found: TubingLaid) -> TubingReport:
+        """Under its fixed names."""
+        return cls(
+            loops=[LoopReport(room=one.room, length_m=one.length_mm / 1000, bends=one.bends) for one in found.loops],
+            total_m=found.total_mm / 1000,
+            coils=[one.long_mm / 1000 for one in found.coils],
+        )

@@ -10,7 +10,7 @@
 </script>
 
 <ul>
-	{#each shown as clash, i (clash.code + clash.where + clash.s0_mm)}
+	{#each shown as clash, i (clash.code + clash.where + clash.other + clash.s0_mm)}
 		<li class="grid min-h-46 grid-cols-[36px_1fr_auto] items-center gap-8 border-b border-hair py-3" data-clash={clash.code}>
 			<svg width="34" height="40" aria-hidden="true"><Flag n={i + 1} x={5} y={36} /></svg>
 			<button

@@ -16,14 +16,18 @@
 	import OverCover from './OverCover.svelte';
 	import OverRuns from './OverRuns.svelte';
 	import OverTests from './OverTests.svelte';
+	import OverTubes from './OverTubes.svelte';
 	import ServicesPanel from './ServicesPanel.svelte';
 	import TestsPanel from './TestsPanel.svelte';
+	import TubingPanel from './TubingPanel.svelte';
 	import { UnderslabData } from './underslab.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one of each for the life of this lens)
 	const data = new UnderslabData(store);
 	const turn = new Turn(underslabLens);
 	const tab = $derived(turn.tab);
+	/** tabs whose own drawing covers the slab */
+	const COVERED: string[] = ['barrier', 'foam', 'tubing'];
 	$effect(() => {
 		void [store.kept?.revision, store.draft];
 		untrack(() => void data.load());
@@ -40,23 +44,15 @@
 <svelte:window onkeydown={keys} />
 <LensFrame {turn} name={words.tabsName} ready={!!store.figure?.outline}>
 	{#snippet sheet()}
-		<Sheet
-			{store}
-			{pick}
-			{also}
-			title={words.sheets[tab]}
-			strips={tab !== 'barrier' && tab !== 'foam'}
-			sizes={false}
-			labels={false}
-		>
-			{#snippet over(view)}{#if tab === 'barrier' || tab === 'foam'}<OverCover
+		<Sheet {store} {pick} {also} title={words.sheets[tab]} strips={!COVERED.includes(tab)} sizes={false} labels={false}>
+			{#snippet over(view)}{#if tab === 'tubing'}<OverTubes
 						{view}
 						{data}
-						foam={tab === 'foam'}
-					/>{:else}<OverRuns {view} {data} check={tab === 'check'} />{/if}{#if tab === 'tests'}<OverTests
+					/>{:else if tab === 'barrier' || tab === 'foam'}<OverCover {view} {data} foam={tab === 'foam'} />{:else}<OverRuns
 						{view}
 						{data}
-					/>{/if}{/snippet}
+						check={tab === 'check'}
+					/>{/if}{#if tab === 'tests'}<OverTests {view} {data} />{/if}{/snippet}
 		</Sheet>
 	{/snippet}
 	{#snippet empty()}<FirstActs jobId={store.id} here="underslab" why={words.needOutline} />{/snippet}
@@ -65,5 +61,7 @@
 			{data}
 		/>{:else if tab === 'tests'}<TestsPanel {data} />{:else if tab === 'barrier'}<BarrierPanel
 			{data}
-		/>{:else if tab === 'foam'}<FoamPanel {data} />{:else}<ClashesPanel {data} />{/if}
+		/>{:else if tab === 'foam'}<FoamPanel {data} />{:else if tab === 'tubing'}<TubingPanel {data} />{:else}<ClashesPanel
+			{data}
+		/>{/if}
 </LensFrame>

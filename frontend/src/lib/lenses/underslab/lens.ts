@@ -4,6 +4,6 @@ import { lens } from '../lens';
 export const underslabLens = lens(
 	'underslab',
 	'4',
-	['services', 'check', 'tests', 'barrier', 'foam', 'clashes'] as const,
+	['services', 'check', 'tests', 'barrier', 'foam', 'tubing', 'clashes'] as const,
 	'grid-cols-[minmax(420px,704fr)_minmax(540px,576fr)] max-phone:grid-rows-[344px_auto]'
 );

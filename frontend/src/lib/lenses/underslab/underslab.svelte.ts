@@ -11,6 +11,7 @@ export class UnderslabData {
 	/** id of the run or riser that is held */
 	#held = $state.raw<{ what: What; id: string } | null>(null);
 	#line = $state('');
+	#loop = $state(0);
 	/** what the call box is for */
 	calls = $state<What>('run');
 	text = $state('');
@@ -35,6 +36,20 @@ export class UnderslabData {
 		const lines = this.tested?.lines ?? [];
 		return lines.find((one) => one.id === this.#line) ?? lines.find((one) => one.told?.state !== 'passed') ?? lines[0] ?? null;
 	}
+	get tubing() {
+		return this.#state.value?.tubing ?? null;
+	}
+	get tubingFindings() {
+		return this.tubing?.findings.filter((row) => row.code !== 'tube-saw') ?? [];
+	}
+	/** the loop that is held: the one that was pressed, else one that runs long, else the first */
+	get loop() {
+		const loops = this.tubing?.loops ?? [];
+		return loops.find((one) => one.n === this.#loop) ?? loops.find((one) => one.over) ?? loops[0] ?? null;
+	}
+	holdLoop(n: number) {
+		this.#loop = n;
+	}
 	holdLine(id: string) {
 		this.#line = id;
 	}
@@ -45,7 +60,7 @@ export class UnderslabData {
 		return this.buried?.risers ?? [];
 	}
 	get clashes() {
-		return this.buried?.clashes ?? [];
+		return [...(this.buried?.clashes ?? []), ...(this.tubing?.clashes ?? [])];
 	}
 	/** the run that is held: the one that was pressed, else that of the first clash, else the first */
 	get run() {
