@@ -100,7 +100,7 @@ def test_tube_is_laid_a_room_is_walked_and_a_saw_cut_clash_is_mended(page, phone
     page.get_by_role("radio", name="Spiral").click()
     expect(verdict).not_to_have_text("244′ in two.")
     page.get_by_role("button", name="Extraction").click()
-    expect(page.locator("[data-tube]")).to_have_count(4)
+    expect(page.locator("[data-tube]")).to_have_count(3)
     page.locator("[data-loop='3']").click()
     expect(page.get_by_text("Lay loop 3 in")).to_be_visible()
     page.get_by_role("button", name="Extraction").click()

@@ -32,7 +32,11 @@ def floors(draw):
         Point(draw(st.floats(600, x)), draw(st.floats(600, 5_000))).buffer(draw(st.floats(20, 250)))
         for _ in range(draw(st.integers(0, 2)))
     ]
-    return rooms, shapely.union_all(things) if things else Polygon(), (draw(st.floats(0, x)), 0.0)
+    return (
+        rooms,
+        shapely.union_all(things) if things else Polygon(),
+        (draw(st.floats(0, x)), draw(st.sampled_from([0.0, 1400.0]))),
+    )
 
 
 def tightest(points):

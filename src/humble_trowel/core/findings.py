@@ -259,6 +259,7 @@ FINDING_KINDS = (
     FindingKind("tube-saw", "check", "tube that a saw cut would reach", "underslab", ("tubing", "clashes"), False),
     FindingKind("tube-room", "check", "a heated room of which no floor is left", "underslab", ("tubing",), False),
     FindingKind("tube-manifold", "check", "heated rooms without a manifold", "underslab", ("tubing",), False),
+    FindingKind("tube-far", "check", "loops begin far from the manifold", "underslab", ("tubing",), False),
     FindingKind("tube-long", "check", "a loop longer than its size carries", "underslab", ("tubing",), False),
     FindingKind("tube-missed", "check", "a heated room that no loop reaches", "underslab", ("tubing",), False),
     FindingKind("tube-bend", "check", "turns tighter than the tube bends", "underslab", ("tubing",), False),

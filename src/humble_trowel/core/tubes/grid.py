@@ -20,6 +20,7 @@ XY = tuple[float, float]
 Cell = tuple[int, int]
 SIDES = ((1, 0), (0, 1), (-1, 0), (0, -1))  # east, north, west, south
 SQUARE_MM = 1.0
+NOWHERE: Cell = (-9, -9)
 NEAR_MM = 40.0
 THIN = 0.9  # a cell narrower than so much of the spacing only lets tube pass
 PASSAGE = -1  # floor that tube only passes
@@ -27,12 +28,14 @@ PASSAGE = -1  # floor that tube only passes
 
 @dataclass(frozen=True)
 class Grid:
-    """xs, ys: lines. rooms: which room each cell lies in, PASSAGE where tube only passes. shut: cells of rooms that hold no tube, with their keep-out."""
+    """xs, ys: lines. rooms: which room each cell lies in, PASSAGE where tube only passes. shut: cells of rooms that hold no
+    tube. walls: pairs of cells that no tube goes between."""
 
     xs: tuple[float, ...]
     ys: tuple[float, ...]
     rooms: dict[Cell, int] = field(default_factory=dict)
     shut: frozenset[Cell] = frozenset()
+    walls: frozenset[frozenset[Cell]] = frozenset()
 
     def size(self, cell: Cell) -> XY:
         """Width and height of a cell."""
@@ -53,8 +56,9 @@ class Grid:
         return sum(self.size(cell))
 
     def beside(self, cell: Cell, side: int) -> Cell:
-        """The cell on a side: 0 east, 1 north, 2 west, 3 south. It may hold no tube."""
-        return cell[0] + SIDES[side][0], cell[1] + SIDES[side][1]
+        """The cell on a side: 0 east, 1 north, 2 west, 3 south. It may hold no tube; NOWHERE behind a wall."""
+        other = cell[0] + SIDES[side][0], cell[1] + SIDES[side][1]
+        return NOWHERE if self.walls and frozenset((cell, other)) in self.walls else other
 
 
 def lay_grid(

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from shapely.geometry.base import BaseGeometry
 
@@ -19,6 +19,7 @@ FULL = 0.92  # of the longest loop, as a room's loops are counted first: ways ar
 LEAST_CELLS = 4
 SCRAP = 0.04  # of a room's tube: no loop of its own
 PIN_MM = 50.0
+INSIDE = 3.0  # spacings from the middle of the nearest cell at a wall
 SPREAD, ALONG = (
     1,
     0.3,
@@ -75,6 +76,19 @@ def lay_loops(of: Rooms, longest: float, radius: float, rise: float, pattern: Pa
     }
     if not weights:
         return LaidLoops([], list(cells), 0, [], grid)
+    inside = _begun_inside(grid, of, sum(len(rows) for rows in weights.values()))
+    tries = [_best(of, one, cells, weights, most, radius, pattern) for one in ([inside] if inside is not grid else [])]
+    if not tries or tries[0][1].missed:
+        tries.append(_best(of, grid, cells, weights, most, radius, pattern))
+    return min(tries, key=lambda one: one[0])[1]
+
+
+def _best(
+    of: Rooms, grid: Grid, cells: dict[int, list[Cell]], counts: dict[int, list[float]], most: float, radius: float, pattern: Pattern
+) -> tuple[tuple[float, float], LaidLoops]:  # fmt: skip
+    """The best of a few rounds, with its score: rooms that are missed, loops too long, loops of one room apart."""
+    weights = {room: list(rows) for room, rows in counts.items()}
+    room_mm = {room: math.fsum(grid.tube_mm(cell) for cell in own) for room, own in cells.items()}
     best: tuple[tuple[float, float], LaidLoops] | None = None
     for _ in range(TRIES):
         found = _once(of, grid, cells, weights, radius, pattern)
@@ -87,7 +101,27 @@ def lay_loops(of: Rooms, longest: float, radius: float, rise: float, pattern: Pa
         if not _changed(weights, found, most, room_mm):
             break
     assert best is not None
-    return best[1]
+    return best
+
+
+def _begun_inside(grid: Grid, of: Rooms, loops: int) -> Grid:
+    """A manifold that stands away from every wall gets one of its own: a stretch of the nearest line that no tube crosses."""
+    rim, _ = near_wall(grid, grid.rooms, of.manifold, 1)
+    x, y = of.manifold
+    if not rim or math.dist(grid.middle(rim[0]), of.manifold) < INSIDE * of.spacing:
+        return grid
+    i = min(range(1, len(grid.xs)), key=lambda k: abs(grid.xs[k] - x))
+    j = min(range(1, len(grid.ys)), key=lambda k: abs(grid.ys[k] - y))
+    upright = abs(grid.xs[i] - x) <= abs(grid.ys[j] - y)
+    pairs = (
+        [((i - 1, row), (i, row)) for row in range(len(grid.ys) - 1)]
+        if upright
+        else [((col, j - 1), (col, j)) for col in range(len(grid.xs) - 1)]
+    )
+    axis = 1 if upright else 0
+    near = sorted(pairs, key=lambda pair: abs(grid.middle(pair[0])[axis] - of.manifold[axis]))
+    walls = [frozenset(pair) for pair in near if pair[0] in grid.rooms and pair[1] in grid.rooms]
+    return replace(grid, walls=frozenset(walls[: min(loops + 2, max(1, len(walls) // 2))]))
 
 
 def _mean(loops: Sequence[LaidLoop], room: int) -> float:

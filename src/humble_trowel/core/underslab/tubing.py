@@ -35,6 +35,7 @@ SIZES_MM: tuple[tuple[float, float, float, float], ...] = (
     (16.0, 16.0, 100_000, 96.0), (20.0, 20.0, 120_000, 120.0),
 )  # fmt: skip
 TIE_MM = 609.6
+FAR_MM = 1500.0
 
 
 @dataclass(frozen=True)
@@ -100,14 +101,17 @@ def tubing_laid(plan: Plan, solid: Solid | None) -> TubingLaid | None:
     coils, loops = coils_for(loops, plan.units)
     total = math.fsum(loop.length_mm for loop in loops)
     area = math.fsum(room.area for room in rooms.values())
+    pins = [_back(pin, angle) for pin in (found.pins if found else [])]
     doubts = [
         *gone,
-        *_doubts(plan, manifold, loops, names, found.missed if found else [], found.forced if found else 0, radius),
+        *_doubts(
+            plan, manifold, loops, names, found.missed if found else [], found.forced if found else 0, radius, pins
+        ),
     ]
     return TubingLaid(
         loops, names, [outlines(room) for room in rooms.values()], outlines(common(keep, shapely.union_all(list(rooms.values()), grid_size=GRID_MM)) if rooms else Polygon()),
         manifold.name if manifold else "", manifold.at if manifold else None,
-        [_back(pin, angle) for pin in (found.pins if found else [])], total, tube_text(total, plan.units),
+        pins, total, tube_text(total, plan.units),
         format_area(area / 1e6, plan.units), total / (area / tubing.spacing_mm) if area else 0.0,
         tube_text(longest, plan.units), longest, say_depth(radius, plan.units), math.ceil(total / TIE_MM), coils,
         say_size(tubing.size_mm, plan.units), cover_text(plan, solid, outside), saws, doubts,
@@ -164,7 +168,7 @@ def _calls(corners: Sequence[XY], plan: Plan) -> list[str]:
 
 
 def _doubts(
-    plan: Plan, manifold: Riser | None, loops: Sequence[TubeLoop], names: Sequence[str], missed: Sequence[int], forced: int, radius: float
+    plan: Plan, manifold: Riser | None, loops: Sequence[TubeLoop], names: Sequence[str], missed: Sequence[int], forced: int, radius: float, pins: Sequence[XY]
 ) -> list[Finding]:  # fmt: skip
     if manifold is None:
         words = "Rooms are heated, and no manifold stands anywhere."
@@ -172,6 +176,10 @@ def _doubts(
             finding("tube-manifold", "underslab/tubing", words, "Set a riser called manifold under Services.", "tube")
         ]
     found = []
+    far = min((math.dist(pin, manifold.at) for pin in pins), default=0.0)
+    if far > FAR_MM:
+        words = f"Loops begin at a wall {say_length(far, plan.units)} from {manifold.name}: there is no room for them where it stands."
+        found.append(finding("tube-far", "underslab/tubing", words, "Move the manifold to that wall.", "tube"))
     for loop in loops:
         if loop.over:
             words = f"Loop {loop.n} in {loop.room} is {loop.text}, longer than its size carries."
