@@ -33,12 +33,6 @@ def beam(page: Page) -> None:
     page.wait_for_timeout(400)
 
 
-def zone(page: Page) -> None:
-    page.get_by_role("button", name="Extraction, S2").click()
-    page.locator("#call-here").fill("falls 1 to drain from A 9' e 9' n")
-    page.wait_for_timeout(700)
-
-
 def dim(page: Page) -> None:
     page.keyboard.press("d")
     page.locator(".piece").nth(1).click()
@@ -68,11 +62,9 @@ VIEWS = [
     ("1-yard", "/", LAPTOP, None),
     ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
     ("22-beams", "/job/{tansy}/edges?tab=grid", LAPTOP, beam),
-    ("24-zones", "/job/{tansy}/edges?tab=top", LAPTOP, zone),
     ("4-order", "/job/{tansy}/order", LAPTOP, working),
     ("6-ways", "/ways", LAPTOP, None),
     ("8-dim-boards", "/job/{tansy}/lines?tab=boards", LAPTOP, dim),
-    ("9-phone-lines", "/job/{tansy}/lines", PHONE, None),
     ("13-set-out", "/job/{tansy}/lines?tab=setout", LAPTOP, None),
     ("14-square", "/job/{tansy}/lines?tab=square", LAPTOP, squared),
     ("15-forms", "/job/{tansy}/lines?tab=forms", LAPTOP, side),
@@ -82,6 +74,8 @@ VIEWS = [
     ("25-footings", "/job/{larkfield}/edges?tab=footings", LAPTOP, None),
     ("27-walls", "/job/{larkfield}/edges?tab=walls", LAPTOP, None),
     ("10-underslab", "/job/{tansy}/underslab", LAPTOP, None),
+    ("11-barrier", "/job/{tansy}/underslab?tab=barrier", LAPTOP, None),
+    ("12-tubing", "/job/{tansy}/underslab?tab=tubing", LAPTOP, None),
     ("21-phone-rod", "/job/{tansy}/ground", PHONE, pressed),  # it leaves a shot
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # it leaves an open walk
 ]

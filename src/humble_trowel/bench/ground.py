@@ -59,6 +59,5 @@ def ground_rows() -> list[Row]:
             1500,
             "p50",
         ),
-        timed("runs, risers and clashes of the demo job", lambda: Job(demo).underslab, 50, 60, "p95"),
         timed("stack, rod card, stone and spoil of the demo job", lambda: Job(demo).ground, 50, 50, "p95"),
     ]

@@ -56,5 +56,6 @@ export const tubing = {
 	which: 'Which loop',
 	rooms: 'Walked rooms',
 	caution:
-		'Heat load, tube and spacing are for who designs the heating. Shoot a picture with a tape in it before the pour, and keep the tube under pressure while it lasts.'
+		'Heat load, tube and spacing are for who designs the heating. Shoot a picture with a tape in it before the pour, ' +
+		'and keep the tube under pressure while it lasts.'
 } as const;

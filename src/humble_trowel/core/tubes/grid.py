@@ -22,6 +22,7 @@ SIDES = ((1, 0), (0, 1), (-1, 0), (0, -1))  # east, north, west, south
 SQUARE_MM = 1.0
 NOWHERE: Cell = (-9, -9)
 NEAR_MM = 40.0
+UP = 0.56  # rather a cell more than one less: bends are shorter than the corners that they round
 THIN = 0.9  # a cell narrower than so much of the spacing only lets tube pass
 PASSAGE = -1  # floor that tube only passes
 
@@ -117,8 +118,7 @@ def _lines(
     lines = kept[:1]
     for a, b in pairwise(kept):
         pitch = close if _is_tight(tight, axis, a, b) else spacing
-        # a half goes down along one way and up along the other, so that both together are near
-        n = max(1, math.floor((b - a) / (2 * pitch) + 0.5 + (1e-6 if axis else -1e-6)))
+        n = max(1, math.floor((b - a) / (2 * pitch) + UP))
         lines += [a + (b - a) * k / n for k in range(1, n + 1)]
     return lines
 

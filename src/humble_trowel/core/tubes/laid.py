@@ -14,7 +14,7 @@ from humble_trowel.core.tubes.shares import longer_way, near_wall, parts_of, sha
 from humble_trowel.core.tubes.tour import Pattern, tour
 
 XY = tuple[float, float]
-TRIES = 5
+TRIES, MANY = 5, 8  # rounds; two fewer where there are more loops than so many
 FULL = 0.92  # of the longest loop, as a room's loops are counted first: ways are not known yet
 LEAST_CELLS = 4
 SCRAP = 0.04  # of a room's tube: no loop of its own
@@ -28,15 +28,15 @@ SPREAD, ALONG = (
 
 @dataclass(frozen=True)
 class Rooms:
-    """What is laid over, mm: rooms; keep_out: no tube; tight: laid at `tight_spacing`; floor: where tube may pass; manifold."""
+    """What is laid over, mm: rooms; keep_out: no tube; tight: laid at `tight_spacing_mm`; floor: where tube may pass; manifold."""
 
     rooms: Sequence[BaseGeometry]
     keep_out: BaseGeometry
     tight: BaseGeometry
     floor: BaseGeometry
     manifold: XY
-    spacing: float
-    tight_spacing: float
+    spacing_mm: float
+    tight_spacing_mm: float
 
 
 @dataclass(frozen=True)
@@ -65,10 +65,10 @@ class LaidLoops:
 
 def lay_loops(of: Rooms, longest: float, radius: float, rise: float, pattern: Pattern) -> LaidLoops:
     """Loops no longer than `longest` with both ends' rise where that can be. radius: of a bend."""
-    grid = lay_grid(of.rooms, of.keep_out, of.tight, of.spacing, of.tight_spacing, of.floor)
+    grid = lay_grid(of.rooms, of.keep_out, of.tight, of.spacing_mm, of.tight_spacing_mm, of.floor)
     cells = {room: [cell for cell, own in grid.rooms.items() if own == room] for room in range(len(of.rooms))}
     room_mm = {room: math.fsum(grid.tube_mm(cell) for cell in own) for room, own in cells.items()}
-    most = max(longest - 2 * rise, of.spacing * 8)
+    most = max(longest - 2 * rise, of.spacing_mm * 8)
     weights = {
         room: [1.0] * max(1, math.ceil(mm / (most * FULL)))
         for room, mm in room_mm.items()
@@ -90,7 +90,7 @@ def _best(
     weights = {room: list(rows) for room, rows in counts.items()}
     room_mm = {room: math.fsum(grid.tube_mm(cell) for cell in own) for room, own in cells.items()}
     best: tuple[tuple[float, float], LaidLoops] | None = None
-    for _ in range(TRIES):
+    for _ in range(TRIES if sum(len(rows) for rows in weights.values()) <= MANY else TRIES - 2):
         found = _once(of, grid, cells, weights, radius, pattern)
         over = math.fsum(max(0.0, loop.length_mm - most) for loop in found.loops)
         apart = math.fsum(abs(loop.length_mm - _mean(found.loops, loop.room)) for loop in found.loops)
@@ -108,7 +108,7 @@ def _begun_inside(grid: Grid, of: Rooms, loops: int) -> Grid:
     """A manifold that stands away from every wall gets one of its own: a stretch of the nearest line that no tube crosses."""
     rim, _ = near_wall(grid, grid.rooms, of.manifold, 1)
     x, y = of.manifold
-    if not rim or math.dist(grid.middle(rim[0]), of.manifold) < INSIDE * of.spacing:
+    if not rim or math.dist(grid.middle(rim[0]), of.manifold) < INSIDE * of.spacing_mm:
         return grid
     i = min(range(1, len(grid.xs)), key=lambda k: abs(grid.xs[k] - x))
     j = min(range(1, len(grid.ys)), key=lambda k: abs(grid.ys[k] - y))

@@ -152,16 +152,23 @@ def _augment(
                 reach(((0, owner[cell]), PART), here, node)
             if used:
                 reach((cell, 0), here - deep[cell], node)  # give back the way through this cell
+    end = _cheapest_end(cost, owner, flow_in, fed)
+    if end is None:
+        return None
+    _rewire(came, (end, 1), owner[end], flow_in, flow_out)
+    return owner[end]
+
+
+def _cheapest_end(
+    cost: Mapping[tuple[Cell, int], float], owner: Mapping[Cell, int], flow_in: Mapping[Cell, Cell | int], fed: set[int]
+) -> Cell | None:
+    """The cell of a part that has no way yet that is reached most cheaply."""
     ends = [
         (price, cell)
         for (cell, out), price in cost.items()
         if out == 1 and owner[cell] >= 0 and owner[cell] not in fed and cell not in flow_in
     ]
-    if not ends:
-        return None
-    _, end = min(ends, key=lambda one: (one[0], one[1]))
-    _rewire(came, (end, 1), owner[end], flow_in, flow_out)
-    return owner[end]
+    return min(ends)[1] if ends else None
 
 
 def _rewire(
@@ -210,23 +217,34 @@ def shared_out(
     for k, way in ways.items():
         loops[k] = _joined(grid, way[0], {cell for cell, own in owner.items() if own == k})
     left = {cell for cell in owner if grid.rooms[cell] != PASSAGE} - set().union(*loops)
+    _to_neighbours(grid, loops, left)
+    return [sorted(loop) for loop in loops], [ways.get(k, []) for k in range(len(parts))], left
+
+
+def _to_neighbours(grid: Grid, loops: list[set[Cell]], left: set[Cell]) -> None:
+    """Give cells that no way reaches to a loop beside them: one of their room first, the shortest of those. Changes both."""
     lengths = [math.fsum(grid.tube_mm(cell) for cell in loop) for loop in loops]
-    while left:
-        takes = [
-            (grid.rooms[cell] != grid.rooms[near], lengths[k], k, cell)
-            for cell in left
-            for side in range(4)
-            for near in (grid.beside(cell, side),)
-            for k, loop in enumerate(loops)
-            if near in loop
-        ]
-        if not takes:
-            break
-        *_, k, cell = min(takes)
+    heap: list[tuple[bool, float, int, Cell]] = []
+
+    def offer(k: int, near: Cell) -> None:
+        for side in range(4):
+            if (cell := grid.beside(near, side)) in left:
+                heapq.heappush(heap, (grid.rooms[cell] != grid.rooms[near], lengths[k], k, cell))
+
+    for k, loop in enumerate(loops):
+        for cell in loop:
+            offer(k, cell)
+    while heap:
+        other, length, k, cell = heapq.heappop(heap)
+        if cell not in left:
+            continue
+        if length < lengths[k]:
+            heapq.heappush(heap, (other, lengths[k], k, cell))
+            continue
         loops[k].add(cell)
         lengths[k] += grid.tube_mm(cell)
         left.remove(cell)
-    return [sorted(loop) for loop in loops], [ways.get(k, []) for k in range(len(parts))], left
+        offer(k, cell)
 
 
 def _joined(grid: Grid, start: Cell, cells: set[Cell]) -> set[Cell]:

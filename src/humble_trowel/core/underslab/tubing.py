@@ -40,7 +40,7 @@ FAR_MM = 1500.0
 
 @dataclass(frozen=True)
 class TubingLaid:
-    """All loops. kept_out: rings without tube. ratio: tube over floor by spacing. manifold_at: None where none stands."""
+    """All loops. kept_out: rings without tube. manifold_at: None where none stands."""
 
     loops: list[TubeLoop]
     rooms: list[str]
@@ -52,7 +52,7 @@ class TubingLaid:
     total_mm: float
     total_text: str
     area_text: str
-    ratio: float
+    area_m2: float
     longest_text: str
     longest_mm: float
     bend_text: str
@@ -112,7 +112,7 @@ def tubing_laid(plan: Plan, solid: Solid | None) -> TubingLaid | None:
         loops, names, [outlines(room) for room in rooms.values()], outlines(common(keep, shapely.union_all(list(rooms.values()), grid_size=GRID_MM)) if rooms else Polygon()),
         manifold.name if manifold else "", manifold.at if manifold else None,
         pins, total, tube_text(total, plan.units),
-        format_area(area / 1e6, plan.units), total / (area / tubing.spacing_mm) if area else 0.0,
+        format_area(area / 1e6, plan.units), area / 1e6,
         tube_text(longest, plan.units), longest, say_depth(radius, plan.units), math.ceil(total / TIE_MM), coils,
         say_size(tubing.size_mm, plan.units), cover_text(plan, solid, outside), saws, doubts,
     )  # fmt: skip
