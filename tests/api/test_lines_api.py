@@ -124,6 +124,6 @@ def test_a_dxf_becomes_the_outline_only_when_it_is_taken(client):
 
 def test_a_job_without_an_outline_says_so_and_unknown_jobs_are_404(client):
     job = client.post("/api/jobs", json={"name": "bare", "units": "mm"}).json()
-    for path in ("set-out", "forms", "cut-plan", "plan.dxf", "set-out.pdf"):
+    for path in ("set-out", "forms", "cut-plan", "plan.dxf", "set-out.pdf", "underslab.pdf"):
         assert client.get(at(job, path)).status_code == 422
         assert client.get(f"{HOST}/api/jobs/none/{path}").status_code == 404

@@ -115,3 +115,16 @@ def test_things_in_the_way_keep_tube_off_and_a_metric_job_reads_metric():
     assert found.size_text == "16 mm" and found.longest_text == "100.0 m" and len(found.kept_out) == 3
     for x, y in (spot for loop in found.loops for spot in loop.points):
         assert math.dist((x, y), (4500, 2000)) > 300 and not (1990 < x < 2610 and 1490 < y < 2110)
+
+
+def test_what_sits_in_the_concrete_is_left_in_under_one_in_a_hundred_and_comes_off_over_it():
+    found = Job(WARM).displaced
+    assert found.tube_m3 == pytest.approx(math.pi * 0.0159**2 / 4 * Job(WARM).tubing.total_mm / 1000)
+    assert not found.over and "left in the order" in found.words and codes(WARM) == []
+    posts = [{"name": f"p{i}", "kind": "column", "at": [600 + 900 * i, 2000], "size_mm": 210} for i in range(6)]
+    crowded = plan(underslab={"risers": posts})  # 6 x 4 m, 100 thick: 6 posts of 0.21 m are 1.1 %
+    told = Job(crowded).displaced
+    assert told.over and told.columns_m3 == pytest.approx(6 * 0.21**2 * 0.1)
+    assert "pipes-displace" in [row.code for row in findings(Job(crowded))]
+    fewer = plan(underslab={"risers": posts[:5]})
+    assert not Job(fewer).displaced.over and Job(BARE).displaced is None

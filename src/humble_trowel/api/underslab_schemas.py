@@ -22,11 +22,12 @@ class UnderslabAsked(BaseModel):
 
 class UnderslabState(BaseModel):
     """buried: None where nothing is. covered: barrier, foam and treatments; tested: lines with their tests; tubing: loops
-    of the heated rooms. setup: where the
+    of the heated rooms; displaced: what of the concrete they take up, in words. setup: where the
     laser stands, None without one."""
 
     buried: Buried | None
     covered: Covered | None
     tested: Tested | None
     tubing: TubingLaid | None
+    displaced: str
     setup: str | None

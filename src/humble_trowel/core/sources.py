@@ -86,6 +86,11 @@ _ROWS = (
         "standard",
         IRC,
     ),
+    Source(
+        "displaced",
+        "Pipe, tube and columns over 1 in 100 of a pour come off the order, all of it; under that they are left in.",
+        "house",
+    ),
     Source("tube", "Longest loop and bend by the tube's size: a thumb table; the maker's own comes first.", "house"),
     Source("tube-saw", "A saw cuts a quarter of the slab, an inch at least; an inch stays over the tube.", "house"),
     Source(

@@ -49,7 +49,7 @@ def bounds_of(plan: Plan, sheet: SetOutSheet) -> Bounds:
     return Bounds(min(xs) - margin, min(ys) - margin, max(xs) + margin, max(ys) + margin)
 
 
-class _Page:
+class PlanPage:
     """Plan mm to paper mm, y down."""
 
     def __init__(self, bounds: Bounds, scale: Scale) -> None:
@@ -58,6 +58,12 @@ class _Page:
 
     def at(self, spot: XY) -> XY:
         return ((spot[0] - self.bounds.x1) / self.one_to, (self.bounds.y2 - spot[1]) / self.one_to)
+
+    def svg(self) -> bytes:
+        """The whole drawing; its width and height in mm are true at the scale."""
+        wide, high = self.bounds.wide / self.one_to, self.bounds.high / self.one_to
+        head = f'<svg xmlns="http://www.w3.org/2000/svg" width="{wide:.3f}mm" height="{high:.3f}mm" viewBox="0 0 {wide:.3f} {high:.3f}">'
+        return (head + "".join(self.parts) + "</svg>").encode()
 
     def path(self, points: Sequence[XY], closed: bool, style: str) -> None:
         d = " ".join(f"{'M' if i == 0 else 'L'}{x:.3f} {y:.3f}" for i, (x, y) in enumerate(map(self.at, points)))
@@ -81,7 +87,7 @@ class _Page:
 
 def set_out_svg(plan: Plan, sheet: SetOutSheet, forms: FormPlan, bounds: Bounds, scale: Scale) -> bytes:
     """The drawing; its width and height in mm are true at the scale."""
-    page = _Page(bounds, scale)
+    page = PlanPage(bounds, scale)
     ring = list(plan.outline or [])
     for thing in plan.existing:
         page.path(thing.polygon, True, f'fill="#ececea" stroke="{GREY}" stroke-width="0.3" stroke-dasharray="2 1"')
@@ -111,16 +117,15 @@ def set_out_svg(plan: Plan, sheet: SetOutSheet, forms: FormPlan, bounds: Bounds,
                 page.path(nail.board, False, f'fill="none" stroke="{INK}" stroke-width="1.1"')
     for square, share in zip(sheet.squares[:2], (0.36, 0.66), strict=False):
         page.text(_on(square.corners[0], square.corners[2], share), square.diagonal_text, 2.5)
-    _sizes(page, plan, ring)
+    draw_sizes(page, plan, ring)
     for i in range(len(ring)):
-        page.text(_outside(ring, i, 3.6 * scale.one_to), corner_name(i), 3.6, 700)
-    _bar(page, plan)
-    width, height = bounds.wide / scale.one_to, bounds.high / scale.one_to
-    head = f'<svg xmlns="http://www.w3.org/2000/svg" width="{width:.3f}mm" height="{height:.3f}mm" viewBox="0 0 {width:.3f} {height:.3f}">'
-    return (head + "".join(page.parts) + "</svg>").encode()
+        page.text(off_corner(ring, i, 3.6 * scale.one_to), corner_name(i), 3.6, 700)
+    draw_bar(page, plan)
+    return page.svg()
 
 
-def _sizes(page: _Page, plan: Plan, ring: Sequence[XY]) -> None:
+def draw_sizes(page: PlanPage, plan: Plan, ring: Sequence[XY]) -> None:
+    """Lengths of the sides, outside of them."""
     for i, a in enumerate(ring):
         b = ring[(i + 1) % len(ring)]
         size = math.dist(a, b)
@@ -133,7 +138,7 @@ def _sizes(page: _Page, plan: Plan, ring: Sequence[XY]) -> None:
         page.text(spot, say_length(size, plan.units), 3.0, 400, turn - 360 if turn > 180 else turn)
 
 
-def _bar(page: _Page, plan: Plan) -> None:
+def draw_bar(page: PlanPage, plan: Plan) -> None:
     """A bar of 10 ft or 3 m to check the print by."""
     size, words = (3048.0, "10′") if plan.units == "ft-in" else (3000.0, "3 m")
     x, y = page.bounds.x1 + 2 * page.one_to, page.bounds.y1 + 2 * page.one_to
@@ -149,7 +154,7 @@ def _on(a: XY, b: XY, share: float) -> XY:
     return (a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share)
 
 
-def _outside(ring: Sequence[XY], i: int, away_mm: float) -> XY:
+def off_corner(ring: Sequence[XY], i: int, away_mm: float) -> XY:
     """A spot off a corner."""
     nx, ny = outward(ring, i)
     return (ring[i][0] + nx * away_mm, ring[i][1] + ny * away_mm)

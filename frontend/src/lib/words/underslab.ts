@@ -75,6 +75,8 @@ export const underslab = {
 	keepTaped: 'Keep what I taped',
 	allowed: (text: string) => `${text} allowed either way.`,
 	noClash: 'No clash.',
+	print: 'Take it along',
+	printHow: 'Risers to tick with their two sizes, tests in their order, barrier and foam, loops leg by leg.',
 	cleared: 'Every run clears slab, foam, beams and the others.',
 	needOutline: 'No outline yet, so nothing lies under it.',
 	caution:

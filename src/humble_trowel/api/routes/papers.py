@@ -34,6 +34,17 @@ def set_out_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] 
     return _file(data, plan.name, "-set-out.pdf", "application/pdf")
 
 
+@router.get("/underslab.pdf", response_class=Response, responses=file_answer("application/pdf"))
+def underslab_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = "letter") -> Response:
+    """Risers to tick, tests in their order and loops leg by leg, on paper."""
+    from humble_trowel.papers.underslab_sheet import underslab_pdf as make
+
+    job = service_of(request).laid_out(job_id)
+    job.answered("solid", job.solid)
+    data = make(job.plan, job.underslab, job.tested, job.covered, job.tubing, paper)
+    return _file(data, job.plan.name, "-underslab.pdf", "application/pdf")
+
+
 @router.get("/set-out.csv", response_class=Response, responses=file_answer("text/csv"))
 def set_out_csv(request: Request, job_id: JobId) -> Response:
     """The set-out sheet as rows."""

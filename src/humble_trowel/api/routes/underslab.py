@@ -27,5 +27,6 @@ def underslab(request: Request, job_id: JobId, body: UnderslabAsked) -> Undersla
         covered=job.covered,
         tested=job.tested,
         tubing=job.tubing,
+        displaced=job.displaced.words if job.displaced else "",
         setup=job.setups[-1].id if job.setups else None,
     )

@@ -6,9 +6,10 @@ from humble_trowel.core.job.lines import LinesAnswers
 from humble_trowel.core.kept import kept
 from humble_trowel.core.plan.refs import by_id
 from humble_trowel.core.underslab.covered import Covered, covered
+from humble_trowel.core.underslab.displaces import Displaced, displaced
 from humble_trowel.core.underslab.line_tests import Tested, tested
 from humble_trowel.core.underslab.records import LineTest, RiserCheck
-from humble_trowel.core.underslab.tubing import TubingLaid, tubing_laid
+from humble_trowel.core.underslab.tubing import TubingLaid, size_of, tubing_laid
 from humble_trowel.core.underslab.underslab import Buried, underslab
 
 
@@ -75,6 +76,15 @@ class UnderslabAnswers(LinesAnswers):
 
     def _tests(self) -> list[tuple[str, LineTest]]:
         return [(name, by_id(row, self.plan)) for name, row in self.records.named(LineTest)]
+
+    @property
+    def displaced(self) -> Displaced | None:
+        """What pipes, tube and columns take up of the concrete; None where nothing does."""
+        if self.solid is None:
+            return None
+        runs = self.underslab.runs if self.underslab else []
+        tube_mm = self.tubing.total_mm if self.tubing else 0.0
+        return displaced(self.plan, self.solid, runs, tube_mm, size_of(self.plan.underslab.tubing)[0])
 
     def _checks(self) -> list[RiserCheck]:
         return [by_id(row, self.plan) for row in self.records.of(RiserCheck)]

@@ -11,6 +11,7 @@
 	import { shownLength, typedLength } from '../../ui/typed';
 	import { underslab as words } from '../../words/underslab';
 	import { STEPS } from './steps';
+	import PrintSheet from './PrintSheet.svelte';
 	import type { UnderslabData } from './underslab.svelte';
 	let { data }: { data: UnderslabData } = $props();
 	const store = $derived(data.store);
@@ -117,3 +118,4 @@
 	</div>
 {/if}
 <FindingList findings={onTab(data.buried?.findings, 'check')} />
+<PrintSheet job={store.id} />

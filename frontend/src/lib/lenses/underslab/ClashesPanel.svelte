@@ -20,4 +20,5 @@
 	<h2 class="mt-14 text-key font-[800]">{words.profile(run.name)}</h2>
 	<RunProfile {run} clashes={data.clashes} stations={false} />
 {/if}
+{#if data.displaced}<p class="mt-10 font-mid">{data.displaced}</p>{/if}
 <p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{words.caution}</p>

@@ -12,6 +12,7 @@
 	import LoopStrings from './LoopStrings.svelte';
 	import RoomCall from './RoomCall.svelte';
 	import TubeFields from './TubeFields.svelte';
+	import PrintSheet from './PrintSheet.svelte';
 	import type { UnderslabData } from './underslab.svelte';
 	let { data }: { data: UnderslabData } = $props();
 	const store = $derived(data.store);
@@ -74,4 +75,5 @@
 {/if}
 {#if laid}<TubeFields {data} />{/if}
 <RoomCall {data} />
+<PrintSheet job={store.id} />
 <p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{words.caution}</p>

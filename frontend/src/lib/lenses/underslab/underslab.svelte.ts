@@ -36,6 +36,10 @@ export class UnderslabData {
 		const lines = this.tested?.lines ?? [];
 		return lines.find((one) => one.id === this.#line) ?? lines.find((one) => one.told?.state !== 'passed') ?? lines[0] ?? null;
 	}
+	/** what pipes and tube take up of the concrete, in words */
+	get displaced() {
+		return this.#state.value?.displaced ?? '';
+	}
 	get tubing() {
 		return this.#state.value?.tubing ?? null;
 	}
