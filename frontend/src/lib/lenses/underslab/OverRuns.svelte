@@ -1,11 +1,13 @@
 <script lang="ts">
 	/** Runs and risers on the plan: kinds told by line, the held one in chalk, clashes as flags, a riser's two sizes. */
+	import { follow } from '../../drawing/follow';
 	import { crowsFoot } from '../../drawing/marks';
 	import type { Viewport, XY } from '../../drawing/viewport';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	import Flag from './Flag.svelte';
 	import { about, around, standing } from '../../drawing/labels';
 	import { besideLegs, chevrons, placed } from './runs';
+	import type { Edit } from '../../state/job.svelte';
 	import type { UnderslabData } from './underslab.svelte';
 	/** check: where risers stand as they were taped, and no run in the hand */
 	let { view, data, check = false }: { view: Viewport; data: UnderslabData; check?: boolean } = $props();
@@ -39,6 +41,28 @@
 			};
 		});
 	});
+	/** where the riser in the hand is dragged to, on a grid of half inches or centimetres */
+	let dragged = $state<XY | null>(null);
+	function grab(event: PointerEvent, id: string) {
+		const svg = (event.currentTarget as SVGElement).ownerSVGElement;
+		if (event.button || !svg) return;
+		event.stopPropagation();
+		data.hold('riser', id);
+		if (check) return;
+		const [x0, y0] = [event.clientX, event.clientY];
+		const step = data.store.units === 'mm' ? 10 : 12.7;
+		const move = (now: PointerEvent) => {
+			if (!dragged && Math.hypot(now.clientX - x0, now.clientY - y0) < 6) return;
+			const box = svg.getBoundingClientRect();
+			dragged = view.mm(now.clientX - box.left, now.clientY - box.top).map((mm) => Math.round(mm / step) * step) as XY;
+		};
+		const end = () => {
+			const at = dragged;
+			dragged = null;
+			if (at) void data.store.keep([{ op: 'move_riser', riser: id, at } as Edit], 'riser-move');
+		};
+		follow(window, move, end);
+	}
 	const names = $derived.by(() => {
 		const taken = [
 			...standing(view, data.store.document?.outline ?? [], []),
@@ -119,7 +143,12 @@
 	{@const [x, y] = px(row.at)}
 	{@const on = riser?.id === row.id}
 	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the bench lists the risers) -->
-	<g class="cursor-pointer" data-riser={row.name} onclick={() => data.hold('riser', row.id)}>
+	<g
+		class="cursor-grab touch-none"
+		data-riser={row.name}
+		onpointerdown={(event) => grab(event, row.id)}
+		onclick={() => data.hold('riser', row.id)}
+	>
 		<circle cx={x} cy={y} r="22" fill="transparent" />
 		<circle cx={x} cy={y} r="7.5" class={['fill-well stroke-[2.4px]', on ? 'stroke-chalk' : 'stroke-ink']} />
 		<circle cx={x} cy={y} r="2.4" class={on ? 'fill-chalk' : 'fill-ink'} />
@@ -139,6 +168,11 @@
 		{/if}
 	</g>
 {/each}
+{#if dragged}
+	{@const [x, y] = px(dragged)}
+	<path d="M{x - 16} {y}H{x + 16}M{x} {y - 16}V{y + 16}" class="pointer-events-none stroke-chalk stroke-2" />
+	<circle cx={x} cy={y} r="10" class="pointer-events-none fill-none stroke-chalk stroke-2 [stroke-dasharray:4_3]" />
+{/if}
 {#each check ? data.risers.filter((row) => row.check && !row.check.on) : [] as row (row.id)}
 	{@const [a, b] = [px(row.at), px(row.check?.stands ?? row.at)]}
 	<circle cx={a[0]} cy={a[1]} r="9" class="fill-none stroke-chalk stroke-[1.6px] [stroke-dasharray:4_3]" />

@@ -136,8 +136,9 @@
 				class="fill-water stroke-ink stroke-2"
 			/>
 			<text
-				x={x(other.s_mm) + 10}
+				x={x(other.s_mm) + (x(other.s_mm) > width - 40 ? -10 : 10)}
 				y={y(other.bottom_mm + other.outside_mm / 2) + 5}
+				text-anchor={x(other.s_mm) > width - 40 ? 'end' : 'start'}
 				class="fill-ink stroke-bench stroke-4 text-note font-mid [paint-order:stroke]">{other.name}</text
 			>
 		{/each}
