@@ -16,7 +16,7 @@ from humble_trowel.core.geometry.pipes import outside_mm
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.underslab.services import Run
-from humble_trowel.core.units import format_volume, volume_unit
+from humble_trowel.core.units import format_volume
 
 SHARE = 0.01
 
