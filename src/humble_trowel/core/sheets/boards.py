@@ -17,6 +17,7 @@ from shapely import affinity
 from shapely.geometry import box
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.memo import ByContent
 from humble_trowel.core.sheets.spans import spans
 
 XY = tuple[float, float]
@@ -126,10 +127,20 @@ def lay_boards(
     )  # fmt: skip
 
 
+_BEST: ByContent[BoardLayout] = ByContent(16)
+
+
 def best_boards(
     region: BaseGeometry, board_long: float, board_wide: float, stagger: float, angles: Sequence[float]
 ) -> BoardLayout:
-    """The way round that takes fewest boards, then fewest pieces."""
+    """The way round that takes fewest boards, then fewest pieces. Kept by content."""
+    key = (region.wkb, board_long, board_wide, stagger, tuple(angles))
+    return _BEST.get(key, lambda: _best(region, board_long, board_wide, stagger, angles))
+
+
+def _best(
+    region: BaseGeometry, board_long: float, board_wide: float, stagger: float, angles: Sequence[float]
+) -> BoardLayout:
     found = [lay_boards(region, board_long, board_wide, stagger, angle) for angle in angles]
     return min(found, key=lambda one: (one.bought, len(one.pieces)))
 

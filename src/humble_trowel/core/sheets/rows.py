@@ -16,6 +16,7 @@ from shapely import affinity
 from shapely.geometry import LineString, box
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.memo import ByContent
 from humble_trowel.core.sheets.spans import spans
 
 XY = tuple[float, float]
@@ -101,10 +102,20 @@ def lay_rows(
     )  # fmt: skip
 
 
+_BEST: ByContent[SheetRows] = ByContent(16)
+
+
 def best_rows(
     region: BaseGeometry, roll_wide: float, roll_long: float, lap: float, turn_up: float, angles: Sequence[float]
 ) -> SheetRows:
-    """The way round that takes fewest rolls, then least tape, then least sheet."""
+    """The way round that takes fewest rolls, then least tape, then least sheet. Kept by content."""
+    key = (region.wkb, roll_wide, roll_long, lap, turn_up, tuple(angles))
+    return _BEST.get(key, lambda: _best(region, roll_wide, roll_long, lap, turn_up, angles))
+
+
+def _best(
+    region: BaseGeometry, roll_wide: float, roll_long: float, lap: float, turn_up: float, angles: Sequence[float]
+) -> SheetRows:
     found = [lay_rows(region, roll_wide, roll_long, lap, turn_up, angle) for angle in angles]
     return min(found, key=lambda one: (one.rolls, round(one.tape_mm), round(one.total_mm)))
 

@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.memo import ByContent
 from humble_trowel.core.tubes.bends import bend
 from humble_trowel.core.tubes.grid import PASSAGE, Cell, Grid, lay_grid
 from humble_trowel.core.tubes.shares import longer_way, near_wall, parts_of, shared_out
@@ -63,8 +64,18 @@ class LaidLoops:
     grid: Grid
 
 
+_LAID: ByContent[LaidLoops] = ByContent(8)
+
+
 def lay_loops(of: Rooms, longest: float, radius: float, rise: float, pattern: Pattern) -> LaidLoops:
-    """Loops no longer than `longest` with both ends' rise where that can be. radius: of a bend."""
+    """Loops no longer than `longest` with both ends' rise where that can be. radius: of a bend. Kept by content: what an edit
+    leaves as it is, is not laid again."""
+    shapes = tuple(shape.wkb for shape in (*of.rooms, of.keep_out, of.tight, of.floor))
+    key = (shapes, of.manifold, of.spacing_mm, of.tight_spacing_mm, longest, radius, rise, pattern)
+    return _LAID.get(key, lambda: _lay(of, longest, radius, rise, pattern))
+
+
+def _lay(of: Rooms, longest: float, radius: float, rise: float, pattern: Pattern) -> LaidLoops:
     grid = lay_grid(of.rooms, of.keep_out, of.tight, of.spacing_mm, of.tight_spacing_mm, of.floor)
     cells = {room: [cell for cell, own in grid.rooms.items() if own == room] for room in range(len(of.rooms))}
     room_mm = {room: math.fsum(grid.tube_mm(cell) for cell in own) for room, own in cells.items()}
