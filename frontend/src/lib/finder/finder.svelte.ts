@@ -48,6 +48,12 @@ class Finder {
 	ask(text: string) {
 		[this.asked, this.at, this.entered] = [text, '', false];
 	}
+	/** A key that comes before its box stands there. */
+	typed(key: string) {
+		if (key === 'Enter') this.entered = true;
+		else if (key === 'Backspace') this.ask(this.asked.slice(0, -1));
+		else if (key.length === 1) this.ask(this.asked + key);
+	}
 	/** Give the bench back. back: the focus goes where it was. */
 	close(back = true) {
 		this.open = false;

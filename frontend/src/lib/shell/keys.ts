@@ -60,6 +60,10 @@ export function jobKeys(event: KeyboardEvent, place: Place): void {
 		event.preventDefault();
 		return always[key]();
 	}
+	if (finder.open && !(event.target instanceof Element && event.target.closest('button, a'))) {
+		event.preventDefault();
+		return finder.typed(event.key); // its box is still on its way: what is typed is for it
+	}
 	if (!session.letters) return;
 	const step = (by: number) => {
 		const next = LENSES[LENSES.findIndex((one) => one.id === place.lens) + by];
