@@ -11,6 +11,7 @@ from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from starlette.concurrency import run_in_threadpool
 
 from humble_trowel.api.service import Service
+from humble_trowel.api.socket_lines import line_of
 from humble_trowel.core.errors import TrowelError
 from humble_trowel.standins.gauge import StandInGauge
 
@@ -41,14 +42,7 @@ async def gauge(socket: WebSocket, job_id: str, line: str, how: str = "pressure"
     await socket.send_json({"kind": "hello", "model": "stand-in", "simulated": True, "seed": own, "unit": device.unit})
     with suppress(WebSocketDisconnect, RuntimeError):
         while True:
-            await socket.send_json(_answer(device, await _line(socket)))
-
-
-async def _line(socket: WebSocket) -> Any:
-    try:
-        return await socket.receive_json()
-    except (ValueError, KeyError):
-        return None
+            await socket.send_json(_answer(device, await line_of(socket)))
 
 
 def _answer(device: StandInGauge, said: Any) -> dict[str, Any]:

@@ -11,6 +11,7 @@ from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from starlette.concurrency import run_in_threadpool
 
 from humble_trowel.api.service import Service
+from humble_trowel.api.socket_lines import line_of
 from humble_trowel.core.errors import TrowelError
 from humble_trowel.core.ground.layer_shots import layer_grounds
 from humble_trowel.core.ground.levels import known_marks
@@ -43,14 +44,7 @@ async def laser(socket: WebSocket, job_id: str, layer: str = "base", seed: int |
     )
     with suppress(WebSocketDisconnect, RuntimeError):
         while True:
-            await socket.send_json(await run_in_threadpool(_answer, device, await _line(socket)))
-
-
-async def _line(socket: WebSocket) -> Any:
-    try:
-        return await socket.receive_json()
-    except (ValueError, KeyError):
-        return None
+            await socket.send_json(await run_in_threadpool(_answer, device, await line_of(socket)))
 
 
 def _answer(device: StandInLaser, said: Any) -> dict[str, Any]:
