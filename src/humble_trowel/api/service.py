@@ -241,20 +241,17 @@ def _readable_ways(db: sqlite3.Connection) -> tuple[Ways, str]:
 _SPOILT = "The crew's ways as last kept cannot be read."
 
 
-def _step_of(db: sqlite3.Connection, record: str | None, units: Units) -> RecordStep | None:
-    """The record that a step goes over, as a person knows it: a struck one, or one that brings another back, by that one."""
-    row = records.find(db, record) if record else None
-    if row is None:
+def _step_of(db: sqlite3.Connection, offer: record_steps.Offer | None, units: Units) -> RecordStep | None:
+    """What a step goes over, told as a person wrote it."""
+    told = records.find(db, offer.told) if offer else None
+    if offer is None or told is None:
         return None
-    told = row
-    if row.kind == "struck" and row.supersedes and row.id == record_steps.step_id(row.supersedes):
-        told = records.find(db, row.supersedes) or row
     own = KIND_OF.get(told.kind)
     try:
         shown = own.shown(own.read(told.document, units), units) if own else []
     except InputError:
         shown = []
-    return RecordStep(id=row.id, kind=told.kind, shown=shown[:4])
+    return RecordStep(id=offer.record, kind=told.kind, shown=shown[:4])
 
 
 def _given(job: Job) -> dict[str, Any]:

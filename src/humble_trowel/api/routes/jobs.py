@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import json
 import re
-from typing import Annotated
+from typing import Annotated, Literal
 
 from fastapi import APIRouter, Query, Request, Response
 from pydantic import BaseModel
@@ -190,12 +190,12 @@ def go_back(request: Request, job_id: JobId, body: Step) -> Response:
     return _step(request, job_id, body, "go-back")
 
 
-def _step(request: Request, job_id: str, body: Step, kind: str) -> Response:
+def _step(request: Request, job_id: str, body: Step, kind: Literal["undo", "redo", "go-back"]) -> Response:
     service = service_of(request)
     with service.open() as db:
         try:
             if body.record is not None and kind != "go-back":
-                record_steps.step(db, job_id, body.record, body.author, service.now())
+                record_steps.step(db, job_id, body.record, kind, body.author, service.now())
                 row = jobs.head(db, job_id)
             elif kind == "go-back":
                 old = jobs.revision(db, job_id, body.n or body.revision)
