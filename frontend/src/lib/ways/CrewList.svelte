@@ -2,7 +2,7 @@
 	/** The crew: names to pick from. */
 	import type { Ways } from '../api/schema';
 	import { remember } from '../state/remember.svelte';
-	import { w } from '../words/words';
+	import { waysWords } from '../words/ways';
 	import type { WaysStore } from './ways.svelte';
 	import Act from '../ui/Act.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
@@ -25,24 +25,24 @@
 			<span class="pen justify-self-start text-key">{person.name}</span><span>{person.phone}</span>
 			<Act
 				kind="quiet"
-				aria-label="{w.ways.remove} {person.name}"
-				onclick={() => void store.keep((x) => x.crew.splice(i, 1), 'crew')}>{w.ways.remove}</Act
+				aria-label="{waysWords.remove} {person.name}"
+				onclick={() => void store.keep((x) => x.crew.splice(i, 1), 'crew')}>{waysWords.remove}</Act
 			>
 		</li>
 	{/each}
 </ul>
 <div class="flex flex-wrap items-end gap-8">
 	<label class="label w-180"
-		>{w.ways.name}<input class="well" bind:value={name} onkeydown={(e) => e.key === 'Enter' && void add()} /></label
+		>{waysWords.name}<input class="well" bind:value={name} onkeydown={(e) => e.key === 'Enter' && void add()} /></label
 	>
 	<label class="label w-180"
-		>{w.ways.phone}<input
+		>{waysWords.phone}<input
 			class="well"
 			inputmode="tel"
 			bind:value={phone}
 			onkeydown={(e) => e.key === 'Enter' && void add()}
 		/></label
 	>
-	<Act kind="quiet" onclick={() => void add()}>{w.ways.add}</Act>
+	<Act kind="quiet" onclick={() => void add()}>{waysWords.add}</Act>
 </div>
 {#if store.problem && store.problemAt === 'crew'}<p class="wrong" role="alert">{store.problem}</p>{/if}

@@ -6,6 +6,7 @@
 	import Field from '../ui/Field.svelte';
 	import { bothLengths, YD3 } from '../ui/typed';
 	import { w } from '../words/words';
+	import { waysWords } from '../words/ways';
 	import type { WaysStore } from './ways.svelte';
 	import WaysSection from './WaysSection.svelte';
 	import Act from '../ui/Act.svelte';
@@ -135,7 +136,7 @@
 					aria-pressed={g[choice] === school.key}
 					onclick={() => choose(choice, school.key)}>{words.schoolNames[school.key as 'clean']}</Act
 				>
-				<p>{school.pro} <span class="label">{w.ways.against} {school.con}</span></p>
+				<p>{school.pro} <span class="label">{waysWords.against} {school.con}</span></p>
 			</div>
 		{/each}
 	{/each}

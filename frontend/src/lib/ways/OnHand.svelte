@@ -2,7 +2,7 @@
 	/** Boards in the yard: used before any is bought. */
 	import type { Ways } from '../api/schema';
 	import { remember } from '../state/remember.svelte';
-	import { w } from '../words/words';
+	import { waysWords } from '../words/ways';
 	import type { WaysStore } from './ways.svelte';
 	import Choose from '../ui/Choose.svelte';
 	import Act from '../ui/Act.svelte';
@@ -28,8 +28,8 @@
 			<b>{row.count} of {row.board}</b><span>{said(row.length_mm)}</span>
 			<Act
 				kind="quiet"
-				aria-label="{w.ways.remove} {row.board} {said(row.length_mm)}"
-				onclick={() => void store.keep((x) => x.forms.on_hand.splice(i, 1), 'on-hand')}>{w.ways.remove}</Act
+				aria-label="{waysWords.remove} {row.board} {said(row.length_mm)}"
+				onclick={() => void store.keep((x) => x.forms.on_hand.splice(i, 1), 'on-hand')}>{waysWords.remove}</Act
 			>
 		</li>
 	{/each}
@@ -38,13 +38,14 @@
 	<Choose
 		label
 		class="w-112"
-		name={w.ways.boardMark}
+		name={waysWords.boardMark}
 		rows={ways.forms.boards.map((one) => ({ value: one.mark, label: one.mark }))}
 		value={board}
 		pick={(mark) => (board = mark)}
 	/>
-	<label class="label w-112">{w.ways.length}<input class="well" bind:value={length} placeholder="16' 0&quot;" /></label>
-	<label class="label w-112">{w.ways.count}<input class="well" bind:value={count} placeholder="1" inputmode="numeric" /></label>
-	<Act kind="quiet" disabled={!length.trim()} onclick={() => void add()}>{w.ways.addBoards}</Act>
+	<label class="label w-112">{waysWords.length}<input class="well" bind:value={length} placeholder="16' 0&quot;" /></label>
+	<label class="label w-112">{waysWords.count}<input class="well" bind:value={count} placeholder="1" inputmode="numeric" /></label
+	>
+	<Act kind="quiet" disabled={!length.trim()} onclick={() => void add()}>{waysWords.addBoards}</Act>
 </div>
 {#if store.problem && store.problemAt === 'on-hand'}<p class="wrong" role="alert">{store.problem}</p>{/if}

@@ -7,7 +7,7 @@
 	import Field from '../ui/Field.svelte';
 	import { bothLengths } from '../ui/typed';
 	import { cover } from '../words/underslab_cover';
-	import { w } from '../words/words';
+	import { waysWords } from '../words/ways';
 	import type { WaysStore } from './ways.svelte';
 	import WaysSection from './WaysSection.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
@@ -64,7 +64,7 @@
 					onclick={() => void store.keep((x) => ((x.underslab[key] as string) = school.key), key)}
 					>{(labels as Record<string, string>)[school.key]}</Act
 				>
-				<p>{school.pro} <span class="label">{w.ways.against} {school.con}</span></p>
+				<p>{school.pro} <span class="label">{waysWords.against} {school.con}</span></p>
 			</div>
 		{/each}
 	{/each}

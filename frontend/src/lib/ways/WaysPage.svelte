@@ -6,6 +6,7 @@
 	import Field from '../ui/Field.svelte';
 	import { bothLengths, YD3 } from '../ui/typed';
 	import { w } from '../words/words';
+	import { waysWords } from '../words/ways';
 	import CrewList from './CrewList.svelte';
 	import FormWays from './FormWays.svelte';
 	import GroundWays from './GroundWays.svelte';
@@ -41,13 +42,13 @@
 					{
 						row: {
 							at: 'base',
-							label: w.ways.base,
+							label: waysWords.base,
 							value: inch(ways.allowances.base_low_mm),
 							set: (x, t) => (x.allowances.base_low_mm = text(t))
 						},
 						why: {
 							at: 'base-why',
-							label: w.ways.why,
+							label: waysWords.why,
 							value: ways.allowances.base_low_reason,
 							set: (x, t) => (x.allowances.base_low_reason = t)
 						}
@@ -55,13 +56,13 @@
 					{
 						row: {
 							at: 'trench',
-							label: w.ways.trench,
+							label: waysWords.trench,
 							value: inch(ways.allowances.trench_wide_mm),
 							set: (x, t) => (x.allowances.trench_wide_mm = text(t))
 						},
 						why: {
 							at: 'trench-why',
-							label: w.ways.why,
+							label: waysWords.why,
 							value: ways.allowances.trench_wide_reason,
 							set: (x, t) => (x.allowances.trench_wide_reason = t)
 						}
@@ -69,13 +70,13 @@
 					{
 						row: {
 							at: 'left',
-							label: w.ways.left,
+							label: waysWords.left,
 							value: yd(ways.allowances.left_behind_m3),
 							set: (x, t) => (x.allowances.left_behind_m3 = text(t))
 						},
 						why: {
 							at: 'left-why',
-							label: w.ways.why,
+							label: waysWords.why,
 							value: ways.allowances.left_behind_reason,
 							set: (x, t) => (x.allowances.left_behind_reason = t)
 						}
@@ -86,34 +87,34 @@
 		!ways
 			? []
 			: [
-					{ at: 'plant-name', label: w.ways.plantName, value: ways.plant.name, set: (x, t) => (x.plant.name = t) },
-					{ at: 'plant-phone', label: w.ways.phone, value: ways.plant.phone, set: (x, t) => (x.plant.phone = t) },
-					{ at: 'account', label: w.ways.account, value: ways.plant.account, set: (x, t) => (x.plant.account = t) },
+					{ at: 'plant-name', label: waysWords.plantName, value: ways.plant.name, set: (x, t) => (x.plant.name = t) },
+					{ at: 'plant-phone', label: waysWords.phone, value: ways.plant.phone, set: (x, t) => (x.plant.phone = t) },
+					{ at: 'account', label: waysWords.account, value: ways.plant.account, set: (x, t) => (x.plant.account = t) },
 					{
 						at: 'truck-yd',
-						label: `${w.ways.truck}, yd`,
+						label: `${waysWords.truck}, yd`,
 						value: String(ways.plant.truck_yd3),
 						set: (x, t) => (x.plant.truck_yd3 = number(t))
 					},
 					{
 						at: 'truck-m',
-						label: `${w.ways.truck}, m³`,
+						label: `${waysWords.truck}, m³`,
 						value: String(ways.plant.truck_m3),
 						set: (x, t) => (x.plant.truck_m3 = number(t))
 					},
 					{
 						at: 'short-yd',
-						label: `${w.ways.short}, yd`,
+						label: `${waysWords.short}, yd`,
 						value: String(ways.plant.short_load_yd3),
 						set: (x, t) => (x.plant.short_load_yd3 = number(t))
 					},
 					{
 						at: 'short-m',
-						label: `${w.ways.short}, m³`,
+						label: `${waysWords.short}, m³`,
 						value: String(ways.plant.short_load_m3),
 						set: (x, t) => (x.plant.short_load_m3 = number(t))
 					},
-					{ at: 'truck-why', label: w.ways.why, value: ways.plant.truck_reason, set: (x, t) => (x.plant.truck_reason = t) }
+					{ at: 'truck-why', label: waysWords.why, value: ways.plant.truck_reason, set: (x, t) => (x.plant.truck_reason = t) }
 				]
 	);
 	const keep = (row: Row) => (typed: string) => store.keep((x) => row.set(x, typed), row.at);
@@ -123,8 +124,8 @@
 	<header class="flex flex-wrap items-center gap-x-18 gap-y-10 border-b-3 border-ink bg-ground px-20 py-12">
 		<Act kind="quiet" href="/">‹ {w.yard.title}</Act>
 		<div class="min-w-240 flex-1">
-			<h1 class="text-title leading-[1] font-black">{w.ways.title}</h1>
-			<p class="label">{w.ways.lead}</p>
+			<h1 class="text-title leading-[1] font-black">{waysWords.title}</h1>
+			<p class="label">{waysWords.lead}</p>
 		</div>
 		<Act kind="quiet" href="/rules">{w.rules.title}</Act>
 		<Who />
@@ -132,41 +133,41 @@
 	{#if ways}
 		<main class="grid grid-cols-[1fr_1fr] gap-0 max-mid:grid-cols-[1fr]">
 			<WaysSection>
-				<h2>{w.ways.allowances}</h2>
+				<h2>{waysWords.allowances}</h2>
 				{#each allowances as { row, why }}
 					<div class="flex gap-16 border-t border-hair pt-6 max-mid:flex-col [&>:first-child]:flex-none">
 						<Field label={row.label} value={row.value} width="210px" problem={problem(row.at)} keep={keep(row)} />
 						<Field label={why.label} value={why.value} problem={problem(why.at)} keep={keep(why)} />
 					</div>
 				{/each}
-				<p class="text-note text-ink2">{w.ways.schools.items}</p>
-				<p class="text-note text-ink2">{w.ways.schools.flat}</p>
-				<h2>{w.ways.reading}</h2>
-				<p class="label">{w.ways.nearest}</p>
+				<p class="text-note text-ink2">{waysWords.schools.items}</p>
+				<p class="text-note text-ink2">{waysWords.schools.flat}</p>
+				<h2>{waysWords.reading}</h2>
+				<p class="label">{waysWords.nearest}</p>
 				<Choice
 					rows={['16', '8', '4'].map((n) => ({ value: n, label: `1/${n}″` }))}
 					value={String(ways.reading.nearest)}
 					pick={(n) => n && void store.keep((x) => (x.reading.nearest = Number(n) as 16 | 8 | 4), 'nearest')}
-					name={w.ways.nearest}
+					name={waysWords.nearest}
 					class="flex flex-wrap gap-4"
 				/>
-				<p class="label">{w.ways.newUnits}</p>
+				<p class="label">{waysWords.newUnits}</p>
 				<Choice
 					rows={(['ft-in', 'mm'] as const).map((one) => ({ value: one, label: one === 'mm' ? w.yard.mm : w.yard.ftin }))}
 					value={ways.reading.new_job_units}
 					pick={(one) => one && void store.keep((x) => (x.reading.new_job_units = one), 'units')}
-					name={w.ways.newUnits}
+					name={waysWords.newUnits}
 					class="flex flex-wrap gap-4"
 				/>
 				<Field
-					label={w.ways.why}
+					label={waysWords.why}
 					value={ways.reading.reason}
 					problem={problem('reading-why')}
 					keep={(t) => store.keep((x) => (x.reading.reason = t), 'reading-why')}
 				/>
 			</WaysSection>
 			<WaysSection>
-				<h2>{w.ways.plant}</h2>
+				<h2>{waysWords.plant}</h2>
 				<div class="grid grid-cols-[1fr_1fr] gap-x-18 gap-y-8 [&>:last-child]:col-span-full">
 					{#each plant as row (row.at)}<Field
 							label={row.label}
@@ -175,35 +176,35 @@
 							keep={keep(row)}
 						/>{/each}
 				</div>
-				<p class="label">{w.ways.increment}</p>
-				<div class="flex flex-wrap gap-4" role="group" aria-label={w.ways.increment}>
+				<p class="label">{waysWords.increment}</p>
+				<div class="flex flex-wrap gap-4" role="group" aria-label={waysWords.increment}>
 					<Choice
 						rows={['0.25', '0.5'].map((n) => ({ value: n, label: `${n === '0.25' ? '1/4' : '1/2'} yd` }))}
 						value={String(ways.plant.increment_yd3)}
 						pick={(n) => n && void store.keep((x) => (x.plant.increment_yd3 = Number(n) as 0.25 | 0.5), 'step')}
-						name="{w.ways.increment}, yd"
+						name="{waysWords.increment}, yd"
 					/>
 					<Choice
 						rows={['0.25', '0.5'].map((n) => ({ value: n, label: `${n} m³` }))}
 						value={String(ways.plant.increment_m3)}
 						pick={(n) => n && void store.keep((x) => (x.plant.increment_m3 = Number(n) as 0.25 | 0.5), 'step')}
-						name="{w.ways.increment}, m³"
+						name="{waysWords.increment}, m³"
 					/>
 				</div>
 				<Field
-					label={w.ways.why}
+					label={waysWords.why}
 					value={ways.plant.increment_reason}
 					problem={problem('step-why')}
 					keep={(t) => store.keep((x) => (x.plant.increment_reason = t), 'step-why')}
 				/>
 				<div>
 					<Switch on={ways.plant.confirmed} set={(on) => void store.keep((x) => (x.plant.confirmed = on), 'confirmed')}
-						>{ways.plant.confirmed ? w.ways.confirmed : w.ways.notConfirmed}</Switch
+						>{ways.plant.confirmed ? waysWords.confirmed : waysWords.notConfirmed}</Switch
 					>
 				</div>
-				<h2>{w.ways.crew}</h2>
+				<h2>{waysWords.crew}</h2>
 				<Field
-					label={w.ways.firm}
+					label={waysWords.firm}
 					value={ways.firm}
 					problem={problem('firm')}
 					keep={(t) => store.keep((x) => (x.firm = t), 'firm')}

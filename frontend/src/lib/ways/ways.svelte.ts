@@ -4,7 +4,7 @@ import { ApiProblem } from '../api/client';
 import { troubleOf } from '../state/resource.svelte';
 import type { Ways } from '../api/schema';
 import { session } from '../state/session.svelte';
-import { w } from '../words/words';
+import { waysWords } from '../words/ways';
 
 export class WaysStore {
 	problem = $state('');
@@ -21,7 +21,7 @@ export class WaysStore {
 			session.ways = got.ways;
 			session.waysVersion = got.version;
 			session.waysUnread = got.unread;
-			this.said = w.ways.kept;
+			this.said = waysWords.kept;
 			return true;
 		} catch (error) {
 			this.problemAt = at;

@@ -1,5 +1,4 @@
 /** Every visible string of the screens. Short, second person, present. */
-import { foldedLoads } from './loads';
 import { edgeWords } from './edges';
 import { finderWords } from './finder';
 import { ground } from './ground';
@@ -13,6 +12,8 @@ export const w = {
 	notSet: 'not set',
 	wholeSheet: 'Whole sheet',
 	notSaid: 'not said',
+	asCrew: 'as the crew does',
+	ways: 'Ways',
 	lenses: { lines: 'Lines', ground: 'Ground', edges: 'Edges', underslab: 'Underslab', order: 'Order' },
 	ask: {
 		start: 'Where does it start?',
@@ -142,138 +143,6 @@ export const w = {
 		caution:
 			'Edge depth, frost and steel are for the local code, the engineer and the official to settle. This tool counts; it does not approve.',
 		needOutline: 'No outline yet, so no edge.'
-	},
-	order: {
-		verdict: (text: string, unit: string) => `Order ${text} ${unit}.`,
-		verdictUnder: (net: string, loads: readonly string[], stops: number) =>
-			`${net} as drawn, the rest by reason. ${loads.length === 1 ? 'One truck' : `${loads.length} trucks: ${foldedLoads(loads).join(', ')}`}.${
-				stops ? ` ${stops === 1 ? 'One thing stops' : `${stops} things stop`} the call; see the card.` : ''
-			}`,
-		secondPours: 'Second pours, ordered on their own',
-		secondHow: 'Poured on starters or beside the slab, on another day; none of it is in the order above.',
-		part: 'Part',
-		how: 'How',
-		drawn: 'As drawn',
-		need: 'Likely need',
-		second: 'Counted a second way',
-		where: 'Where every yard of it goes',
-		whereM: 'Where every cubic metre goes',
-		slices: (n: string, wide: string) => `Same slab in ${n} slices, left to right, shown by the ${wide}.`,
-		foot: 'foot',
-		halfMetre: 'half metre',
-		counting: (share: number) => `Counting it a second way: ${Math.round(share * 100)} %.`,
-		compare: (slices: string, parts: string, unit: string) => `Slices ${slices} ${unit}, parts ${parts} ${unit}.`,
-		loads: 'Loads',
-		card: 'Read this to the plant',
-		cardHint: 'In the order in which they ask.',
-		stopped: 'Do not call yet.',
-		mend: 'Mend it in',
-		moreAlike: (count: number) => `${count} more like it.`,
-		unsaid: 'Not said yet:',
-		copy: 'Copy',
-		copied: 'Copied',
-		print: 'Print',
-		fill: 'Fill in',
-		change: 'Change',
-		fields: {
-			'site.address': 'Address',
-			'site.directions': 'How to get in',
-			'mix.strength_mpa': 'Strength',
-			'mix.stone_mm': 'Stone',
-			'mix.slump_mm': 'Slump',
-			'mix.air_percent': 'Air, %',
-			'order.spacing_min': 'Minutes between trucks',
-			'order.method': 'How it is unloaded',
-			'order.pour_at': 'First truck on site',
-			'order.ring.name': 'Who to ring',
-			'order.ring.phone': 'Their number'
-		},
-		methods: { chute: 'Chute', pump: 'Pump', barrows: 'Barrows', conveyor: 'Conveyor' },
-		caution: 'Wet concrete burns skin and eyes: gloves, boots, wash. One spotter for reversing trucks.',
-		needOutline: 'No outline yet, so nothing to order.',
-		ownWays: 'This job’s own ways',
-		truck: 'Truck',
-		asCrew: 'as the crew does'
-	},
-	ways: {
-		title: 'Ways',
-		lead: 'How this crew works and what its plant does. Each counts in every slab, unless a job says otherwise.',
-		firm: 'Firm',
-		crew: 'Crew',
-		add: 'Add a name',
-		allowances: 'Allowances',
-		plant: 'Plant',
-		reading: 'Reading',
-		base: 'Base lies low by',
-		trench: 'Trench wider by',
-		left: 'Left in drum and chute',
-		why: 'Why',
-		increment: 'Sells in steps of',
-		truck: 'Truck holds',
-		short: 'Short load under',
-		nearest: 'Feet and inches to the nearest',
-		newUnits: 'New slabs read in',
-		confirmed: 'We asked the plant',
-		notConfirmed: 'Nobody has asked the plant',
-		account: 'Our account',
-		plantName: 'Plant',
-		phone: 'Phone',
-		name: 'Name',
-		schools: {
-			items:
-				'Item by item: each allowance has its reason and can be checked afterwards. Against: it takes a minute, ' +
-				'and a cause nobody listed is not in it.',
-			flat:
-				'A flat percentage is quick to say. Against: it hides why, and is far too much for a thick slab ' +
-				'and too little for a thin one. So it is not offered here.'
-		},
-		forms: 'Tape and forms',
-		tolerance: 'A corner is right inside',
-		toleranceDefault: '1/8″, or 3 mm',
-		sigma: 'One tape reading scatters by',
-		profile: 'Profile boards stand outside by',
-		bulge: 'A board may bulge',
-		stakeHolds: 'A stake holds at the top, N',
-		kickerHolds: 'A kicker holds, N',
-		rate: 'Metres of board set in an hour',
-		minPiece: 'Least piece, and splice from a corner',
-		choices: {
-			corner: 'Boards at a corner',
-			stack: 'Boards for a height',
-			buy: 'Which boards to buy',
-			pads: 'Pads at a corner or a side'
-		},
-		schoolNames: {
-			lap: 'Lap',
-			'run-past': 'Run past',
-			butt: 'Butt inside',
-			'least-over': 'Least above',
-			fewest: 'Fewest boards',
-			'two-widths': 'Two widths',
-			crew: 'As a crew fetches',
-			money: 'Least money',
-			centred: 'Centred',
-			inside: 'Inside',
-			'let-in': 'Pack below'
-		},
-		against: 'Against:',
-		boards: 'Form boards',
-		perFoot: 'a foot',
-		deep: 'Depth',
-		addBoard: 'Add it to the kit',
-		onHand: 'On hand',
-		boardMark: 'Board',
-		length: 'Length',
-		count: 'How many',
-		addBoards: 'Put them there',
-		prices: 'Prices',
-		stakePrice: 'A stake',
-		kickerPrice: 'A kicker',
-		panelPrice: 'A panel',
-		splicePrice: 'A splice, with its cleat and minutes',
-		hourPrice: 'An hour of forming',
-		kept: 'Kept.',
-		remove: 'Remove'
 	},
 	moreBelow: 'more below',
 	callKeys: {

@@ -83,7 +83,7 @@
 		<nav class="flex flex-wrap items-center gap-8">
 			<Who />
 			<Act kind="quiet" onclick={() => finder.show(null)}>{w.finder.open}</Act>
-			<Act kind="quiet" href="/ways">{w.ways.title}</Act>
+			<Act kind="quiet" href="/ways">{w.ways}</Act>
 			<Act kind="quiet" href="/rules">{w.rules.title}</Act>
 			<Act kind="quiet" onclick={() => files?.click()}>{w.yard.bring}</Act>
 			<input

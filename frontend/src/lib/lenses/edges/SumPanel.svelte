@@ -8,6 +8,7 @@
 	import Num from '../../ui/Num.svelte';
 	import Table from '../../ui/Table.svelte';
 	import { w } from '../../words/words';
+	import { orderWords } from '../../words/order';
 	import type { EdgesData } from './edges.svelte';
 	let {
 		store,
@@ -59,7 +60,7 @@
 			? `${w.edges.both(concrete.net_text, concrete.second_way_text)} ${concrete.agree}`
 			: store.counting === null
 				? concrete.agree
-				: w.order.counting(store.counting)}
+				: orderWords.counting(store.counting)}
 	/>
 	<p class="label">{w.edges.pressPart}</p>
 	<Table {heads}>
@@ -88,7 +89,7 @@
 		{/each}
 		<tr
 			><td class="border-t-2 border-ink text-key font-[800]"></td><td class="border-t-2 border-ink text-key font-[800]"
-				>{w.order.drawn}</td
+				>{orderWords.drawn}</td
 			><td class="border-t-2 border-ink text-key font-[800] text-ink2 max-phone:hidden"></td><td
 				class="border-t-2 border-ink text-right text-key font-[800] whitespace-nowrap"
 				><Num working={concrete.net} text={concrete.net_text} /></td

@@ -117,7 +117,7 @@
 	label={w.lines.rightInside}
 	width="230px"
 	calm
-	placeholder={box.answer?.tolerance_text ?? w.order.asCrew}
+	placeholder={box.answer?.tolerance_text ?? w.asCrew}
 	value={box.ownTolerance}
 	problem={box.data.store.problemFor('tolerance')}
 	keep={(typed) => box.setTolerance(typed)}

@@ -4,6 +4,7 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
+	import { orderWords } from '../../words/order';
 	import type { LensId } from '../lens';
 	import { alike } from '../../state/findings';
 	import CardFields from './CardFields.svelte';
@@ -12,7 +13,7 @@
 	let open = $state<string | null>(null);
 	let copied = $state(false);
 	const asText = $derived(
-		lines.map((line) => `${line.asks} ${line.says}${line.missing ? ` [${w.order.unsaid} ${line.missing}]` : ''}`).join('\n')
+		lines.map((line) => `${line.asks} ${line.says}${line.missing ? ` [${orderWords.unsaid} ${line.missing}]` : ''}`).join('\n')
 	);
 	async function copy() {
 		try {
@@ -30,30 +31,30 @@
 	}
 </script>
 
-<section class="border-2 border-ink bg-well px-16 py-12 print:border-0" aria-label={w.order.card}>
+<section class="border-2 border-ink bg-well px-16 py-12 print:border-0" aria-label={orderWords.card}>
 	<header class="flex justify-between gap-8">
 		<div>
-			<h2 class="text-size">{w.order.card}</h2>
-			<p class="label">{w.order.cardHint}</p>
+			<h2 class="text-size">{orderWords.card}</h2>
+			<p class="label">{orderWords.cardHint}</p>
 		</div>
 		<div class="flex gap-4 print:hidden">
 			<Act kind="quiet" class="disabled:opacity-40" disabled={stops.length > 0} onclick={() => void copy()}
-				>{copied ? w.order.copied : w.order.copy}</Act
+				>{copied ? orderWords.copied : orderWords.copy}</Act
 			>
-			<Act kind="quiet" class="disabled:opacity-40" disabled={stops.length > 0} onclick={() => print()}>{w.order.print}</Act>
+			<Act kind="quiet" class="disabled:opacity-40" disabled={stops.length > 0} onclick={() => print()}>{orderWords.print}</Act>
 		</div>
 	</header>
 	{#if stops.length}
 		<div class="mt-12 border-2 border-flag bg-well p-12" role="alert" data-stops={stops.length}>
-			<h3 class="text-lg font-bold">{w.order.stopped}</h3>
+			<h3 class="text-lg font-bold">{orderWords.stopped}</h3>
 			<ul class="mt-4 grid list-none gap-8 p-0">
 				{#each alike(stops) as { first: stop, more }}
 					<li class="relative border-t border-hair px-0 pt-5 pb-6" data-stop={stop.code}>
-						<Frac text="{stop.words} {stop.remedy}{more ? ` ${w.order.moreAlike(more)}` : ''}" />
+						<Frac text="{stop.words} {stop.remedy}{more ? ` ${orderWords.moreAlike(more)}` : ''}" />
 						{#if stop.stage !== 'order'}<a
 								class="mt-4 block font-semibold underline"
 								href="/job/{store.id}/{stop.stage}{stop.tabs[0] ? `?tab=${stop.tabs[0]}` : ''}"
-								>{w.order.mend} {w.lenses[stop.stage as LensId]}</a
+								>{orderWords.mend} {w.lenses[stop.stage as LensId]}</a
 							>{/if}
 					</li>
 				{/each}
@@ -68,7 +69,11 @@
 						<Frac text={line.says} />
 					</p>{/if}
 				{#if line.missing}
-					<p class="pr-54 text-body font-[680] text-flag"><span aria-hidden="true">⚑</span> {w.order.unsaid} {line.missing}.</p>
+					<p class="pr-54 text-body font-[680] text-flag">
+						<span aria-hidden="true">⚑</span>
+						{orderWords.unsaid}
+						{line.missing}.
+					</p>
 				{/if}
 				{#if line.set_at.startsWith('ways')}
 					{#if line.missing}<a
@@ -76,7 +81,7 @@
 								'absolute top-5 right-0 min-h-28 text-note font-mid underline max-phone:min-h-44 max-phone:text-read',
 								'print:hidden'
 							]}
-							href="/ways">{w.order.fill}</a
+							href="/ways">{orderWords.fill}</a
 						>{/if}
 				{:else if line.set_at !== 'lines' && line.key !== 'yards'}
 					<button
@@ -87,7 +92,7 @@
 						]}
 						aria-expanded={open === line.key}
 						onclick={() => (open = open === line.key ? null : line.key)}
-						>{open === line.key ? w.slip.close : line.missing ? w.order.fill : w.order.change}</button
+						>{open === line.key ? w.slip.close : line.missing ? orderWords.fill : orderWords.change}</button
 					>
 				{/if}
 				{#if open === line.key}<CardFields {store} line={line.key} />{/if}

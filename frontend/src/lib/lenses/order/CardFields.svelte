@@ -3,10 +3,10 @@
 	import { shownLength } from '../../ui/typed';
 	import type { JobStore } from '../../state/job.svelte';
 	import Field from '../../ui/Field.svelte';
-	import { w } from '../../words/words';
+	import { orderWords } from '../../words/order';
 	import Choice from '../../ui/Choice.svelte';
 	let { store, line }: { store: JobStore; line: string } = $props();
-	type Path = keyof typeof w.order.fields;
+	type Path = keyof typeof orderWords.fields;
 	const paths: Record<string, Path[]> = {
 		when: ['order.pour_at'],
 		where: ['site.address', 'site.directions'],
@@ -59,16 +59,16 @@
 			<Choice
 				rows={(['chute', 'pump', 'barrows', 'conveyor'] as const).map((method) => ({
 					value: method,
-					label: w.order.methods[method]
+					label: orderWords.methods[method]
 				}))}
 				value={plan?.order.method ?? null}
 				pick={(method) => method && void keep(path, method)}
-				name={w.order.fields[path]}
+				name={orderWords.fields[path]}
 				class="flex flex-wrap gap-4"
 			/>
 		{:else}
 			<Field
-				label={w.order.fields[path]}
+				label={orderWords.fields[path]}
 				value={value(path)}
 				type={path === 'order.pour_at' ? 'datetime-local' : 'text'}
 				problem={store.problemFor(`card-${path}`)}

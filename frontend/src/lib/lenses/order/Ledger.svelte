@@ -4,6 +4,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
+	import { orderWords } from '../../words/order';
 	let { concrete, unit }: { concrete: Concrete; unit: string } = $props();
 	interface Line {
 		letter: string;
@@ -32,15 +33,16 @@
 <table class="mt-4 w-full border-collapse">
 	<thead>
 		<tr class="text-left text-label text-ink2">
-			<td></td><th class="font-[600]">{w.order.part}</th><th class="text-note font-[600] max-phone:hidden">{w.order.how}</th>
+			<td></td><th class="font-[600]">{orderWords.part}</th><th class="text-note font-[600] max-phone:hidden">{orderWords.how}</th
+			>
 			<th class="text-right font-[760] whitespace-nowrap">{unit}</th>
 		</tr>
 	</thead>
 	<tbody>
 		{#each concrete.parts as part}{@render line({ ...part, what: part.part })}{/each}
-		{@render line({ ...NONE, what: w.order.drawn, working: concrete.net, text: concrete.net_text }, true)}
+		{@render line({ ...NONE, what: orderWords.drawn, working: concrete.net, text: concrete.net_text }, true)}
 		{#each concrete.allowances as row}{@render line({ ...row, letter: '+', what: row.name, why: row.reason })}{/each}
-		{@render line({ ...NONE, what: w.order.need, working: concrete.ordered.need, text: concrete.need_text }, true)}
+		{@render line({ ...NONE, what: orderWords.need, working: concrete.ordered.need, text: concrete.need_text }, true)}
 	</tbody>
 </table>
 <p class="mt-8 text-verdict leading-[1.15] font-black font-stretch-[90%]">

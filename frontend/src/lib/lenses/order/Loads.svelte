@@ -3,7 +3,7 @@
 	import type { Ordered } from '../../api/schema';
 	import Frac from '../../ui/Frac.svelte';
 	import { loadRuns } from '../../words/loads';
-	import { w } from '../../words/words';
+	import { orderWords } from '../../words/order';
 	let { ordered, unit }: { ordered: Ordered; unit: string } = $props();
 	/* equal loads one after another are one drum with their number */
 	const runs = $derived(loadRuns(ordered.trucks.map((truck) => truck.text)));
@@ -11,7 +11,7 @@
 	const most = $derived(Math.max(...ordered.trucks.map((truck) => truck.load_m3), 1));
 </script>
 
-<h2 class="mt-8">{w.order.loads}</h2>
+<h2 class="mt-8">{orderWords.loads}</h2>
 <ol class="flex flex-wrap gap-x-14 gap-y-4">
 	{#each runs as { load, n }, i}
 		<li class="text-center text-body">

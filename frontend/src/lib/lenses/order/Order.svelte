@@ -9,7 +9,7 @@
 	import { orderLens } from './lens';
 	import { forOrder } from '../../state/findings';
 	import type { JobStore } from '../../state/job.svelte';
-	import { w } from '../../words/words';
+	import { orderWords } from '../../words/order';
 	import CallCard from './CallCard.svelte';
 	import Ledger from './Ledger.svelte';
 	import Loads from './Loads.svelte';
@@ -29,7 +29,7 @@
 		<Sheet
 			{store}
 			{pick}
-			title={store.units === 'mm' ? w.order.whereM : w.order.where}
+			title={store.units === 'mm' ? orderWords.whereM : orderWords.where}
 			strips
 			labels={false}
 			sizes={false}
@@ -56,12 +56,12 @@
 			{#snippet foot()}{#if concrete}<SliceBars {concrete} counting={store.counting} units={store.units} {unit} />{/if}{/snippet}
 		</Sheet>
 	{/snippet}
-	{#snippet empty()}<FirstActs jobId={store.id} here="order" why={w.order.needOutline} />{/snippet}
+	{#snippet empty()}<FirstActs jobId={store.id} here="order" why={orderWords.needOutline} />{/snippet}
 	{#if concrete}
 		<div class="print:hidden">
 			<Verdict
-				text={w.order.verdict(concrete.ordered.text, unit)}
-				under={w.order.verdictUnder(
+				text={orderWords.verdict(concrete.ordered.text, unit)}
+				under={orderWords.verdictUnder(
 					concrete.net_text,
 					concrete.ordered.trucks.map((truck) => truck.text),
 					(store.doubts?.stops ?? []).length
@@ -81,7 +81,7 @@
 				<SecondPours pours={(store.figure?.second_pours ?? []).filter((pour) => !pour.with_slab)} />
 				<FindingList findings={doubts} />
 				<OwnWays {store} />
-				<p class="mt-10 text-note text-ink2">{w.order.caution}</p>
+				<p class="mt-10 text-note text-ink2">{orderWords.caution}</p>
 			</div>
 			<CallCard {store} lines={store.figure?.call_in ?? []} stops={store.doubts?.stops ?? []} />
 		</div>

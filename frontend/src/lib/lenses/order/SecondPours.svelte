@@ -4,12 +4,12 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import Table from '../../ui/Table.svelte';
-	import { w } from '../../words/words';
+	import { orderWords } from '../../words/order';
 	let { pours }: { pours: SecondPour[] } = $props();
 </script>
 
 {#if pours.length}
-	<h2 class="mt-12 border-t-2 border-ink pt-[6px]">{w.order.secondPours}</h2>
+	<h2 class="mt-12 border-t-2 border-ink pt-[6px]">{orderWords.secondPours}</h2>
 	<Table data-second-pours>
 		{#each pours as pour}
 			<tr
@@ -19,5 +19,5 @@
 			>
 		{/each}
 	</Table>
-	<p class="label">{w.order.secondHow}</p>
+	<p class="label">{orderWords.secondHow}</p>
 {/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** The second way: the same slab in slices, drawn under the plan at the plan's own scale. */
 	import type { Concrete } from '../../api/schema';
-	import { w } from '../../words/words';
+	import { orderWords } from '../../words/order';
 	let { concrete, counting, units, unit }: { concrete: Concrete; counting: number | null; units: 'ft-in' | 'mm'; unit: string } =
 		$props();
 	let width = $state(380);
@@ -12,8 +12,8 @@
 </script>
 
 <div class="absolute right-20 bottom-10 left-20" bind:clientWidth={width}>
-	<h2>{w.order.second}</h2>
-	<p class="label">{w.order.slices(thin, units === 'mm' ? w.order.halfMetre : w.order.foot)}</p>
+	<h2>{orderWords.second}</h2>
+	<p class="label">{orderWords.slices(thin, units === 'mm' ? orderWords.halfMetre : orderWords.foot)}</p>
 	<svg class="mx-0 my-4 block" {width} {height} aria-hidden="true">
 		{#each concrete.slices as bar, i}
 			<rect
@@ -30,9 +30,9 @@
 	</svg>
 	<p class="font-[760]" role="status">
 		{concrete.second_way_text
-			? `${w.order.compare(concrete.second_way_text, concrete.net_text, unit)} ${concrete.agree}`
+			? `${orderWords.compare(concrete.second_way_text, concrete.net_text, unit)} ${concrete.agree}`
 			: counting === null
 				? concrete.agree
-				: w.order.counting(counting)}
+				: orderWords.counting(counting)}
 	</p>
 </div>
