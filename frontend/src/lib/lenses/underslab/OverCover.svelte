@@ -34,7 +34,7 @@
 				roll,
 				run: `M${roll}l${u[0] * 46} ${u[1] * 46}`,
 				spots: [0.5, 0.35, 0.65, 0.22, 0.78].map((t) => between(between(a, b, t), between(d, c, t), 0.5)),
-				text: words.barrier.sheet(piece.row, laid?.piece_texts[i] ?? '')
+				text: long < 190 ? (laid?.piece_texts[i] ?? '') : words.barrier.sheet(piece.row, laid?.piece_texts[i] ?? '')
 			};
 		})
 	);

@@ -9,8 +9,8 @@
 	import { besideLegs, chevrons, placed } from './runs';
 	import type { Edit } from '../../state/job.svelte';
 	import type { UnderslabData } from './underslab.svelte';
-	/** check: where risers stand as they were taped, and no run in the hand */
-	let { view, data, check = false }: { view: Viewport; data: UnderslabData; check?: boolean } = $props();
+	/** check: where risers stand as they were taped, and no run in the hand; of: risers to name, where not all */
+	let { view, data, check = false, of }: { view: Viewport; data: UnderslabData; check?: boolean; of?: string[] } = $props();
 	const held = $derived(check ? null : data.run);
 	const riser = $derived(data.riser);
 	const wide = (mm: number) => Math.max(5, Math.min(11, mm * view.scale * 1.6));
@@ -72,7 +72,8 @@
 				return around([x + 12, y - 26], 40, 44);
 			})
 		];
-		const risers = data.risers.map((row) => {
+		const told = data.risers.filter((row) => !of || of.includes(row.id));
+		const risers = told.map((row) => {
 			const [x, y] = px(row.at);
 			const half = row.name.length * 3.8 + 20;
 			const near: XY[] = [

@@ -52,6 +52,7 @@
 						{view}
 						{data}
 						check={tab === 'check'}
+						of={tab === 'tests' ? data.line?.steps.map((step) => step.riser) : undefined}
 					/>{/if}{#if tab === 'tests'}<OverTests {view} {data} />{/if}{/snippet}
 		</Sheet>
 	{/snippet}
