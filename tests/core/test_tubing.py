@@ -1,14 +1,18 @@
 """Tubing of a job: rooms by zone or walked, loops, coils, what a saw would reach, and what cannot be."""
 
+import itertools
 import math
 
 import pytest
 from tests.core.test_underslab import BARE, FT, IN, riser
 from tests.plans import edited, plan
 
-from humble_trowel.core.errors import PlanError, TrowelError
+from humble_trowel.core.errors import InputError, PlanError, TrowelError
 from humble_trowel.core.job import Job
+from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.stages import STAGES, findings, report, standing
+from humble_trowel.core.underslab.record_kinds import LineTestKind
+from humble_trowel.core.underslab.records import LineTest
 
 MANIFOLD = riser("hub manifold 4 from A to B 8', from J to A 21'")
 ZONES = {zone.name: zone.id for zone in BARE.zones}
@@ -125,6 +129,37 @@ def test_what_sits_in_the_concrete_is_left_in_under_one_in_a_hundred_and_comes_o
     crowded = plan(underslab={"risers": posts})  # 6 x 4 m, 100 thick: 6 posts of 0.21 m are 1.1 %
     told = Job(crowded).displaced
     assert told.over and told.columns_m3 == pytest.approx(6 * 0.21**2 * 0.1)
-    assert "pipes-displace" in [row.code for row in findings(Job(crowded))]
+    numbers, whole = Job(crowded).numbers, Job(plan()).numbers
+    row = next(row for row in numbers.allowances if row.key == "displaced")
+    assert row.m3 == pytest.approx(-told.all_m3) and "comes off" in row.reason
+    assert numbers.ordered.need.value == pytest.approx(whole.ordered.need.value - told.all_m3)
     fewer = plan(underslab={"risers": posts[:5]})
     assert not Job(fewer).displaced.over and Job(BARE).displaced is None
+    assert Job(fewer).off_the_order is None
+
+
+def test_tube_shows_in_a_cut_at_its_height_and_is_a_line_under_test_of_its_own():
+    job = Job(WARM)
+    across = [(0.0, 2000.0), (40 * FT, 2000.0)]
+    cut = job.section(*across)
+    tubes = [row for row in cut.blocks if row.kind == "tube"]
+    crossed = [
+        leg
+        for loop in job.tubing.loops
+        for leg in itertools.pairwise(loop.points)
+        if (leg[0][1] - 2000) * (leg[1][1] - 2000) < 0
+    ]
+    assert len(tubes) == len(crossed) > 4
+    thick = next(cell.thickness_mm for cell in job.solid.cells if cell.name == "Bottling")
+    for row in tubes:
+        assert (row.top_mm + row.bottom_mm) / 2 == pytest.approx(38.1 - thick) and row.s1_mm - row.s0_mm >= 15.9 - 1e-6
+    assert not [row for row in job.section(*across, moving=True).blocks if row.kind == "tube"]
+    line = next(line for line in job.tested.lines if line.kind == "tubing")
+    assert (line.runs, line.run_names, line.need_text, line.hold_min) == ([], ["Bottling"], "100 psi", 30)
+    said = {"rooms": line.rooms, "how": "pressure", "started": "2026-06-14T09:40:00", "start_kpa": 700, "watched": True}
+    ended = LineTest.model_validate({**said, "ended": "2026-06-14T10:05:00", "end_kpa": 700})
+    LineTestKind().check(job, ended)
+    told = Job(WARM, records=SiteRecords([("t", ended)])).tested.lines[-1].told
+    assert (told.state, told.words) == ("short", "Stood 25 of 30 min.")
+    with pytest.raises(InputError, match="not on this slab"):
+        LineTestKind().check(job, LineTest.model_validate({**said, "rooms": ["gone"]}))

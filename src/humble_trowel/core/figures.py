@@ -96,9 +96,16 @@ NO_OUTLINE = finding(
 
 
 def concrete_of(
-    plan: Plan, solid: Solid, parts: list[LedgerPart], ways: JobWays, found: Measured, pours: Sequence[SecondPour] = ()
+    plan: Plan,
+    solid: Solid,
+    parts: list[LedgerPart],
+    ways: JobWays,
+    found: Measured,
+    pours: Sequence[SecondPour] = (),
+    buried: Allowance | None = None,
 ) -> Concrete:
-    """The ledger with its allowances and the order, counted one way. found: what the site measured."""
+    """The ledger with its allowances and the order, counted one way. found: what the site measured; buried: what comes off
+    for what sits in the concrete."""
     extras = [
         Allowance(
             f"{row.name}, with the slab",
@@ -113,7 +120,7 @@ def concrete_of(
         for row in pours
         if row.with_slab
     ]
-    extras += allowances(plan, solid, ways, found)
+    extras += allowances(plan, solid, ways, found) + ([buried] if buried else [])
     ordered = order(plan, parts, extras, ways)
     unit, per_unit = volume_unit(plan)
     net_m3 = math.fsum(part.m3 for part in parts)

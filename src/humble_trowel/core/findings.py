@@ -256,7 +256,6 @@ FINDING_KINDS = (
     ),
     FindingKind("foam-thin", "check", "foam insulates less than the energy code asks", "underslab", ("foam",), False),
     FindingKind("foam-load", "check", "foam carries less than stands on it", "underslab", ("foam",), False),
-    FindingKind("pipes-displace", "check", "what sits in the concrete is over 1 % of it", "underslab", ("clashes",)),
     FindingKind("tube-saw", "check", "tube that a saw cut would reach", "underslab", ("tubing", "clashes"), False),
     FindingKind("tube-room", "check", "a heated room of which no floor is left", "underslab", ("tubing",), False),
     FindingKind("tube-manifold", "check", "heated rooms without a manifold", "underslab", ("tubing",), False),

@@ -23,7 +23,7 @@ def section_there(request: Request, job_id: JobId, body: SectionLine) -> Section
     job = service_of(request).laid_out(job_id)
     if body.edits:
         job = Job(apply(job.plan, body.edits)[0], job.crew, job.records, before=job)
-    return SectionAnswer(section=job.section(body.start, body.end))
+    return SectionAnswer(section=job.section(body.start, body.end, moving=bool(body.edits)))
 
 
 @router.get("/edges")

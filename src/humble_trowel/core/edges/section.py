@@ -9,43 +9,24 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from itertools import pairwise
 
-import shapely
-from shapely.geometry import LineString, Polygon
-
+from humble_trowel.core.edges.section_blocks import Block, Tubes, blocks_on, tubes_on
 from humble_trowel.core.edges.section_ends import SectionEnd, section_ends
 from humble_trowel.core.edges.section_layers import SectionLayer, section_layers
 from humble_trowel.core.edges.section_line import Span, section_area_m2, section_line, section_rings
 from humble_trowel.core.edges.section_sizes import SectionSize, section_sizes
 from humble_trowel.core.errors import InputError
-from humble_trowel.core.footings.volume import kept_prisms
 from humble_trowel.core.geometry.bearing import rate_words
-from humble_trowel.core.geometry.pipes import bottom_at, legs_of, round_mm
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.guard import answers
-from humble_trowel.core.order.second_pours import stretches
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import M2_PER_FT2
-from humble_trowel.core.walls.rows import prisms_of, standing_walls
 
 LEAST_CUT_MM = 10.0
 LEAST_FALL = 0.0005
 LEAST_SLANT = 0.1
-
-
-@dataclass(frozen=True)
-class Block:
-    """Something else that the line crosses: a kerb on top, a pile, a pipe, a footing or a wall below. Levels of its foot and head."""
-
-    kind: str
-    name: str
-    s0_mm: float
-    s1_mm: float
-    bottom_mm: float
-    top_mm: float
 
 
 @dataclass(frozen=True)
@@ -80,8 +61,8 @@ class Section:
 
 
 @answers("The cut")
-def section(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY) -> Section:
-    """The section from a to b as seen with a on the left. Raises InputError for a line of no length or off the slab."""
+def section(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY, tubes: Tubes | None = None) -> Section:
+    """The section from a to b as seen with a on the left. tubes: as they lie, where they are to be seen. Raises InputError for a line of no length or off the slab."""
     if math.dist(a, b) < LEAST_CUT_MM:
         raise InputError("Both ends of the cut are one spot. Draw it longer.", "to")
     spans = section_line(solid, a, b)
@@ -94,7 +75,7 @@ def section(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY) -> Section:
         start=a, end=b, length_mm=math.dist(a, b), words=_words(plan, solid, spans, ends, a, b), area_m2=area,
         area_text=text, rings=section_rings(spans), layers=section_layers(plan, solid, spans), ends=ends,
         sizes=section_sizes(plan, solid, spans), slopes=_slopes(plan, spans),
-        blocks=[*_kerbs(plan, solid, a, b), *_piles(plan, solid, a, b), *_below(plan, a, b), *_pipes(plan, a, b)], zones=_zones(solid, spans),
+        blocks=[*blocks_on(plan, solid, a, b), *tubes_on(tubes, spans, a, b)], zones=_zones(solid, spans),
         numbers=sorted({span.part for span in spans if span.part is not None}),
     )  # fmt: skip
 
@@ -137,68 +118,3 @@ def _slopes(plan: Plan, spans: Sequence[Span]) -> list[Sloped]:
         else:
             rows.append(Sloped(span.s0_mm, span.top0_mm, span.s1_mm, span.top1_mm, text))
     return rows
-
-
-def _kerbs(plan: Plan, solid: Solid, a: XY, b: XY) -> list[Block]:
-    line = LineString([a, b])
-    rows = []
-    for kerb in plan.kerbs:
-        for path in stretches(kerb):
-            for p, q in pairwise(path):
-                shape = LineString([p, q]).buffer(kerb.width_mm / 2, cap_style="flat")
-                part = line.intersection(shape)
-                if part.length > 1:
-                    s = sorted(math.dist(a, spot) for spot in part.coords)
-                    middle = part.interpolate(0.5, normalized=True)
-                    foot = solid.top_at((middle.x, middle.y))
-                    rows.append(Block("kerb", kerb.name or "kerb", s[0], s[-1], foot, foot + kerb.height_mm))
-    return rows
-
-
-def _below(plan: Plan, a: XY, b: XY) -> list[Block]:
-    """Footings and walls that the line crosses, each prism of them once."""
-    line, rows = LineString([a, b]), []
-    prisms = [("footing", one.name, prism) for one in plan.footings for prism in kept_prisms(one)]
-    prisms += [("wall", one.wall.name, prism) for one in standing_walls(plan) for prism in prisms_of(one)]
-    for kind, name, prism in prisms:
-        for part in shapely.get_parts(line.intersection(prism.region)):
-            if part.length > 1:
-                s = sorted(math.dist(a, spot) for spot in part.coords)
-                rows.append(Block(kind, name, s[0], s[-1], prism.bottom_mm, prism.top_mm))
-    return rows
-
-
-def _pipes(plan: Plan, a: XY, b: XY) -> list[Block]:
-    """Runs that the line crosses, with their insulation, as wide as the slant of the cut makes them."""
-    size, rows = math.dist(a, b), []
-    for run in plan.underslab.services:
-        for leg in legs_of(run.path):
-            turn = (b[0] - a[0]) * (leg.b[1] - leg.a[1]) - (b[1] - a[1]) * (leg.b[0] - leg.a[0])
-            sine = abs(turn) / (size * math.dist(leg.a, leg.b))
-            if sine < LEAST_SLANT:
-                continue
-            s = ((leg.a[0] - a[0]) * (leg.b[1] - leg.a[1]) - (leg.a[1] - a[1]) * (leg.b[0] - leg.a[0])) / turn
-            u = ((leg.a[0] - a[0]) * (b[1] - a[1]) - (leg.a[1] - a[1]) * (b[0] - a[0])) / turn
-            if 0 <= s <= 1 and 0 <= u <= 1:
-                low = bottom_at(run, leg.start_mm + u * (leg.end_mm - leg.start_mm))
-                half = round_mm(run) / 2 / sine
-                rows.append(Block("pipe", run.name, s * size - half, s * size + half, low, low + round_mm(run)))
-    return rows
-
-
-def _piles(plan: Plan, solid: Solid, a: XY, b: XY) -> list[Block]:
-    line = LineString([a, b])
-    rows = []
-    for piles in plan.piles:
-        for spot in piles.at:
-            part = line.intersection(Polygon(_ring(spot, piles.diameter_mm / 2)))
-            if part.length > 1:
-                s = sorted(math.dist(a, corner) for corner in part.coords)
-                head = solid.top_at(spot) - piles.head_down_mm
-                rows.append(Block("pile", piles.name, s[0], s[-1], head - 900.0, head))
-    return rows
-
-
-def _ring(spot: XY, radius: float) -> list[XY]:
-    turns = [math.pi * k / 24 for k in range(48)]
-    return [(spot[0] + radius * math.cos(turn), spot[1] + radius * math.sin(turn)) for turn in turns]

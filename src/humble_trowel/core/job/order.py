@@ -13,6 +13,7 @@ from humble_trowel.core.kept import kept
 from humble_trowel.core.order.foam_faces import foam_pours
 from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.order.ledger_part import LedgerPart
+from humble_trowel.core.order.quantity import Allowance
 from humble_trowel.core.order.second_pours import SecondPour, second_pours
 from humble_trowel.core.walls.rows import Standing, standing_walls, with_the_slab
 
@@ -36,7 +37,14 @@ class OrderAnswers(GroundAnswers):
         return None if self.solid is None else self.guarded("numbers", "The concrete", self._numbers, None)
 
     def _numbers(self) -> Concrete:
-        return concrete_of(self.plan, self.shape, self.parts, self.ways, self.measured, self.second_pours)
+        return concrete_of(
+            self.plan, self.shape, self.parts, self.ways, self.measured, self.second_pours, self.off_the_order
+        )
+
+    @property
+    def off_the_order(self) -> Allowance | None:
+        """What sits in the concrete and is not poured; those who know what is buried say it."""
+        return None
 
     @kept("plan", "solid", "ways", "records")
     def concrete(self) -> Concrete | None:

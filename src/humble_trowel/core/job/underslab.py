@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+from humble_trowel.core.edges.section_blocks import Tubes
 from humble_trowel.core.job.lines import LinesAnswers
 from humble_trowel.core.kept import kept
+from humble_trowel.core.order.quantity import Allowance
 from humble_trowel.core.plan.refs import by_id
 from humble_trowel.core.underslab.covered import Covered, covered
-from humble_trowel.core.underslab.displaces import Displaced, displaced
+from humble_trowel.core.underslab.displaces import Displaced, displaced, may_displace, taken_off
 from humble_trowel.core.underslab.line_tests import Tested, tested
 from humble_trowel.core.underslab.records import LineTest, RiserCheck
 from humble_trowel.core.underslab.tubing import TubingLaid, size_of, tubing_laid
@@ -85,6 +87,19 @@ class UnderslabAnswers(LinesAnswers):
         runs = self.underslab.runs if self.underslab else []
         tube_mm = self.tubing.total_mm if self.tubing else 0.0
         return displaced(self.plan, self.solid, runs, tube_mm, size_of(self.plan.underslab.tubing)[0])
+
+    @property
+    def off_the_order(self) -> Allowance | None:
+        """What sits in the concrete, where it is too much to be left in."""
+        if self.solid is None or not may_displace(self.plan, self.solid, size_of(self.plan.underslab.tubing)[0]):
+            return None
+        return taken_off(self.plan, self.displaced)
+
+    @property
+    def tubes(self) -> Tubes | None:
+        """Tube as it lies."""
+        laid, tubing = self.tubing, self.plan.underslab.tubing
+        return None if laid is None else Tubes([loop.points for loop in laid.loops], size_of(tubing)[0], tubing.high_mm)
 
     def _checks(self) -> list[RiserCheck]:
         return [by_id(row, self.plan) for row in self.records.of(RiserCheck)]

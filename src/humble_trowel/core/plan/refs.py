@@ -25,6 +25,7 @@ if TYPE_CHECKING:  # what the core's functions meet once a record is placed
     FootingRef = str
     RiserRef = str
     ServiceRef = str
+    RoomRef = str
     SideName = str
 else:
     _Place = Annotated[int, Field(ge=0, lt=400)]
@@ -36,6 +37,7 @@ else:
     FootingRef = Annotated[_Place | _Id, Ref("footings")]
     ServiceRef = Annotated[_Place | _Id, Ref("services")]
     RiserRef = Annotated[_Place | _Id, Ref("risers")]
+    RoomRef = Annotated[_Place | _Id, Ref("heated")]
 
 M = TypeVar("M", bound=Model)
 

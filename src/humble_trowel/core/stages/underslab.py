@@ -7,15 +7,13 @@ from typing import Self
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.job import Job
 from humble_trowel.core.stages.stage import StageReport, Standing
-from humble_trowel.core.underslab.displaces import displaced_doubts
 from humble_trowel.core.underslab.report import BarrierReport, FoamReport, LineTestReport, TubingReport, UnderslabReport
 
 
 def findings_of(job: Job) -> list[Finding]:
     """Doubts about runs and risers, what covers the ground, and tests."""
     parts = (job.underslab, job.covered, job.tested, job.tubing)
-    rows = [row for part in parts for row in (part.findings if part else [])]
-    return rows + displaced_doubts(job.displaced)
+    return [row for part in parts for row in (part.findings if part else [])]
 
 
 def standing_of(job: Job) -> Standing:

@@ -11,14 +11,17 @@ from dataclasses import dataclass
 
 from shapely.geometry import Point
 
-from humble_trowel.core.findings import Finding, finding
-from humble_trowel.core.geometry.pipes import outside_mm
+from humble_trowel.core.geometry.pipes import legs_of, outside_mm
 from humble_trowel.core.geometry.solid import Solid
+from humble_trowel.core.order.leaves import volume_unit
+from humble_trowel.core.order.quantity import Allowance
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.underslab.services import Run
 from humble_trowel.core.units import format_volume
+from humble_trowel.core.working import leaf, work
 
 SHARE = 0.01
+TUBE_OVER = 1.5  # no more tube than this much of area by spacing
 
 
 @dataclass(frozen=True)
@@ -47,11 +50,7 @@ def displaced(
         for run in runs
         for sleeve in run.sleeves
     ) + math.fsum(_round_m2(run.outside_mm) * (row.s1_mm - row.s0_mm) / 1000 for run in runs for row in run.along)
-    columns = math.fsum(
-        ((row.size_mm + 2 * row.ring_mm) / 1000) ** 2 * solid.depth_at(*row.at) / 1000
-        for row in plan.underslab.risers
-        if row.kind in ("column", "box") and any(cell.region.covers(Point(row.at)) for cell in solid.cells)
-    )
+    columns = _columns_m3(plan, solid)
     tube = _round_m2(tube_outside_mm) * tube_mm / 1000
     total, net = pipes + columns + tube, solid.net_m3
     if total < 1e-4 or net <= 0:
@@ -61,16 +60,55 @@ def displaced(
         f"{format_volume(total, plan.units)} of pipe, tube and columns in {format_volume(net, plan.units)} of concrete"
     )
     words = (
-        f"{said}: over 1 in 100, so order that much less." if over else f"{said}: under 1 in 100, left in the order."
+        f"{said}: over 1 in 100, so it comes off the order." if over else f"{said}: under 1 in 100, left in the order."
     )
     return Displaced(pipes, columns, tube, net, over, words)
 
 
-def displaced_doubts(found: Displaced | None) -> list[Finding]:
-    """Said where it comes off the order."""
+def may_displace(plan: Plan, solid: Solid, outside_of_tube_mm: float) -> bool:
+    """Whether it could be over the rule's share at all: everything buried taken as if it lay in the concrete. Quick."""
+    buried = plan.underslab
+    pipes = math.fsum(
+        _round_m2(outside_mm(row.size_mm) * 2) * sum(math.dist(leg.a, leg.b) for leg in legs_of(row.path)) / 1000
+        for row in buried.services
+    )
+    spacing = min(buried.tubing.spacing_mm, buried.tubing.walls_mm or buried.tubing.spacing_mm)
+    area = math.fsum(cell.area_m2 for cell in solid.cells) if buried.heated else 0.0
+    tube = _round_m2(outside_of_tube_mm) * TUBE_OVER * area / (spacing / 1000)
+    return pipes + tube + _columns_m3(plan, solid) > SHARE * solid.net_m3
+
+
+def taken_off(plan: Plan, found: Displaced | None) -> Allowance | None:
+    """The order's row of what is not poured; None where all of it is left in."""
     if found is None or not found.over:
-        return []
-    return [finding("pipes-displace", "underslab", found.words, "Take it off when you call the plant.", "displaced")]
+        return None
+    unit, per_unit = volume_unit(plan)
+    parts = {"pipes": found.pipes_m3, "columns": found.columns_m3, "tube": found.tube_m3}
+    leaves = {
+        key: leaf(f"{key.capitalize()} in the concrete", m3 / per_unit, unit, f"{format_volume(m3, plan.units)} {unit}", "geometry", "underslab")
+        for key, m3 in parts.items()
+        if m3 > 0
+    }  # fmt: skip
+    text = format_volume(-found.all_m3, plan.units)
+    working = work(
+        "What sits in the concrete",
+        unit,
+        f"0 - {' - '.join(leaves)}",
+        leaves,
+        source="displaced",
+        text=f"{text} {unit}",
+    )
+    reason = "More than 1 in 100 of the pour, so all of it comes off."
+    how = " + ".join(one.text for one in leaves.values())
+    return Allowance("What sits in the concrete", -found.all_m3, reason, "displaced", "displaced", text, how, working)
+
+
+def _columns_m3(plan: Plan, solid: Solid) -> float:
+    return math.fsum(
+        ((row.size_mm + 2 * row.ring_mm) / 1000) ** 2 * solid.depth_at(*row.at) / 1000
+        for row in plan.underslab.risers
+        if row.kind in ("column", "box") and any(cell.region.covers(Point(row.at)) for cell in solid.cells)
+    )
 
 
 def _round_m2(across_mm: float) -> float:

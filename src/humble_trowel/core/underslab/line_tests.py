@@ -8,7 +8,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field, replace
 from datetime import datetime
 from typing import Literal
 
@@ -28,7 +28,8 @@ from humble_trowel.core.units import Units, say_depth, say_length
 
 STUB_MM = 152.4
 FLUSH = ("floor-drain", "floor-sink")
-NEED_PSI = {"drain": 5.0, "supply": 50.0, "air": 50.0, "gas": 3.0}
+NEED_PSI = {"drain": 5.0, "supply": 50.0, "air": 50.0, "gas": 3.0, "tubing": 100.0}
+TUBING_MIN = 30
 PRESSURED = ("supply", "air", "gas")
 READ_MM, READ_KPA = 1.6, 1.0  # what cannot be read off a pipe or a gauge
 TestState = Literal["standing", "passed", "failed", "short", "old"]
@@ -67,11 +68,11 @@ class LineTold:
 
 @dataclass(frozen=True)
 class TestedLine:
-    """Runs that are tested together. id: of its first run. fill: where it is filled; steps: risers in order, the last takes
+    """Runs that are tested together, or the loops of every heated room. id: of its first run or room. fill: where it is filled; steps: risers in order, the last takes
     the stand-pipe. head_mm: of water over the floor that the stand-pipe must hold. need_kpa: of air or water pressure."""
 
     id: str
-    kind: Literal["drain", "supply", "air", "gas"]
+    kind: Literal["drain", "supply", "air", "gas", "tubing"]
     name: str
     runs: list[str]
     run_names: list[str]
@@ -85,6 +86,11 @@ class TestedLine:
     need_text: str
     hold_min: int
     told: LineTold | None
+    rooms: list[str] = field(default_factory=list)
+
+    def names(self, row: LineTest) -> bool:
+        """Whether a test names any of its runs or rooms."""
+        return bool(set(row.runs) & set(self.runs) or set(row.rooms) & set(self.rooms))
 
 
 @dataclass(frozen=True)
@@ -105,7 +111,8 @@ def tested(
         line = _drains(plan, solid, ways, net)
         lines.append(_with_test(plan, line, ways, records))
         found += _traps(plan, net, line)
-    lines += [_with_test(plan, line, ways, records) for line in _pressured(plan, ways)]
+    pressed = [*_pressured(plan, ways), *_tubing(plan, ways)]
+    lines += [_with_test(plan, line, ways, records) for line in pressed]
     if not lines:
         return None
     found += [_said(line) for line in lines if line.told is not None and line.told.state in ("failed", "short", "old")]
@@ -197,6 +204,20 @@ def _pressured(plan: Plan, ways: UnderslabWays) -> list[TestedLine]:
     return lines
 
 
+def _tubing(plan: Plan, ways: UnderslabWays) -> list[TestedLine]:
+    """The loops of all heated rooms, tested together from their manifold. Source: 'line-test' in sources.py."""
+    rooms = plan.underslab.heated
+    if not rooms:
+        return []
+    need = NEED_PSI["tubing"] * KPA_PER_PSI
+    return [
+        TestedLine(
+            rooms[0].id, "tubing", "Tubing", [], [row.name for row in rooms], "", None, [], "", 0.0, "", need,
+            _pressure(need, plan.units), max(TUBING_MIN, ways.hold_min), None, [row.id for row in rooms],
+        )
+    ]  # fmt: skip
+
+
 def _touch(one: Sequence[XY], other: Sequence[XY]) -> bool:
     return min(math.dist(a, b) for a in (one[0], one[-1]) for b in (other[0], other[-1])) < 60.0
 
@@ -204,12 +225,9 @@ def _touch(one: Sequence[XY], other: Sequence[XY]) -> bool:
 def _with_test(
     plan: Plan, line: TestedLine, ways: UnderslabWays, records: Sequence[tuple[str, LineTest]]
 ) -> TestedLine:
-    """A line with its newest test: one that names any of its runs."""
-    own = next(((name, row) for name, row in reversed(records) if set(row.runs) & set(line.runs)), None)
-    if own is None:
-        return line
-    values = {key: getattr(line, key) for key in TestedLine.__dataclass_fields__}
-    return TestedLine(**{**values, "told": test_told(plan.units, line, *own)})
+    """A line with its newest test: one that names any of its runs or rooms."""
+    own = next(((name, row) for name, row in reversed(records) if line.names(row)), None)
+    return line if own is None else replace(line, told=test_told(plan.units, line, *own))
 
 
 def test_told(units: Units, line: TestedLine, name: str, row: LineTest) -> LineTold:
@@ -233,7 +251,8 @@ def test_told(units: Units, line: TestedLine, name: str, row: LineTest) -> LineT
             began,
         )
 
-    if missing := [one for run, one in zip(line.runs, line.run_names, strict=True) if run not in row.runs]:
+    said = [*row.runs, *row.rooms]
+    if missing := [one for id, one in zip(line.runs or line.rooms, line.run_names, strict=True) if id not in said]:
         who = said_together(missing)
         return told("old", f"Tested before {who} was there.", "Test it again, all of it.")
     if row.ended is None:

@@ -42,7 +42,7 @@ class RiserCheckKind(RecordKind[RiserCheck]):
 
 
 class LineTestKind(RecordKind[LineTest]):
-    """A test of a line; the newest that names one of its runs counts."""
+    """A test of a line; the newest that names one of its runs or rooms counts."""
 
     name = "line-test"
     values = LineTest
@@ -75,7 +75,7 @@ class LineTestKind(RecordKind[LineTest]):
 
 def _line(job: JobSoFar, values: LineTest) -> TestedLine:
     found = tested(job.plan, job.shape, job.ways.underslab, ())
-    line = next((one for one in (found.lines if found else []) if set(one.runs) & set(values.runs)), None)
+    line = next((one for one in (found.lines if found else []) if one.names(values)), None)
     if line is None:
         raise InputError("Those runs are not on this slab any more, or are not tested.", "runs")
     return line

@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 from pydantic import Field, StrictBool
 
 from humble_trowel.core.plan.model import Model
-from humble_trowel.core.plan.refs import RiserRef, ServiceRef, SideRef
+from humble_trowel.core.plan.refs import RiserRef, RoomRef, ServiceRef, SideRef
 from humble_trowel.core.plan.values import Note, Position, Pressure, When
 
 TestHow = Literal["water", "air", "pressure"]
@@ -23,11 +23,12 @@ class RiserCheck(Model):
 
 
 class LineTest(Model):
-    """A line under test: drains under water or air, others under pressure. runs: all that hang together. ended: null while it
-    stands. *_mm: water over the floor in the stand-pipe; *_kpa: on the gauge. watched: it stays under pressure during the
+    """A line under test: drains under water or air, others under pressure. runs: all that hang together; rooms: those whose
+    loops are tested, where it is the tubing. ended: null while it stands. *_mm: water over the floor in the stand-pipe; *_kpa: on the gauge. watched: it stays under pressure during the
     pour, with an alarm below alarm_kpa. read: typed, or off the simulated gauge."""
 
-    runs: Annotated[list[ServiceRef], Field(min_length=1, max_length=120)]
+    runs: Annotated[list[ServiceRef], Field(default_factory=list, max_length=120)]
+    rooms: Annotated[list[RoomRef], Field(default_factory=list, max_length=40)]
     how: TestHow
     started: When
     ended: When | None = None

@@ -8,7 +8,7 @@
 	import SectionFoam from './SectionFoam.svelte';
 	import SectionGround from './SectionGround.svelte';
 	import SectionSizes from './SectionSizes.svelte';
-	import { SectionView } from './section_view';
+	import { drawnBlocks, SectionView } from './section_view';
 	import { editOf } from './section_edits';
 	import { lengthKeys } from '../../ui/typed';
 	let { store, section, tall = 330 }: { store: JobStore; section: Section; tall?: number } = $props();
@@ -91,17 +91,17 @@
 					<path d="M{view.x(end.s_mm) + end.outward * 46} {y}h{-end.outward * 96}" stroke="var(--color-rust)" stroke-width="5" />
 				{/if}
 			{/each}
-			{#each section.blocks as block}
+			{#each drawnBlocks(section, (s) => view.x(s)) as block}
 				{#if block.kind !== 'pile'}
 					<rect
 						x={view.x(block.s0_mm)}
 						y={view.y(block.top_mm)}
 						width={(block.s1_mm - block.s0_mm) * view.scale}
 						height={(block.top_mm - block.bottom_mm) * view.scale}
-						rx={block.kind === 'pipe' ? ((block.s1_mm - block.s0_mm) * view.scale) / 2 : 0}
+						rx={block.kind === 'pipe' || block.kind === 'tube' ? ((block.s1_mm - block.s0_mm) * view.scale) / 2 : 0}
 						fill={block.kind === 'pipe' ? 'var(--color-well)' : 'var(--color-water)'}
 						stroke="var(--color-ink)"
-						stroke-width="2.4"
+						stroke-width={block.kind === 'tube' ? 1.6 : 2.4}
 					/>
 				{:else}
 					<rect
@@ -119,7 +119,7 @@
 					x={view.x((block.s0_mm + block.s1_mm) / 2)}
 					y={block.kind === 'footing' || block.kind === 'wall'
 						? view.y((block.top_mm + block.bottom_mm) / 2) + 5
-						: block.kind === 'pipe'
+						: block.kind === 'pipe' || block.kind === 'tube'
 							? view.y(block.bottom_mm) + 17
 							: view.y(block.top_mm) - 7}
 					text-anchor="middle"

@@ -12,6 +12,9 @@ export interface Break {
 	bottom: number;
 }
 
+/** Tube nearer than that is not drawn twice. */
+const TUBE_APART_PX = 9;
+
 /** Where along a section things change: stretches between, and how long each is drawn. */
 export function stretchesOf(marks: readonly number[]): { from: number; to: number; drawn: number }[] {
 	const sorted = [...new Set(marks)].sort((a, b) => a - b);
@@ -25,6 +28,20 @@ export function stretchesOf(marks: readonly number[]): { from: number; to: numbe
 /** Footings, walls and pipes that the line crosses. */
 export const builtBelow = (section: Section) =>
 	section.blocks.filter((block) => ['footing', 'wall', 'pipe'].includes(block.kind));
+
+/** Blocks as they are drawn: tube thinned to every so many px, and named once. */
+export function drawnBlocks(section: Section, x: (s: number) => number) {
+	let last = -Infinity;
+	let named = false;
+	return section.blocks.flatMap((block) => {
+		if (block.kind !== 'tube') return [block];
+		const at = x((block.s0_mm + block.s1_mm) / 2);
+		if (at - last < TUBE_APART_PX) return [];
+		const name = named ? '' : block.name;
+		[last, named] = [at, true];
+		return [{ ...block, name }];
+	});
+}
 
 export class SectionView {
 	private constructor(
@@ -43,7 +60,7 @@ export class SectionView {
 		const spots = [...section.rings.flat(), ...section.layers.flatMap((layer) => layer.rings.flat())];
 		const marks = [
 			...section.rings.flat().map((p) => p[0] ?? 0),
-			...section.blocks.flatMap((block) => [block.s0_mm, block.s1_mm])
+			...section.blocks.filter((block) => block.kind !== 'tube').flatMap((block) => [block.s0_mm, block.s1_mm])
 		];
 		const stretches = stretchesOf(marks);
 		const long = stretches.reduce((sum, one) => sum + one.drawn, 0);

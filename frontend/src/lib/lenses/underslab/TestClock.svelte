@@ -38,7 +38,7 @@
 	const timeUp = $derived(minutes >= line.hold_min);
 	async function keep(values: Record<string, unknown>, supersedes: string | null = null) {
 		const alarm = typed.watched ? { watched: true, alarm_kpa: typed.alarm || null } : {};
-		const said = { runs: line.runs, how, read: fromGauge ? 'stand-in' : 'typed', ...values, ...alarm };
+		const said = { runs: line.runs, rooms: line.rooms, how, read: fromGauge ? 'stand-in' : 'typed', ...values, ...alarm };
 		const got = await addRecord(store, 'line-test', said, session.who, supersedes);
 		if (isWrong(got)) return void ([wrong, wrongAt] = [got.words, got.path]);
 		[wrong, wrongAt, typed, again, over, fromGauge] = ['', '', { ...blank, how: typed.how }, false, false, false];

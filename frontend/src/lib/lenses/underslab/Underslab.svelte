@@ -32,6 +32,7 @@
 		void [store.kept?.revision, store.draft];
 		untrack(() => void data.load());
 	});
+	const tubes = $derived(tab === 'tubing' || (tab === 'tests' && data.line?.kind === 'tubing'));
 	const also = $derived(data.runs.flatMap((run) => run.path));
 	function keys(event: KeyboardEvent) {
 		const typing = event.target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(event.target.tagName);
@@ -44,16 +45,25 @@
 <svelte:window onkeydown={keys} />
 <LensFrame {turn} name={words.tabsName} ready={!!store.figure?.outline}>
 	{#snippet sheet()}
-		<Sheet {store} {pick} {also} title={words.sheets[tab]} strips={!COVERED.includes(tab)} sizes={false} labels={false}>
-			{#snippet over(view)}{#if tab === 'tubing'}<OverTubes
+		<Sheet
+			{store}
+			{pick}
+			{also}
+			title={words.sheets[tubes ? 'tubing' : tab]}
+			strips={!tubes && !COVERED.includes(tab)}
+			sizes={false}
+			labels={false}
+		>
+			{#snippet over(view)}{#if tubes}<OverTubes {view} {data} />{:else if tab === 'barrier' || tab === 'foam'}<OverCover
 						{view}
 						{data}
-					/>{:else if tab === 'barrier' || tab === 'foam'}<OverCover {view} {data} foam={tab === 'foam'} />{:else}<OverRuns
+						foam={tab === 'foam'}
+					/>{:else}<OverRuns
 						{view}
 						{data}
 						check={tab === 'check'}
 						of={tab === 'tests' ? data.line?.steps.map((step) => step.riser) : undefined}
-					/>{/if}{#if tab === 'tests'}<OverTests {view} {data} />{/if}{/snippet}
+					/>{/if}{#if tab === 'tests' && !tubes}<OverTests {view} {data} />{/if}{/snippet}
 		</Sheet>
 	{/snippet}
 	{#snippet empty()}<FirstActs jobId={store.id} here="underslab" why={words.needOutline} />{/snippet}
