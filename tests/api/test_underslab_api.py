@@ -24,7 +24,7 @@ def state(client, job, *edits):
 
 def test_what_is_tried_is_laid_and_what_is_kept_stays(client, job):
     kept = state(client, job)
-    assert (kept["covered"]["barrier"]["rows"], len(kept["tubing"]["loops"]), len(kept["tested"]["lines"])) == (3, 2, 2)
+    assert (kept["covered"]["barrier"]["rows"], len(kept["tubing"]["loops"]), len(kept["tested"]["lines"])) == (3, 2, 3)
     wide = state(client, job, {"op": "set_barrier", "changes": {"roll_wide_mm": "20"}})
     assert wide["covered"]["barrier"]["rows"] == 2
     cold = state(client, job, {"op": "heat_zone", "zone": job["document"]["zones"][0]["id"], "on": False})

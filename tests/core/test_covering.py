@@ -1,11 +1,14 @@
 """What covers the ground: barrier, foam, treatments; where they lie, what is bought, what is short, what cannot be."""
 
 import pytest
+import shapely
+from shapely.geometry import Polygon
 from tests.core.test_underslab import BARE, FT, IN, riser
 from tests.plans import edited, plan
 
 from humble_trowel.core.errors import PlanError, TrowelError
 from humble_trowel.core.job import Job
+from humble_trowel.core.plan.document import Existing
 from humble_trowel.core.plan.underslab_ways import EDGE_SCHOOLS, PLACE_SCHOOLS, TEST_SCHOOLS, UnderslabWays
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.stages import findings, report
@@ -164,3 +167,28 @@ def test_foam_that_is_not_there_wrong_days_and_wrong_ways():
     assert Job(tight, wide_lap).covered.barrier is None and codes(tight, crew=wide_lap) == ["barrier-roll"]
     narrow = Ways(underslab=UnderslabWays(stagger_mm=600, board_long_mm=1300))
     assert Job(PAD, narrow).covered.foam[0].layout.courses > 0
+
+
+def test_foam_lying_flat_outside_reaches_round_the_sides_that_are_open_and_goes_again():
+    flat = edited(PAD, {"op": "set_foam", "what": "wing", "changes": {"wing_mm": "600", "ply_mm": "50"}})
+    row = next(row for row in Job(flat).covered.foam if row.what == "wing")
+    ring = Polygon(PAD.outline)
+    assert row.area_m2 == pytest.approx((ring.length * 600 + 4 * 600**2) / 1e6)  # square at each corner
+    laid = shapely.union_all([Polygon(piece.corners) for piece in row.layout.pieces])
+    outside = ring.buffer(600, join_style="mitre").difference(ring)
+    assert laid.buffer(1).covers(outside) and row.boards >= row.area_m2 * 1e6 / (2438.4 * 1219.2)
+    beside = PAD.model_copy(
+        update={
+            "existing": [
+                Existing(name="old", what="wall", polygon=[(-3000, -9000), (0, -9000), (0, 30_000), (-3000, 30_000)])
+            ]
+        }
+    )
+    less = next(
+        row
+        for row in Job(edited(beside, {"op": "set_foam", "what": "wing", "changes": {"wing_mm": "600"}})).covered.foam
+        if row.what == "wing"
+    )
+    assert less.area_m2 < row.area_m2
+    gone = edited(flat, {"op": "set_foam", "what": "wing", "changes": {"wing_mm": ""}})
+    assert [row.what for row in Job(gone).covered.foam] == ["under"]

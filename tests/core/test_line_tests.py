@@ -9,9 +9,9 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.ids import with_ids
 from humble_trowel.core.plan.underslab_parts import Riser, Service, Underslab
+from humble_trowel.core.plan.values import KPA_PER_PSI
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.stages import STAGES, findings, report, standing
-from humble_trowel.core.underslab.line_tests import KPA_PER_PSI
 from humble_trowel.core.underslab.network import drain_networks
 from humble_trowel.core.underslab.record_kinds import LineTestKind
 from humble_trowel.core.underslab.records import LineTest

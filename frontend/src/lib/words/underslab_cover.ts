@@ -54,6 +54,8 @@ export const cover = {
 		least: (n: number) => `${n} by bare area, and no fewer cover it.`,
 		plies: (n: number) => `${n} layers, joints apart in each.`,
 		kind: 'what it is',
+		wing: 'flat outside, wide',
+		noWing: 'none',
 		kinds: { XPS: 'XPS', EPS_II: 'EPS type II', EPS_IX: 'EPS type IX', SPRAY: 'sprayed' },
 		long: 'board, long',
 		wide: 'wide',

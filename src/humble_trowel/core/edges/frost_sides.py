@@ -44,16 +44,21 @@ class FrostSide:
     least_at: str = ""
 
 
+def weather_sides(plan: Plan) -> list[int]:
+    """Thickened sides open to the weather; where no side is thickened, every open side that is plain."""
+    n, held = len(plan.outline or []), holding(plan)
+    kinds = {row.mark: row.kind for row in plan.edge_types}
+    of_side = {side: kinds[edge.type] for edge in plan.edges for side in edge.sides or ()}
+    thick = [i for i in range(n) if of_side.get(i) == "thickened" and _open(plan, i, held)]
+    return thick or [i for i in range(n) if i not in of_side and _open(plan, i, held)]
+
+
 def frost_sides(plan: Plan, cells: list[Cell]) -> list[FrostSide]:
     """Thickened sides open to the weather; where no side is thickened, every open side."""
-    ring = plan.outline or []
-    n = len(ring)
     types = {row.mark: row for row in plan.edge_types}
     of_side = {side: edge.type for edge in plan.edges for side in edge.sides or ()}
-    held = holding(plan)
-    thick = [i for i in range(n) if i in of_side and types[of_side[i]].kind == "thickened" and _open(plan, i, held)]
     rows = []
-    for side in thick or [i for i in range(n) if i not in of_side and _open(plan, i, held)]:
+    for side in weather_sides(plan):
         mark = of_side.get(side)
         depth = (types[mark].depth_mm or 0.0) if mark else 0.0
         rows.append(_side(plan, cells, side, mark, depth))

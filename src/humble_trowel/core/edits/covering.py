@@ -99,13 +99,15 @@ class SetFoam(EditBase):
 
     op: Literal["set_foam"]
     what: FoamPlace
-    changes: dict[Literal["kind", "board_long_mm", "board_wide_mm", "ply_mm", "within_mm"], Any]
+    changes: dict[Literal["kind", "board_long_mm", "board_wide_mm", "ply_mm", "within_mm", "wing_mm"], Any]
 
     def apply(self, plan: Plan) -> Edited:
         rows = list(plan.underslab.foam)
         old = next((row for row in rows if row.what == self.what), FoamBoards(what=self.what))
         row = _made(FoamBoards, plan, old, {str(key): value for key, value in self.changes.items()})
         rows = [one for one in rows if one.what != self.what]
+        if self.what == "wing" and row.wing_mm is None:
+            return buried(plan, foam=rows), "No foam outside the edge"
         return buried(plan, foam=[*rows, row]), "Foam set"
 
 

@@ -53,6 +53,16 @@ class UnderslabAnswers(LinesAnswers):
         "plan.outline",
         "plan.corner_ids",
         "plan.zones",
+        "plan.existing",
+        "plan.forms",
+        "plan.walls",
+        "plan.footings",
+        "plan.laps",
+        "plan.sidewalks",
+        "plan.ramps",
+        "plan.side_pads",
+        "plan.pad_types",
+        "plan.site",
         "ways.underslab",
     )
     def covered(self) -> Covered | None:

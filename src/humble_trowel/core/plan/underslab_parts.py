@@ -73,7 +73,7 @@ class Barrier(Model):
 class FoamBoards(Model):
     """The foam of one kind of place; null: as the crew does. what: under the slab, at its edge, lying flat outside of it, or
     round columns. board_*: as bought. ply_mm: of one board where several lie on each other. within_mm: how far sprayed foam
-    may stray from its thickness."""
+    may stray from its thickness. wing_mm: how far foam that lies flat reaches out from the edge; none lies there without it."""
 
     what: FoamPlace
     kind: FoamKind | None = None
@@ -81,6 +81,7 @@ class FoamBoards(Model):
     board_wide_mm: Size | None = None
     ply_mm: Size | None = None
     within_mm: Length | None = None
+    wing_mm: Size | None = None
 
 
 class Treatment(Row):

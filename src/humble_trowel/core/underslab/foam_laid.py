@@ -10,9 +10,12 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import shapely
+from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.edges.foam import R_PER_INCH, RSI_PER_R
+from humble_trowel.core.edges.frost_sides import weather_sides
+from humble_trowel.core.edges.wings import wings
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.foam_faces import foam_faces
 from humble_trowel.core.geometry.overlay import GRID_MM, outlines
@@ -38,6 +41,7 @@ KIND_WORDS: dict[FoamKind, str] = {
 }
 SPRAY_R = 6.0
 PLY_MM = 101.6
+WING_MM = 50.8  # thickness of foam lying flat, where none is said
 CREEP = 3.0
 CONCRETE_KPA_PER_MM = 0.0236
 
@@ -75,7 +79,7 @@ class FoamLaid:
 
 def foam_laid(plan: Plan, solid: Solid, ways: UnderslabWays) -> list[FoamLaid]:
     """All foam of a job, under the slab first. Raises ValueError for boards that cannot be laid."""
-    return [*_under(plan, solid, ways), *_edges(plan, ways), *_rings(plan, ways)]
+    return [*_under(plan, solid, ways), *_edges(plan, ways), *_wings(plan, ways), *_rings(plan, ways)]
 
 
 def _said(plan: Plan, what: FoamPlace) -> FoamBoards:
@@ -180,6 +184,36 @@ def _asked(plan: Plan, r: float, high_mm: float, heated: bool) -> tuple[str, boo
     deep = row[1] * 304.8
     text = f"IECC {edition} in zone {zone} asks R-{want} for {say_length(deep, plan.units)}"
     return text, r >= want - 1e-6 and high_mm >= deep - 1.0
+
+
+def _wings(plan: Plan, ways: UnderslabWays) -> list[FoamLaid]:
+    """Boards lying flat outside the sides that are open to the weather."""
+    said = _said(plan, "wing")
+    if said.wing_mm is None or not plan.outline:
+        return []
+    kind = said.kind or ways.foam
+    long, wide = said.board_long_mm or ways.board_long_mm, said.board_wide_mm or ways.board_wide_mm
+    mm = said.ply_mm or WING_MM
+    sides = weather_sides(plan)
+    flat = wings(list(plan.outline), sides, said.wing_mm, said.wing_mm, said.wing_mm)
+    region = shapely.union_all([Polygon(ring) for ring in (*flat.wall_rings, *flat.corner_rings)], grid_size=GRID_MM)
+    if region.area < 1.0:
+        return []
+    layout = (
+        None if kind == "SPRAY" else best_boards(region, long, wide, min(ways.stagger_mm, long / 2), long_ways(region))
+    )
+    r, names = (
+        mm / MM_PER_IN * _per_inch(kind),
+        [f"{say_length(said.wing_mm, plan.units)} wide along {len(sides)} sides"],
+    )
+    return [
+        FoamLaid(
+            "wing", kind, KIND_WORDS[kind], names, mm, say_depth(mm, plan.units), 1, region.area / 1e6,
+            format_area(region.area / 1e6, plan.units), outlines(region), layout,
+            "" if layout is None else f"{say_length(long, plan.units)} × {say_length(wide, plan.units)}",
+            0 if layout is None else layout.bought, _cut_text(layout, 1), r, r * RSI_PER_R, "", True, None, None, None, 0.0, 0.0,
+        )
+    ]  # fmt: skip
 
 
 def _rings(plan: Plan, ways: UnderslabWays) -> list[FoamLaid]:

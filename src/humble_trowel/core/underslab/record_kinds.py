@@ -6,7 +6,8 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.plan.refs import by_id
 from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
 from humble_trowel.core.underslab.check import Checked, checked
-from humble_trowel.core.underslab.line_tests import TestedLine, minutes_between, test_told, tested
+from humble_trowel.core.underslab.line_tests import tested
+from humble_trowel.core.underslab.line_told import TestedLine, minutes_between, test_told
 from humble_trowel.core.underslab.records import LineTest, RiserCheck
 from humble_trowel.core.underslab.services import riser_row
 

@@ -18,7 +18,7 @@
 	const rows = $derived(data.covered?.foam ?? []);
 	const boards = $derived(rows.reduce((sum, row) => sum + row.boards, 0));
 	const under = $derived(store.document?.underslab);
-	const whats = $derived([...new Set(rows.map((row) => row.what))]);
+	const whats = $derived([...new Set([...rows.map((row) => row.what), 'wing' as const])]);
 	const saidOf = (what: string) => under?.foam?.find((row) => row.what === what);
 	const kinds = (['XPS', 'EPS_II', 'EPS_IX', 'SPRAY'] as const).map((value) => ({ value, label: words.kinds[value] }));
 	const size = (mm: number | null | undefined) => (mm || mm === 0 ? shownLength(mm, store.units) : '');
@@ -37,14 +37,18 @@
 			: store.units === 'mm'
 				? `${+value.toFixed(2)} kPa`
 				: `${Math.round(value / 0.04788026)} psf`;
-	type Key = 'board_long_mm' | 'board_wide_mm' | 'ply_mm' | 'within_mm';
-	const fieldsOf = (kind: string | undefined): Key[] =>
-		kind === 'SPRAY' ? ['within_mm'] : ['board_long_mm', 'board_wide_mm', 'ply_mm'];
+	type Key = 'board_long_mm' | 'board_wide_mm' | 'ply_mm' | 'within_mm' | 'wing_mm';
+	const fieldsOf = (what: string, kind: string | undefined): Key[] => {
+		if (what === 'wing' && !kind) return ['wing_mm'];
+		const boards: Key[] = kind === 'SPRAY' ? ['within_mm'] : ['board_long_mm', 'board_wide_mm', 'ply_mm'];
+		return what === 'wing' ? ['wing_mm', ...boards] : boards;
+	};
 	const labels: Record<Key, string> = {
 		board_long_mm: words.long,
 		board_wide_mm: words.wide,
 		ply_mm: words.ply,
-		within_mm: words.within
+		within_mm: words.within,
+		wing_mm: words.wing
 	};
 	const asked = (row: FoamLaid) => (row.asked ? `${row.asked}: ${row.enough ? words.enough : words.short}.` : '');
 </script>
@@ -81,18 +85,18 @@
 		role="group"
 		aria-label={words.what[what]}
 	>
-		<Choose
-			label
-			name="{words.what[what]}: {words.kind}"
-			rows={kinds}
-			value={own?.kind ?? 'XPS'}
-			pick={(now) => void set(what, 'kind', now)}
-		/>
-		{#each fieldsOf(own?.kind) as key (key)}
+		{#if own || what !== 'wing'}<Choose
+				label
+				name="{words.what[what]}: {words.kind}"
+				rows={kinds}
+				value={own?.kind ?? 'XPS'}
+				pick={(now) => void set(what, 'kind', now)}
+			/>{/if}
+		{#each fieldsOf(what, own?.kind) as key (key)}
 			<Field
 				label={labels[key]}
 				calm
-				placeholder={cover.barrier.crew}
+				placeholder={key === 'wing_mm' ? words.noWing : cover.barrier.crew}
 				value={size(said?.[key])}
 				problem={store.problemFor(`foam-${what}-${key}`)}
 				keep={(typed) => set(what, key, typed.trim())}
