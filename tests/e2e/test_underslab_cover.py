@@ -15,7 +15,7 @@ def opened(page, tab):
 
 def test_a_stand_pipe_test_fails_by_a_leak_and_passes_when_it_is_mended(page):
     verdict = opened(page, "tests")
-    expect(verdict).to_have_text("Two lines to test.")
+    expect(verdict).to_have_text("Three lines to test.")
     expect(page.locator("[data-cap]")).to_have_count(3)
     expect(page.locator("[data-fill]")).to_be_attached()
     page.get_by_role("button", name="It stands. Start the clock").click()
@@ -53,7 +53,10 @@ def test_a_stand_pipe_test_fails_by_a_leak_and_passes_when_it_is_mended(page):
     page.get_by_label("ended").fill("2026-06-14 10:00")
     page.get_by_role("button", name="Keep the test").click()
     expect(page.locator("[data-told='passed']")).to_contain_text("Held 20 min, fell nothing.")
-    expect(verdict).to_have_text("One line to test.")
+    expect(verdict).to_have_text("Two lines to test.")
+    page.get_by_role("radio", name="Tubing").click()
+    expect(page.get_by_text("Hold 100 psi for 30 min.")).to_be_visible()
+    expect(page.locator("[data-tube]")).to_have_count(2)
 
 
 def test_sheets_are_laid_by_the_school_that_is_pressed(page, phone, server):
