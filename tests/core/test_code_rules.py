@@ -1,4 +1,4 @@
-"""Rules of the code at, just before and just after each of their limits (IRC, recalled: sources.py names the clause)."""
+"""Rules of the code at, just before and just after each of their limits (IRC, recalled: sources/ names the clause)."""
 
 import pytest
 from tests.answers import ground

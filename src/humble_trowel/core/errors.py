@@ -9,7 +9,7 @@
     ├── EditError                  an edit that does not fit the plan it is applied to
     └── ComputeError               a fault of the program in one answer; names the part (see guard.py)
 
-Doubtful but possible plans are no errors: they are `Finding`s (see findings.py).
+Doubtful but possible plans are no errors: they are `Finding`s (see findings/).
 """
 
 from __future__ import annotations

@@ -26,7 +26,7 @@ class Working:
 
     name: what it is. value, unit: in the units shown. text: the value as shown, with unit.
     formula: an expression over input symbols ('' for a leaf). shown: the formula with the numbers in it.
-    inputs: (symbol, Working). source: key in sources.py. words: the rule in a sentence. set_at: where a leaf is
+    inputs: (symbol, Working). source: key in sources/. words: the rule in a sentence. set_at: where a leaf is
     set ('lines/side/0', 'ways/allowances', ...), '' if nowhere. note: what rounding was done, last.
     """
 

@@ -1,6 +1,6 @@
 """Edges against frost, bury, height over the ground and sill plates: what meets, what is short, what is not known.
 
-Rules recalled from the codes named in sources.py; local code and the engineer decide.
+Rules recalled from the codes named in sources/; local code and the engineer decide.
 """
 
 from __future__ import annotations

@@ -33,7 +33,7 @@ class FoamBoard:
 def foam_for(r_value: float, foam: Foam, table: Table) -> FoamBoard:
     """The stock board that gives an R-value, from the labelled or the buried table.
 
-    r_value: h ft2 F/Btu. foam: XPS or EPS. Thickness in inches: what just gives it, and the next half inch up. Source: 'foam-r' in sources.py.
+    r_value: h ft2 F/Btu. foam: XPS or EPS. Thickness in inches: what just gives it, and the next half inch up. Source: 'foam-r' in sources/.
     """
     per_inch = R_PER_INCH[table][foam]
     exact = r_value / per_inch
@@ -72,7 +72,7 @@ OUTSIDE_TABLE = "above 4,000: outside the table, design to ASCE 32"
 def shallow_row(index_f_days: float) -> ShallowRow | None:
     """The next row up of the shallow table, which is always safe; None above the table.
 
-    index_f_days: air freezing index of the site, F-days. Sizes of the row in inches. Source: 'shallow-frost' in sources.py.
+    index_f_days: air freezing index of the site, F-days. Sizes of the row in inches. Source: 'shallow-frost' in sources/.
     """
     return next((row for row in SHALLOW_ROWS if row.index_f_days >= index_f_days), None)
 

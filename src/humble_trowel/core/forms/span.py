@@ -42,7 +42,7 @@ class Span:
 def bending_mpa(deep_mm: float, wood: Wood) -> float:
     """Allowed bending stress of a board lying flat, MPa: the table's stress times size, flat use, wet use and a week's load.
 
-    deep_mm: the board's width as it lies against the concrete. wood: species group. Source: 'span' in sources.py.
+    deep_mm: the board's width as it lies against the concrete. wood: species group. Source: 'span' in sources/.
     """
     size, flat = next((cf, cfu) for most, cf, cfu in DEPTH_FACTORS if deep_mm <= most)
     wet = WET_BENDING if FB_PSI[wood] * size > WET_OVER_PSI else 1.0
@@ -65,7 +65,7 @@ def board_span(
     thick_mm, deep_mm: the board's sizes as bought. several: it runs over three supports or more. bulge_limit_mm: how far
     it may bow between two. all_bottom: the bottom pressure over the whole depth (safer). cap_mm: for knocks and boots.
     Answers pressure in N/mm2 x 1000, line load in N/mm, spans in mm and which of them governs. Sources: 'pressure',
-    'span' and 'cap' in sources.py.
+    'span' and 'cap' in sources/.
     """
     bottom = N_PER_M3 * (top_mm + deep_mm) / 1e3 / 1e6  # N/mm2
     top = bottom if all_bottom else N_PER_M3 * top_mm / 1e3 / 1e6

@@ -25,7 +25,7 @@ FALLS: tuple[tuple[float, float], ...] = ((2.5 * IN, 1 / 48), (6 * IN, 1 / 96), 
 
 def outside_mm(size_mm: float) -> float:
     """Outside diameter of a pipe as sold: inch sizes by the table of iron pipe sizes, others by their own name, which is
-    the outside diameter of metric plastic pipe. Source: 'pipe-sizes' in sources.py."""
+    the outside diameter of metric plastic pipe. Source: 'pipe-sizes' in sources/."""
     found = next((outside for name, outside in INCH_SIZES if abs(name * IN - size_mm) < SAME_MM), None)
     return size_mm if found is None else found * IN
 
@@ -33,7 +33,7 @@ def outside_mm(size_mm: float) -> float:
 def sleeve_mm(size_mm: float) -> float:
     """The sleeve of a pipe: two sizes larger than it, as sold. Raises ValueError for a pipe larger than the tables.
 
-    Source: 'sleeve' in sources.py."""
+    Source: 'sleeve' in sources/."""
     inches = [name * IN for name, _ in INCH_SIZES]
     sizes = inches if any(abs(one - size_mm) < SAME_MM for one in inches) else list(METRIC_SIZES)
     larger = [one for one in sizes if one > size_mm + SAME_MM]
@@ -45,7 +45,7 @@ def sleeve_mm(size_mm: float) -> float:
 def least_fall(size_mm: float) -> float:
     """Least fall of a drain, rise over run: 1/4 in a foot up to 2 1/2 in, 1/8 up to 6 in, 1/16 beyond.
 
-    size_mm: as sold. Source: 'drain-fall' in sources.py."""
+    size_mm: as sold. Source: 'drain-fall' in sources/."""
     return next(rate for upto, rate in FALLS if size_mm <= upto + SAME_MM)
 
 

@@ -46,7 +46,7 @@ def layer_volume(
     """What a layer takes: loose = factor x compacted; mass = loose x loose density; lifts rounded up to whole.
 
     area_m2, thick_mm: as compacted. factor: loose over compacted. density_t_m3: of the loose stone. max_lift_mm: the
-    greatest lift, measured as `lift_is` says. Volumes in m3, mass in tonnes and short tons. Source: 'stone-lift' in sources.py.
+    greatest lift, measured as `lift_is` says. Volumes in m3, mass in tonnes and short tons. Source: 'stone-lift' in sources/.
     """
     compacted = area_m2 * thick_mm / 1000
     loose = compacted * factor

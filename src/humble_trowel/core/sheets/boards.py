@@ -88,7 +88,7 @@ def lay_boards(
 ) -> BoardLayout:
     """Boards over a region (mm), courses at `angle_deg`. stagger: how far joints of neighbours stand apart at least.
 
-    Raises ValueError for boards without a size, or a stagger over half a board. Source: 'foam-boards' in sources.py."""
+    Raises ValueError for boards without a size, or a stagger over half a board. Source: 'foam-boards' in sources/."""
     if min(board_long, board_wide) <= 0 or stagger > board_long / 2:
         raise ValueError("Joints cannot stand farther apart than half a board.")
     turned = affinity.rotate(region, -angle_deg, origin=(0, 0))

@@ -62,7 +62,7 @@ class Rolls:
 def rolls(long: float, wide: float, roll_wide: float, roll_long: float, lap: float, turn_up: float = 0.0) -> Rolls:
     """Rows of sheet that lap over a rectangle and turn up all round, the way round that takes less.
 
-    Raises ValueError for a roll no wider than its lap. Source: 'barrier-lap' in sources.py."""
+    Raises ValueError for a roll no wider than its lap. Source: 'barrier-lap' in sources/."""
     if roll_wide <= lap:
         raise ValueError("The roll is no wider than its lap.")
 

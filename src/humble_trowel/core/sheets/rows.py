@@ -64,7 +64,7 @@ def lay_rows(
 ) -> SheetRows:
     """Rows over a region (mm), running at `angle_deg`. Raises ValueError for a roll no wider or longer than its lap.
 
-    Source: 'barrier-lap' in sources.py."""
+    Source: 'barrier-lap' in sources/."""
     if min(roll_wide, roll_long) <= lap:
         raise ValueError(
             "The roll is no wider than its lap." if roll_wide <= lap else "The roll is no longer than its lap."

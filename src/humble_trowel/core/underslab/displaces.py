@@ -44,7 +44,7 @@ class Displaced:
 def displaced(
     plan: Plan, solid: Solid, runs: Sequence[Run], tube_mm: float, tube_outside_mm: float
 ) -> Displaced | None:
-    """What sits in the concrete of a slab; None where nothing does. Source: 'displaced' in sources.py."""
+    """What sits in the concrete of a slab; None where nothing does. Source: 'displaced' in sources/."""
     pipes = math.fsum(
         _round_m2(outside_mm(sleeve.size_mm)) * (sleeve.s1_mm - sleeve.s0_mm) / 1000
         for run in runs

@@ -21,7 +21,7 @@ def slab_edge(edition: str, zone: str) -> tuple[Asked, str]:
     """(R and depth in feet that an unheated slab's edge asks, how sure the figure is recalled). None asks nothing.
 
     edition: of the IECC, residential. zone: '1' to '8', '4M' for Marine. Raises ValueError for one that is not in the table.
-    Source: 'slab-edge-r' in sources.py."""
+    Source: 'slab-edge-r' in sources/."""
     if edition not in SLAB_EDGE or zone not in ZONES:
         raise ValueError(f"The table has editions {', '.join(SLAB_EDGE)} and zones {', '.join(ZONES)}.")
     return SLAB_EDGE[edition][ZONES.index(zone)], SURE.get(edition, "HIGH")

@@ -145,7 +145,7 @@ def _pressured(plan: Plan, ways: UnderslabWays) -> list[TestedLine]:
 
 
 def _tubing(plan: Plan, ways: UnderslabWays) -> list[TestedLine]:
-    """The loops of all heated rooms, tested together from their manifold. Source: 'line-test' in sources.py."""
+    """The loops of all heated rooms, tested together from their manifold. Source: 'line-test' in sources/."""
     rooms = plan.underslab.heated
     if not rooms:
         return []

@@ -67,7 +67,7 @@ class TubingLaid:
 def size_of(tubing: Tubing) -> tuple[float, float, float]:
     """(outside, longest loop, radius of a bend) of the tube, mm; what the job says comes first.
 
-    Source: 'tube' in sources.py."""
+    Source: 'tube' in sources/."""
     row = min(SIZES_MM, key=lambda one: abs(one[0] - tubing.size_mm))
     return row[1], tubing.longest_mm or row[2], tubing.bend_mm or row[3]
 
