@@ -21,6 +21,7 @@ CLOSE = {
     "forms": {"": (0.1, 0), "p_bottom_psf": (0.02, 0), "line_load_lb_ft": (0.002, 0), "runs_in": (0.01, 0)},
     "grades": {"": (0.0005, 1e-3), "highest_mm": (0.05, 0), "lowest_mm": (0.05, 0)},
     "insulation": {"": (0.001, 0)},
+    "steel": {"": (0.001, 2e-5), "As_": (1e-4, 1e-3), "length_in": (0.001, 0), "chairs": (0, 0), "mass": (0, 1e-4)},
 }
 BOUNDS = {"pieces_found", "accept_at_most"}  # no worse than this
 
