@@ -49,8 +49,9 @@ export function placed(rows: readonly Named[], taken: Room[]): Map<string, XY> {
 	const found = new Map<string, XY>();
 	for (const row of [...rows].sort((a, b) => Number(b.must) - Number(a.must))) {
 		const wide = row.text.length * LETTER_PX + 14;
-		const spots = [...row.spots].filter(([x]) => x > wide / 2);
-		const at = firstFree(spots, wide, 22, taken) ?? (row.must ? (spots[0] ?? null) : null);
+		const spots = [...row.spots];
+		const whole = spots.filter(([x]) => x > wide / 2); // nothing is cut off at the sheet's edge
+		const at = firstFree(whole, wide, 22, taken) ?? (row.must ? (spots[0] ?? null) : null);
 		if (at) found.set(row.id, at);
 	}
 	return found;

@@ -25,15 +25,17 @@ describe('a run on the plan', () => {
 	});
 	it('is named beside its longest leg, and never on another name', () => {
 		const path = [
-			[0, 0],
-			[40, 0],
-			[40, 300]
+			[100, 0],
+			[140, 0],
+			[140, 300]
 		] as [number, number][];
-		expect(besideLegs(path)[0]).toEqual([6, 150]);
+		expect(besideLegs(path)[0]).toEqual([106, 150]);
 		const rows = ['a', 'b'].map((id) => ({ id, text: 'D2 2', spots: besideLegs(path), must: false }));
 		const found = placed(rows, []);
-		expect(found.get('a')).toEqual([6, 150]);
-		expect(found.get('b')).toEqual([74, 150]);
+		expect(found.get('a')).toEqual([106, 150]);
+		expect(found.get('b')).toEqual([174, 150]);
+		const edge = placed([{ id: 'c', text: 'D2 2', spots: [[6, 150], [74, 150]], must: false }], []); // prettier-ignore
+		expect(edge.get('c')).toEqual([74, 150]);
 	});
 	it('leaves a name out where there is no room, but not that of what is held', () => {
 		const everywhere = [[-1e4, -1e4, 1e4, 1e4]] as const;
