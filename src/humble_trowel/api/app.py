@@ -31,6 +31,7 @@ from humble_trowel.api.routes import (
     readings,
     records,
     rules,
+    steel,
     underslab,
     ways,
 )
@@ -52,7 +53,7 @@ REFUSALS = {
     507: "The disk takes no more.",
 }
 ROUTERS = (
-    jobs.router, lines.router, records.router, edges.router, underslab.router, ground.router, laser.router, gauge.router, papers.router, ways.router,
+    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, ground.router, laser.router, gauge.router, papers.router, ways.router,
     rules.router, readings.router,
 )  # fmt: skip
 HOUR_S = 3600

@@ -11,6 +11,7 @@ from humble_trowel.api.schemas import KeepWays, School, WaysState
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, PAD_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
+from humble_trowel.core.plan.steel_ways import BAR_CORNER_SCHOOLS, HELD_SCHOOLS, LAP_SCHOOLS, WAY_SCHOOLS
 from humble_trowel.core.plan.underslab_ways import EDGE_SCHOOLS, PLACE_SCHOOLS, TEST_SCHOOLS
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.store import ways
@@ -30,6 +31,10 @@ SCHOOLS = {
         ("barrier-place", PLACE_SCHOOLS),
         ("barrier-edge", EDGE_SCHOOLS),
         ("drain-test", TEST_SCHOOLS),
+        ("steel", WAY_SCHOOLS),
+        ("steel-corners", BAR_CORNER_SCHOOLS),
+        ("steel-held", HELD_SCHOOLS),
+        ("steel-lap", LAP_SCHOOLS),
     )
 }
 

@@ -33,6 +33,7 @@ from humble_trowel.core.plan.shape_parts import (
     SlabType,
     Zone,
 )
+from humble_trowel.core.plan.steel_parts import Steel
 from humble_trowel.core.plan.underslab_parts import Underslab
 from humble_trowel.core.plan.values import (
     MAX_CORNERS,
@@ -142,7 +143,7 @@ class FormRow(Row):
     left_out: StrictBool = False
 
 
-LATER_STAGES = ("steel", "embeds", "screed", "joints", "schedule")
+LATER_STAGES = ("embeds", "screed", "joints", "schedule")
 
 
 class Plan(Model):
@@ -187,15 +188,15 @@ class Plan(Model):
     build_ups: Annotated[list[BuildUp], Field(max_length=100)] = []
     ground: GroundNotes = GroundNotes()
     underslab: Underslab = Underslab()
-    steel: Any = None
+    steel: Steel = Steel()
     embeds: Any = None
     screed: Any = None
     joints: Any = None
     schedule: Any = None
 
-    @field_validator("underslab", mode="before")
+    @field_validator("underslab", "steel", mode="before")
     @classmethod
-    def _nothing_buried(cls, value: Any) -> Any:
+    def _nothing_said(cls, value: Any) -> Any:
         return {} if value is None else value
 
     @field_validator("existing", "build_ups", mode="before")

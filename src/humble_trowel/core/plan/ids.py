@@ -18,13 +18,14 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.footing_parts import Footing
 from humble_trowel.core.plan.model import Row
 from humble_trowel.core.plan.shape_parts import Zone
+from humble_trowel.core.plan.steel_parts import Dowels
 from humble_trowel.core.plan.underslab_parts import HeatedRoom
 from humble_trowel.core.plan.wall_parts import Wall
 
 Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
     "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
-    "sidewalks", "ramps", "services", "risers", "treatments", "heated",
+    "sidewalks", "ramps", "services", "risers", "treatments", "heated", "dowels",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
@@ -35,9 +36,10 @@ NAMES: dict[Kind, str] = {
     "pads": "pad", "recesses": "recess", "side_pads": "pad beside the slab", "kerbs": "kerb", "piles": "row of piles",
     "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour", "walls": "wall",
     "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp", "services": "run", "risers": "riser",
-    "treatments": "treatment", "heated": "heated room",
+    "treatments": "treatment", "heated": "heated room", "dowels": "row of dowels",
 }  # fmt: skip
 BURIED: dict[Kind, str] = {"services": "v", "risers": "i", "treatments": "n", "heated": "d"}  # rows of `underslab`
+IN_STEEL: dict[Kind, str] = {"dowels": "y"}  # rows of `steel`
 T = TypeVar("T", bound=Row)
 
 
@@ -93,7 +95,18 @@ def with_ids(plan: Plan) -> Plan:
         changes["corner_ids"] = _spots_named(plan.corner_ids, [_spot(at) for at in ring], "c")
     if len(plan.opening_ids) < len(plan.openings) or not all(plan.opening_ids):
         changes["opening_ids"] = _spots_named(plan.opening_ids, [[_spot(at) for at in r] for r in plan.openings], "o")
+    corners = changes.get("corner_ids", plan.corner_ids)
+    if any(not row.id or row.side.isdigit() for row in plan.steel.dowels):
+        rows = [_on_its_side(row, corners) for row in plan.steel.dowels]
+        changes["steel"] = plan.steel.model_copy(update={"dowels": _named(rows, IN_STEEL["dowels"])})
     return plan.model_copy(update=changes) if changes else plan
+
+
+def _on_its_side(row: Dowels, corners: Sequence[str]) -> Dowels:
+    """Dowels that name their side by its first corner's id, also where a file gives its number."""
+    if not row.side.isdigit() or row.side in corners or int(row.side) >= len(corners):
+        return row
+    return row.model_copy(update={"side": corners[int(row.side)]})
 
 
 def _on_their_footings(walls: Sequence[Wall], footings: Sequence[Footing]) -> list[Wall] | None:
@@ -137,6 +150,7 @@ def check_ids(plan: Plan) -> None:
     lists: list[tuple[str, Iterable[str]]] = [(key, (row.id for row in getattr(plan, key))) for key in ROWS]
     lists += [("ground.benchmarks", (row.id for row in plan.ground.benchmarks))]
     lists += [(f"underslab.{key}", (row.id for row in getattr(plan.underslab, key))) for key in BURIED]
+    lists += [(f"steel.{key}", (row.id for row in getattr(plan.steel, key))) for key in IN_STEEL]
     lists += [(f"build_ups[{i}].layers", (layer.id for layer in row.layers)) for i, row in enumerate(plan.build_ups)]
     for key, ids in lists:
         _once(ids, f"{key}[{{}}].id")
@@ -167,7 +181,8 @@ def ids_of(plan: Plan, kind: Kind) -> Sequence[str]:
         return [row.id for row in plan.ground.benchmarks]
     if kind == "layers":
         return [layer.id for row in plan.build_ups for layer in row.layers]
-    return [row.id for row in getattr(plan.underslab if kind in BURIED else plan, kind)]
+    holder = plan.underslab if kind in BURIED else plan.steel if kind in IN_STEEL else plan
+    return [row.id for row in getattr(holder, kind)]
 
 
 def place_of(plan: Plan, kind: Kind, name: str, path: str = "") -> int:

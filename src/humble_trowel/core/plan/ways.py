@@ -13,6 +13,7 @@ from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StrictBool, f
 from humble_trowel.core.plan.form_ways import BuyWay, CornerWay, FormWays, SetOutWays, StackWay, Tape
 from humble_trowel.core.plan.ground_ways import GroundWays, RodReads
 from humble_trowel.core.plan.local_rules import LIMIT_OF, LocalRule
+from humble_trowel.core.plan.steel_ways import SteelWays
 from humble_trowel.core.plan.underslab_ways import UnderslabWays
 from humble_trowel.core.plan.way_values import Reason, SmallLength, Text, Volume, WayLength
 from humble_trowel.core.units import M3_PER_YD3, Units
@@ -87,6 +88,7 @@ class Ways(WaysPart):
     forms: FormWays = FormWays()
     ground: GroundWays = GroundWays()
     underslab: UnderslabWays = UnderslabWays()
+    steel: SteelWays = SteelWays()
     local_rules: dict[str, LocalRule] = {}
 
     @field_validator("local_rules")

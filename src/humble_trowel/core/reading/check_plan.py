@@ -18,6 +18,7 @@ from humble_trowel.core.reading.check_beside import check_beside
 from humble_trowel.core.reading.check_footings import check_footings
 from humble_trowel.core.reading.check_parts import check_parts
 from humble_trowel.core.reading.check_size import check_pourable, check_work
+from humble_trowel.core.reading.check_steel import check_steel
 from humble_trowel.core.reading.check_underslab import check_underslab
 from humble_trowel.core.reading.check_walls import check_walls
 
@@ -44,6 +45,7 @@ def check_plan(plan: Plan) -> None:
     check_walls(plan)
     check_beside(plan)
     check_underslab(plan)
+    check_steel(plan)
     _check_forms(plan)
 
 

@@ -6,8 +6,8 @@ import math
 
 from shapely.geometry import Polygon
 
+from humble_trowel.core.plan.bars import IN, Bar, bar_of
 from humble_trowel.core.rules.case import Answer, Given, by_kind
-from humble_trowel.core.steel.bars import IN, Bar, bar_of
 from humble_trowel.core.steel.bends import bent_mm, hook, stirrup_mm
 from humble_trowel.core.steel.chairs import chairs_by_rows
 from humble_trowel.core.steel.laps import class_b_mm, development_mm, forty_d_mm, spliced

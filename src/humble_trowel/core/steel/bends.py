@@ -9,7 +9,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from humble_trowel.core.errors import InputError
-from humble_trowel.core.steel.bars import IN, Bar
+from humble_trowel.core.plan.bars import IN, Bar
 
 LEAST_180_MM, LEAST_STIRRUP_MM = 2.5 * IN, 3.0 * IN
 

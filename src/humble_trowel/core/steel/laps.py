@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from typing import Literal
 
-from humble_trowel.core.steel.bars import IN, SMALL_D_MM, Bar
+from humble_trowel.core.plan.bars import IN, SMALL_D_MM, Bar
 
 LapRule = Literal["40d", "class-b"]
 FY_PSI = 60_000.0

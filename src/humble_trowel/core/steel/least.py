@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from humble_trowel.core.steel.bars import IN, Bar
+from humble_trowel.core.plan.bars import IN, Bar
 
 RATIO = 0.0018
 CAP_MM, CAP_THICK = 18 * IN, 5.0

@@ -1,0 +1,37 @@
+"""Steel: what goes in, of the newest revision with edits that are not kept, and how it is cut."""
+
+from __future__ import annotations
+
+from fastapi import APIRouter, Request
+
+from humble_trowel.api.routes.jobs import JobId, service_of
+from humble_trowel.api.steel_schemas import SteelAsked, SteelCuts, SteelState
+from humble_trowel.api.strict import StrictRoute
+from humble_trowel.core.edits.registry import apply
+from humble_trowel.core.job import Job
+from humble_trowel.core.steel.told import cuts_told
+
+router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["steel"])
+
+
+@router.post("/steel")
+def steel(request: Request, job_id: JobId, body: SteelAsked) -> SteelState:
+    """Marks, mats, cages, mesh, dowels and chairs."""
+    job = service_of(request).laid_out(job_id)
+    if body.edits:
+        job = Job(apply(job.plan, body.edits)[0], job.crew, job.records, before=job)
+    if job.steel is None and job.stumbles("steel"):
+        job.answered("steel", None)
+    return SteelState(
+        steel=job.steel_told,
+        findings=job.steel.findings if job.steel else [],
+        unsaid=job.steel_unsaid,
+        bare=job.steel_bare,
+    )
+
+
+@router.get("/steel/cuts")
+def cuts(request: Request, job_id: JobId) -> SteelCuts:
+    """How every size is cut from stock, with the least that can be bought."""
+    job = service_of(request).laid_out(job_id)
+    return SteelCuts(cuts=cuts_told(job.plan.units, job.steel_cuts()))

@@ -1,0 +1,34 @@
+"""Bodies of the steel routes."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from pydantic import BaseModel, ConfigDict, Field
+
+from humble_trowel.core.edits.registry import Edit
+from humble_trowel.core.findings import Finding
+from humble_trowel.core.steel.told import SizeCutTold, SteelTold
+
+
+class SteelAsked(BaseModel):
+    """edits: not kept yet."""
+
+    model_config = ConfigDict(extra="forbid")
+    edits: Annotated[list[Edit], Field(max_length=60)] = []
+
+
+class SteelState(BaseModel):
+    """steel: None where none is said. unsaid: slab types of which nobody said how they are held together. bare: edge, beam and pad types in use without a
+    cage, as (of, mark)."""
+
+    steel: SteelTold | None
+    findings: list[Finding]
+    unsaid: list[str]
+    bare: list[tuple[str, str]]
+
+
+class SteelCuts(BaseModel):
+    """A cut plan for each size."""
+
+    cuts: list[SizeCutTold]

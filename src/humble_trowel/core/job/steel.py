@@ -1,0 +1,57 @@
+"""The steel of a job."""
+
+from __future__ import annotations
+
+from humble_trowel.core.cutting.cut import Clock
+from humble_trowel.core.job.underslab import UnderslabAnswers
+from humble_trowel.core.kept import kept
+from humble_trowel.core.steel.frame import Frame
+from humble_trowel.core.steel.schedule import SizeCut, size_cut
+from humble_trowel.core.steel.steel import SteelLaid, steel_laid
+from humble_trowel.core.steel.told import SteelTold, steel_told
+
+
+class SteelAnswers(UnderslabAnswers):
+    """Bars, mesh, cages, dowels and how they are cut."""
+
+    @kept(
+        "plan.steel", "plan.units", "plan.outline", "plan.corner_ids", "plan.edges", "plan.edge_types", "plan.beams", "plan.beam_types",
+        "plan.pads", "plan.pad_types", "plan.openings", "plan.kerbs", "plan.mix", "plan.build_ups", "plan.existing", "plan.laps",
+        "plan.walls", "plan.footings", "plan.zones", "plan.underslab", "solid", "setups", "records", "ways.steel", "ways.ground", "plan.recesses",
+    )  # fmt: skip
+    def steel(self) -> SteelLaid | None:
+        """All steel; None where none is said."""
+        runs = self.underslab.runs if self.underslab else []
+        return self.guarded("steel", "Steel", lambda: steel_laid(self.plan, self.solid, self.ways.steel, runs), None)
+
+    @property
+    def steel_told(self) -> SteelTold | None:
+        """The steel in words and drawings; None where none is said."""
+        if self.steel is None or self.solid is None:
+            return None
+        return steel_told(Frame(self.plan, self.solid, self.ways.steel), self.steel)
+
+    @property
+    def steel_unsaid(self) -> list[str]:
+        """Slab types in use of which nobody said how they are held together."""
+        said = {row.slab for row in self.plan.steel.ways}
+        cells = self.solid.cells if self.solid else []
+        return [mark for mark in dict.fromkeys(cell.mark for cell in cells) if mark not in said]
+
+    @property
+    def steel_bare(self) -> list[tuple[str, str]]:
+        """Edge, beam and pad types in use without a cage."""
+        plan, caged = self.plan, {(row.of, row.mark) for row in self.plan.steel.cages}
+        thick = {row.mark for row in plan.edge_types if row.kind == "thickened"}
+        used = [("edge", row.type) for row in plan.edges if row.type in thick]
+        used += [("beam", row.type) for row in plan.beams] + [("pad", row.type) for row in plan.pads]
+        return [one for one in dict.fromkeys(used) if one not in caged]
+
+    def steel_cuts(self, clock: Clock | None = None, limit_s: float = 3.0) -> list[SizeCut]:
+        """How every size is cut from stock."""
+        laid = self.steel
+        if laid is None or self.solid is None:
+            return []
+        frame = Frame(self.plan, self.solid, self.ways.steel)
+        each = limit_s / max(1, len(laid.sizes))
+        return [size_cut(frame, laid.bars, row.bar, clock, each) for row in laid.sizes]
