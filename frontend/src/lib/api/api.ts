@@ -59,6 +59,8 @@ export const api = {
 	edges: (id: string) => request('get', `${JOB}/edges`, of(id)),
 	underslab: (id: string, body: Posted<'/api/jobs/{job_id}/underslab'>) =>
 		request('post', `${JOB}/underslab`, { ...of(id), body }),
+	steel: (id: string, body: Posted<'/api/jobs/{job_id}/steel'>) => request('post', `${JOB}/steel`, { ...of(id), body }),
+	steelCuts: (id: string) => request('get', `${JOB}/steel/cuts`, of(id)),
 	section: (id: string, body: Posted<'/api/jobs/{job_id}/section'>) => request('post', `${JOB}/section`, { ...of(id), body }),
 	partAlone: (job_id: string, number: number) => request('get', `${JOB}/parts/{number}/alone`, { path: { job_id, number } }),
 

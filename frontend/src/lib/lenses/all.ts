@@ -4,6 +4,7 @@ import { groundLens } from './ground/lens';
 import type { Lens } from './lens';
 import { linesLens } from './lines/lens';
 import { orderLens } from './order/lens';
+import { steelLens } from './steel/lens';
 import { underslabLens } from './underslab/lens';
 
-export const LENSES: readonly Lens[] = [linesLens, groundLens, edgesLens, underslabLens, orderLens];
+export const LENSES: readonly Lens[] = [linesLens, groundLens, edgesLens, underslabLens, steelLens, orderLens];

@@ -17,6 +17,7 @@ export const rules = {
 		ground: 'Ground',
 		edges: 'Edges',
 		underslab: 'Underslab',
+		steel: 'Steel',
 		cutting: 'Cutting'
 	},
 	standing: {

@@ -14,7 +14,7 @@ export const w = {
 	notSaid: 'not said',
 	asCrew: 'as the crew does',
 	ways: 'Ways',
-	lenses: { lines: 'Lines', ground: 'Ground', edges: 'Edges', underslab: 'Underslab', order: 'Order' },
+	lenses: { lines: 'Lines', ground: 'Ground', edges: 'Edges', underslab: 'Underslab', steel: 'Steel', order: 'Order' },
 	ask: {
 		start: 'Where does it start?',
 		lines: 'Does it close, and is it square?',
@@ -62,6 +62,7 @@ export const w = {
 		ground: 'Name a mark that nobody will move, and set the laser up on it',
 		edges: 'Say how deep the edge goes: 12 wide 18 deep',
 		underslab: 'Walk the drain: from which two faces, which way, how it falls',
+		steel: 'Say how each slab is held together: bars, mesh, fibre, or nothing',
 		order: 'Comes by itself; then ask the plant'
 	},
 	guess: {
@@ -114,6 +115,16 @@ export const w = {
 			foam: { name: 'Foam', ask: 'Which boards, and where?' },
 			tubing: { name: 'Tubing', ask: 'How does the tube run?' },
 			clashes: { name: 'Clashes', ask: 'What is in the way?' }
+		}
+	},
+	steel: {
+		tabs: {
+			way: { name: 'Way', ask: 'What goes in?' },
+			mat: { name: 'Mat', ask: 'How do the bars lie?' },
+			cages: { name: 'Cages', ask: 'What goes in, bent how?' },
+			dowels: { name: 'Dowels', ask: 'What ties it on?' },
+			chairs: { name: 'Chairs', ask: 'What holds it up?' },
+			lists: { name: 'Lists', ask: 'What goes in, cut how?' }
 		}
 	},
 	edges: {

@@ -7,6 +7,7 @@
 		ground: () => import('#lib/lenses/ground/Ground.svelte'),
 		edges: () => import('#lib/lenses/edges/Edges.svelte'),
 		underslab: () => import('#lib/lenses/underslab/Underslab.svelte'),
+		steel: () => import('#lib/lenses/steel/Steel.svelte'),
 		order: () => import('#lib/lenses/order/Order.svelte')
 	};
 </script>

@@ -1,0 +1,55 @@
+<script lang="ts">
+	/** The lists: what is bought, what is bent, how each size is cut, bundles end on. */
+	import Choice from '../../ui/Choice.svelte';
+	import Verdict from '../../ui/Verdict.svelte';
+	import { steel as words } from '../../words/steel';
+	import BendCard from './BendCard.svelte';
+	import Bundles from './Bundles.svelte';
+	import CutBars from './CutBars.svelte';
+	import MarkRows from './MarkRows.svelte';
+	import type { SteelData } from './steel.svelte';
+	let { data }: { data: SteelData } = $props();
+	const laid = $derived(data.laid);
+	const cuts = $derived(data.cuts ?? []);
+	const bars = $derived(cuts.reduce((sum, one) => sum + one.bars, 0));
+	const bought = $derived.by(() => {
+		const number = (text: string) => Number(text.replace(/[^\d.]/g, ''));
+		const total = cuts.reduce((sum, one) => sum + number(one.bought_text), 0);
+		return `${total.toLocaleString('en-US')} ${cuts[0]?.bought_text.split(' ')[1] ?? ''}`;
+	});
+	let picked = $state('');
+	const size = $derived(
+		cuts.find((one) => one.bar === (data.held?.bar ?? picked)) ?? cuts.find((one) => one.bar === picked) ?? cuts[0]
+	);
+	const bent = $derived(data.marks.filter((row) => row.shape !== 'straight'));
+	const scale = $derived(92 / Math.max(1, ...bent.flatMap((row) => row.legs_mm)));
+</script>
+
+<Verdict
+	text={laid ? (data.cuts ? words.lists(bars, bought) : words.counting) : words.none}
+	under={laid ? words.listsUnder(laid.mass_text, laid.tie_text) : words.noneUnder}
+/>
+{#if laid}
+	<h2 class="panel-head">{words.bend} <span class="label">{words.bendHow}</span></h2>
+	{#if bent.length}<div class="mt-4 flex flex-wrap gap-y-10">
+			{#each bent as row (row.key)}<BendCard
+					{row}
+					{scale}
+					on={data.held?.mark === row.mark}
+					press={() => data.hold(row.mark)}
+				/>{/each}
+		</div>{:else}<p>{words.straight}</p>{/if}
+	{#if cuts.length > 1}<div class="mt-12">
+			<Choice
+				name={words.sizes}
+				rows={cuts.map((one) => ({ value: one.bar, label: `${one.bar}: ${one.bars}` }))}
+				value={size?.bar ?? null}
+				pick={(now) => now && ((picked = now), data.held && data.held.bar !== now && data.hold(data.held.mark))}
+			/>
+		</div>{/if}
+	{#if size}<CutBars {size} held={data.held?.mark ?? ''} />{/if}
+	<Bundles {cuts} sizes={laid.sizes} />
+	<h2 class="panel-head">{words.marks}</h2>
+	<MarkRows {data} rows={data.marks} />
+{/if}
+<p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{words.caution}</p>

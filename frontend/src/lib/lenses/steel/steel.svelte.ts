@@ -1,0 +1,86 @@
+/** What the Steel lens looks at: every mark with what is being tried, the mark that is held, and the cuts. */
+import { api } from '../../api/api';
+import type { MarkTold, SteelCuts, SteelState } from '../../api/schema';
+import type { Edit, JobStore } from '../../state/job.svelte';
+import { Resource } from '../../state/resource.svelte';
+
+/** What a call is of: a slab type, a cage's type, a side. */
+export interface Target {
+	kind: 'slab' | 'edge' | 'beam' | 'pad' | 'dowels';
+	mark: string;
+	dowels?: string;
+}
+
+export class SteelData {
+	readonly #state = new Resource<SteelState>(() => api.steel(this.store.id, { edits: this.store.trying }));
+	readonly #cuts = new Resource<SteelCuts>(() => api.steelCuts(this.store.id));
+	#held = $state('');
+	#target = $state.raw<Target | null>(null);
+
+	constructor(readonly store: JobStore) {}
+
+	get problem() {
+		return this.#state.problem;
+	}
+	get laid() {
+		return this.#state.value?.steel ?? null;
+	}
+	get findings() {
+		return this.#state.value?.findings ?? [];
+	}
+	get unsaid() {
+		return this.#state.value?.unsaid ?? [];
+	}
+	get bare() {
+		return this.#state.value?.bare ?? [];
+	}
+	get cuts() {
+		return this.#cuts.value?.cuts ?? null;
+	}
+	get marks(): MarkTold[] {
+		return this.laid?.marks ?? [];
+	}
+	/** marks of slabs: mats, bars along edges, across corners, round openings */
+	get mats() {
+		return this.marks.filter((row) => /^(mat|rim|diagonal|trimmer)/.test(row.key));
+	}
+	get caged() {
+		return this.marks.filter((row) => /^(edge|beam|pad)\//.test(row.key));
+	}
+	/** the mark that is held, by its letter */
+	get held() {
+		return this.marks.find((row) => row.mark === this.#held) ?? null;
+	}
+	hold(mark: string) {
+		this.#held = this.#held === mark ? '' : mark;
+	}
+	/** Mark to mark, of those that are shown. */
+	step(by: number, rows: readonly MarkTold[]) {
+		const at = rows.findIndex((row) => row.mark === this.#held);
+		const next = rows[at < 0 ? 0 : at + by];
+		if (next) this.#held = next.mark;
+	}
+	get target() {
+		return this.#target;
+	}
+	aim(target: Target | null) {
+		this.#target = target;
+	}
+	/** what a target holds now, as it was called */
+	drawn(target: Target): string {
+		const said = this.store.document?.steel;
+		if (target.kind === 'slab') return said?.ways?.find((row) => row.slab === target.mark)?.drawn ?? '';
+		return said?.cages?.find((row) => row.of === target.kind && row.mark === target.mark)?.drawn ?? '';
+	}
+	edit(target: Target, text: string): Edit {
+		if (target.kind === 'slab') return { op: 'call_slab_steel', slab: target.mark, text } as Edit;
+		if (target.kind === 'dowels') return { op: 'call_dowels', side: target.mark, text, dowels: target.dowels ?? null } as Edit;
+		return { op: 'call_cage', of: target.kind, mark: target.mark, text } as Edit;
+	}
+	async load() {
+		if (this.store.kept?.document.outline) await this.#state.load();
+	}
+	async loadCuts() {
+		if (this.store.kept?.document.outline) await this.#cuts.load();
+	}
+}
