@@ -29,6 +29,8 @@ class SteelState(BaseModel):
 
 
 class SteelCuts(BaseModel):
-    """A cut plan for each size."""
+    """A cut plan for each size; how many bars are bought, and what they weigh."""
 
     cuts: list[SizeCutTold]
+    bars: int
+    bought_text: str

@@ -85,7 +85,7 @@ export const steel = {
 	bend: 'Bend, all to one scale',
 	bendHow: 'legs out to out, cut along the middle of the bar',
 	straight: 'All straight.',
-	hooks: (turn: number, text: string) => `hooks ${turn}°, ${text}`,
+	hooks: (turn: number) => `hooks ${turn}°`,
 	cut: 'cut',
 	cutTitle: (bars: number, bar: string) => `Cut ${plural(bars, 'bar')} of ${bar}`,
 	cutLeast: (least: string) => `${least} is the least there can be`,

@@ -9,7 +9,7 @@ from humble_trowel.api.steel_schemas import SteelAsked, SteelCuts, SteelState
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.job import Job
-from humble_trowel.core.steel.told import cuts_told
+from humble_trowel.core.steel.told import cuts_told, say_mass
 
 router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["steel"])
 
@@ -34,4 +34,6 @@ def steel(request: Request, job_id: JobId, body: SteelAsked) -> SteelState:
 def cuts(request: Request, job_id: JobId) -> SteelCuts:
     """How every size is cut from stock, with the least that can be bought."""
     job = service_of(request).laid_out(job_id)
-    return SteelCuts(cuts=cuts_told(job.plan.units, job.steel_cuts()))
+    units, found = job.plan.units, job.steel_cuts()
+    bought = say_mass(sum(one.bought_kg for one in found), units)
+    return SteelCuts(cuts=cuts_told(units, found), bars=sum(one.bars for one in found), bought_text=bought)

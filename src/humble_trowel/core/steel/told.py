@@ -23,6 +23,7 @@ from humble_trowel.core.units import Units, say_depth, say_length
 
 KG_PER_LB = 0.45359237
 THIN_LINES = 60
+MAT_KEYS = ("mat", "rim", "diagonal", "trimmer")
 
 
 def say_mass(kg: float, units: Units) -> str:
@@ -172,6 +173,7 @@ class SteelTold:
     fibre: list[str]
     sizes: list[SizeTold]
     mass_text: str
+    mat_text: str
     tie_text: str
     epoxy_ml: float
     cartridges: int
@@ -207,6 +209,7 @@ def steel_told(frame: Frame, found: SteelLaid) -> SteelTold:
         fibre=[f"{say_mass(kg, units)} of fibre in {slab}" for slab, kg in found.fibre_kg.items()],
         sizes=[SizeTold(row.bar.name, row.bar.d_mm, row.pieces, say_mass(row.mass_kg, units)) for row in found.sizes],
         mass_text=say_mass(found.mass_kg, units),
+        mat_text=say_mass(sum(row.mass_kg for row in found.bars if row.key.split("/")[0] in MAT_KEYS), units),
         tie_text=say_mass(found.tie_kg, units),
         epoxy_ml=found.epoxy_ml,
         cartridges=cartridges(found.epoxy_ml, frame.ways.cartridge_ml),

@@ -22,7 +22,7 @@
 </script>
 
 <button
-	class={['block min-w-132 border-l border-hair px-10 text-left', on && 'bg-chalk-tint']}
+	class={['grid min-w-132 content-start border-l border-hair px-10 text-left', on && 'bg-chalk-tint']}
 	aria-pressed={on}
 	onclick={press}
 	data-bend={row.mark}
@@ -56,6 +56,6 @@
 			</g>
 		{/if}
 	</svg>
-	{#if row.shape === 'stirrup'}<span class="block text-note">{words.hooks(row.turns[0] ?? 135, '')}</span>{/if}
+	{#if row.shape === 'stirrup'}<span class="block text-note">{words.hooks(row.turns[0] ?? 135)}</span>{/if}
 	<span class="block">{words.cut} <b><Frac text={row.cuts[0]?.[0] ?? ''} /></b></span>
 </button>

@@ -31,7 +31,9 @@
 		const by: Record<string, CageBar[]> = {};
 		for (const bar of cage.bars) if (bar.mark) (by[bar.mark] ??= []).push(bar);
 		let low = 0;
-		return Object.entries(by).map(([mark, bars]) => {
+		const height = (bars: CageBar[]) => bars[0]?.level_mm ?? 0;
+		const sorted = Object.entries(by).sort((a, b) => height(b[1]) - height(a[1]));
+		return sorted.map(([mark, bars]) => {
 			const last = bars.reduce((far, bar) => (bar.off_mm > far.off_mm ? bar : far));
 			const from = [x(last.off_mm), y(last.level_mm)] as const;
 			const at = [Math.min(end - 16, x(cage.wide_mm) + 34), Math.max(from[1], low)] as const;

@@ -24,9 +24,10 @@
 		return here ? ({ kind, mark } as Target) : null;
 	});
 	const isBare = (type: string) => data.bare.some(([of, mark]) => `${of}/${mark}` === type);
-	const scale = $derived(
-		Math.min(0.42, 190 / Math.max(1, ...cages.map((row) => row.deep_mm)), 150 / Math.max(1, ...cages.map((row) => row.wide_mm)))
-	);
+	const long = $derived(cages.filter((row) => row.of !== 'pad'));
+	const pads = $derived(cages.filter((row) => row.of === 'pad'));
+	const scaleOf = (rows: typeof cages) =>
+		Math.min(0.46, 180 / Math.max(1, ...rows.map((row) => row.deep_mm)), 150 / Math.max(1, ...rows.map((row) => row.wide_mm)));
 	const labelOf = (type: string) => {
 		const [of = '', mark = ''] = type.split('/');
 		return `${words.of[of]} ${mark}${isBare(type) ? `: ${words.bare.toLowerCase()}` : ''}`;
@@ -41,9 +42,12 @@
 	under={cages.length ? words.fitsUnder : words.cagesNoneUnder}
 	is={wrong ? 'bad' : 'plain'}
 />
-{#if cages.length}<div class="mt-8 grid grid-cols-2 items-start gap-x-10 gap-y-8 max-phone:grid-cols-1">
-		{#each cages as cage (`${cage.of}/${cage.mark}`)}<CageCut {cage} {scale} held={data.held?.mark ?? ''} />{/each}
-	</div>{/if}
+{#snippet cuts(rows: typeof cages)}
+	<div class="mt-8 grid grid-cols-2 items-start gap-x-10 gap-y-8 max-phone:grid-cols-1">
+		{#each rows as cage (`${cage.of}/${cage.mark}`)}<CageCut {cage} scale={scaleOf(rows)} held={data.held?.mark ?? ''} />{/each}
+	</div>
+{/snippet}
+{#if long.length}{@render cuts(long)}{/if}
 <FindingList findings={found} />
 {#if target}
 	<div class="mt-10 border-t-2 border-ink pt-8">
@@ -59,5 +63,6 @@
 		{#key here}<SteelCall {data} of={target} name={words.call(target.mark)} />{/key}
 	</div>
 {/if}
+{#if pads.length}{@render cuts(pads)}{/if}
 <MarkRows {data} rows={data.caged} />
 <p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{words.caution}</p>

@@ -11,12 +11,6 @@
 	let { data }: { data: SteelData } = $props();
 	const laid = $derived(data.laid);
 	const cuts = $derived(data.cuts ?? []);
-	const bars = $derived(cuts.reduce((sum, one) => sum + one.bars, 0));
-	const bought = $derived.by(() => {
-		const number = (text: string) => Number(text.replace(/[^\d.]/g, ''));
-		const total = cuts.reduce((sum, one) => sum + number(one.bought_text), 0);
-		return `${total.toLocaleString('en-US')} ${cuts[0]?.bought_text.split(' ')[1] ?? ''}`;
-	});
 	let picked = $state('');
 	const size = $derived(
 		cuts.find((one) => one.bar === (data.held?.bar ?? picked)) ?? cuts.find((one) => one.bar === picked) ?? cuts[0]
@@ -26,11 +20,11 @@
 </script>
 
 <Verdict
-	text={laid ? (data.cuts ? words.lists(bars, bought) : words.counting) : words.none}
+	text={laid ? (data.bought ? words.lists(data.bought.bars, data.bought.bought_text) : words.counting) : words.none}
 	under={laid ? words.listsUnder(laid.mass_text, laid.tie_text) : words.noneUnder}
 />
 {#if laid}
-	<h2 class="panel-head">{words.bend} <span class="label">{words.bendHow}</span></h2>
+	<h2 class="mt-10 font-[800]">{words.bend} <span class="label">{words.bendHow}</span></h2>
 	{#if bent.length}<div class="mt-4 flex flex-wrap gap-y-10">
 			{#each bent as row (row.key)}<BendCard
 					{row}

@@ -13,17 +13,14 @@
 	const store = $derived(data.store);
 	const mesh = $derived(data.laid?.mesh ?? []);
 	const said = $derived(store.document?.steel);
-	const pounds = $derived(
-		data.mats.map((row) => Number(row.mass_text.replace(/[^\d.]/g, ''))).reduce((sum, one) => sum + one, 0)
-	);
-	const unit = $derived(store.units === 'mm' ? 'kg' : 'lb');
+
 	const set = (key: 'diagonals' | 'trimmers', on: boolean) =>
 		void store.keep([{ op: 'set_steel', [key]: on } as Edit], `steel-${key}`).then(() => data.load());
 </script>
 
 <Verdict
 	text={data.mats.length
-		? words.matVerdict(data.mats.length, `${pounds.toLocaleString('en-US')} ${unit}`)
+		? words.matVerdict(data.mats.length, data.laid?.mat_text ?? '')
 		: mesh.length
 			? words.meshRow(mesh[0]?.words ?? '', mesh[0]?.sheets ?? 0, mesh[0]?.rolls ?? false) + '.'
 			: words.matNone}

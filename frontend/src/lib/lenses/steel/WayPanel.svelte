@@ -11,9 +11,12 @@
 	import SteelCall from './SteelCall.svelte';
 	import type { SteelData } from './steel.svelte';
 	let { data }: { data: SteelData } = $props();
+	let picked = $state('');
 	const store = $derived(data.store);
 	const ways = $derived(data.laid?.ways ?? []);
 	const slabs = $derived([...data.unsaid, ...ways.map((row) => row.slab)].sort());
+	/** the slab that is called: the one that was pressed, else one that nobody said, else the first */
+	const here = $derived(slabs.includes(picked) ? picked : (data.unsaid[0] ?? slabs[0] ?? ''));
 	const schools = $derived(session.schools['steel'] ?? []);
 	const rows = $derived(schools.map((row) => ({ value: row.key, label: words.ways[row.key] ?? row.key })));
 	const zonesOf = (mark: string) =>
@@ -24,6 +27,7 @@
 	const thickOf = (mark: string) => ways.find((row) => row.slab === mark)?.thick_text ?? '';
 	const choose = (slab: string, way: string) =>
 		way &&
+		((picked = slab), true) &&
 		void store.keep([{ op: 'set_slab_steel', slab, way, changes: {} } as Edit], `steel-way-${slab}`).then(() => data.load());
 </script>
 
@@ -34,7 +38,13 @@
 	{@const school = schools.find((row) => row.key === own?.way)}
 	<section class="border-b border-hair py-10" data-steel-way={slab}>
 		<div class="grid grid-cols-[1fr_210px] items-end gap-12 max-phone:grid-cols-1">
-			<h2 class="text-key leading-[1.15] font-[800]"><Frac text={words.slab(slab, zonesOf(slab), thickOf(slab))} /></h2>
+			<h2>
+				<button
+					class="min-h-44 text-left text-key leading-[1.15] font-[800] underline decoration-hair underline-offset-4"
+					aria-expanded={slab === here}
+					onclick={() => (picked = slab)}><Frac text={words.slab(slab, zonesOf(slab), thickOf(slab))} /></button
+				>
+			</h2>
 			<Choose
 				name={words.how(slab)}
 				rows={[{ value: '', label: words.bare }, ...rows]}
@@ -46,12 +56,16 @@
 				<Frac text={own.steel} />.{#if own.drawn}
 					<span class="text-ink2">{words.asDrawn}</span>{/if}
 			</p>{/if}
-		{#if school}<p class="mt-2 text-note"><b>{words.pro}</b> {school.pro} <b>{words.con}</b> {school.con}</p>{/if}
-		{#if own?.way === 'bars'}<p class="mt-2 text-note text-ink2">
+		{#if school && slab === here}<p class="mt-2 text-note">
+				<b>{words.pro}</b>
+				{school.pro} <b>{words.con}</b>
+				{school.con}
+			</p>{/if}
+		{#if own?.way === 'bars' && slab === here}<p class="mt-2 text-note text-ink2">
 				<Frac text={words.least(own.shrinkage_text)} />
 				<Frac text={words.drag(own.drag_text)} />
 			</p>{/if}
-		<SteelCall {data} of={{ kind: 'slab', mark: slab }} name={words.call(slab)} />
+		{#if slab === here}<SteelCall {data} of={{ kind: 'slab', mark: slab }} name={words.call(slab)} />{/if}
 	</section>
 {/each}
 <p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{words.caution}</p>

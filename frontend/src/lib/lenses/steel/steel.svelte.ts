@@ -37,6 +37,10 @@ export class SteelData {
 	get cuts() {
 		return this.#cuts.value?.cuts ?? null;
 	}
+	/** how many bars are bought, and what they weigh */
+	get bought() {
+		return this.#cuts.value;
+	}
 	get marks(): MarkTold[] {
 		return this.laid?.marks ?? [];
 	}
