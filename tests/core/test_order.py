@@ -109,6 +109,7 @@ def test_the_json_names_are_fixed():
         "foam",
         "line_tests",
         "tubing",
+        "steel",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

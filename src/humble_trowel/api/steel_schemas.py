@@ -8,7 +8,8 @@ from pydantic import BaseModel, ConfigDict, Field
 
 from humble_trowel.core.edits.registry import Edit
 from humble_trowel.core.findings import Finding
-from humble_trowel.core.steel.told import SizeCutTold, SteelTold
+from humble_trowel.core.steel.cuts_told import SizeCutTold
+from humble_trowel.core.steel.told import SteelTold
 
 
 class SteelAsked(BaseModel):

@@ -9,7 +9,8 @@ from humble_trowel.api.steel_schemas import SteelAsked, SteelCuts, SteelState
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.job import Job
-from humble_trowel.core.steel.told import cuts_told, say_mass
+from humble_trowel.core.steel.cuts_told import cuts_told
+from humble_trowel.core.steel.told import say_mass
 
 router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["steel"])
 

@@ -6,9 +6,7 @@ Screens, `./trowel rules` and the tests read RULES; a rule is added as a row her
 
 from __future__ import annotations
 
-from collections.abc import Callable, Mapping
-from dataclasses import dataclass
-from typing import Literal
+from collections.abc import Mapping
 
 from humble_trowel.core.edges.foam import R_PER_INCH, SHALLOW_ROWS
 from humble_trowel.core.edges.shape_doubts import USE_MM, USE_WORDS
@@ -22,66 +20,18 @@ from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.rules import buried_calculators as buried
 from humble_trowel.core.rules import calculators as calc
 from humble_trowel.core.rules import pour_calculators as pours
-from humble_trowel.core.sources import SOURCES
+from humble_trowel.core.rules.book_row import Rule, Table, long_ask, number_ask, thin_ask
+from humble_trowel.core.rules.steel_book import STEEL_RULES
 from humble_trowel.core.underslab.insulation import SLAB_EDGE, ZONES
 from humble_trowel.core.units import Units, parse_length, say_depth
 from humble_trowel.core.working import Working
-
-Kind = Literal["long", "thin", "number"]
-Table = tuple[tuple[str, ...], ...]
-
-
-@dataclass(frozen=True)
-class Ask:
-    """What a calculator asks. kind: a long length (a bare number is feet), a thin one (inches), or a plain number.
-    example: in a ft-in job, then in a mm job."""
-
-    key: str
-    label: str
-    kind: Kind
-    example: tuple[str, str]
-
-
-@dataclass(frozen=True)
-class Rule:
-    """name: 'forms/stakes'. what: in a sentence. table: first row its heads. limits: keys of local_rules.LIMITS."""
-
-    name: str
-    title: str
-    what: str
-    formula: str
-    source: str
-    table: Table = ()
-    asks: tuple[Ask, ...] = ()
-    work_out: Callable[[Mapping[str, float], Units, Ways], list[Working]] | None = None
-    limits: tuple[str, ...] = ()
-
-    @property
-    def standing(self) -> str:
-        return SOURCES[self.source].standing
-
-    @property
-    def edition(self) -> str:
-        return SOURCES[self.source].edition
-
-
-def _long(key: str, label: str, feet: str, mm: str) -> Ask:
-    return Ask(key, label, "long", (feet, mm))
-
-
-def _thin(key: str, label: str, inches: str, mm: str) -> Ask:
-    return Ask(key, label, "thin", (inches, mm))
 
 
 def _asked(row: tuple[int, int] | None) -> str:
     return "-" if row is None else f"R-{row[0]}, {row[1]} ft"
 
 
-def _number(key: str, label: str, example: str) -> Ask:
-    return Ask(key, label, "number", (example, example))
-
-
-HAS = _thin("has", "There is", '10"', "250")
+HAS = thin_ask("has", "There is", '10"', "250")
 STONES: Table = (
     ("stone", "loose over packed", "loose density t/m³"),
     *((row.mark, f"{row.loose_factor:g}", f"{row.density_t_m3:g}") for row in GroundWays().stones),
@@ -116,63 +66,64 @@ USES: Table = (("comes on it", "at least"), *((USE_WORDS[use], say_depth(mm, "ft
 RULES = (
     Rule("volume/slab", "A slab's volume", "Length times width times thickness, measured straight down from the top.",
          "length × width × thickness", "greatest-depth",
-         asks=(_long("length", "Length", "24'", "7200"), _long("width", "Width", "20'", "6000"), _thin("thick", "Thickness", '4"', "100")),
+         asks=(long_ask("length", "Length", "24'", "7200"), long_ask("width", "Width", "20'", "6000"), thin_ask("thick", "Thickness", '4"', "100")),
          work_out=calc.slab),
     Rule("volume/edge", "A thickened edge below the slab", "Section below the slab's underside times the length along its middle.",
          "(width + run × rise ÷ 2) × rise × length, rise = depth − slab", "strip",
-         asks=(_long("length", "Length along the middle", "36'", "11000"), _thin("width", "Bottom width", '12"', "300"), _thin("deep", "Depth from the top", '18"', "450"),
-               _thin("thick", "Slab", '4"', "100"), _number("run", "Haunch run per rise (0 upright, 1 at 45°)", "1")),
+         asks=(long_ask("length", "Length along the middle", "36'", "11000"), thin_ask("width", "Bottom width", '12"', "300"), thin_ask("deep", "Depth from the top", '18"', "450"),
+               thin_ask("thick", "Slab", '4"', "100"), number_ask("run", "Haunch run per rise (0 upright, 1 at 45°)", "1")),
          work_out=calc.edge),
     Rule("volume/slices", "Counted a second way", "The same slab in thin slices by a computation of its own; over 0.1 % apart is a stop.",
          "sum of all slices", "slices"),
     Rule("volume/second-pour", "What is poured on its own", "Kerbs, knee walls and pads beside the slab are second pours and no part of its volume.",
          "length × width × height", "second-pour",
-         asks=(_long("length", "Length", "20'", "6000"), _thin("width", "Width", '6"', "150"), _thin("high", "Height", '8"', "200")), work_out=pours.kerb),
+         asks=(long_ask("length", "Length", "20'", "6000"), thin_ask("width", "Width", '6"', "150"), thin_ask("high", "Height", '8"', "200")), work_out=pours.kerb),
     Rule("volume/footing", "A strip footing", "Its centreline times its section; at a step the upper strip comes down on the lower one over its own thickness. The yards follow the bucket.",
          "length × width × thickness + each step × thickness × width", "footing",
-         asks=(_long("length", "Centreline", "80'", "24000"), _thin("width", "Width, as dug", '16"', "400"), _thin("thick", "Thickness", '8"', "200"), _thin("rise", "All steps together", '0"', "0")), work_out=pours.footing),
+         asks=(long_ask("length", "Centreline", "80'", "24000"), thin_ask("width", "Width, as dug", '16"', "400"), thin_ask("thick", "Thickness", '8"', "200"), thin_ask("rise", "All steps together", '0"', "0")), work_out=pours.footing),
     Rule("volume/wall", "A formed wall", "From its footing's top to its own; cut along the mitre at bends, square at doors and steps.", "length × height × thickness", "wall",
-         asks=(_long("length", "Length along its middle", "80'", "24000"), _long("high", "Height", "2' 8", "800"), _thin("thick", "Thickness", '8"', "200")), work_out=pours.wall),
+         asks=(long_ask("length", "Length along its middle", "80'", "24000"), long_ask("high", "Height", "2' 8", "800"), thin_ask("thick", "Thickness", '8"', "200")), work_out=pours.wall),
     Rule("volume/cores", "Cores of block filled", "Two cores to a block; about half of a block is hollow, the maker knows.", "cores × hollow on plan × height", "block-void",
-         asks=(_number("count", "Cores filled", "40"), _thin("long", "A block, long", '15 5/8"', "397"), _thin("wide", "A block, wide", '7 5/8"', "194"),
-               _number("hollow", "Hollow of a block, share", "0.48"), _long("high", "Height", "2' 8", "800")), work_out=pours.cores),
+         asks=(number_ask("count", "Cores filled", "40"), thin_ask("long", "A block, long", '15 5/8"', "397"), thin_ask("wide", "A block, wide", '7 5/8"', "194"),
+               number_ask("hollow", "Hollow of a block, share", "0.48"), long_ask("high", "Height", "2' 8", "800")), work_out=pours.cores),
     Rule("edges/ramp", "A ramp people can walk", "At most 1 in 12; rails where it comes down over 6 in; flares 1 in 10; a lip of 1/2 in at most.", "run ≥ 12 × down", "ramp",
-         asks=(_thin("down", "How far down", '4"', "100"),), work_out=pours.ramp),
+         asks=(thin_ask("down", "How far down", '4"', "100"),), work_out=pours.ramp),
     Rule("edges/walk-fall", "A walk beside a building", "Falls away from it, 1/8 to 1/4 in a foot.", "width ÷ 48", "walk-fall",
-         asks=(_long("wide", "How wide", "4'", "1200"),), work_out=pours.walk_fall),
+         asks=(long_ask("wide", "How wide", "4'", "1200"),), work_out=pours.walk_fall),
     Rule("underslab/sleeve", "The sleeve of a pipe", "Two sizes larger than the pipe, where it passes a foundation.", "next but one size", "sleeve",
-         asks=(_thin("size", "Pipe as sold", '4"', "110"),), work_out=buried.sleeve),
+         asks=(thin_ask("size", "Pipe as sold", '4"', "110"),), work_out=buried.sleeve),
     Rule("underslab/pipe", "How thick a pipe is", "Pipe is sold by a name; what lies in the trench is its outside, and its insulation.", "outside + 2 × insulation", "pipe-sizes",
          (("sold as", "outside"), *((f"{name:g} in", f"{outside:.3f} in") for name, outside in INCH_SIZES)),
-         (_thin("size", "Pipe as sold", '4"', "110"), _thin("wrap", "Insulation", '0"', "0")), buried.thick),
+         (thin_ask("size", "Pipe as sold", '4"', "110"), thin_ask("wrap", "Insulation", '0"', "0")), buried.thick),
     Rule("underslab/fall", "How much a drain falls", "Its far end lies lower by its length times its fall; the larger pipe may fall less.", "length × fall", "drain-fall",
          (("pipe up to", "in a foot"), ("2 1/2 in", "1/4 in"), ("6 in", "1/8 in"), ("larger", "1/16 in")),
-         (_thin("size", "Pipe as sold", '4"', "110"), _long("length", "Length", "20'", "6000")), buried.drop),
+         (thin_ask("size", "Pipe as sold", '4"', "110"), long_ask("length", "Length", "20'", "6000")), buried.drop),
     Rule("underslab/under", "A pipe under the slab", "Its top lies under the slab and under the foam.", "start = underside − foam − pipe − cover", "under-slab"),
     Rule("underslab/edge-foam", "Foam at the slab's edge", "What the energy code asks of an unheated slab by climate zone; heated slabs ask R-5 more at the edge to 2018.", "R, and how deep in feet", "slab-edge-r",
          (("zone", *SLAB_EDGE), *((zone, *(_asked(row[at]) for row in SLAB_EDGE.values())) for at, zone in enumerate(ZONES)))),
     Rule("underslab/line-test", "What a line holds before it is covered", "Drains stand under water or air; supply, gas and tubing under pressure.", "no fall in the time", "line-test",
          (("line", "holds", "for"), ("drains", "5 ft of water over the highest joint, or 5 psi of air", "15 min"), ("supply", "50 psi of air, or its working pressure", "15 min"), ("tubing", "100 psi", "30 min"))),
     Rule("underslab/rolls", "Rolls of barrier", "Rows that lap, turned up all round, the way round that takes less.", "rows = (across + 2 turn-ups - lap) / (roll - lap), up to whole", "barrier-lap",
-         asks=(_long("length", "Length", "40'", "12000"), _long("width", "Width", "30'", "9000"), _long("roll", "Roll, wide", "15'", "4000"),
-               _thin("lap", "Lap", '6"', "150"), _thin("up", "Turned up", '0"', "0")), work_out=buried.rolls_of),
+         asks=(long_ask("length", "Length", "40'", "12000"), long_ask("width", "Width", "30'", "9000"), long_ask("roll", "Roll, wide", "15'", "4000"),
+               thin_ask("lap", "Lap", '6"', "150"), thin_ask("up", "Turned up", '0"', "0")), work_out=buried.rolls_of),
+    *STEEL_RULES,
     Rule("order/round-up", "The order", "Likely need up to the plant's next step, after a slack of 0.005 yd³.",
          "ceil((need − slack) ÷ step) × step", "plant",
-         asks=(_number("need", "Likely need (yd³, m³)", "23.27"), _number("step", "The plant's step", "0.5")), work_out=calc.order),
+         asks=(number_ask("need", "Likely need (yd³, m³)", "23.27"), number_ask("step", "The plant's step", "0.5")), work_out=calc.order),
     Rule("lines/diagonal", "Diagonal of a rectangle", "Equal diagonals and equal opposite sides make it square; equal diagonals alone do not.",
          "√(length² + width²)", "geometry",
-         asks=(_long("length", "Length", "40'", "12000"), _long("width", "Width", "30'", "9000")), work_out=calc.diagonal),
+         asks=(long_ask("length", "Length", "40'", "12000"), long_ask("width", "Width", "30'", "9000")), work_out=calc.diagonal),
     Rule("lines/rack", "Rack of four sides", "How far the far side stands along the near one, from both diagonals; exact while opposite sides are equal.",
          "(AC² − BD²) ÷ (4 × AB)", "geometry",
-         asks=(_long("ab", "The side that stays", "40'", "12000"), _long("ac", "Diagonal AC", "50' 1 1/2\"", "15016"), _long("bd", "Diagonal BD", "49' 10 1/2\"", "14984")),
+         asks=(long_ask("ab", "The side that stays", "40'", "12000"), long_ask("ac", "Diagonal AC", "50' 1 1/2\"", "15016"), long_ask("bd", "Diagonal BD", "49' 10 1/2\"", "14984")),
          work_out=calc.rack),
     Rule("lines/squaring", "A whole frame from its tapes", "The corners that fit all tapes best; with readings to spare the worst one is named.",
          "least squares of (computed − read) ÷ tape's scatter", "adjusted"),
     Rule("forms/pressure", "Push of fresh concrete", "Full liquid head; a third of the thrust is held at the form's top.",
-         "weight × head² ÷ 2, and a third of it at the top", "pressure", asks=(_thin("head", "Head", '18"', "450"),), work_out=calc.push),
+         "weight × head² ÷ 2, and a third of it at the top", "pressure", asks=(thin_ask("head", "Head", '18"', "450"),), work_out=calc.push),
     Rule("forms/stakes", "How far a form board spans", "Bending, span ÷ 360 and bulge of the board lying flat, then a cap for knocks and boots.",
          "bulge: fourth root of (145 × E × I × bulge ÷ load)", "span", table=FACTORS,
-         asks=(_thin("deep", "Board deep", '5 1/2"', "140"), _thin("thick", "Board thick", '1 1/2"', "38"), _thin("top", "Its top under the concrete's", '0"', "0"), _thin("bulge", "May bulge", '1/16"', "1.6")),
+         asks=(thin_ask("deep", "Board deep", '5 1/2"', "140"), thin_ask("thick", "Board thick", '1 1/2"', "38"), thin_ask("top", "Its top under the concrete's", '0"', "0"), thin_ask("bulge", "May bulge", '1/16"', "1.6")),
          work_out=calc.stakes),
     Rule(
         "forms/caps", "Cap for knocks and boots", "What boards get that nobody calculates; each crew sets its own in Ways.",
@@ -180,15 +131,15 @@ RULES = (
     ),
     Rule("ground/levels", "Levels and rod readings", "Height of the laser is the mark's level and the backsight; a longer reading is a lower point.",
          "mark + backsight − level", "levelling",
-         asks=(_long("back", "Rod on the mark", "5' 3/4\"", "1540"), _thin("over", "Mark over the slab's top", '4"', "100"), _thin("below", "Surface below the slab's top", '8"', "200")),
+         asks=(long_ask("back", "Rod on the mark", "5' 3/4\"", "1540"), thin_ask("over", "Mark over the slab's top", '4"', "100"), thin_ask("below", "Surface below the slab's top", '8"', "200")),
          work_out=calc.levels),
     Rule("ground/stone", "Stone loose and packed", "Loose volume is packed volume times the stone's factor; lifts up to whole.",
          "area × thickness × factor × density", "stone-lift", table=STONES,
-         asks=(_number("area", "Area (sq ft, m²)", "1200"), _thin("thick", "Packed thickness", '4"', "100"), _number("factor", "Loose over packed", "1.2"), _number("density", "Loose density t/m³", "1.55"), _thin("lift", "Compactor reaches", '4"', "100")),
+         asks=(number_ask("area", "Area (sq ft, m²)", "1200"), thin_ask("thick", "Packed thickness", '4"', "100"), number_ask("factor", "Loose over packed", "1.2"), number_ask("density", "Loose density t/m³", "1.55"), thin_ask("lift", "Compactor reaches", '4"', "100")),
          work_out=calc.stone),
     Rule("ground/enough", "Whether the shots are enough", "What they leave in doubt is at most a quarter of the plant's step.",
          "spread ÷ √shots × area ≤ step ÷ 4", "shot",
-         asks=(_thin("spread", "Spread of the shots", '3/8"', "9"), _number("shots", "Shots", "24"), _number("area", "Area (sq ft, m²)", "1000")), work_out=calc.enough),
+         asks=(thin_ask("spread", "Spread of the shots", '3/8"', "9"), number_ask("shots", "Shots", "24"), number_ask("area", "Area (sq ft, m²)", "1000")), work_out=calc.enough),
     Rule("ground/fill", "Fill under a slab", "Deeper fill needs approval.", "sand and gravel ≤ 24 in, earth ≤ 8 in", "fill-depth",
          asks=(HAS,), work_out=calc.at_most("fill-clean", "fill-earth"), limits=("fill-clean", "fill-earth")),
     Rule("ground/base", "Base below grade", "A slab below the ground outside lies on clean stone.", "base ≥ 4 in", "base-below-grade",
@@ -199,20 +150,20 @@ RULES = (
     Rule("edges/bury", "How deep an edge is buried", "Measured from the undisturbed ground, not from fill.", "buried ≥ 12 in", "bury",
          asks=(HAS,), work_out=calc.at_least("bury"), limits=("bury",)),
     Rule("edges/frost", "Edge against frost", "The bottom lies below the frost line, or is protected.", "frost depth − buried ≤ 0", "frost",
-         asks=(_thin("frost", "Frost depth", '32"', "800"), HAS), work_out=calc.frost),
+         asks=(thin_ask("frost", "Frost depth", '32"', "800"), HAS), work_out=calc.frost),
     Rule("edges/exempt", "Small accessory buildings", "May need no frost depth; the official decides.", "area ≤ 600 sq ft", "frost-exempt", limits=("exempt-area",)),
     Rule("edges/above-grade", "Top over the ground outside", "Less under masonry veneer.", "top − ground ≥ 6 in, 4 in under veneer", "above-grade",
          asks=(HAS,), work_out=calc.at_least("above-grade", "veneer"), limits=("above-grade", "veneer")),
     Rule("edges/shallow", "Shallow edge in foam", "Depth, upright and flat foam by the air-freezing index, for heated buildings; the next row up is always safe.",
-         "next row of the table", "shallow-frost", table=SHALLOW, asks=(_number("index", "Air-freezing index, F-days", "2700"),), work_out=calc.shallow),
+         "next row of the table", "shallow-frost", table=SHALLOW, asks=(number_ask("index", "Air-freezing index, F-days", "2700"),), work_out=calc.shallow),
     Rule("edges/foam", "Foam for an R-value", "Thickness that gives the R, up to the next half inch of stock.", "ceil(R ÷ R per inch ÷ ½) × ½", "foam-r", table=FOAMS,
-         asks=(_number("r", "R-value", "10"), _number("per", "R per inch", "5")), work_out=calc.foam),
+         asks=(number_ask("r", "R-value", "10"), number_ask("per", "R per inch", "5")), work_out=calc.foam),
     Rule("edges/plate", "Sill plate past the concrete", "At most a third of its width.", "overhang − width ÷ 3 ≤ 0", "plate",
-         asks=(_thin("over", "Stands past", '1 1/2"', "38"), _thin("width", "Plate", '3 1/2"', "89")), work_out=calc.plate),
+         asks=(thin_ask("over", "Stands past", '1 1/2"', "38"), thin_ask("width", "Plate", '3 1/2"', "89")), work_out=calc.plate),
     Rule("edges/least-slab", "Least slab", "What a recess leaves, too.", "thickness ≥ 3 1/2 in", "least-slab", asks=(HAS,), work_out=calc.at_least("least-slab"), limits=("least-slab",)),
     Rule("edges/use", "Thickness by use", "By thumb; racks and more are the engineer's.", "thickness ≥ the table's", "thumb-use", table=USES),
     Rule("cutting/bound", "Fewest bars", "No plan needs fewer bars than the pieces' length over a bar, up to whole.", "ceil(total ÷ bar)", "geometry",
-         asks=(_long("total", "All pieces together", "142'", "43000"), _long("bar", "One bar", "20'", "6000")), work_out=calc.bars),
+         asks=(long_ask("total", "All pieces together", "142'", "43000"), long_ask("bar", "One bar", "20'", "6000")), work_out=calc.bars),
 )  # fmt: skip
 RULE_OF = {row.name: row for row in RULES}
 

@@ -16,11 +16,11 @@ LEAST_180_MM, LEAST_STIRRUP_MM = 2.5 * IN, 3.0 * IN
 
 @dataclass(frozen=True)
 class Hook:
-    """turn: degrees. inside_mm: diameter of its bend; extension_mm: straight past the bend; arc_mm: along the middle; steel_mm:
+    """turn_deg: of the bar. inside_mm: diameter of its bend; extension_mm: straight past the bend; arc_mm: along the middle; steel_mm:
     from where the bend begins; leg_mm: out to out of a right angle; across_mm: of one turned back; added_mm: to the length of
     the bar out to out."""
 
-    turn: float
+    turn_deg: float
     inside_mm: float
     extension_mm: float
     arc_mm: float

@@ -21,7 +21,7 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.steel.laps import spliced
 
 STUB_MM = 300.0
-MOST_BARS = 100_000
+MOST_BARS = 5_000
 SNAP = 1e-9
 EDGE_MM = 1e-3  # a line on the border still counts as in it
 

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import dataclass
 
 from humble_trowel.core.geometry.polygon import XY
@@ -16,7 +15,6 @@ from humble_trowel.core.steel.frame import Frame
 from humble_trowel.core.steel.laid import Laid
 from humble_trowel.core.steel.least import drag_mm2_m, shrinkage
 from humble_trowel.core.steel.mesh import least_sheets
-from humble_trowel.core.steel.schedule import CutRow, SizeCut
 from humble_trowel.core.steel.slabs import SlabLaid, sizes_of
 from humble_trowel.core.steel.steel import SteelLaid
 from humble_trowel.core.units import Units, say_depth, say_length
@@ -75,7 +73,7 @@ class CageTold:
     drawn: str
     wide_mm: float
     deep_mm: float
-    haunch: float
+    run_per_rise: float
     one_sided: bool
     slab_mm: float
     stirrup: tuple[float, float, float, float] | None
@@ -291,53 +289,3 @@ def _way(frame: Frame, slab: SlabLaid) -> WayTold:
 
 def _area(mm2_m: float, units: Units) -> str:
     return f"{mm2_m:.0f} mm²/m" if units == "mm" else f"{mm2_m / 645.16 * 0.3048:.3f} sq in a foot"
-
-
-@dataclass(frozen=True)
-class CutTold:
-    """Bars cut alike. pieces: (mark, length in words, share of the bar)."""
-
-    count: int
-    stock_text: str
-    stock_mm: float
-    pieces: list[tuple[str, str, float]]
-    left_text: str
-    left_share: float
-    keep: bool
-
-
-@dataclass(frozen=True)
-class SizeCutTold:
-    """The cut plan of a size. least: no less can be bought, in words; problem: why there is none."""
-
-    bar: str
-    bars: int
-    least: str
-    bought_text: str
-    waste: float
-    rows: list[CutTold]
-    problem: str
-
-
-def cuts_told(units: Units, cuts: Sequence[SizeCut]) -> list[SizeCutTold]:
-    """Cut plans in words."""
-    return [
-        SizeCutTold(
-            one.bar.name,
-            one.bars,
-            f"{one.least}" if one.least else say_length(one.least_mm, units),
-            say_mass(one.bought_kg, units),
-            one.waste_ratio,
-            [_cut(row, units) for row in one.rows],
-            one.problem,
-        )
-        for one in cuts
-    ]
-
-
-def _cut(row: CutRow, units: Units) -> CutTold:
-    return CutTold(
-        row.count, say_length(row.stock_mm, units), row.stock_mm,
-        [(mark, say_length(length, units), length / row.stock_mm) for mark, length in row.pieces],
-        say_length(row.left_mm, units) if row.left_mm > 1 else "", row.left_mm / row.stock_mm, row.keep,
-    )  # fmt: skip

@@ -10,7 +10,7 @@
 	const high = $derived(cage.deep_mm * scale);
 	const wide = $derived(cage.wide_mm * scale);
 	const slab = $derived(Math.min(high, cage.slab_mm * scale));
-	const run = $derived(cage.haunch * Math.max(0, high - slab));
+	const run = $derived(cage.run_per_rise * Math.max(0, high - slab));
 	const left = $derived(cage.one_sided ? 64 : Math.max(46, (WIDE - wide) / 2));
 	const end = WIDE - 8;
 	const x = (mm: number) => left + mm * scale;
