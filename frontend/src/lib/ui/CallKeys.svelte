@@ -23,8 +23,8 @@
 			<button
 				type="button"
 				class={[
-					'min-h-44 border-[1.5px] border-ink bg-well text-key font-[700] active:bg-ink active:text-sheet',
-					key === 'abc' && letters && 'bg-ink text-sheet'
+					'min-h-44 border-[1.5px] border-ink text-key font-[700] active:bg-ink active:text-sheet',
+					key === 'abc' && letters ? 'bg-ink text-sheet' : 'bg-well'
 				]}
 				aria-label={says(key)}
 				aria-pressed={key === 'abc' ? letters : undefined}

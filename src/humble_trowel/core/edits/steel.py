@@ -36,7 +36,8 @@ def _slab(plan: Plan, mark: str) -> None:
 
 
 def _with_slab(plan: Plan, row: SlabSteel) -> Plan:
-    return with_steel(plan, ways=[*(one for one in plan.steel.ways if one.slab != row.slab), row])
+    rows = [row if one.slab == row.slab else one for one in plan.steel.ways]
+    return with_steel(plan, ways=rows if row in rows else [*rows, row])
 
 
 class CallSlabSteel(EditBase):
@@ -99,8 +100,10 @@ class CallCage(EditBase):
             raise EditError(f"There is no {self.of} type {self.mark}.", "mark")
         values = {**read_cage(self.text, plan.units), "of": self.of, "mark": self.mark, "drawn": self.text.strip()}
         row = _made(Cage, values, "text")
-        rest = [one for one in plan.steel.cages if (one.of, one.mark) != (self.of, self.mark)]
-        return with_steel(plan, cages=[*rest, row]), f"Steel of {self.mark}: {self.text.strip()}"
+        rows = [row if (one.of, one.mark) == (self.of, self.mark) else one for one in plan.steel.cages]
+        return with_steel(
+            plan, cages=rows if row in rows else [*rows, row]
+        ), f"Steel of {self.mark}: {self.text.strip()}"
 
 
 class TakeOutCage(EditBase):

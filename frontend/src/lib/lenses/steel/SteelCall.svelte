@@ -2,9 +2,7 @@
 	/** The call box: what an edge, beam, pad, slab or side holds, as the drawing says it; heard and laid before it is kept. */
 	import { note, restored } from '../../state/remember.svelte';
 	import Act from '../../ui/Act.svelte';
-	import CallKeys from '../../ui/CallKeys.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { coarse } from '../../ui/pointer.svelte';
 	import { steel as words } from '../../words/steel';
 	import { w } from '../../words/words';
 	import type { SteelData, Target } from './steel.svelte';
@@ -18,8 +16,6 @@
 	const own = $props.id();
 	let text = $state(restored<string>(key) ?? '');
 	let refused = $state(false);
-	let letters = $state(true);
-	let box: HTMLInputElement | undefined = $state();
 	$effect(() => note(key, text));
 	const kept = $derived(data.drawn(of));
 	const hint = $derived(
@@ -54,7 +50,6 @@
 	<label class="block text-note font-[760]" for={own}>{name}</label>
 	<input
 		id={own}
-		bind:this={box}
 		class={[
 			'mt-3 block h-48 w-full border-x-2 border-t-2 border-b-5 border-ink bg-well px-12 font-pencil font-[520]',
 			'placeholder:text-key placeholder:text-ink2',
@@ -63,7 +58,6 @@
 		autocomplete="off"
 		autocapitalize="off"
 		spellcheck="false"
-		inputmode={coarse.now && !letters ? 'decimal' : 'text'}
 		placeholder={kept || hint}
 		value={text}
 		aria-describedby="{own}-heard"
@@ -74,7 +68,6 @@
 			if (event.key === 'Escape') letGo();
 		}}
 	/>
-	{#if coarse.now}<CallKeys {box} bind:letters {type} />{/if}
 	<div id="{own}-heard" class="mt-4" aria-live="polite">
 		{#if problem}
 			<p class={[refused ? 'wrong' : 'text-ink2']} role={refused ? 'alert' : undefined}><Frac text={problem.detail} /></p>

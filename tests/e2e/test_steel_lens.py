@@ -1,0 +1,72 @@
+"""The Steel lens in the browser: an engineer's line typed, a way changed, a mark followed from list to plan to cut, dowels called."""
+
+import re
+
+from playwright.sync_api import expect
+from tests.e2e.conftest import choose
+from tests.e2e.test_axe import AXE, BROKEN, SMALL
+
+
+def opened(page, tab, job="Tansy"):
+    page.get_by_role("link", name=re.compile(job)).first.click()
+    expect(page.locator("[data-side='0']")).to_be_attached()
+    page.goto("/".join(page.url.split("/")[:5]) + f"/steel?tab={tab}")
+    return page.locator("[data-verdict-is] p").first
+
+
+def test_an_engineers_line_is_heard_laid_and_kept_and_a_wrong_word_is_named(page):
+    verdict = opened(page, "cages")
+    expect(verdict).to_have_text("One thing does not fit.")
+    expect(page.locator("[data-cage]")).to_have_count(3)
+    box = page.get_by_label("E1, call it like the drawing")
+    box.fill("3 #5 botom")
+    expect(page.get_by_text("“botom” was not understood")).to_be_visible()
+    box.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("botom")
+    expect(box).to_have_value("3 #5 botom")  # nothing typed is lost
+    box.fill("2 #4 bottom, 2 #4 top")
+    expect(page.get_by_text("Heard:")).to_be_visible()
+    expect(page.locator("[data-mark='a']")).to_contain_text("#4 bottom in E1")  # tried, not kept
+    page.reload()
+    expect(page.get_by_label("E1, call it like the drawing")).to_have_value("2 #4 bottom, 2 #4 top")
+    page.get_by_label("E1, call it like the drawing").press("Enter")
+    expect(page.locator("[data-cage='E1']")).to_contain_text("2 #4 bottom, 2 #4 top")
+    page.get_by_role("radio", name="Pad P2: no steel said").click()
+    page.get_by_label("P2, call it like the drawing").fill("#5 at 8 each way")
+    page.get_by_label("P2, call it like the drawing").press("Enter")
+    expect(page.locator("[data-cage='P2']")).to_be_visible()
+
+
+def test_a_way_is_changed_and_the_lists_follow_from_list_to_plan_to_cut(page):
+    verdict = opened(page, "way")
+    expect(verdict).to_have_text("Four slabs, all said.")
+    expect(page.locator("[data-mesh='S1']")).to_be_attached()
+    page.get_by_role("button", name=re.compile("S1, Bottling")).click()
+    choose(page, "S1 is held together by", "Bars")
+    expect(page.locator("[data-mesh='S1']")).to_have_count(0)
+    expect(page.get_by_text("It costs the most hours of tying.")).to_be_visible()
+    page.get_by_role("tab", name="Lists").click()
+    expect(verdict).to_have_text(re.compile(r"\d+ bars to buy, [\d,]+ lb\."))
+    corner = page.locator("[data-bend='c']")
+    corner.click()
+    expect(corner).to_have_attribute("aria-pressed", "true")
+    expect(page.get_by_text("Where c goes")).to_be_visible()
+    expect(page.get_by_role("heading", name=re.compile(r"Cut \d+ bars of #5"))).to_be_visible()
+    expect(page.locator("li span.text-chalk", has_text="c").first).to_be_attached()
+    page.locator("body").press(".")
+    expect(page.get_by_text("Where d goes")).to_be_visible()
+
+
+def test_dowels_are_called_on_the_phone_and_never_hang_in_air(phone):
+    page = phone
+    opened(page, "dowels", "Ferrier")
+    expect(page.locator("[data-dowels]")).to_contain_text("into Club floor")
+    page.get_by_label("Dowels along", exact=True).select_option(label="A to B")
+    box = page.get_by_label("Dowels along A to B")
+    box.fill("12 mm at 400")
+    box.press("Enter")
+    expect(page.get_by_text("hang in the air")).to_be_visible()
+    page.locator("[data-dowels='dowels A to B']").get_by_role("button", name="Take it out").click()
+    expect(page.get_by_text("hang in the air")).to_have_count(0)
+    page.evaluate(AXE)
+    assert page.evaluate(BROKEN) == [] and page.evaluate(SMALL) == []
