@@ -19,20 +19,23 @@ from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.geometry.wall_strips import stretches
 from humble_trowel.core.lines.setting_out import SetOutSheet
 from humble_trowel.core.plan.document import Plan, corner_name
+from humble_trowel.core.steel.laid import Laid
 from humble_trowel.core.units import Units, say_length
 
 # layer: (colour index, line weight in 1/100 mm)
 LAYERS = {
     "OUTLINE": (7, 50), "OPENINGS": (7, 35), "ZONES": (8, 18), "FORMS": (30, 25), "STRINGS": (5, 18),
     "EXISTING": (9, 25), "FOOTINGS": (8, 25), "WALLS": (3, 35), "BESIDE": (4, 25), "DIMENSIONS": (7, 13), "CORNERS": (7, 18),
+    "BARS": (12, 25), "STIRRUPS": (12, 13), "BAR-MARKS": (12, 18),
 }  # fmt: skip
 DIMENSIONS = "SLAB"  # the style of them all
 TEXT_MM = 150.0
 AWAY_MM = 600.0
 
 
-def write_dxf(plan: Plan, sheet: SetOutSheet, forms: FormPlan) -> bytes:
-    """A DXF R2010 file, in inches for a ft-in job and mm otherwise. The plan must have an outline."""
+def write_dxf(plan: Plan, sheet: SetOutSheet, forms: FormPlan, steel: Sequence[Laid] = ()) -> bytes:
+    """A DXF R2010 file, in inches for a ft-in job and mm otherwise. steel: bars to draw, each mark named at its first. The plan
+    must have an outline."""
     import ezdxf
     from ezdxf.enums import TextEntityAlignment
 
@@ -75,6 +78,13 @@ def write_dxf(plan: Plan, sheet: SetOutSheet, forms: FormPlan) -> bytes:
         place = (x + nx * 1.4 * TEXT_MM * per, y + ny * 1.4 * TEXT_MM * per)
         letter = space.add_text(corner_name(i), height=TEXT_MM * per, dxfattribs={"layer": "CORNERS"})
         letter.set_placement(place, align=TextEntityAlignment.MIDDLE_CENTER)
+    for row in steel:
+        layer = "STIRRUPS" if row.shape == "stirrup" else "BARS"
+        for bar in row.lines:
+            space.add_lwpolyline(scaled(bar), dxfattribs={"layer": layer})
+        if row.lines:
+            mark = space.add_text(row.mark, height=TEXT_MM * 0.7 * per, dxfattribs={"layer": "BAR-MARKS"})
+            mark.set_placement(scaled(row.lines[0][:1])[0])
     _dimensions(space, ring, per, plan.units)
     out = io.StringIO()
     document.write(out)

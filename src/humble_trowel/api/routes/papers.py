@@ -12,8 +12,10 @@ from humble_trowel.api.reading import patiently
 from humble_trowel.api.routes.jobs import JobId, ReadingKey, service_of
 from humble_trowel.api.schemas import file_answer, file_body
 from humble_trowel.api.strict import StrictRoute
+from humble_trowel.core.steel.cuts_told import cuts_told
 from humble_trowel.files.points_file import LengthUnit, PointsError, PointsFile
 
+XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["papers"])
 
 
@@ -45,6 +47,37 @@ def underslab_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"
     return _file(data, job.plan.name, "-underslab.pdf", "application/pdf")
 
 
+@router.get("/steel.pdf", response_class=Response, responses=file_answer("application/pdf"))
+def steel_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = "letter") -> Response:
+    """Steel by mark with its bends drawn, the cut plan, and tags for the bundles, on paper."""
+    from humble_trowel.papers.steel_sheet import steel_pdf as make
+
+    job = service_of(request).laid_out(job_id)
+    job.answered("solid", job.solid)
+    data = make(job.plan, job.steel_told, cuts_told(job.plan.units, job.steel_cuts()), paper)
+    return _file(data, job.plan.name, "-steel.pdf", "application/pdf")
+
+
+@router.get("/steel.csv", response_class=Response, responses=file_answer("text/csv"))
+def steel_csv(request: Request, job_id: JobId) -> Response:
+    """The steel by mark and length, as rows."""
+    from humble_trowel.files.steel_table import write_steel_csv
+
+    job = service_of(request).laid_out(job_id)
+    rows = job.steel.bars if job.steel else []
+    return _file(write_steel_csv(rows, job.plan.units), job.plan.name, "-steel.csv", "text/csv; charset=utf-8")
+
+
+@router.get("/steel.xlsx", response_class=Response, responses=file_answer(XLSX))
+def steel_xlsx(request: Request, job_id: JobId) -> Response:
+    """The steel by mark and length, and its cut plan, as a book of two sheets."""
+    from humble_trowel.files.steel_table import write_steel_xlsx
+
+    job = service_of(request).laid_out(job_id)
+    rows = job.steel.bars if job.steel else []
+    return _file(write_steel_xlsx(rows, job.steel_cuts(), job.plan.units), job.plan.name, "-steel.xlsx", XLSX)
+
+
 @router.get("/set-out.csv", response_class=Response, responses=file_answer("text/csv"))
 def set_out_csv(request: Request, job_id: JobId) -> Response:
     """The set-out sheet as rows."""
@@ -72,7 +105,7 @@ def plan_dxf(request: Request, job_id: JobId) -> Response:
 
     job = service_of(request).laid_out(job_id)
     plan, sheet, forms = job.plan, job.answered("set_out", job.set_out), job.answered("forms", job.forms)
-    return _file(write_dxf(plan, sheet, forms), plan.name, ".dxf", "image/vnd.dxf")
+    return _file(write_dxf(plan, sheet, forms, job.steel.bars if job.steel else ()), plan.name, ".dxf", "image/vnd.dxf")
 
 
 @router.post("/read-points", response_model=PointsFile, openapi_extra=file_body("application/octet-stream"))

@@ -12,7 +12,7 @@
 	const stroke = $derived(Math.max(3, row.d_mm * scale));
 	/** a bend as its two legs: the first stands up, the second leaves it by its turn */
 	const legs = $derived.by(() => {
-		const foot = [46, HIGH - 12] as const;
+		const foot = [62, HIGH - 12] as const;
 		return {
 			foot,
 			up: [foot[0], foot[1] - a] as const,
@@ -28,10 +28,10 @@
 	data-bend={row.mark}
 >
 	<span class="flex items-center gap-6"><Tag mark={row.mark} {on} /><b>{row.count} × {row.bar}</b></span>
-	<svg width="150" height={HIGH} viewBox="0 0 150 {HIGH}" aria-hidden="true">
+	<svg width="166" height={HIGH} viewBox="0 0 166 {HIGH}" aria-hidden="true">
 		{#if row.shape === 'stirrup'}
 			<rect
-				x="46"
+				x="62"
 				y={HIGH - 12 - b}
 				width={a}
 				height={b}
@@ -39,10 +39,10 @@
 				stroke-width={stroke}
 				class={['fill-none', on ? 'stroke-chalk' : 'stroke-rust']}
 			/>
-			<path d="M52 {HIGH - 8 - b}l8 8M50 {HIGH - 4 - b}l8 8" class="stroke-rust stroke-2" />
+			<path d="M68 {HIGH - 8 - b}l8 8M66 {HIGH - 4 - b}l8 8" class="stroke-rust stroke-2" />
 			<g class="fill-ink text-note font-[760]">
-				<text x={46 + a / 2} y={HIGH - 18 - b} text-anchor="middle"><SvgFrac text={row.legs[0] ?? ''} /></text>
-				<text x="40" y={HIGH - 8 - b / 2} text-anchor="end"><SvgFrac text={row.legs[1] ?? ''} /></text>
+				<text x={62 + a / 2} y={HIGH - 18 - b} text-anchor="middle"><SvgFrac text={row.legs[0] ?? ''} /></text>
+				<text x="56" y={HIGH - 8 - b / 2} text-anchor="end"><SvgFrac text={row.legs[1] ?? ''} /></text>
 			</g>
 		{:else}
 			<path
@@ -51,8 +51,8 @@
 				class={['fill-none [stroke-linejoin:round]', on ? 'stroke-chalk' : 'stroke-rust']}
 			/>
 			<g class="fill-ink text-note font-[760]">
-				<text x="40" y={HIGH - 12 - a / 2} text-anchor="end"><SvgFrac text={row.legs[0] ?? ''} /></text>
-				<text x={52 + b / 2} y={HIGH - 18} text-anchor="middle"><SvgFrac text={row.legs[1] ?? ''} /></text>
+				<text x="56" y={HIGH - 12 - a / 2} text-anchor="end"><SvgFrac text={row.legs[0] ?? ''} /></text>
+				<text x={68 + b / 2} y={HIGH - 18} text-anchor="middle"><SvgFrac text={row.legs[1] ?? ''} /></text>
 			</g>
 		{/if}
 	</svg>

@@ -1,14 +1,17 @@
 <script lang="ts">
 	/** The lists: what is bought, what is bent, how each size is cut, bundles end on. */
+	import Act from '../../ui/Act.svelte';
 	import Choice from '../../ui/Choice.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { steel as words } from '../../words/steel';
+	import { w } from '../../words/words';
 	import BendCard from './BendCard.svelte';
 	import Bundles from './Bundles.svelte';
 	import CutBars from './CutBars.svelte';
 	import MarkRows from './MarkRows.svelte';
 	import type { SteelData } from './steel.svelte';
 	let { data }: { data: SteelData } = $props();
+	const PAPERS = ['letter', 'a4'] as const;
 	const laid = $derived(data.laid);
 	const cuts = $derived(data.cuts ?? []);
 	let picked = $state('');
@@ -43,6 +46,16 @@
 		</div>{/if}
 	{#if size}<CutBars {size} held={data.held?.mark ?? ''} />{/if}
 	<Bundles {cuts} sizes={laid.sizes} />
+	<h2 class="panel-head">{words.papers}</h2>
+	<p class="flex flex-wrap gap-4">
+		{#each PAPERS as paper (paper)}<Act kind="quiet" href="/api/jobs/{data.store.id}/steel.pdf?paper={paper}" download
+				>{w.lines.paper[paper]}</Act
+			>{/each}
+		<Act kind="quiet" href="/api/jobs/{data.store.id}/steel.xlsx" download>{words.xlsx}</Act>
+		<Act kind="quiet" href="/api/jobs/{data.store.id}/steel.csv" download>{words.csv}</Act>
+		<Act kind="quiet" href="/api/jobs/{data.store.id}/plan.dxf" download>{words.dxf}</Act>
+	</p>
+	<p class="label mt-4">{words.papersHow}</p>
 	<h2 class="panel-head">{words.marks}</h2>
 	<MarkRows {data} rows={data.marks} />
 {/if}
