@@ -11,7 +11,7 @@ from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.steel.cuts_told import SizeCutTold
 from humble_trowel.core.steel.told import MarkTold, SteelTold
 from humble_trowel.papers.pages import PAPER_MM, PAPER_NAME, Paper, quoted, scale_for, set_pdf
-from humble_trowel.papers.svg import INK, Bounds, PlanPage, draw_bar, draw_sizes, off_corner
+from humble_trowel.papers.svg import GREY, INK, Bounds, PlanPage, draw_bar, draw_sizes, off_corner
 
 MARGIN_MM, HEAD_MM = 14.0, 30.0
 RUST = "#84340f"
@@ -30,6 +30,9 @@ def steel_pdf(plan: Plan, told: SteelTold | None, cuts: Sequence[SizeCutTold], p
     )
     page = PlanPage(bounds, scale)
     page.path(ring, True, f'fill="#f4f4f1" stroke="{INK}" stroke-width="0.5"')
+    for mesh in told.mesh if told else []:
+        for piece in mesh.pieces:
+            page.path(piece.corners, True, f'fill="none" stroke="{GREY}" stroke-width="0.25"')
     for row in told.marks if told else []:
         for line in row.lines:
             page.path(
@@ -47,7 +50,7 @@ def steel_pdf(plan: Plan, told: SteelTold | None, cuts: Sequence[SizeCutTold], p
     parts = [*_marks(told, pictures), *_cuts(cuts), *_rest(told), *_tags(plan, told)]
     body = "\n".join(parts) or f"#{quoted('No steel is said of this slab.')}"
     every = max((row.every for row in told.marks), default=1) if told else 1
-    thin = f", every {every}th bar of a mat drawn" if every > 1 else ""
+    thin = f", one bar in {every} of a mat drawn" if every > 1 else ""
     source = f"""
 #set document(title: {quoted("Steel, " + plan.name)}, date: none)
 #set page(paper: "{PAPER_NAME[paper]}", margin: {MARGIN_MM}mm,
@@ -71,13 +74,13 @@ def _marks(told: SteelTold | None, pictures: dict[str, bytes]) -> list[str]:
         return []
     cells = [quoted(head) for head in ("", "Bars", "Size", "Cut", "Shape, out to out", "Weight")]
     for row in told.marks:
-        cuts = "\n".join(f"{count} × {text}" for text, count in row.cuts)
+        cuts = ", ".join(f"{count} × {text}" for text, count in row.cuts)
         shape = quoted("straight")
         if row.shape != "straight":
             name = f"bend-{row.mark}.svg"
             pictures[name] = _shape(row)
-            hooks = f" #linebreak() #{quoted(f'hooks {row.turns[0]:g}°')}" if row.shape == "stirrup" else ""
-            shape = f'[#image("{name}", width: {SHAPE_MM + 14:.0f}mm){hooks}]'
+            hooks = f" #block(above: 2pt, {quoted(f'hooks {row.turns[0]:g}°')})" if row.shape == "stirrup" else ""
+            shape = f'[#block(below: 2pt, image("{name}", width: {SHAPE_MM + 14:.0f}mm)){hooks}]'
         cells += [
             f"text(12pt, weight: 700)[#{quoted(row.mark)}]",
             quoted(row.words),
