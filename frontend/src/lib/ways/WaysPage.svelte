@@ -10,6 +10,7 @@
 	import CrewList from './CrewList.svelte';
 	import FormWays from './FormWays.svelte';
 	import GroundWays from './GroundWays.svelte';
+	import SteelWays from './SteelWays.svelte';
 	import UnderslabWays from './UnderslabWays.svelte';
 	import { WaysStore } from './ways.svelte';
 	import WaysSection from './WaysSection.svelte';
@@ -214,6 +215,7 @@
 			<FormWays {store} {ways} />
 			<GroundWays {store} {ways} />
 			<UnderslabWays {store} {ways} />
+			<SteelWays {store} {ways} />
 		</main>
 	{/if}
 </div>

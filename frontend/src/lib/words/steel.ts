@@ -121,6 +121,8 @@ export const steel = {
 		dowel_out_mm: 'Dowel stands out'
 	},
 	waysBar: 'Usual bar',
+	waysStock: 'Bars are sold in',
+	waysStockMetric: 'Metric bars are sold in',
 	waysMetric: 'Usual metric bar',
 	waysCorners: 'At corners of an edge',
 	waysHeld: 'Held at its height',
