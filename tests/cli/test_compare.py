@@ -49,7 +49,16 @@ def test_a_row_that_is_missed_ends_the_bench_with_one(monkeypatch, capsys):
 
     met = Row("met", 1, 2, 3, "p50")
     for rows, others, code in (([met], [], 0), ([met, Row("late", 1, 9, 3, "p95")], [], 1), ([met], [Other("big", 9, "MB", 3)], 1)):  # fmt: skip
-        for name in ("answer_rows", "lines_rows", "ground_rows", "underslab_rows", "tube_figures", "shape_rows"):
+        for name in (
+            "answer_rows",
+            "lines_rows",
+            "ground_rows",
+            "underslab_rows",
+            "tube_figures",
+            "steel_rows",
+            "steel_figures",
+            "shape_rows",
+        ):
             monkeypatch.setattr(main, name, lambda rows=rows, name=name: rows if name == "shape_rows" else [])
         monkeypatch.setattr(main, "cutting_rows", lambda _: [])
         monkeypatch.setattr(main, "start_row", lambda _: met)

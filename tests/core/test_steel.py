@@ -51,7 +51,7 @@ def test_a_mat_agrees_with_the_counting_rule_and_stands_at_its_height():
         len(one.lines) == math.ceil((9000 - 2 * side) / 300) + 1
         and len(other.lines) == math.ceil((12000 - 2 * side) / 300) + 1
     )
-    assert one.steel_mm == pytest.approx(len(one.lines) * (12000 - 2 * side), rel=1e-6)  # 12 m bars: no lap
+    assert one.steel_mm == pytest.approx(len(one.lines) * (12000 - 2 * side), abs=len(one.lines))  # 12 m bars: no lap
     assert (other.level_mm, one.level_mm) == (pytest.approx(-46), pytest.approx(-58))
     chairs = job.steel.chairs[0]
     assert chairs.height_mm == pytest.approx(150 - 40 - 24) and chairs.count == len(chairs.spots) == 11 * 9
@@ -113,10 +113,10 @@ def test_a_cage_runs_round_with_corner_bars_and_stirrups_at_their_spacing():
     assert (len(low.lines), len(high.lines), corner.count) == (12, 8, 4 * 5)
     wide, deep = 300 - 50.8 - 76.2, 450 - 38.1 - 76.2
     assert ties.legs_mm == pytest.approx((wide, deep)) and ties.pieces[0][0] == pytest.approx(
-        stirrup_mm(BARS["8 mm"], wide, deep), abs=0.11
+        stirrup_mm(BARS["8 mm"], wide, deep), abs=1.01
     )
     assert ties.count == 2 * (math.ceil((12000 - 101.6) / 300) + 1) + 2 * (math.ceil((9000 - 101.6) / 300) + 1)
-    assert corner.pieces[0][0] == pytest.approx(bent_mm(BARS["16 mm"], [762, 762], [90]), abs=0.11)
+    assert corner.pieces[0][0] == pytest.approx(bent_mm(BARS["16 mm"], [762, 762], [90]), abs=1.01)
     assert low.level_mm == pytest.approx(-(450 - 76.2 - 8 - 8)) and high.level_mm == pytest.approx(-(38.1 + 8 + 8))
     crossed = Job(cage("3 16 mm bottom, crossed"))
     assert not of(crossed, "edge/E1/corner") and len(of(crossed, "edge/E1/bottom")[0].lines) == 12
@@ -203,7 +203,7 @@ def test_the_schedule_adds_up_and_every_piece_is_cut_once():
         if row.shape == "straight":
             drawn = math.fsum(math.dist(line[0], line[-1]) for line in row.lines)
             laps = (row.count - len(row.lines)) * row.lap_mm
-            assert row.steel_mm == pytest.approx(drawn + laps, abs=0.2 * row.count)
+            assert row.steel_mm == pytest.approx(drawn + laps, abs=1.01 * row.count)
     for size in job.steel_cuts():
         pieces = sorted(itertools.chain.from_iterable([mm] * row.count for row in size.rows for _, mm in row.pieces))
         asked = sorted(

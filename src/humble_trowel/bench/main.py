@@ -18,6 +18,7 @@ from humble_trowel.bench.lines import CUTTING_CASES, Cutting, cutting_rows, line
 from humble_trowel.bench.rows import Other, Row
 from humble_trowel.bench.served import browser_figures, memory_mb, served, start_row
 from humble_trowel.bench.shape import shape_rows
+from humble_trowel.bench.steel import steel_figures, steel_rows
 from humble_trowel.bench.underslab import tube_figures, underslab_rows
 
 ROOT = Path(__file__).resolve().parents[3]
@@ -28,9 +29,9 @@ def run(as_json: bool, compare: str | None = None) -> int:
     missed."""
     if compare:
         return compared(compare)
-    rows = answer_rows() + lines_rows() + ground_rows() + shape_rows() + underslab_rows()
+    rows = answer_rows() + lines_rows() + ground_rows() + shape_rows() + underslab_rows() + steel_rows()
     cuts = cutting_rows(CUTTING_CASES)
-    others: list[Other] = tube_figures()
+    others: list[Other] = [*tube_figures(), *steel_figures()]
     folder = Path(tempfile.mkdtemp(prefix="trowel-bench-"))
     try:
         rows.append(start_row(folder))

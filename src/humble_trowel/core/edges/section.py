@@ -10,7 +10,7 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from humble_trowel.core.edges.section_blocks import Block, Tubes, blocks_on, tubes_on
+from humble_trowel.core.edges.section_blocks import Block, Within, blocks_on, within_on
 from humble_trowel.core.edges.section_ends import SectionEnd, section_ends
 from humble_trowel.core.edges.section_layers import SectionLayer, section_layers
 from humble_trowel.core.edges.section_line import Span, section_area_m2, section_line, section_rings
@@ -61,8 +61,8 @@ class Section:
 
 
 @answers("The cut")
-def section(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY, tubes: Tubes | None = None) -> Section:
-    """The section from a to b as seen with a on the left. tubes: as they lie, where they are to be seen. Raises InputError for a line of no length or off the slab."""
+def section(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY, within: Sequence[Within] = ()) -> Section:
+    """The section from a to b as seen with a on the left. within: tube and bars to be seen in it. Raises InputError for a line of no length or off the slab."""
     if math.dist(a, b) < LEAST_CUT_MM:
         raise InputError("Both ends of the cut are one spot. Draw it longer.", "to")
     spans = section_line(solid, a, b)
@@ -75,7 +75,7 @@ def section(plan: Plan, solid: Solid, ways: JobWays, a: XY, b: XY, tubes: Tubes 
         start=a, end=b, length_mm=math.dist(a, b), words=_words(plan, solid, spans, ends, a, b), area_m2=area,
         area_text=text, rings=section_rings(spans), layers=section_layers(plan, solid, spans), ends=ends,
         sizes=section_sizes(plan, solid, spans), slopes=_slopes(plan, spans),
-        blocks=[*blocks_on(plan, solid, a, b), *tubes_on(tubes, spans, a, b)], zones=_zones(solid, spans),
+        blocks=[*blocks_on(plan, solid, a, b), *(row for one in within for row in within_on(one, spans, a, b))], zones=_zones(solid, spans),
         numbers=sorted({span.part for span in spans if span.part is not None}),
     )  # fmt: skip
 

@@ -38,12 +38,15 @@ class Block:
 
 
 @dataclass(frozen=True)
-class Tubes:
-    """Loops of tube as they lie. high_mm: their middle over the slab's underside."""
+class Within:
+    """Tube or bars as they lie in the slab. level_mm: their middle over the top there, or high_mm over the slab's underside."""
 
+    kind: str
+    name: str
     paths: Sequence[Sequence[XY]]
     outside_mm: float
-    high_mm: float
+    level_mm: float = 0.0
+    high_mm: float | None = None
 
 
 def blocks_on(plan: Plan, solid: Solid, a: XY, b: XY) -> list[Block]:
@@ -51,20 +54,23 @@ def blocks_on(plan: Plan, solid: Solid, a: XY, b: XY) -> list[Block]:
     return [*_kerbs(plan, solid, a, b), *_piles(plan, solid, a, b), *_below(plan, a, b), *_pipes(plan, a, b)]
 
 
-def tubes_on(tubes: Tubes | None, spans: Sequence[Span], a: XY, b: XY) -> list[Block]:
-    """Tube that the line crosses, as wide as the slant of the cut makes it."""
-    if tubes is None:
-        return []
-    size, half, rows = math.dist(a, b), tubes.outside_mm / 2, []
-    for p, q in (leg for path in tubes.paths for leg in pairwise(path)):
+def within_on(within: Within, spans: Sequence[Span], a: XY, b: XY) -> list[Block]:
+    """Tube or bars that the line crosses, as wide as the slant of the cut makes them."""
+    size, half, rows = math.dist(a, b), within.outside_mm / 2, []
+    for p, q in (leg for path in within.paths for leg in pairwise(path)):
         met = _crossed(a, b, p, q)
         span = next((one for one in spans if met and one.s0_mm <= met[0] * size <= one.s1_mm), None)
         if met is None or span is None:
             continue
         s, _, sine = met
         share = (s * size - span.s0_mm) / ((span.s1_mm - span.s0_mm) or 1.0)
-        middle = span.top0_mm + share * (span.top1_mm - span.top0_mm) - span.slab_mm + tubes.high_mm
-        rows.append(Block("tube", "tube", s * size - half / sine, s * size + half / sine, middle - half, middle + half))
+        top = span.top0_mm + share * (span.top1_mm - span.top0_mm)
+        middle = top + (within.level_mm if within.high_mm is None else within.high_mm - span.slab_mm)
+        rows.append(
+            Block(
+                within.kind, within.name, s * size - half / sine, s * size + half / sine, middle - half, middle + half
+            )
+        )
     return sorted(rows, key=lambda row: row.s0_mm)
 
 

@@ -7,7 +7,7 @@ from humble_trowel.core.edges.edge_checks import EdgeCheck, edge_checks, foam_do
 from humble_trowel.core.edges.frost_options import EdgeOption, edge_options
 from humble_trowel.core.edges.part_doubts import part_findings
 from humble_trowel.core.edges.section import Section, section
-from humble_trowel.core.edges.section_blocks import Tubes
+from humble_trowel.core.edges.section_blocks import Within
 from humble_trowel.core.edges.shape_doubts import shape_findings
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.figures import (
@@ -57,13 +57,13 @@ class EdgesAnswers(OrderAnswers):
         )
 
     def section(self, start: XY, end: XY, moving: bool = False) -> Section:
-        """The section along a line; without tube while something moves. Raises InputError, PlanError."""
-        return section(self.plan, self.shape, self.ways, start, end, None if moving else self.tubes)
+        """The section along a line; without tube and bars while something moves. Raises InputError, PlanError."""
+        return section(self.plan, self.shape, self.ways, start, end, () if moving else self.within)
 
     @property
-    def tubes(self) -> Tubes | None:
-        """Tube as it lies; those who know what is buried say it."""
-        return None
+    def within(self) -> list[Within]:
+        """Tube and bars as they lie; those who know of them say it."""
+        return []
 
     def part_alone_m3(self, number: int) -> float:
         """What would go if one part were taken out, m3. Raises InputError for a number that is none."""

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from humble_trowel.core.cutting.cut import Clock
+from humble_trowel.core.edges.section_blocks import Within
 from humble_trowel.core.job.underslab import UnderslabAnswers
 from humble_trowel.core.kept import kept
 from humble_trowel.core.steel.frame import Frame
@@ -21,8 +22,22 @@ class SteelAnswers(UnderslabAnswers):
     )  # fmt: skip
     def steel(self) -> SteelLaid | None:
         """All steel; None where none is said."""
+        return self.guarded("steel", "Steel", self._steel, None)
+
+    def _steel(self) -> SteelLaid | None:
         runs = self.underslab.runs if self.underslab else []
-        return self.guarded("steel", "Steel", lambda: steel_laid(self.plan, self.solid, self.ways.steel, runs), None)
+        return steel_laid(self.plan, self.solid, self.ways.steel, runs)
+
+    @property
+    def within(self) -> list[Within]:
+        """Tube and straight bars as they lie."""
+        rows = self.steel.bars if self.steel else []
+        bars = [
+            Within("bar", row.mark, row.lines, row.bar.d_mm, row.level_mm)
+            for row in rows
+            if row.level_mm is not None and row.shape == "straight"
+        ]
+        return [*super().within, *bars]
 
     @property
     def steel_told(self) -> SteelTold | None:

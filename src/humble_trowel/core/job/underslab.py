@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from humble_trowel.core.edges.section_blocks import Tubes
+from humble_trowel.core.edges.section_blocks import Within
 from humble_trowel.core.job.lines import LinesAnswers
 from humble_trowel.core.kept import kept
 from humble_trowel.core.order.quantity import Allowance
@@ -106,10 +106,14 @@ class UnderslabAnswers(LinesAnswers):
         return taken_off(self.plan, self.displaced)
 
     @property
-    def tubes(self) -> Tubes | None:
+    def within(self) -> list[Within]:
         """Tube as it lies."""
         laid, tubing = self.tubing, self.plan.underslab.tubing
-        return None if laid is None else Tubes([loop.points for loop in laid.loops], size_of(tubing)[0], tubing.high_mm)
+        if laid is None:
+            return []
+        return [
+            Within("tube", "tube", [loop.points for loop in laid.loops], size_of(tubing)[0], high_mm=tubing.high_mm)
+        ]
 
     def _checks(self) -> list[RiserCheck]:
         return [by_id(row, self.plan) for row in self.records.of(RiserCheck)]

@@ -26,6 +26,7 @@ from humble_trowel.core.steel.laid import Laid, Shape, along, counted, evenly, l
 from humble_trowel.core.steel.mats import STUB_MM, layer, pieces_of
 
 Runs = Sequence[tuple[XY, XY, Run | None]]
+LEAST_LEG_MM = 200.0
 LEVEL_WORDS = {"top": "top", "middle": "middle", "bottom": "bottom"}
 
 
@@ -101,7 +102,7 @@ def cage_laid(frame: Frame, cage: Cage) -> list[Laid]:
         runs = [(run.start, run.end, run) for run in edge_runs(frame.plan) if run.kind.mark == cage.mark]
         return [
             *_long(frame, cage, box, runs, room),
-            *_corners(frame, cage, box, [run for *_, run in runs]),
+            *_corners(frame, cage, box, [run for *_, run in runs], room),
             *_stirrups(cage, box, runs, room),
         ]
     legs = [leg for beam in frame.plan.beams if beam.type == cage.mark for leg in pairwise(beam.path)]
@@ -158,12 +159,12 @@ def _kept(shape: BaseGeometry, near: XY) -> list[tuple[XY, XY]]:
     return [(best.coords[0], best.coords[-1])]
 
 
-def _corners(frame: Frame, cage: Cage, box: Box, runs: Sequence[Run]) -> list[Laid]:
+def _corners(frame: Frame, cage: Cage, box: Box, runs: Sequence[Run], room: BaseGeometry) -> list[Laid]:
     """Bars bent round every corner at which two runs of this cage meet, one beside each long bar."""
     if (cage.corners or frame.ways.corners) != "bent":
         return []
     leg = cage.leg_mm or frame.ways.leg_mm
-    by: dict[tuple[str, float], list[tuple[XY, ...]]] = {}
+    by: dict[tuple[str, float, float, float], list[tuple[XY, ...]]] = {}
     starts = {run.start: run for run in runs if not run.inside}
     for run in runs:
         after = starts.get(run.end)
@@ -177,27 +178,36 @@ def _corners(frame: Frame, cage: Cage, box: Box, runs: Sequence[Run]) -> list[La
         for row in cage.bars:
             for off in box.offsets(row):
                 spot = _meets(run, after, off)
-                a, b = shifted(spot, u, min(leg, size_u)), shifted(spot, v, min(leg, size_v))
-                by.setdefault((row.bar, round(turn, 1)), []).append((a, spot, b))
+                one, other = _free(room, spot, u, min(leg, size_u)), _free(room, spot, v, min(leg, size_v))
+                if min(one, other) >= LEAST_LEG_MM:
+                    line = (shifted(spot, u, one), spot, shifted(spot, v, other))
+                    by.setdefault((row.bar, round(turn, 1), one, other), []).append(line)
     found = []
-    for (name, turn), lines in by.items():
+    for at, ((name, turn, one, other), lines) in enumerate(by.items()):
         bar = bar_of(name)
-        cut = bent_mm(bar, [leg, leg], [turn])
+        cut = bent_mm(bar, [one, other], [turn])
         words = f"{bar.name} corner of {cage.mark}, bent {turn:g}°"
         found.append(
             Laid(
-                f"{cage.of}/{cage.mark}/corner/{name}/{turn:g}",
+                f"{cage.of}/{cage.mark}/corner/{name}/{turn:g}/{at}",
                 words,
                 bar,
                 "bent",
                 counted([cut] * len(lines)),
                 tuple(lines),
                 None,
-                (leg, leg),
+                (one, other),
                 (turn,),
             )
         )
     return found
+
+
+def _free(room: BaseGeometry, spot: XY, way: XY, leg: float) -> float:
+    """How far a leg goes from a corner before its cover ends, in whole mm."""
+    part = LineString([spot, shifted(spot, way, leg)]).intersection(room)
+    own = [one.length for one in shapely.get_parts(part) if one.distance(Point(spot)) < 1e-3]
+    return min(leg, float(math.floor(max(own, default=0.0) + 1e-6)))
 
 
 def _meets(run: Run, after: Run, off: float) -> XY:

@@ -49,8 +49,8 @@ class Laid:
 
 
 def counted(lengths: Iterable[float]) -> tuple[tuple[float, int], ...]:
-    """Equal lengths together, the longest first; cut to a tenth of a mm, upward."""
-    return tuple(sorted(Counter(math.ceil(length * 10 - 1e-6) / 10 for length in lengths).items(), reverse=True))
+    """Equal lengths together, the longest first; in whole mm, upward: nobody cuts a bar closer."""
+    return tuple(sorted(Counter(float(math.ceil(length - 1e-6)) for length in lengths).items(), reverse=True))
 
 
 def spliced_lengths(long_mm: float, stock: float, lap: float, odd: bool = False) -> list[float]:

@@ -8,7 +8,7 @@
 	import SectionFoam from './SectionFoam.svelte';
 	import SectionGround from './SectionGround.svelte';
 	import SectionSizes from './SectionSizes.svelte';
-	import { drawnBlocks, SectionView } from './section_view';
+	import { drawnBlocks, lyingWithin, SectionView } from './section_view';
 	import { editOf } from './section_edits';
 	import { lengthKeys } from '../../ui/typed';
 	let { store, section, tall = 330 }: { store: JobStore; section: Section; tall?: number } = $props();
@@ -98,10 +98,10 @@
 						y={view.y(block.top_mm)}
 						width={(block.s1_mm - block.s0_mm) * view.scale}
 						height={(block.top_mm - block.bottom_mm) * view.scale}
-						rx={block.kind === 'pipe' || block.kind === 'tube' ? ((block.s1_mm - block.s0_mm) * view.scale) / 2 : 0}
-						fill={block.kind === 'pipe' ? 'var(--color-well)' : 'var(--color-water)'}
+						rx={block.kind === 'pipe' || lyingWithin(block.kind) ? ((block.s1_mm - block.s0_mm) * view.scale) / 2 : 0}
+						fill={block.kind === 'pipe' ? 'var(--color-well)' : block.kind === 'bar' ? 'var(--color-rust)' : 'var(--color-water)'}
 						stroke="var(--color-ink)"
-						stroke-width={block.kind === 'tube' ? 1.6 : 2.4}
+						stroke-width={lyingWithin(block.kind) ? 1 : 2.4}
 					/>
 				{:else}
 					<rect
@@ -119,7 +119,7 @@
 					x={view.x((block.s0_mm + block.s1_mm) / 2)}
 					y={block.kind === 'footing' || block.kind === 'wall'
 						? view.y((block.top_mm + block.bottom_mm) / 2) + 5
-						: block.kind === 'pipe' || block.kind === 'tube'
+						: block.kind === 'pipe' || lyingWithin(block.kind)
 							? view.y(block.bottom_mm) + 17
 							: view.y(block.top_mm) - 7}
 					text-anchor="middle"

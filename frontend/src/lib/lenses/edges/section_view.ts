@@ -29,16 +29,17 @@ export function stretchesOf(marks: readonly number[]): { from: number; to: numbe
 export const builtBelow = (section: Section) =>
 	section.blocks.filter((block) => ['footing', 'wall', 'pipe'].includes(block.kind));
 
-/** Blocks as they are drawn: tube thinned to every so many px, and named once. */
+export const lyingWithin = (kind: string) => kind === 'tube' || kind === 'bar';
+/** Blocks as they are drawn: tube and bars of a mark thinned to every so many px, each named once. */
 export function drawnBlocks(section: Section, x: (s: number) => number) {
-	let last = -Infinity;
-	let named = false;
+	const last: Record<string, number> = {};
 	return section.blocks.flatMap((block) => {
-		if (block.kind !== 'tube') return [block];
+		if (!lyingWithin(block.kind)) return [block];
+		const key = `${block.kind}/${block.name}`;
 		const at = x((block.s0_mm + block.s1_mm) / 2);
-		if (at - last < TUBE_APART_PX) return [];
-		const name = named ? '' : block.name;
-		[last, named] = [at, true];
+		if (at - (last[key] ?? -Infinity) < TUBE_APART_PX) return [];
+		const name = key in last ? '' : block.name;
+		last[key] = at;
 		return [{ ...block, name }];
 	});
 }
@@ -60,7 +61,7 @@ export class SectionView {
 		const spots = [...section.rings.flat(), ...section.layers.flatMap((layer) => layer.rings.flat())];
 		const marks = [
 			...section.rings.flat().map((p) => p[0] ?? 0),
-			...section.blocks.filter((block) => block.kind !== 'tube').flatMap((block) => [block.s0_mm, block.s1_mm])
+			...section.blocks.filter((block) => !lyingWithin(block.kind)).flatMap((block) => [block.s0_mm, block.s1_mm])
 		];
 		const stretches = stretchesOf(marks);
 		const long = stretches.reduce((sum, one) => sum + one.drawn, 0);
