@@ -33,9 +33,8 @@ def beam(page: Page) -> None:
     page.wait_for_timeout(400)
 
 
-def dim(page: Page) -> None:
-    page.keyboard.press("d")
-    page.locator(".piece").nth(1).click()
+def held(page: Page) -> None:
+    page.locator("[data-bend='c']").click()
 
 
 def squared(page: Page) -> None:
@@ -64,7 +63,6 @@ VIEWS = [
     ("22-beams", "/job/{tansy}/edges?tab=grid", LAPTOP, beam),
     ("4-order", "/job/{tansy}/order", LAPTOP, working),
     ("6-ways", "/ways", LAPTOP, None),
-    ("8-dim-boards", "/job/{tansy}/lines?tab=boards", LAPTOP, dim),
     ("13-set-out", "/job/{tansy}/lines?tab=setout", LAPTOP, None),
     ("14-square", "/job/{tansy}/lines?tab=square", LAPTOP, squared),
     ("15-forms", "/job/{tansy}/lines?tab=forms", LAPTOP, side),
@@ -74,8 +72,9 @@ VIEWS = [
     ("25-footings", "/job/{larkfield}/edges?tab=footings", LAPTOP, None),
     ("27-walls", "/job/{larkfield}/edges?tab=walls", LAPTOP, None),
     ("10-underslab", "/job/{tansy}/underslab", LAPTOP, None),
-    ("11-barrier", "/job/{tansy}/underslab?tab=barrier", LAPTOP, None),
     ("12-tubing", "/job/{tansy}/underslab?tab=tubing", LAPTOP, None),
+    ("16-steel", "/job/{tansy}/steel?tab=cages", LAPTOP, None),
+    ("17-steel-lists", "/job/{tansy}/steel?tab=lists", LAPTOP, held),
     ("21-phone-rod", "/job/{tansy}/ground", PHONE, pressed),  # it leaves a shot
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # it leaves an open walk
 ]

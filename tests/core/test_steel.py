@@ -8,12 +8,15 @@ import shapely
 from shapely.geometry import LineString, Point, Polygon
 from tests.plans import edited, plan
 
-from humble_trowel.core.errors import CallError, EditError, PlanError, TrowelError
+from humble_trowel.core.errors import CallError, EditError, InputError, PlanError, TrowelError
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.bars import BARS
 from humble_trowel.core.plan.ways import Ways
+from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.stages import STAGES, findings, report, standing
 from humble_trowel.core.steel.bends import bent_mm, stirrup_mm
+from humble_trowel.core.steel.record_kinds import SteelCheckKind
+from humble_trowel.core.steel.records import SteelCheck
 
 IN, FT = 25.4, 304.8
 RING = [[0, 0], [12000, 0], [12000, 9000], [0, 9000]]
@@ -255,3 +258,54 @@ def test_very_many_bars_are_a_message_and_not_a_hang():
     many = edited(wide, {"op": "call_slab_steel", "slab": "S1", "text": "10 mm at 25 each way"})
     told = [row for row in findings(Job(many)) if row.stage == "steel"]
     assert [row.code for row in told] == ["steel-too-many"] and "bars" in told[0].words and Job(many).steel.bars == []
+
+
+def test_before_the_pour_each_place_is_looked_at_and_what_is_short_is_mended_and_kept():
+    of = cage("3 16 mm bottom, 2 12 mm top, 8 mm stirrups at 300", slab("12 mm at 300 each way, top, 40 clear"))
+    job = Job(of)
+    places = {place.id: {look.look: look for look in place.looks} for place in job.steel_places}
+    assert list(places) == ["slab/S1", "edge/E1"]
+    assert list(places["edge/E1"]) == ["size", "count", "cover", "spacing", "clean"]
+    assert places["edge/E1"]["count"].need_count == 5 and places["edge/E1"]["cover"].need_mm == pytest.approx(
+        76.2 - 9.525
+    )
+    assert (
+        places["slab/S1"]["cover"].need_mm == pytest.approx(40 - 9.525) and places["slab/S1"]["chairs"].bound == "least"
+    )
+
+    def looked(*rows):
+        kept = [("edge/E1", SteelCheck.model_validate({"place": "edge/E1", **row})) for row in rows]
+        for _, row in kept:
+            SteelCheckKind().check(job, row)
+        seen = Job(of, records=SiteRecords([(f"r{i}", row) for i, (_, row) in enumerate(kept)]))
+        return seen, {look.look: look for look in seen.steel_places[1].looks}
+
+    seen, found = looked(
+        {"look": "cover", "measured_mm": 40},
+        {"look": "count", "count": 4},
+        {"look": "size", "size": "16"},
+        {"look": "clean", "holds": False},
+    )
+    assert (found["cover"].state, found["cover"].words) == ("short", "27 mm short.")
+    assert (found["count"].words, found["size"].state, found["clean"].words) == ("1 missing.", "held", "Not yet.")
+    assert [row.code for row in findings(seen) if row.stage == "steel"] == ["steel-short"] * 3
+    assert standing(STAGES[4], seen).words == "3 to mend" and "27 mm short" in SteelCheckKind().sentence(
+        job, SteelCheck(place="edge/E1", look="cover", measured_mm=40)
+    )
+    seen, found = looked(
+        {"look": "cover", "measured_mm": 40},
+        {"look": "cover", "measured_mm": 70, "mended": True},
+        {"look": "spacing", "measured_mm": 320},
+    )
+    assert (found["cover"].state, found["cover"].words, found["spacing"].state) == ("mended", "Mended.", "held")
+    for wrong, words, path in (
+        ({"place": "edge/E9", "look": "lap", "measured_mm": 5}, "No steel stands", "place"),
+        ({"place": "edge/E1", "look": "depth", "measured_mm": 5}, "nothing of that", "look"),
+        ({"place": "edge/E1", "look": "cover"}, "what was taped", "measured_mm"),
+        ({"place": "edge/E1", "look": "count"}, "how many", "count"),
+        ({"place": "edge/E1", "look": "size"}, "which bar", "size"),
+        ({"place": "edge/E1", "look": "clean"}, "whether", "holds"),
+    ):
+        with pytest.raises(InputError, match=words) as told_off:
+            SteelCheckKind().check(job, SteelCheck.model_validate(wrong))
+        assert told_off.value.path == path

@@ -11,7 +11,7 @@ TABS = {
     "ground": ("shots", "rod", "laser", "stack", "falls", "stone", "dug", "tests"),
     "edges": ("cut", "grid", "top", "meets", "walks", "footings", "walls", "frost", "sum"),
     "underslab": ("services", "check", "tests", "barrier", "foam", "tubing", "clashes"),
-    "steel": ("way", "mat", "cages", "dowels", "chairs", "lists"),
+    "steel": ("way", "mat", "cages", "dowels", "chairs", "lists", "look"),
     "order": ("sum",),
 }
 BROKEN = """(only) => axe.run(document, { resultTypes: ['violations'], ...(only ? { runOnly: [only] } : {}) }).then((found) =>

@@ -70,3 +70,24 @@ def test_dowels_are_called_on_the_phone_and_never_hang_in_air(phone):
     expect(page.get_by_text("hang in the air")).to_have_count(0)
     page.evaluate(AXE)
     assert page.evaluate(BROKEN) == [] and page.evaluate(SMALL) == []
+
+
+def test_a_look_is_short_mended_and_kept_with_one_hand(phone):
+    verdict = opened(phone, "look")
+    expect(verdict).to_have_text("0 of 31 looked at.")
+    phone.locator("[data-place='edge/E1']").click(force=True)
+    phone.get_by_role("radio", name="cover").click()
+    tape = phone.get_by_label("You tape")
+    tape.fill("2")
+    phone.get_by_role("button", name="Keep it, go on").click()
+    expect(phone.locator("[data-look-state='short']")).to_contain_text("short.")
+    expect(verdict).to_have_text("One thing to mend.")
+    phone.get_by_role("button", name="Mended").click()
+    expect(verdict).to_have_text("1 of 31 looked at.")
+    phone.get_by_role("radio", name="clean").click()
+    phone.get_by_role("button", name="Not yet").click()
+    expect(verdict).to_have_text("One thing to mend.")
+    phone.get_by_role("button", name="It is", exact=True).click()
+    expect(verdict).to_have_text("2 of 31 looked at.")
+    phone.evaluate(AXE)
+    assert phone.evaluate(BROKEN) == [] and phone.evaluate(SMALL) == []

@@ -9,6 +9,7 @@ from pydantic import BaseModel, ConfigDict, Field
 from humble_trowel.core.edits.registry import Edit
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.steel.cuts_told import SizeCutTold
+from humble_trowel.core.steel.looks import Place
 from humble_trowel.core.steel.told import SteelTold
 
 
@@ -21,12 +22,14 @@ class SteelAsked(BaseModel):
 
 class SteelState(BaseModel):
     """steel: None where none is said. unsaid: slab types of which nobody said how they are held together. bare: edge, beam and pad types in use without a
-    cage, as (of, mark)."""
+    cage, as (of, mark). places: where somebody looks before the pour; bar_names: sizes looked for."""
 
     steel: SteelTold | None
     findings: list[Finding]
     unsaid: list[str]
     bare: list[tuple[str, str]]
+    places: list[Place]
+    bar_names: list[str]
 
 
 class SteelCuts(BaseModel):

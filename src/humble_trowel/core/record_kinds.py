@@ -11,6 +11,7 @@ from humble_trowel.core.lines.record_kinds import LINES_RECORDS
 from humble_trowel.core.lines.records import Struck
 from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
 from humble_trowel.core.reading.site_records import SiteRecords
+from humble_trowel.core.steel.record_kinds import STEEL_RECORDS
 from humble_trowel.core.underslab.record_kinds import UNDERSLAB_RECORDS
 
 
@@ -29,6 +30,7 @@ RECORD_KINDS: tuple[RecordKind[Any], ...] = (
     *GROUND_RECORDS,
     *FOOTING_RECORDS,
     *UNDERSLAB_RECORDS,
+    *STEEL_RECORDS,
     StruckKind(),
 )
 KIND_OF: dict[str, RecordKind[Any]] = {kind.name: kind for kind in RECORD_KINDS}

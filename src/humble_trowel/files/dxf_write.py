@@ -78,17 +78,21 @@ def write_dxf(plan: Plan, sheet: SetOutSheet, forms: FormPlan, steel: Sequence[L
         place = (x + nx * 1.4 * TEXT_MM * per, y + ny * 1.4 * TEXT_MM * per)
         letter = space.add_text(corner_name(i), height=TEXT_MM * per, dxfattribs={"layer": "CORNERS"})
         letter.set_placement(place, align=TextEntityAlignment.MIDDLE_CENTER)
+    _bars(space, steel, per)
+    _dimensions(space, ring, per, plan.units)
+    document.write(out := io.StringIO())
+    return out.getvalue().encode("utf-8")
+
+
+def _bars(space: Any, steel: Sequence[Laid], per: float) -> None:
+    """Every bar as it lies, each mark named at its first."""
     for row in steel:
         layer = "STIRRUPS" if row.shape == "stirrup" else "BARS"
         for bar in row.lines:
-            space.add_lwpolyline(scaled(bar), dxfattribs={"layer": layer})
+            space.add_lwpolyline([(x * per, y * per) for x, y in bar], dxfattribs={"layer": layer})
         if row.lines:
             mark = space.add_text(row.mark, height=TEXT_MM * 0.7 * per, dxfattribs={"layer": "BAR-MARKS"})
-            mark.set_placement(scaled(row.lines[0][:1])[0])
-    _dimensions(space, ring, per, plan.units)
-    out = io.StringIO()
-    document.write(out)
-    return out.getvalue().encode("utf-8")
+            mark.set_placement((row.lines[0][0][0] * per, row.lines[0][0][1] * per))
 
 
 def _below_and_beside(plan: Plan) -> list[tuple[str, list[XY]]]:

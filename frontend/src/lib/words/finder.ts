@@ -37,6 +37,7 @@ export const finderWords = {
 		shots: { name: 'Shots', lens: 'ground', tab: 'shots' },
 		'as-dug': { name: 'Trench as dug', lens: 'ground', tab: 'dug' },
 		'peg-shot': { name: 'Rod at a grade peg', lens: 'edges', tab: 'footings' },
+		'steel-check': { name: 'Steel looked at', lens: 'steel', tab: 'look' },
 		'riser-check': { name: 'Riser taped', lens: 'underslab', tab: 'check' },
 		'ground-test': { name: 'Test of the ground', lens: 'ground', tab: 'tests' },
 		'soft-spot': { name: 'Soft spot', lens: 'ground', tab: 'tests' },

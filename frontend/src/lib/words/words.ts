@@ -124,7 +124,8 @@ export const w = {
 			cages: { name: 'Cages', ask: 'What goes in, bent how?' },
 			dowels: { name: 'Dowels', ask: 'What ties it on?' },
 			chairs: { name: 'Chairs', ask: 'What holds it up?' },
-			lists: { name: 'Lists', ask: 'What goes in, cut how?' }
+			lists: { name: 'Lists', ask: 'What goes in, cut how?' },
+			look: { name: 'Look', ask: 'Is it as drawn?' }
 		}
 	},
 	edges: {

@@ -9,7 +9,9 @@ from humble_trowel.api.steel_schemas import SteelAsked, SteelCuts, SteelState
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.job import Job
+from humble_trowel.core.stages.steel import findings_of
 from humble_trowel.core.steel.cuts_told import cuts_told
+from humble_trowel.core.steel.looks import bar_names
 from humble_trowel.core.steel.told import say_mass
 
 router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["steel"])
@@ -25,9 +27,11 @@ def steel(request: Request, job_id: JobId, body: SteelAsked) -> SteelState:
         job.answered("steel", None)
     return SteelState(
         steel=job.steel_told,
-        findings=job.steel.findings if job.steel else [],
+        findings=findings_of(job),
         unsaid=job.steel_unsaid,
         bare=job.steel_bare,
+        places=job.steel_places,
+        bar_names=bar_names(job.steel_places),
     )
 
 

@@ -22,6 +22,9 @@ KINDS = (
     FindingKind(
         "steel-cannot", "check", "steel of a part cannot be laid as it is said", "steel", ("mat", "cages"), False
     ),
+    FindingKind(
+        "steel-short", "check", "steel was looked at, is short, and nobody mended it", "steel", ("look",), False
+    ),
     FindingKind("dowels-lost", "check", "dowels stand at a side that is gone", "steel", ("dowels",), False),
     FindingKind("dowels-in-air", "check", "dowels at a side where nothing stands", "steel", ("dowels",), False),
 )

@@ -7,6 +7,8 @@ from humble_trowel.core.edges.section_blocks import Within
 from humble_trowel.core.job.underslab import UnderslabAnswers
 from humble_trowel.core.kept import kept
 from humble_trowel.core.steel.frame import Frame
+from humble_trowel.core.steel.looks import Place, places_of
+from humble_trowel.core.steel.records import SteelCheck
 from humble_trowel.core.steel.schedule import SizeCut, size_cut
 from humble_trowel.core.steel.steel import SteelLaid, steel_laid
 from humble_trowel.core.steel.told import SteelTold, steel_told
@@ -27,6 +29,13 @@ class SteelAnswers(UnderslabAnswers):
     def _steel(self) -> SteelLaid | None:
         runs = self.underslab.runs if self.underslab else []
         return steel_laid(self.plan, self.solid, self.ways.steel, runs)
+
+    @kept("plan", "solid", "setups", "records", "ways.steel", "ways.ground")
+    def steel_places(self) -> list[Place]:
+        """Where somebody looks before the pour, with what was found there."""
+        if self.steel is None or self.solid is None:
+            return []
+        return places_of(Frame(self.plan, self.solid, self.ways.steel), self.steel, self.records.of(SteelCheck))
 
     @property
     def within(self) -> list[Within]:

@@ -7,12 +7,13 @@ from typing import Self
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.job import Job
 from humble_trowel.core.stages.stage import StageReport, Standing
+from humble_trowel.core.steel.looks import look_doubts
 from humble_trowel.core.steel.report import SteelReport
 
 
 def findings_of(job: Job) -> list[Finding]:
     """Doubts about mats, cages and dowels."""
-    return list(job.steel.findings) if job.steel else []
+    return [*job.steel.findings, *look_doubts(job.steel_places)] if job.steel else []
 
 
 def standing_of(job: Job) -> Standing:
@@ -22,6 +23,9 @@ def standing_of(job: Job) -> Standing:
         return Standing("loop", "to do")
     if found is None:
         return Standing("loop", "none yet")
+    mends = sum(place.short for place in job.steel_places)
+    if mends:
+        return Standing("loop", f"{mends} to mend")
     wrong = sum(1 for row in found.findings if row.severity != "note")
     if wrong:
         return Standing("loop", "1 does not fit" if wrong == 1 else f"{wrong} do not fit")

@@ -10,7 +10,7 @@
 	const own = $props.id();
 	const px = (p: readonly number[]): XY => view.px([p[0] ?? 0, p[1] ?? 0]);
 	const laid = $derived(data.laid);
-	const shown = $derived(['way', 'mat', 'cages', 'dowels', 'lists'].includes(tab) ? rows : []);
+	const shown = $derived(tab === 'chairs' ? [] : rows);
 	const path = (row: MarkTold) =>
 		row.lines
 			.map(
@@ -30,7 +30,7 @@
 	/** where each tag stands: on its bar, where no other stands */
 	const tags = $derived.by(() => {
 		const taken = [...standing(view, data.store.document?.outline ?? [], [])];
-		return shown.flatMap((row) => {
+		return (tab === 'look' ? [] : shown).flatMap((row) => {
 			const spots = row.lines.flatMap((line): XY[] => {
 				const [a, b] = [px(line[0] ?? [0, 0]), px(line[line.length - 1] ?? [0, 0])];
 				return [0.5, 0.3, 0.7, 0.15, 0.85].map((t): XY => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]);
@@ -93,6 +93,18 @@
 				r="3.4"
 				class="fill-sheet stroke-ink stroke-[1.6px]"
 			/>{/each}
+	{/each}
+{/if}
+{#if tab === 'look'}
+	{#each data.places as place, i (place.id)}
+		{@const [x, y] = px(place.at)}
+		{@const on = data.place?.id === place.id}
+		<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the bench lists the places) -->
+		<g class="cursor-pointer" transform="translate({x} {y})" data-place={place.id} onclick={() => data.lookAt(place.id, '')}>
+			<circle r="22" class="fill-transparent" />
+			<circle r="13" class={['stroke-sheet stroke-2', place.short ? 'fill-flag' : on ? 'fill-chalk' : 'fill-ink']} />
+			<text y="5.5" text-anchor="middle" class="fill-sheet text-body font-black">{i + 1}</text>
+		</g>
 	{/each}
 {/if}
 {#if tab === 'chairs'}

@@ -12,6 +12,7 @@
 	import ChairsPanel from './ChairsPanel.svelte';
 	import DowelsPanel from './DowelsPanel.svelte';
 	import { steelLens } from './lens';
+	import LookPanel from './LookPanel.svelte';
 	import ListsPanel from './ListsPanel.svelte';
 	import MatPanel from './MatPanel.svelte';
 	import OverSteel from './OverSteel.svelte';
@@ -38,6 +39,7 @@
 			cages: data.caged,
 			dowels: data.marks.filter((row) => row.key.startsWith('dowels')),
 			chairs: [],
+			look: data.marks,
 			lists: data.marks
 		}[tab]
 	);
@@ -62,9 +64,9 @@
 	{/snippet}
 	{#snippet empty()}<FirstActs jobId={store.id} here="steel" why={words.needOutline} />{/snippet}
 	{#if data.problem && !store.trying.length}<p class="wrong" role="alert">{data.problem}</p>{/if}
-	{#if tab === 'way'}<WayPanel {data} />{:else if tab === 'mat'}<MatPanel {data} />{:else if tab === 'cages'}<CagesPanel
+	{#if tab === 'look'}<LookPanel {data} />{:else if tab === 'way'}<WayPanel {data} />{:else if tab === 'mat'}<MatPanel
 			{data}
-		/>{:else if tab === 'dowels'}<DowelsPanel {data} />{:else if tab === 'chairs'}<ChairsPanel {data} />{:else}<ListsPanel
+		/>{:else if tab === 'cages'}<CagesPanel {data} />{:else if tab === 'dowels'}<DowelsPanel
 			{data}
-		/>{/if}
+		/>{:else if tab === 'chairs'}<ChairsPanel {data} />{:else}<ListsPanel {data} />{/if}
 </LensFrame>

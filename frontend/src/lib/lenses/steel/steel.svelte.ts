@@ -1,6 +1,6 @@
 /** What the Steel lens looks at: every mark with what is being tried, the mark that is held, and the cuts. */
 import { api } from '../../api/api';
-import type { MarkTold, SteelCuts, SteelState } from '../../api/schema';
+import type { MarkTold, Place, SteelCuts, SteelState } from '../../api/schema';
 import type { Edit, JobStore } from '../../state/job.svelte';
 import { Resource } from '../../state/resource.svelte';
 
@@ -16,6 +16,7 @@ export class SteelData {
 	readonly #cuts = new Resource<SteelCuts>(() => api.steelCuts(this.store.id));
 	#held = $state('');
 	#target = $state.raw<Target | null>(null);
+	#look = $state.raw({ place: '', look: '' });
 
 	constructor(readonly store: JobStore) {}
 
@@ -63,6 +64,31 @@ export class SteelData {
 		const at = rows.findIndex((row) => row.mark === this.#held);
 		const next = rows[at < 0 ? 0 : at + by];
 		if (next) this.#held = next.mark;
+	}
+	get places(): Place[] {
+		return this.#state.value?.places ?? [];
+	}
+	get barNames() {
+		return this.#state.value?.bar_names ?? [];
+	}
+	/** the place that is looked at: the one that was pressed, else where something is short, else where nobody looked */
+	get place() {
+		const open = (row: Place) => row.looks.some((one) => one.state === 'open');
+		const rows = this.places;
+		return rows.find((row) => row.id === this.#look.place) ?? rows.find((row) => row.short) ?? rows.find(open) ?? rows[0] ?? null;
+	}
+	get look() {
+		const rows = this.place?.looks ?? [];
+		return (
+			rows.find((row) => row.look === this.#look.look) ??
+			rows.find((row) => row.state === 'short') ??
+			rows.find((row) => row.state === 'open') ??
+			rows[0] ??
+			null
+		);
+	}
+	lookAt(place: string, look: string) {
+		this.#look = { place, look };
 	}
 	get target() {
 		return this.#target;
