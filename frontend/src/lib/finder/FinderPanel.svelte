@@ -4,6 +4,7 @@
 	import { Command } from 'bits-ui';
 	import Frac from '../ui/Frac.svelte';
 	import { w } from '../words/words';
+	import { yardWords } from '../words/yard';
 	import { lit } from '../drawing/lit.svelte';
 	import { help } from '../shell/help.svelte';
 	import UprightString from '../shell/UprightString.svelte';
@@ -71,7 +72,7 @@
 		<Act kind="quiet" onclick={help.show}>{w.help.title}</Act>
 		<Act kind="quiet" onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</Act>
 		{#if finder.store}<Act kind="quiet" onclick={finder.store.toggleUnits}
-				>{finder.store.units === 'mm' ? w.yard.ftin : w.yard.mm}</Act
+				>{finder.store.units === 'mm' ? yardWords.ftin : yardWords.mm}</Act
 			>{/if}
 	</p>
 	{#if finder.store && !finder.asked}<UprightString job={finder.store.id} doubts={finder.store.doubts} />{/if}

@@ -6,6 +6,7 @@
 	import Who from '../shell/Who.svelte';
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
+	import { yardWords } from '../words/yard';
 	import { RuleStore, toOpen, type Units } from './rules.svelte';
 	import RuleSheet from './RuleSheet.svelte';
 	import Choose from '../ui/Choose.svelte';
@@ -53,7 +54,7 @@
 			rows={(['ft-in', 'mm'] as const).map((one) => ({ value: one, label: one === 'mm' ? w.rules.mm : w.rules.ft }))}
 			value={store.units}
 			pick={(one) => one && void store.load(one)}
-			name={w.yard.units}
+			name={yardWords.units}
 			class="flex"
 		/>
 		<Who />

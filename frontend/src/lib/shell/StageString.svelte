@@ -28,7 +28,7 @@
 		class={['job overflow-hidden pt-9 pr-6 pb-0 pl-18 max-phone:pt-6 max-phone:pr-2 max-phone:pb-0 side:pt-2', 'max-phone:pl-10']}
 	>
 		<p class="flex justify-between gap-4 text-label leading-24 font-[600] text-ink2 side:leading-20">
-			<a href="/" class="relative block min-h-24 after:absolute after:-inset-12 side:min-h-0">‹ {w.yard.title}</a>
+			<a href="/" class="relative block min-h-24 after:absolute after:-inset-12 side:min-h-0">‹ {w.yardTitle}</a>
 			<button
 				type="button"
 				class="relative block min-h-24 underline underline-offset-2 after:absolute after:-inset-12 side:min-h-0"

@@ -6,6 +6,7 @@
 	import Field from '../ui/Field.svelte';
 	import { bothLengths, YD3 } from '../ui/typed';
 	import { w } from '../words/words';
+	import { yardWords } from '../words/yard';
 	import { waysWords } from '../words/ways';
 	import CrewList from './CrewList.svelte';
 	import FormWays from './FormWays.svelte';
@@ -123,7 +124,7 @@
 
 <div class="min-h-[100dvh] bg-bench">
 	<header class="flex flex-wrap items-center gap-x-18 gap-y-10 border-b-3 border-ink bg-ground px-20 py-12">
-		<Act kind="quiet" href="/">‹ {w.yard.title}</Act>
+		<Act kind="quiet" href="/">‹ {w.yardTitle}</Act>
 		<div class="min-w-240 flex-1">
 			<h1 class="text-title leading-[1] font-black">{waysWords.title}</h1>
 			<p class="label">{waysWords.lead}</p>
@@ -154,7 +155,7 @@
 				/>
 				<p class="label">{waysWords.newUnits}</p>
 				<Choice
-					rows={(['ft-in', 'mm'] as const).map((one) => ({ value: one, label: one === 'mm' ? w.yard.mm : w.yard.ftin }))}
+					rows={(['ft-in', 'mm'] as const).map((one) => ({ value: one, label: one === 'mm' ? yardWords.mm : yardWords.ftin }))}
 					value={ways.reading.new_job_units}
 					pick={(one) => one && void store.keep((x) => (x.reading.new_job_units = one), 'units')}
 					name={waysWords.newUnits}

@@ -107,7 +107,6 @@ export const steel = {
 	looked: (seen: number, all: number) => `${seen} of ${all} looked at.`,
 	toMend: (n: number) => `${some(n, 'thing')} to mend.`,
 	lookAll: 'All as drawn.',
-	lookUnder: 'What the inspector looks for; mend it before the call.',
 	place: (at: number, of: number, name: string) => `Place ${at} of ${of}: ${name}`,
 	places: 'Places',
 	looks: 'Looks',

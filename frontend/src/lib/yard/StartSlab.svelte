@@ -4,6 +4,7 @@
 	import { note, remember } from '../state/remember.svelte';
 	import { session } from '../state/session.svelte';
 	import { w } from '../words/words';
+	import { yardWords } from '../words/yard';
 	import type { YardState } from './yard.svelte';
 	import Choice from '../ui/Choice.svelte';
 	import Act from '../ui/Act.svelte';
@@ -37,25 +38,26 @@
 <svelte:window onkeydown={(event) => event.key === 'Escape' && drop()} />
 <form class="flex flex-wrap items-end gap-x-18 gap-y-10 border-b-2 border-ink bg-bench px-20 py-16" onsubmit={start}>
 	<label class="label w-[min(360px,_100%)]"
-		>{w.yard.name}<input
+		>{yardWords.name}<input
 			class="well"
 			maxlength="120"
 			aria-invalid={asked && !name.trim()}
 			aria-describedby={asked ? 'start-name-wrong' : undefined}
 			bind:this={box}
 			bind:value={name}
-		/>{#if asked && !name.trim()}<span class="wrong block" id="start-name-wrong" role="alert">{w.yard.sayName}</span>{/if}</label
+		/>{#if asked && !name.trim()}<span class="wrong block" id="start-name-wrong" role="alert">{yardWords.sayName}</span
+			>{/if}</label
 	>
 	<fieldset class="flex flex-wrap gap-4">
-		<legend class="label">{w.yard.units}</legend>
+		<legend class="label">{yardWords.units}</legend>
 		<Choice
-			rows={(['ft-in', 'mm'] as const).map((one) => ({ value: one, label: one === 'mm' ? w.yard.mm : w.yard.ftin }))}
+			rows={(['ft-in', 'mm'] as const).map((one) => ({ value: one, label: one === 'mm' ? yardWords.mm : yardWords.ftin }))}
 			value={units}
 			pick={(one) => one && (units = one)}
-			name={w.yard.units}
+			name={yardWords.units}
 			kind="plain"
 		/>
 	</fieldset>
-	<Act kind="main" type="submit">{w.yard.go}</Act>
+	<Act kind="main" type="submit">{yardWords.go}</Act>
 	<Act kind="quiet" onclick={drop}>{w.board.drop}</Act>
 </form>

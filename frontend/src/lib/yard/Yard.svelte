@@ -15,6 +15,7 @@
 	import { session } from '../state/session.svelte';
 	import ReadingBar from '../ui/ReadingBar.svelte';
 	import { w } from '../words/words';
+	import { yardWords } from '../words/yard';
 	import StartSlab from './StartSlab.svelte';
 	import { YardState } from './yard.svelte';
 	import YardRow from './YardRow.svelte';
@@ -78,25 +79,25 @@
 		>
 		<div class="min-w-190 flex-1">
 			<h1 class="text-title leading-[1] font-black">{w.product}</h1>
-			<p class="label">{w.yard.title}{yard.jobs ? `, ${w.yard.yardWord(live.length)}, ${w.yard.scale}` : ''}</p>
+			<p class="label">{yardWords.title}{yard.jobs ? `, ${yardWords.yardWord(live.length)}, ${yardWords.scale}` : ''}</p>
 		</div>
 		<nav class="flex flex-wrap items-center gap-8">
 			<Who />
 			<Act kind="quiet" onclick={() => finder.show(null)}>{w.finder.open}</Act>
 			<Act kind="quiet" href="/ways">{w.ways}</Act>
 			<Act kind="quiet" href="/rules">{w.rules.title}</Act>
-			<Act kind="quiet" onclick={() => files?.click()}>{w.yard.bring}</Act>
+			<Act kind="quiet" onclick={() => files?.click()}>{yardWords.bring}</Act>
 			<input
 				bind:this={files}
 				type="file"
 				accept=".json,application/json"
 				class="sr-only"
 				tabindex="-1"
-				aria-label={w.yard.bring}
+				aria-label={yardWords.bring}
 				onchange={() => void bring()}
 			/>
 			<Act kind="quiet" aria-label={w.help.title} onclick={help.show}>?</Act>
-			<Act class="on" onclick={() => (starting = true)}>{w.yard.start}</Act>
+			<Act class="on" onclick={() => (starting = true)}>{yardWords.start}</Act>
 		</nav>
 	</header>
 	<OutboxStrip rows={outbox.rows} named />
@@ -104,12 +105,12 @@
 	{#if session.waysUnread}<p class="border-b-3 border-flag bg-well px-20 py-8 font-mid" role="alert">{session.waysUnread}</p>{/if}
 	{#if yard.words}<p class="border-b-3 border-flag bg-well px-20 py-8 font-mid" role="alert">{yard.words}</p>{/if}
 	{#if yard.jobs === null && !yard.words}<p class="px-20 py-16 font-[640] text-ink2" role="status">
-			{w.yard.loading}
+			{yardWords.loading}
 		</p>{/if}
 	{#if yard.deleted}
 		<p class="border-b-3 border-flag bg-well px-20 py-8 font-mid" role="status">
-			{w.yard.deleted(yard.deleted.name)}
-			<Act kind="quiet" onclick={() => void yard.undelete()}>{w.yard.undo}</Act>
+			{yardWords.deleted(yard.deleted.name)}
+			<Act kind="quiet" onclick={() => void yard.undelete()}>{yardWords.undo}</Act>
 		</p>
 	{/if}
 	{#if finder.open}<div class="flex max-h-[60vh] flex-col border-b-3 border-ink bg-bench px-20">
@@ -125,14 +126,16 @@
 			]}
 			aria-hidden="true"
 		>
-			<span></span><span>{w.yard.slabs}</span><span>{w.board.order}</span><span>{w.yard.last}</span><span>{w.yard.stops}</span>
+			<span></span><span>{yardWords.slabs}</span><span>{w.board.order}</span><span>{yardWords.last}</span><span
+				>{yardWords.stops}</span
+			>
 		</div>
 		<ul>
 			{#each live as job (job.id)}<YardRow {yard} {job} {scale} />{/each}
 		</ul>
-		{#if yard.jobs && !yard.jobs.length && !starting}<p class="px-20 pt-24 pb-8 text-act">{w.yard.empty}</p>{/if}
+		{#if yard.jobs && !yard.jobs.length && !starting}<p class="px-20 pt-24 pb-8 text-act">{yardWords.empty}</p>{/if}
 		{#if aside.length}
-			<h2 class="px-20 pt-24 pb-8 text-act">{w.yard.aside}</h2>
+			<h2 class="px-20 pt-24 pb-8 text-act">{yardWords.aside}</h2>
 			<ul>
 				{#each aside as job (job.id)}<YardRow {yard} {job} {scale} />{/each}
 			</ul>
@@ -140,11 +143,11 @@
 	</main>
 	<footer class="flex min-h-80 border-t-3 border-ink text-board-ink" aria-label={w.board.tally}>
 		<div class="border-r-[1.5px] border-board-ink pt-6 pr-28 pb-0 pl-20">
-			<p class="text-note font-[620] text-board-ink2">{w.yard.total}</p>
+			<p class="text-note font-[620] text-board-ink2">{yardWords.total}</p>
 			<b class="text-tally leading-[1.2] font-heavy font-stretch-[90%]">{live.some((job) => job.order) ? total : w.notSet}</b>
 		</div>
 		<div class="border-r-[1.5px] border-board-ink pt-6 pr-28 pb-0 pl-20">
-			<p class="text-note font-[620] text-board-ink2">{w.yard.trucks}</p>
+			<p class="text-note font-[620] text-board-ink2">{yardWords.trucks}</p>
 			<b class="text-tally leading-[1.2] font-heavy font-stretch-[90%]">{trucks}</b>
 		</div>
 		<button

@@ -3,6 +3,7 @@
 	import type { YardJob } from '../api/schema';
 	import Frac from '../ui/Frac.svelte';
 	import { w } from '../words/words';
+	import { yardWords } from '../words/yard';
 	import MiniSlab from './MiniSlab.svelte';
 	import type { YardState } from './yard.svelte';
 	import Act from '../ui/Act.svelte';
@@ -48,7 +49,7 @@
 				class="well"
 				bind:value={name}
 				autofocus
-				aria-label={w.yard.rename}
+				aria-label={yardWords.rename}
 				onblur={rename}
 				onkeydown={(e) => {
 					if (e.key === 'Enter') void rename();
@@ -64,16 +65,16 @@
 			>
 		{/if}
 		<p class="label">
-			{job.area ?? (job.fault || job.counting ? '' : w.yard.nothing)}{job.area || !(job.fault || job.counting)
+			{job.area ?? (job.fault || job.counting ? '' : yardWords.nothing)}{job.area || !(job.fault || job.counting)
 				? ' · '
-				: ''}{job.units === 'mm' ? w.yard.mm : w.yard.ftin}
+				: ''}{job.units === 'mm' ? yardWords.mm : yardWords.ftin}
 		</p>
 	</div>
 	<p class="yards max-fold:col-[2]">
 		{#if job.order}<b class="text-tally font-heavy font-stretch-[90%]"><Frac text={job.order} /></b>
 			{job.order_unit}<span class="label block">{job.trucks} {job.trucks === 1 ? 'truck' : 'trucks'}</span
 			>{#each job.also ?? [] as pour (pour)}<span class="label block">+ <Frac text={pour} /></span>{/each}{:else}<span
-				class="label block">{job.counting ? w.yard.counting : w.notSet}</span
+				class="label block">{job.counting ? yardWords.counting : w.notSet}</span
 			>{/if}
 	</p>
 	<p class="max-fold:hidden">
@@ -88,7 +89,7 @@
 		{job.stops}
 	</p>
 	<div class="max-fold:col-[3] max-fold:row-[1_/_span_2]">
-		<Act kind="quiet" aria-expanded={open} onclick={() => (open = !open)}>{w.yard.more}</Act>
+		<Act kind="quiet" aria-expanded={open} onclick={() => (open = !open)}>{yardWords.more}</Act>
 	</div>
 	{#if open}
 		<div class="col-[2_/_-1] flex flex-wrap gap-6 pb-8 max-fold:col-span-full">
@@ -99,13 +100,13 @@
 						name = job.name;
 						renaming = true;
 						open = false;
-					}}>{w.yard.rename}</Act
+					}}>{yardWords.rename}</Act
 				>
-				<Act kind="quiet" onclick={() => void yard.copy(job)}>{w.yard.copy}</Act>
+				<Act kind="quiet" onclick={() => void yard.copy(job)}>{yardWords.copy}</Act>
 			{/if}
-			<Act kind="quiet" href="/api/jobs/{job.id}/file" download>{w.yard.export}</Act>
-			<Act kind="quiet" onclick={() => void yard.aside(job)}>{job.archived ? w.yard.restore : w.yard.archive}</Act>
-			<Act kind="quiet" onclick={() => void yard.delete(job)}>{w.yard.delete}</Act>
+			<Act kind="quiet" href="/api/jobs/{job.id}/file" download>{yardWords.export}</Act>
+			<Act kind="quiet" onclick={() => void yard.aside(job)}>{job.archived ? yardWords.restore : yardWords.archive}</Act>
+			<Act kind="quiet" onclick={() => void yard.delete(job)}>{yardWords.delete}</Act>
 		</div>
 	{/if}
 </li>

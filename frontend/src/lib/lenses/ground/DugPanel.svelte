@@ -5,6 +5,7 @@
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
+	import { yardWords } from '../../words/yard';
 	import type { GroundData } from './ground.svelte';
 	import { lengthKeys, shownVolume, typedLength } from '../../ui/typed';
 	import Act from '../../ui/Act.svelte';
@@ -151,7 +152,7 @@
 			>
 		{/each}
 		<tr
-			><th class="font-[760]" scope="row">{w.yard.total}</th><td class="font-[760] whitespace-nowrap"
+			><th class="font-[760]" scope="row">{yardWords.total}</th><td class="font-[760] whitespace-nowrap"
 				>{store.kept?.figure.concrete?.net_text}</td
 			><td class="font-[760] whitespace-nowrap"></td><td class="font-[760] whitespace-nowrap"></td><td
 				class="font-[760] whitespace-nowrap">{money(all)}</td

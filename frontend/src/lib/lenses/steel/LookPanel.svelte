@@ -87,7 +87,7 @@
 			: seen === all.length
 				? words.lookAll
 				: words.looked(seen, all.length)}
-	under={all.length ? words.lookUnder : words.noneUnder}
+	under={all.length ? '' : words.noneUnder}
 	is={short ? 'bad' : 'plain'}
 />
 {#if place && look}

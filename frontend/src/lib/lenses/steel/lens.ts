@@ -8,6 +8,6 @@ export const steelLens = lens(
 	'grid-cols-[minmax(420px,704fr)_minmax(540px,576fr)] max-phone:grid-rows-[344px_auto]',
 	{
 		lists: 'grid-cols-[minmax(360px,440fr)_minmax(640px,840fr)] max-phone:grid-rows-[344px_auto]',
-		look: 'grid-cols-[minmax(420px,704fr)_minmax(540px,576fr)] max-phone:grid-rows-[236px_auto]'
+		look: 'grid-cols-[minmax(420px,704fr)_minmax(540px,576fr)] max-phone:grid-rows-[270px_auto]'
 	}
 );
