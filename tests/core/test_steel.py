@@ -245,6 +245,8 @@ def test_what_is_not_said_is_asked_and_what_cannot_be_is_refused():
         ({"op": "call_slab_steel", "slab": "S1", "text": "10 mm at 1"}, TrowelError, "25"),
         ({"op": "call_cage", "of": "edge", "mark": "E1", "text": "2 10 mm sideways"}, CallError, "sideways"),
         ({"op": "set_slab_steel", "slab": "S1", "changes": {"spacing_mm": "no"}}, TrowelError, "length|number|no"),
+        ({"op": "call_cage", "of": "pad", "mark": "P1", "text": "2 10 mm top"}, EditError, "each way"),
+        ({"op": "call_cage", "of": "edge", "mark": "E1", "text": "10 mm at 200 each way"}, EditError, "long bars"),
         ({"op": "set_steel"}, EditError, "diagonals or trimmers"),
     ):
         with pytest.raises(error, match=words):

@@ -98,7 +98,15 @@ class CallCage(EditBase):
     def apply(self, plan: Plan) -> Edited:
         if self.mark not in {row.mark for row in getattr(plan, LIST_OF[self.of])}:
             raise EditError(f"There is no {self.of} type {self.mark}.", "mark")
-        values = {**read_cage(self.text, plan.units), "of": self.of, "mark": self.mark, "drawn": self.text.strip()}
+        said = read_cage(self.text, plan.units)
+        if (self.of == "pad") != ("each_way" in said):
+            ask = (
+                "A pad holds bars each way, like #5 at 8 each way."
+                if self.of == "pad"
+                else "Which long bars? Like 2 #5 bottom."
+            )
+            raise EditError(ask, "text")
+        values = {**said, "of": self.of, "mark": self.mark, "drawn": self.text.strip()}
         row = _made(Cage, values, "text")
         rows = [row if (one.of, one.mark) == (self.of, self.mark) else one for one in plan.steel.cages]
         return with_steel(
