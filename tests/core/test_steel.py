@@ -207,7 +207,7 @@ def test_the_schedule_adds_up_and_every_piece_is_cut_once():
             drawn = math.fsum(math.dist(line[0], line[-1]) for line in row.lines)
             laps = (row.count - len(row.lines)) * row.lap_mm
             assert row.steel_mm == pytest.approx(drawn + laps, abs=1.01 * row.count)
-    for size in job.steel_cuts():
+    for size in job.steel_cuts:
         pieces = sorted(itertools.chain.from_iterable([mm] * row.count for row in size.rows for _, mm in row.pieces))
         asked = sorted(
             itertools.chain.from_iterable(

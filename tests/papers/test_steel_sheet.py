@@ -32,7 +32,7 @@ def made(monkeypatch, job, paper):
 
     with monkeypatch.context() as patch:
         patch.setattr(steel_sheet, "set_pdf", keep)
-        steel_sheet.steel_pdf(job.plan, job.steel_told, cuts_told(job.plan.units, job.steel_cuts()), paper)
+        steel_sheet.steel_pdf(job.plan, job.steel_told, cuts_told(job.plan.units, job.steel_cuts), paper)
     return held["source"], held["pictures"]
 
 
@@ -45,7 +45,7 @@ def test_every_mark_its_bend_its_cut_and_its_tag_are_on_the_sheet(monkeypatch, n
     assert source.count("circle(radius: 1.6mm") == len(job.steel.bars)
     for row in job.steel.bars:
         assert f'"{row.words}"' in source
-    for size in job.steel_cuts():
+    for size in job.steel_cuts:
         assert f"Cut {size.bars} bars of {size.bar.name}" in source
     for row in job.steel_told.dowels:
         assert row.hole_text in source
@@ -62,12 +62,12 @@ def test_tables_hold_real_numbers_with_their_unit_and_all_of_the_steel():
     assert sum(float(row[-1]) for row in rows[1:]) == pytest.approx(
         job.steel.mass_kg / 0.45359237, abs=0.01 * len(rows)
     )
-    book = openpyxl.load_workbook(io.BytesIO(write_steel_xlsx(job.steel.bars, job.steel_cuts(), "ft-in")))
+    book = openpyxl.load_workbook(io.BytesIO(write_steel_xlsx(job.steel.bars, job.steel_cuts, "ft-in")))
     bars, cuts = book["bars"], book["cuts"]
     assert [cell.value for cell in bars[1]] == rows[0]
     assert all(isinstance(bars.cell(line, 5).value, int) for line in range(2, bars.max_row + 1))
     assert sum(cuts.cell(line, 2).value for line in range(2, cuts.max_row + 1)) == sum(
-        one.bars for one in job.steel_cuts()
+        one.bars for one in job.steel_cuts
     )
     assert bars.column_dimensions["B"].width > 20 and write_steel_csv([], "mm").decode("utf-8-sig").startswith(
         "mark,what"

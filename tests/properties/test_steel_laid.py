@@ -66,7 +66,7 @@ def test_every_bar_lies_in_the_concrete_with_its_cover_and_all_lengths_add_up(of
         if row.level_mm is not None:
             deep = max(job.solid.depth_at(*Point(spot).coords[0]) for line in row.lines for spot in line)
             assert -deep + row.bar.d_mm / 2 < row.level_mm < -row.bar.d_mm / 2
-    bought = {one.bar.name: one for one in job.steel_cuts()}
+    bought = {one.bar.name: one for one in job.steel_cuts}
     for size in job.steel.sizes:
         one = bought[size.bar.name]
         assert one.problem or sum(row.count * len(row.pieces) for row in one.rows) == size.pieces

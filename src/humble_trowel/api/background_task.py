@@ -25,6 +25,7 @@ from humble_trowel.core.job import Job
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.progress import Dropped, watched
 from humble_trowel.core.reading.job_file import read_plan
+from humble_trowel.core.steel.schedule import SizeCut
 
 SAY_EVERY_S = 0.05
 
@@ -42,10 +43,12 @@ def _slices(data: Any) -> Slices:
 
 
 _BOARDS: TypeAdapter[CutPlanOfJob | None] = TypeAdapter(CutPlanOfJob | None)
+_STEEL: TypeAdapter[list[SizeCut]] = TypeAdapter(list[SizeCut])
 SLOW: dict[str, SlowAnswer] = {
     "second_way": SlowAnswer(
         lambda one: {"x_mm": one.x_mm.tolist(), "width_mm": one.width_mm, "m3": one.m3.tolist()}, _slices
     ),
+    "steel_cuts": SlowAnswer(lambda one: _STEEL.dump_python(one, mode="json"), _STEEL.validate_python),
     "boards": SlowAnswer(lambda one: _BOARDS.dump_python(one, mode="json"), _BOARDS.validate_python),
 }
 

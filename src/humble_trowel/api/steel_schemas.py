@@ -33,8 +33,9 @@ class SteelState(BaseModel):
 
 
 class SteelCuts(BaseModel):
-    """A cut plan for each size; how many bars are bought, and what they weigh."""
+    """A cut plan for each size; how many bars are bought, and what they weigh. counting: how far it is while cuts is None."""
 
-    cuts: list[SizeCutTold]
+    counting: float | None
+    cuts: list[SizeCutTold] | None
     bars: int
     bought_text: str

@@ -61,6 +61,7 @@ export const api = {
 		request('post', `${JOB}/underslab`, { ...of(id), body }),
 	steel: (id: string, body: Posted<'/api/jobs/{job_id}/steel'>) => request('post', `${JOB}/steel`, { ...of(id), body }),
 	steelCuts: (id: string) => request('get', `${JOB}/steel/cuts`, of(id)),
+	dropSteelCuts: (id: string) => request('delete', `${JOB}/steel/cuts`, of(id)),
 	section: (id: string, body: Posted<'/api/jobs/{job_id}/section'>) => request('post', `${JOB}/section`, { ...of(id), body }),
 	partAlone: (job_id: string, number: number) => request('get', `${JOB}/parts/{number}/alone`, { path: { job_id, number } }),
 

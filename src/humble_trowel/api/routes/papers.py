@@ -54,7 +54,7 @@ def steel_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = 
 
     job = service_of(request).laid_out(job_id)
     job.answered("solid", job.solid)
-    data = make(job.plan, job.steel_told, cuts_told(job.plan.units, job.steel_cuts()), paper)
+    data = make(job.plan, job.steel_told, cuts_told(job.plan.units, job.steel_cuts), paper)
     return _file(data, job.plan.name, "-steel.pdf", "application/pdf")
 
 
@@ -75,7 +75,7 @@ def steel_xlsx(request: Request, job_id: JobId) -> Response:
 
     job = service_of(request).laid_out(job_id)
     rows = job.steel.bars if job.steel else []
-    return _file(write_steel_xlsx(rows, job.steel_cuts(), job.plan.units), job.plan.name, "-steel.xlsx", XLSX)
+    return _file(write_steel_xlsx(rows, job.steel_cuts, job.plan.units), job.plan.name, "-steel.xlsx", XLSX)
 
 
 @router.get("/set-out.csv", response_class=Response, responses=file_answer("text/csv"))

@@ -37,8 +37,22 @@ def steel(request: Request, job_id: JobId, body: SteelAsked) -> SteelState:
 
 @router.get("/steel/cuts")
 def cuts(request: Request, job_id: JobId) -> SteelCuts:
-    """How every size is cut from stock, with the least that can be bought."""
-    job = service_of(request).laid_out(job_id)
-    units, found = job.plan.units, job.steel_cuts()
+    """How every size is cut from stock, with the least that can be bought; while it is worked out, how far it is."""
+    service = service_of(request)
+    job = service.laid_out(job_id)
+    counting = service.counting(job, job_id, ("steel_cuts",))
+    if counting is not None:
+        return SteelCuts(counting=counting, cuts=None, bars=0, bought_text="")
+    units, found = job.plan.units, job.answered("steel_cuts", job.steel_cuts)
     bought = say_mass(sum(one.bought_kg for one in found), units)
-    return SteelCuts(cuts=cuts_told(units, found), bars=sum(one.bars for one in found), bought_text=bought)
+    return SteelCuts(
+        counting=None, cuts=cuts_told(units, found), bars=sum(one.bars for one in found), bought_text=bought
+    )
+
+
+@router.delete("/steel/cuts", status_code=204)
+def drop_cuts(request: Request, job_id: JobId) -> None:
+    """Let go of cuts that are being worked out."""
+    background = service_of(request).background
+    if background is not None:
+        background.drop(job_id, "steel_cuts")

@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from humble_trowel.core.cutting.cut import Clock
 from humble_trowel.core.edges.section_blocks import Within
 from humble_trowel.core.job.underslab import UnderslabAnswers
 from humble_trowel.core.kept import kept
+from humble_trowel.core.progress import tick
 from humble_trowel.core.steel.frame import Frame
 from humble_trowel.core.steel.looks import Place, places_of
 from humble_trowel.core.steel.records import SteelCheck
@@ -71,11 +71,17 @@ class SteelAnswers(UnderslabAnswers):
         used += [("beam", row.type) for row in plan.beams] + [("pad", row.type) for row in plan.pads]
         return [one for one in dict.fromkeys(used) if one not in caged]
 
-    def steel_cuts(self, clock: Clock | None = None, limit_s: float = 3.0) -> list[SizeCut]:
+    @kept("plan", "solid", "setups", "records", "ways.steel", "ways.ground")
+    def steel_cuts(self) -> list[SizeCut]:
         """How every size is cut from stock."""
+        return self.guarded("steel_cuts", "The cuts of the steel", self._steel_cuts, [])
+
+    def _steel_cuts(self) -> list[SizeCut]:
         laid = self.steel
         if laid is None or self.solid is None:
             return []
-        frame = Frame(self.plan, self.solid, self.ways.steel)
-        each = limit_s / max(1, len(laid.sizes))
-        return [size_cut(frame, laid.bars, row.bar, clock, each) for row in laid.sizes]
+        frame, found = Frame(self.plan, self.solid, self.ways.steel), []
+        for at, row in enumerate(laid.sizes):
+            tick(at / len(laid.sizes))
+            found.append(size_cut(frame, laid.bars, row.bar))
+        return found

@@ -43,4 +43,4 @@ class SteelStage(StageReport):
     @classmethod
     def of(cls, job: Job) -> Self:
         """Its part of a job's answer."""
-        return cls(steel=None if job.steel is None else SteelReport.of(job.steel, job.steel_cuts()))
+        return cls(steel=None if job.steel is None else SteelReport.of(job.steel, job.steel_cuts))

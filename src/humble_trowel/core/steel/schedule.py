@@ -7,7 +7,7 @@ from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from humble_trowel.core.cutting.cut import Clock, CutPlan, cut
+from humble_trowel.core.cutting.cut import CutPlan, cut
 from humble_trowel.core.cutting.stock import MOST_PIECES, Piece, Stock
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.plan.bars import BARS, Bar
@@ -86,7 +86,7 @@ class SizeCut:
     problem: str
 
 
-def size_cut(frame: Frame, rows: Sequence[Laid], bar: Bar, clock: Clock | None = None, limit_s: float = 3.0) -> SizeCut:
+def size_cut(frame: Frame, rows: Sequence[Laid], bar: Bar) -> SizeCut:
     """How the bars of one size are cut from stock with the least bought."""
     own = [row for row in rows if row.bar.name == bar.name]
     lengths: Counter[float] = Counter()
@@ -108,8 +108,6 @@ def size_cut(frame: Frame, rows: Sequence[Laid], bar: Bar, clock: Clock | None =
             [Stock(mm, None, round(mm * PER_MM)) for mm in stock],
             [Piece(mm, n) for mm, n in lengths.items()],
             0.0,
-            clock=clock,
-            limit_s=limit_s,
         )
     except InputError as error:
         return SizeCut(bar, [], 0, 0, 0.0, 0.0, 0.0, 0.0, str(error))

@@ -26,6 +26,15 @@
 	text={laid ? (data.bought ? words.lists(data.bought.bars, data.bought.bought_text) : words.counting) : words.none}
 	under={laid ? words.listsUnder(laid.mass_text, laid.tie_text) : words.noneUnder}
 />
+{#if data.share !== null}<p role="status" class="mt-8 text-call leading-[1.12] font-[820]">
+		{w.lines.working(data.share)}
+		<Act kind="quiet" onclick={() => void data.stopCuts()}>{w.lines.letGo}</Act>
+	</p>{/if}
+{#if data.gone}<p role="status" class="mt-8 text-call leading-[1.12] font-[820]">
+		{w.lines.letGone}
+		<Act kind="quiet" onclick={() => void data.loadCuts()}>{w.lines.cutAgain}</Act>
+	</p>{/if}
+{#if data.cutProblem}<p class="wrong" role="alert">{data.cutProblem}</p>{/if}
 {#if laid}
 	<h2 class="mt-10 font-[800]">{words.bend} <span class="label">{words.bendHow}</span></h2>
 	{#if bent.length}<div class="mt-4 flex flex-wrap gap-y-10">

@@ -2,7 +2,7 @@
 import { api } from '../../api/api';
 import type { MarkTold, Place, SteelCuts, SteelState } from '../../api/schema';
 import type { Edit, JobStore } from '../../state/job.svelte';
-import { Resource } from '../../state/resource.svelte';
+import { Resource, troubleOf } from '../../state/resource.svelte';
 
 /** What a call is of: a slab type, a cage's type, a side. */
 export interface Target {
@@ -13,7 +13,11 @@ export interface Target {
 
 export class SteelData {
 	readonly #state = new Resource<SteelState>(() => api.steel(this.store.id, { edits: this.store.trying }));
-	readonly #cuts = new Resource<SteelCuts>(() => api.steelCuts(this.store.id));
+	/** the cuts that were worked out last; how far newer ones are, null while none are worked out; whether they were let go */
+	#cuts = $state.raw<SteelCuts | null>(null);
+	share = $state<number | null>(null);
+	gone = $state(false);
+	#asked = 0;
 	#held = $state('');
 	#target = $state.raw<Target | null>(null);
 	#look = $state.raw({ place: '', look: '' });
@@ -36,11 +40,11 @@ export class SteelData {
 		return this.#state.value?.bare ?? [];
 	}
 	get cuts() {
-		return this.#cuts.value?.cuts ?? null;
+		return this.#cuts?.cuts ?? null;
 	}
 	/** how many bars are bought, and what they weigh */
 	get bought() {
-		return this.#cuts.value;
+		return this.#cuts;
 	}
 	get marks(): MarkTold[] {
 		return this.laid?.marks ?? [];
@@ -111,6 +115,31 @@ export class SteelData {
 		if (this.store.kept?.document.outline) await this.#state.load();
 	}
 	async loadCuts() {
-		if (this.store.kept?.document.outline) await this.#cuts.load();
+		if (!this.store.kept?.document.outline) return;
+		const ask = ++this.#asked;
+		this.gone = false;
+		const slow = setTimeout(() => (this.share ??= 0), 300);
+		try {
+			let got = await api.steelCuts(this.store.id);
+			while (got.counting !== null && ask === this.#asked && !this.gone) {
+				this.share = got.counting;
+				got = await api.steelCuts(this.store.id);
+			}
+			if (ask === this.#asked && !this.gone) this.#cuts = got;
+		} catch (error) {
+			const found = troubleOf(error);
+			if (!found.offline) this.cutProblem = found.words;
+		} finally {
+			clearTimeout(slow);
+			if (ask === this.#asked) this.share = null;
+		}
+	}
+	/** what stood in the way of the cuts */
+	cutProblem = $state('');
+	/** Stop working out the cuts. */
+	async stopCuts() {
+		this.gone = true;
+		this.share = null;
+		await api.dropSteelCuts(this.store.id);
 	}
 }
