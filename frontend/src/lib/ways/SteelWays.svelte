@@ -1,13 +1,11 @@
 <script lang="ts">
 	/** How the crew lays steel: cover, laps, stock, chairs, corners, and the schools. */
-	import type { Problem, Ways } from '../api/schema';
-	import { session } from '../state/session.svelte';
-	import Act from '../ui/Act.svelte';
+	import type { Ways } from '../api/schema';
 	import Field from '../ui/Field.svelte';
-	import { bothLengths } from '../ui/typed';
+	import { clean, long, problemOf } from './both';
 	import { steel as words } from '../words/steel';
-	import { waysWords } from '../words/ways';
 	import type { WaysStore } from './ways.svelte';
+	import SchoolRows from './SchoolRows.svelte';
 	import WaysSection from './WaysSection.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const own = $derived(ways.steel);
@@ -15,12 +13,7 @@
 		'spacing_mm', 'earth_mm', 'side_mm', 'top_mm', 'chair_mm', 'leg_mm', 'diagonal_mm', 'keep_mm', 'sheet_wide_mm', 'sheet_long_mm',
 		'mesh_lap_mm', 'hole_over_mm', 'dowel_out_mm'
 	] as const; // prettier-ignore
-	const long = (mm: number) => (mm >= 1000 ? `${+(mm / 304.8).toFixed(2)}′ (${+(mm / 1000).toFixed(2)} m)` : bothLengths(mm));
-	const clean = (typed: string) => typed.replace(/\(.*\)/, '').trim();
-	const problem = (at: string): Problem | null =>
-		store.problem && store.problemAt === at
-			? { type: '', code: '', title: '', status: 422, detail: store.problem, path: '', choices: [], head: null }
-			: null;
+	const problem = (at: string) => problemOf(store, at);
 	const choices = [
 		['lap', 'steel-lap', words.laps, words.waysLap],
 		['corners', 'steel-corners', words.corners, words.waysCorners],
@@ -70,16 +63,11 @@
 	</div>
 	{#each choices as [key, name, labels, title] (key)}
 		<h3>{title}</h3>
-		{#each session.schools[name] ?? [] as school (school.key)}
-			<div class="grid grid-cols-[118px_1fr] items-center gap-12 border-t border-hair pt-6 text-note">
-				<Act
-					kind="quiet"
-					on={own[key] === school.key}
-					aria-pressed={own[key] === school.key}
-					onclick={() => void store.keep((x) => ((x.steel[key] as string) = school.key), key)}>{labels[school.key]}</Act
-				>
-				<p>{school.pro} <span class="label">{waysWords.against} {school.con}</span></p>
-			</div>
-		{/each}
+		<SchoolRows
+			school={name}
+			{labels}
+			value={own[key]}
+			pick={(now) => void store.keep((x) => ((x.steel[key] as string) = now), key)}
+		/>
 	{/each}
 </WaysSection>

@@ -1,14 +1,12 @@
 <script lang="ts">
 	/** How the crew covers and tests what lies under a slab: rolls, boards, head, and the schools. */
-	import type { Problem, Ways } from '../api/schema';
-	import { session } from '../state/session.svelte';
-	import Act from '../ui/Act.svelte';
+	import type { Ways } from '../api/schema';
 	import Choose from '../ui/Choose.svelte';
 	import Field from '../ui/Field.svelte';
-	import { bothLengths } from '../ui/typed';
+	import { clean, long, problemOf } from './both';
 	import { cover } from '../words/underslab_cover';
-	import { waysWords } from '../words/ways';
 	import type { WaysStore } from './ways.svelte';
+	import SchoolRows from './SchoolRows.svelte';
 	import WaysSection from './WaysSection.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const words = cover.ways;
@@ -16,12 +14,7 @@
 	const keys = [
 		'roll_wide_mm', 'roll_long_mm', 'lap_mm', 'turn_up_mm', 'tape_mm', 'board_long_mm', 'board_wide_mm', 'stagger_mm', 'within_mm', 'head_mm'
 	] as const; // prettier-ignore
-	const long = (mm: number) => (mm >= 1000 ? `${+(mm / 304.8).toFixed(2)}′ (${+(mm / 1000).toFixed(2)} m)` : bothLengths(mm));
-	const clean = (typed: string) => typed.replace(/\(.*\)/, '').trim();
-	const problem = (at: string): Problem | null =>
-		store.problem && store.problemAt === at
-			? { type: '', code: '', title: '', status: 422, detail: store.problem, path: '', choices: [], head: null }
-			: null;
+	const problem = (at: string) => problemOf(store, at);
 	const choices = [
 		['edge', 'barrier-edge', cover.barrier.edges],
 		['drains', 'drain-test', cover.tests.ways]
@@ -55,17 +48,11 @@
 	</div>
 	{#each choices as [key, name, labels]}
 		<h3>{words[key]}</h3>
-		{#each session.schools[name] ?? [] as school (school.key)}
-			<div class="grid grid-cols-[118px_1fr] items-center gap-12 border-t border-hair pt-6 text-note">
-				<Act
-					kind="quiet"
-					on={own[key] === school.key}
-					aria-pressed={own[key] === school.key}
-					onclick={() => void store.keep((x) => ((x.underslab[key] as string) = school.key), key)}
-					>{(labels as Record<string, string>)[school.key]}</Act
-				>
-				<p>{school.pro} <span class="label">{waysWords.against} {school.con}</span></p>
-			</div>
-		{/each}
+		<SchoolRows
+			school={name}
+			{labels}
+			value={own[key]}
+			pick={(now) => void store.keep((x) => ((x.underslab[key] as string) = now), key)}
+		/>
 	{/each}
 </WaysSection>

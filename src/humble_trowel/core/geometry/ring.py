@@ -77,3 +77,9 @@ def ring_of(polygon: BaseGeometry, start: XY | None = None) -> list[XY]:
         first = min(range(len(ring)), key=lambda i: math.dist(ring[i], start))
         ring = ring[first:] + ring[:first]
     return ring
+
+
+def longest_way_deg(ring: Sequence[XY]) -> float:
+    """The way the longest side runs, from east, 0 to 90 degrees."""
+    (ax, ay), (bx, by) = max(zip(ring, [*ring[1:], ring[0]], strict=True), key=lambda pair: math.dist(*pair))
+    return round(math.degrees(math.atan2(by - ay, bx - ax)) % 90.0, 6) % 90.0

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from humble_trowel.core.errors import InputError, TrowelError
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import longest_way_deg
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.steel_ways import SteelWays
@@ -59,7 +60,7 @@ def steel_laid(plan: Plan, solid: Solid | None, ways: SteelWays, runs: Sequence[
     if solid is None or not (said.ways or said.cages or said.dowels or any(kerb.starter_mm for kerb in plan.kerbs)):
         return None
     frame, found = Frame(plan, solid, ways), []
-    angle, slabs, rows = _angle(plan), [], []
+    angle, slabs, rows = longest_way_deg(list(plan.outline or [])), [], []
     for way in said.ways:
         try:
             slabs.append(slab_laid(frame, way, angle))
@@ -89,13 +90,6 @@ def steel_laid(plan: Plan, solid: Solid | None, ways: SteelWays, runs: Sequence[
         slabs, bars, mesh, dowels, [] if pulled else _chairs(frame, slabs), pulled, _fibre(frame, slabs), sizes, mass,
         tie_wire_kg(frame, mass), math.fsum(row.epoxy_ml for row in dowels), found,
     )  # fmt: skip
-
-
-def _angle(plan: Plan) -> float:
-    """The way the longest side runs, from east, 0 to 90 degrees."""
-    ring = list(plan.outline or [])
-    (ax, ay), (bx, by) = max(zip(ring, [*ring[1:], ring[0]], strict=True), key=lambda pair: math.dist(*pair))
-    return round(math.degrees(math.atan2(by - ay, bx - ax)) % 90.0, 6) % 90.0
 
 
 def _cannot(where: str, what: str, error: Exception) -> Finding:

@@ -18,6 +18,7 @@ from shapely.geometry import Polygon
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.overlay import GRID_MM, common, less, outlines
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.ring import longest_way_deg
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.underslab_parts import Riser, Tubing
@@ -87,7 +88,7 @@ def tubing_laid(plan: Plan, solid: Solid | None) -> TubingLaid | None:
     tight = (
         less(warm, warm.buffer(-max(tubing.wall_width_mm, walls), join_style="mitre")) if tubing.walls_mm else Polygon()
     )
-    angle = _angle(plan)
+    angle = longest_way_deg(list(plan.outline or []))
     found = None
     if manifold is not None and rooms:
         turned = [affinity.rotate(one, -angle, origin=(0, 0)) for one in (keep, tight, inner)]
@@ -122,13 +123,6 @@ def _manifold(plan: Plan) -> Riser | None:
     said = plan.underslab.tubing.manifold
     rows = [row for row in plan.underslab.risers if row.kind == "manifold"]
     return next((row for row in rows if row.id == said), rows[0] if rows else None)
-
-
-def _angle(plan: Plan) -> float:
-    """The way the longest side runs, from east, 0 to 90 degrees."""
-    ring = list(plan.outline or [])
-    (ax, ay), (bx, by) = max(zip(ring, [*ring[1:], ring[0]], strict=True), key=lambda pair: math.dist(*pair))
-    return round(math.degrees(math.atan2(by - ay, bx - ax)) % 90.0, 6) % 90.0
 
 
 def _back(at: XY, angle: float) -> XY:
