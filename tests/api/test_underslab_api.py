@@ -30,6 +30,7 @@ def test_what_is_tried_is_laid_and_what_is_kept_stays(client, job):
     cold = state(client, job, {"op": "heat_zone", "zone": job["document"]["zones"][0]["id"], "on": False})
     assert cold["tubing"] is None and cold["covered"]["barrier"]["rows"] == 3
     assert state(client, job) == kept and "left in the order" in kept["displaced"]
+    assert [row["words"] for row in kept["bites"]] == ["D1's sleeve bites the #5 bottom in E1."]
 
 
 def test_a_line_test_begins_and_ends_in_two_records_and_a_leak_is_said(client, job):

@@ -7,6 +7,7 @@ from typing import Annotated
 from pydantic import BaseModel, ConfigDict, Field
 
 from humble_trowel.core.edits.registry import Edit
+from humble_trowel.core.findings import Finding
 from humble_trowel.core.underslab.covered import Covered
 from humble_trowel.core.underslab.line_tests import Tested
 from humble_trowel.core.underslab.tubing import TubingLaid
@@ -22,7 +23,8 @@ class UnderslabAsked(BaseModel):
 
 class UnderslabState(BaseModel):
     """buried: None where nothing is. covered: barrier, foam and treatments; tested: lines with their tests; tubing: loops
-    of the heated rooms; displaced: what of the concrete they take up, in words. setup: where the
+    of the heated rooms; displaced: what of the concrete they take up, in words; bites: sleeves that pass where bars
+    of a cage lie, as Steel says it. setup: where the
     laser stands, None without one."""
 
     buried: Buried | None
@@ -30,4 +32,5 @@ class UnderslabState(BaseModel):
     tested: Tested | None
     tubing: TubingLaid | None
     displaced: str
+    bites: list[Finding]
     setup: str | None

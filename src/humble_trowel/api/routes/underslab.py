@@ -27,6 +27,7 @@ def underslab(request: Request, job_id: JobId, body: UnderslabAsked) -> Undersla
         covered=job.covered,
         tested=job.tested,
         tubing=job.tubing,
+        bites=[row for row in (job.steel.findings if job.steel else []) if row.code == "sleeve-bites-bar"],
         displaced=job.displaced.words if job.displaced else "",
         setup=job.setups[-1].id if job.setups else None,
     )

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Every clash in one list, each a press away on plan and cut. */
+	import FindingList from '../../ui/FindingList.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { underslab as words } from '../../words/underslab';
 	import ClashLines from './ClashLines.svelte';
@@ -16,6 +17,7 @@
 	under={n ? '' : data.buried ? words.cleared : words.noneUnder}
 />
 {#if n}<ClashLines {data} />{/if}
+<FindingList findings={data.bites} />
 {#if run}
 	<h2 class="mt-14 text-key font-[800]">{words.profile(run.name)}</h2>
 	<RunProfile {run} clashes={data.clashes} stations={false} />

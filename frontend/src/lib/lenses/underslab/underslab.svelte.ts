@@ -40,6 +40,10 @@ export class UnderslabData {
 	get displaced() {
 		return this.#state.value?.displaced ?? '';
 	}
+	/** sleeves that pass where bars of a cage lie */
+	get bites() {
+		return this.#state.value?.bites ?? [];
+	}
 	get tubing() {
 		return this.#state.value?.tubing ?? null;
 	}
