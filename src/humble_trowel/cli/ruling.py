@@ -13,7 +13,7 @@ from humble_trowel.cli.shared import JsonOption, app, json_file, stop
 
 @app.command()
 def rule(name: str, file: Path, as_json: JsonOption = False) -> None:
-    """One rule by itself: NAME (volume, squaring, forms, grades, insulation, cutting) and the input of a case in FILE."""
+    """One rule by itself: NAME (volume, squaring, forms, grades, insulation, steel, cutting) and the input of a case in FILE."""
     from time import perf_counter
 
     from humble_trowel.core.errors import TrowelError
