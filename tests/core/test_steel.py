@@ -156,6 +156,15 @@ def test_beams_and_pads_hold_their_own_and_what_does_not_fit_is_said():
     ]
 
 
+def test_bars_of_two_cages_that_cross_at_one_height_are_said_once_for_each_pair():
+    both = cage("2 16 mm bottom, 2 12 mm top", cage("3 16 mm bottom, 2 12 mm top"), part="beam", mark="B1")
+    told = [row for row in findings(Job(both)) if row.code == "bars-meet"]
+    assert [row.words for row in told] == ["The 12 mm top in B1 and the 12 mm top in E1 cross at one height."]
+    assert told[0].remedy == "Hang those of B1 12 mm lower." and told[0].severity == "note"
+    lower = cage("2 16 mm bottom, 2 12 mm top, 60 clear top", both, part="beam", mark="B1")
+    assert codes(lower) == []
+
+
 def test_dowels_go_into_what_stands_there_and_never_hang_in_air():
     side = PAD.corner_ids[3]
     tied = edited(PAD, {"op": "call_dowels", "side": side, "text": "12 mm at 400, 150 deep, 450 out"})

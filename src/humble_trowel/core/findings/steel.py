@@ -14,6 +14,7 @@ KINDS = (
     FindingKind("stirrup-small", "check", "a stirrup is smaller than its own bends", "steel", ("cages",), False),
     FindingKind("bars-close", "check", "bars of a cage stand too close for the stone", "steel", ("cages",), False),
     FindingKind("sleeve-bites-bar", "check", "a sleeve passes where bars of a cage lie", "steel", ("cages",), False),
+    FindingKind("bars-meet", "note", "long bars of two cages cross at one height", "steel", ("cages",), False),
     FindingKind(
         "mat-cover", "check", "bars of a slab have too little concrete over or under them", "steel", ("mat",), False
     ),

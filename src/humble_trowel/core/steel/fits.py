@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 
+import shapely
 from shapely.geometry import LineString, Point
 
 from humble_trowel.core.findings import Finding, finding
@@ -132,3 +133,22 @@ def _bites(run: Run, sleeve: RunSleeve, row: Laid) -> bool:
             if abs(middle - (row.level_mm or 0.0)) < reach:
                 return True
     return False
+
+
+def at_one_height(frame: Frame, laid: Sequence[Laid]) -> list[Finding]:
+    """Long bars of two cages that cross at one height: one of them has to hang lower."""
+    rows = [row for row in laid if _cage_bar(row) and row.shape == "straight" and not row.key.startswith("pad/")]
+    lines = {row.key: shapely.linestrings([[line[0], line[-1]] for line in row.lines]) for row in rows}
+    found = []
+    for i, one in enumerate(rows):
+        for other in rows[:i]:
+            apart = abs((one.level_mm or 0.0) - (other.level_mm or 0.0))
+            need = (one.bar.d_mm + other.bar.d_mm) / 2
+            if one.key.split("/")[1] == other.key.split("/")[1] or apart > need - 0.5:
+                continue
+            if bool(shapely.intersects(shapely.union_all(lines[one.key]), shapely.union_all(lines[other.key]))):
+                mark = one.key.split("/")[1]
+                words = f"The {one.words} and the {other.words} cross at one height."
+                remedy = f"Hang those of {mark} {say_depth(need - apart, frame.plan.units)} lower."
+                found.append(finding("bars-meet", f"steel/cage/{one.key.rsplit('/', 2)[0]}", words, remedy))
+    return found

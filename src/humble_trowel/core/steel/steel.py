@@ -16,7 +16,7 @@ from humble_trowel.core.plan.steel_ways import SteelWays
 from humble_trowel.core.steel.cages import cage_laid
 from humble_trowel.core.steel.chairs import chair_spots
 from humble_trowel.core.steel.dowels import DowelRow, dowel_row, starters
-from humble_trowel.core.steel.fits import bitten, cage_doubts, slab_doubts
+from humble_trowel.core.steel.fits import at_one_height, bitten, cage_doubts, slab_doubts
 from humble_trowel.core.steel.frame import Frame
 from humble_trowel.core.steel.laid import Laid
 from humble_trowel.core.steel.mesh import MeshLaid, mesh_laid
@@ -82,7 +82,7 @@ def steel_laid(plan: Plan, solid: Solid | None, ways: SteelWays, runs: Sequence[
     found += _dowel_doubts(plan, dowels)
     mesh, more = _mesh(frame, slabs, angle)
     bars = marked([*caged, *rows, *(row.laid for row in dowels), *starters(frame)])
-    found += [*more, *bitten(frame, bars, runs)]
+    found += [*more, *bitten(frame, bars, runs), *at_one_height(frame, caged)]
     sizes = by_size(bars)
     mass = math.fsum(row.mass_kg for row in sizes)
     pulled = ways.held == "pulled"
