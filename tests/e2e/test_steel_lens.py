@@ -91,3 +91,22 @@ def test_a_look_is_short_mended_and_kept_with_one_hand(phone):
     expect(verdict).to_have_text("2 of 31 looked at.")
     phone.evaluate(AXE)
     assert phone.evaluate(BROKEN) == [] and phone.evaluate(SMALL) == []
+
+
+def test_the_crews_way_of_holding_steel_counts_in_every_job(page, server):
+    verdict = opened(page, "chairs")
+    expect(verdict).to_have_text("72 chairs.")
+    back = page.url
+    page.goto(f"{server.url}/ways")
+    page.get_by_role("button", name="Pulled up").click()
+    expect(page.get_by_role("button", name="Pulled up")).to_have_attribute("aria-pressed", "true")
+    apart = page.get_by_label("Bars are sold in", exact=True)
+    apart.fill("20 ft, forty")
+    apart.press("Enter")
+    expect(page.get_by_role("alert")).to_be_visible()
+    expect(apart).to_have_value("20 ft, forty")  # nothing typed is lost
+    apart.fill("20 ft, 40 ft")
+    apart.press("Enter")
+    page.goto(back)
+    expect(page.locator("[data-verdict-is] p").first).to_have_text("Pulled up during the pour.")
+    expect(page.locator("[data-chairs]")).to_have_count(0)

@@ -41,13 +41,18 @@ class Offer:
 
 @dataclass(frozen=True)
 class _Pile:
-    """What a person wrote about one matter, oldest first (id, row number), and how many of the newest are away."""
+    """What a person wrote about one matter, oldest first (id, row number), and the row numbers of the steps that took the newest
+    of it away, the newest of all first."""
 
     wrote: list[tuple[str, int]]
-    away: int
+    taken: list[int]
 
-    def after(self, way: Way) -> _Pile:
-        return replace(self, away=self.away + (1 if way == "undo" else -1))
+    def after(self, way: Way, at: int = 0) -> _Pile:
+        return _Pile(self.wrote, [*self.taken, at] if way == "undo" else self.taken[:-1])
+
+    @property
+    def away(self) -> int:
+        return len(self.taken)
 
     @property
     def shows(self) -> tuple[str, int] | None:
@@ -69,16 +74,19 @@ def last(db: sqlite3.Connection, job_id: str, content: int) -> tuple[Offer | Non
     """What (undo, redo) would step over, of the records made while this content of the plan was shown: the newest that a
     person wrote and that shows; for redo what was taken away last, while nothing new was written since."""
     undo: tuple[int, Offer] | None = None
-    redo: tuple[int, Offer] | None = None
+    back: list[tuple[int, int, Offer]] = []
+    newest = 0
     for row in db.execute(_STANDING, {"job": job_id, "content": content}):
         pile, steps = _pile(db, row["id"])
+        newest = max(newest, pile.wrote[-1][1])
         if pile.shows and (undo is None or pile.shows[1] > undo[0]):
             undo = (pile.shows[1], Offer(row["id"], pile.shows[0]))
-        if pile.next_back and (redo is None or pile.next_back[1] < redo[0]):
-            redo = (pile.next_back[1], Offer(row["id"], pile.next_back[0]))
+        if pile.next_back:
+            back.append((pile.next_back[1], pile.taken[-1], Offer(row["id"], pile.next_back[0])))
         if not steps:  # older ones were taken away before this was written
             break
-    return undo[1] if undo else None, redo[1] if redo else None
+    redo = min((one for one in back if one[1] > newest), key=lambda one: one[0], default=None)
+    return undo[1] if undo else None, redo[2] if redo else None
 
 
 _ROW = "select rowid, supersedes from records where id = :id"
@@ -91,14 +99,14 @@ def _pile(db: sqlite3.Connection, record: str) -> tuple[_Pile, int]:
     while here is not None and (row := db.execute(_ROW, {"id": here}).fetchone()) is not None:
         chain.append((here, row["rowid"], row["supersedes"]))
         here = row["supersedes"]
-    pile, steps = _Pile([], 0), 0
+    pile, steps = _Pile([], []), 0
     for one, at, over in reversed(chain):
         if over is not None and one == further_id(over):
-            pile, steps = pile.after("undo"), steps + 1
+            pile, steps = pile.after("undo", at), steps + 1
         elif over is not None and one == step_id(over):
-            pile, steps = pile.after("redo" if pile.away else "undo"), steps + 1
+            pile, steps = pile.after("redo" if pile.away else "undo", at), steps + 1
         else:
-            pile, steps = _Pile([*pile.wrote[: len(pile.wrote) - pile.away], (one, at)], 0), 0
+            pile, steps = _Pile([*pile.wrote[: len(pile.wrote) - pile.away], (one, at)], []), 0
     return pile, steps
 
 
