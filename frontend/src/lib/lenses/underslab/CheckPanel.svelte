@@ -47,19 +47,21 @@
 	}
 	async function keep(values: (string | number)[]) {
 		if (!one) return;
-		const from = { riser: one.id, faces: one.faces.map((face) => face.id), from_mm: values };
+		const { id, faces } = one;
+		const from = { riser: id, faces: faces.map((face) => face.id), from_mm: values };
 		const got = await addRecord(store, 'riser-check', from, session.who, null);
 		if (isWrong(got)) return void (wrong = got.words);
 		wrong = '';
-		delete taped[one.id];
-		for (const at of [`${one.id}.0`, `${one.id}.1`]) {
+		delete taped[id];
+		for (const at of [`${id}.0`, `${id}.1`]) {
 			delete steps[at];
 			delete byHand[at];
 		}
+		// the next is held before the count moves: what is typed on seeing the new count goes to the new riser
+		const left = rows.find((other) => !other.check && other.id !== id);
+		if (left) data.hold('riser', left.id);
 		if (got) await store.load();
 		await data.load();
-		const left = data.risers.find((other) => !other.check);
-		if (left) data.hold('riser', left.id);
 	}
 </script>
 
