@@ -12,6 +12,7 @@ import platformdirs
 DATABASE = "trowel.sqlite3"
 MAX_BODY_BYTES = 2_000_000
 MAX_DRAWING_BYTES = 24_000_000  # for files of points, which hold whole drawings
+MAX_PHOTO_BYTES = 16_000_000
 
 
 @dataclass(frozen=True)

@@ -28,6 +28,7 @@ from humble_trowel.api.routes import (
     laser,
     lines,
     papers,
+    photos,
     readings,
     records,
     rules,
@@ -53,7 +54,7 @@ REFUSALS = {
     507: "The disk takes no more.",
 }
 ROUTERS = (
-    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, ground.router, laser.router, gauge.router, papers.router, ways.router,
+    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
     rules.router, readings.router,
 )  # fmt: skip
 HOUR_S = 3600

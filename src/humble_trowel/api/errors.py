@@ -13,7 +13,7 @@ from starlette.middleware.body_limit import MAX_BODY_SIZE_SCOPE_KEY
 
 from humble_trowel.core.errors import BareNumber, CallError, ComputeError, TrowelError
 from humble_trowel.core.reading.plain_errors import key_path, plain_words
-from humble_trowel.settings import MAX_BODY_BYTES
+from humble_trowel.settings import MAX_BODY_BYTES, MAX_PHOTO_BYTES
 from humble_trowel.store.jobs import NoSuchJob, NothingToDo, Stale, Unreadable
 from humble_trowel.store.records import NoSuchRevision, OtherRecord
 
@@ -37,7 +37,7 @@ def problem(status: int, code: str, title: str, detail: str, **more: Any) -> JSO
 
 def too_large(most: int) -> JSONResponse:
     """413 in plain words. most: bytes."""
-    what = "A job file has" if most == MAX_BODY_BYTES else "A drawing has"
+    what = {MAX_BODY_BYTES: "A job file has", MAX_PHOTO_BYTES: "A picture has"}.get(most, "A drawing has")
     words = f"That is over {most // 1_000_000} MB. {what} {most // 1_000_000} MB at most."
     return problem(413, "too-large", words, words)
 

@@ -13,7 +13,7 @@ from starlette.middleware.body_limit import RequestBodyLimitMiddleware
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from humble_trowel.api.errors import problem, stumbled, too_large
-from humble_trowel.settings import MAX_BODY_BYTES, MAX_DRAWING_BYTES, Settings
+from humble_trowel.settings import MAX_BODY_BYTES, MAX_DRAWING_BYTES, MAX_PHOTO_BYTES, Settings
 
 log = logging.getLogger("humble_trowel")
 _INLINE = re.compile(rb"<script(?![^>]*\bsrc=)[^>]*>(.*?)</script>", re.DOTALL)
@@ -26,9 +26,19 @@ def policy(index: Path) -> str:
         for body in _INLINE.findall(index.read_bytes()):
             hashes += f" 'sha256-{base64.b64encode(hashlib.sha256(body).digest()).decode()}'"
     return (
-        f"default-src 'none'; script-src 'self'{hashes}; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
+        f"default-src 'none'; script-src 'self'{hashes}; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; "
         "font-src 'self'; connect-src 'self' ws://127.0.0.1:* ws://localhost:*; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
     )
+
+
+_MOST = (MAX_BODY_BYTES, MAX_DRAWING_BYTES, MAX_PHOTO_BYTES)
+
+
+def _most(path: str) -> int:
+    """Bytes that a body may have at an address."""
+    if path.endswith(("/read-points", "/shots-file")):
+        return MAX_DRAWING_BYTES
+    return MAX_PHOTO_BYTES if "/photos/" in path else MAX_BODY_BYTES
 
 
 class Guard:
@@ -37,7 +47,7 @@ class Guard:
     def __init__(self, app: ASGIApp, settings: Settings, index: Path) -> None:
         self.app = app
         self.settings = settings
-        self.limited = {most: RequestBodyLimitMiddleware(app, most) for most in (MAX_BODY_BYTES, MAX_DRAWING_BYTES)}
+        self.limited = {most: RequestBodyLimitMiddleware(app, most) for most in _MOST}
         self.headers = {
             "content-security-policy": policy(index),
             "x-content-type-options": "nosniff",
@@ -59,7 +69,7 @@ class Guard:
                 await self.app(scope, receive, send)
             return
         dressed = Dressed(send, self.headers)
-        most = MAX_DRAWING_BYTES if str(scope["path"]).endswith(("/read-points", "/shots-file")) else MAX_BODY_BYTES
+        most = _most(str(scope["path"]))
         length = headers.get("content-length", "")
         if foreign or _from_elsewhere(scope, headers):
             words = "Another site may not talk to this program."

@@ -9,6 +9,7 @@ from humble_trowel.core.footings.record_kinds import FOOTING_RECORDS
 from humble_trowel.core.ground.record_kinds import GROUND_RECORDS
 from humble_trowel.core.lines.record_kinds import LINES_RECORDS
 from humble_trowel.core.lines.records import Struck
+from humble_trowel.core.photos.record_kinds import PHOTO_RECORDS
 from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.steel.record_kinds import STEEL_RECORDS
@@ -31,6 +32,7 @@ RECORD_KINDS: tuple[RecordKind[Any], ...] = (
     *FOOTING_RECORDS,
     *UNDERSLAB_RECORDS,
     *STEEL_RECORDS,
+    *PHOTO_RECORDS,
     StruckKind(),
 )
 KIND_OF: dict[str, RecordKind[Any]] = {kind.name: kind for kind in RECORD_KINDS}

@@ -31,17 +31,21 @@ class Counts:
     jobs: int
     revisions: int
     records: int
+    photos: int = 0
 
     @property
     def words(self) -> str:
-        """3 jobs, 12 revisions, 40 records."""
-        named = (("job", self.jobs), ("revision", self.revisions), ("record", self.records))
+        """3 jobs, 12 revisions, 40 records, 5 photos."""
+        named = [("job", self.jobs), ("revision", self.revisions), ("record", self.records)]
+        named += [("photo", self.photos)] if self.photos else []
         return ", ".join(f"{count} {name}{'' if count == 1 else 's'}" for name, count in named)
 
 
 def counts(db: sqlite3.Connection) -> Counts:
     """What a database holds, deleted jobs among it."""
-    return Counts(*(int(db.execute(f"select count(*) from {table}").fetchone()[0]) for table in TABLES[:3]))
+    held = {row[0] for row in db.execute("select name from sqlite_master where type = 'table'")}
+    tables = [table for table in (*TABLES[:3], "photos") if table in held]  # an older copy has no photos
+    return Counts(*(int(db.execute(f"select count(*) from {table}").fetchone()[0]) for table in tables))
 
 
 def checked(path: Path, *, whole: bool = True) -> Counts:

@@ -22,6 +22,7 @@ _HEADS = (
 _DOCUMENTS = "select digest, text from documents"
 _SHOWN = "select job_id, n, document from revisions where content = n"
 _REVISIONS = "select job_id, n from revisions where document not in (select digest from documents)"
+_PHOTO = "select 1 from photos where job_id = :job and id = :id"
 _RECORDS = "select records.*, head from records left join jobs on jobs.id = job_id"
 
 
@@ -106,7 +107,7 @@ def _lost(db: sqlite3.Connection) -> Iterator[Fault]:
 
 def _records(db: sqlite3.Connection) -> Iterator[Fault]:
     for row in db.execute(_RECORDS):
-        words = _why_no_record(row)
+        words = _why_no_record(row) or _without_picture(db, row)
         if words:
             where = f"record {row['id']} of job {row['job_id']}"
             yield Fault(where, words.rstrip("."), AS_STORED.format(job=row["job_id"]))
@@ -125,6 +126,13 @@ def _why_no_record(row: sqlite3.Row) -> str:
     except TrowelError as error:
         return str(error)
     return ""
+
+
+def _without_picture(db: sqlite3.Connection, row: sqlite3.Row) -> str:
+    kind = KIND_OF[row["kind"]]
+    names = kind.pictures(kind.read(json.loads(row["document"]), "mm"))
+    lost = [one for one in names if db.execute(_PHOTO, {"job": row["job_id"], "id": one}).fetchone() is None]
+    return f"its picture {lost[0]} is not stored" if lost else ""
 
 
 def _ways(db: sqlite3.Connection) -> Iterator[Fault]:

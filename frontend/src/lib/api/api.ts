@@ -38,6 +38,11 @@ export const api = {
 	record: (id: string, body: Posted<'/api/jobs/{job_id}/records'>) =>
 		request('post', `${JOB}/records`, { ...of(id), body, most_ms: KEEP_MS }),
 
+	/** A picture goes before the record that says what it shows. */
+	keepPhoto: (job_id: string, photo_id: string, body: Blob) =>
+		request('put', '/api/jobs/{job_id}/photos/{photo_id}', { path: { job_id, photo_id }, body, most_ms: KEEP_MS }),
+	photoAddress: (job: string, photo: string, small = false) => `/api/jobs/${job}/photos/${photo}${small ? '?small=true' : ''}`,
+
 	walk: (id: string, text: string) => request('post', `${JOB}/walk`, { ...of(id), body: { text } }),
 	/** Loops of a DXF or CSV file; `units` over what the file says. */
 	readPoints: (id: string, body: Blob, query: Query<'/api/jobs/{job_id}/read-points', 'post'>) =>

@@ -6,7 +6,7 @@ import { api } from '../api/api';
 import { ApiProblem, Offline } from '../api/client';
 import type { JobState, Problem, RecordRow } from '../api/schema';
 import { forgetId, idOf, noteKept } from './pressed';
-import { nextSeq, openRows, type Row, type Rows, type Said } from './rows';
+import { nextSeq, openRows, pictureOf, type Row, type Rows, type Said } from './rows';
 
 const AGAIN_MS = 1500;
 const MOST_MS = 15_000;
@@ -200,8 +200,11 @@ export class Outbox {
 		forgetId(row.job, row.id);
 		return { is: 'refused', problem };
 	}
-	#post(row: Row): Promise<JobState | RecordRow> {
+	async #post(row: Row): Promise<JobState | RecordRow> {
 		const { said } = row;
+		const [photo, store] = [pictureOf(row), await this.#store];
+		const picture = photo && (await store.picture(photo));
+		if (photo && picture) await api.keepPhoto(row.job, photo, picture);
 		if (said.kind === 'record') return api.record(row.job, { ...said.record, id: row.id, revision: Math.max(row.base, 1) });
 		return this.#based(row).then((revision) =>
 			api.keep(row.job, { revision, edits: said.edits, edit_id: row.id, author: row.author })
@@ -248,8 +251,18 @@ export class Outbox {
 		await (await this.#store).put(row);
 		await this.#changed();
 	}
+	/** A picture waits here until the record that names it is kept. */
+	async holdPicture(id: string, picture: Blob): Promise<void> {
+		await (await this.#store).holdPicture(id, picture);
+	}
+	/** A picture that waits here. */
+	async picture(id: string): Promise<Blob | null> {
+		return (await this.#store).picture(id);
+	}
 	async #remove(row: Row, outcome: Outcome): Promise<void> {
-		await (await this.#store).remove(row.id);
+		const [photo, store] = [pictureOf(row), await this.#store];
+		await store.remove(row.id);
+		if (photo && !this.rows.some((one) => one.id !== row.id && pictureOf(one) === photo)) await store.dropPicture(photo);
 		await this.#changed();
 		this.#listeners.get(row.job)?.(row, outcome, this.#waiters.has(row.id));
 	}

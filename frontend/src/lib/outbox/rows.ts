@@ -30,10 +30,21 @@ export interface Rows {
 	all(): Promise<Row[]>;
 	put(row: Row): Promise<void>;
 	remove(id: string): Promise<void>;
+	/** pictures that a row names go out before it */
+	holdPicture(id: string, picture: Blob): Promise<void>;
+	picture(id: string): Promise<Blob | null>;
+	dropPicture(id: string): Promise<void>;
+}
+/** The picture that a row names. */
+export function pictureOf(row: Row): string | null {
+	const photo = row.said.kind === 'record' && row.said.record.kind === 'photo' ? row.said.record.values.photo : null;
+	return typeof photo === 'string' ? photo : null;
 }
 
 interface Schema extends DBSchema {
 	rows: { key: string; value: Row };
+	/** as bytes: not every browser keeps a Blob */
+	pictures: { key: string; value: ArrayBuffer };
 }
 
 class Stored implements Rows {
@@ -48,12 +59,23 @@ class Stored implements Rows {
 	async remove(id: string) {
 		await this.db.delete('rows', id);
 	}
+	async holdPicture(id: string, picture: Blob) {
+		await this.db.put('pictures', await picture.arrayBuffer(), id);
+	}
+	async picture(id: string) {
+		const bytes = await this.db.get('pictures', id);
+		return bytes ? new Blob([bytes], { type: 'image/jpeg' }) : null;
+	}
+	async dropPicture(id: string) {
+		await this.db.delete('pictures', id);
+	}
 }
 
 /** Where the browser refuses a database: as long as the page lives. */
 export class OnPage implements Rows {
 	lasting = false;
 	readonly #rows = new Map<string, Row>();
+	readonly #pictures = new Map<string, Blob>();
 	async all() {
 		return [...this.#rows.values()].sort((a, b) => a.seq - b.seq);
 	}
@@ -63,12 +85,27 @@ export class OnPage implements Rows {
 	async remove(id: string) {
 		this.#rows.delete(id);
 	}
+	async holdPicture(id: string, picture: Blob) {
+		this.#pictures.set(id, picture);
+	}
+	async picture(id: string) {
+		return this.#pictures.get(id) ?? null;
+	}
+	async dropPicture(id: string) {
+		this.#pictures.delete(id);
+	}
 }
 
 export async function openRows(): Promise<Rows> {
 	try {
 		return new Stored(
-			await openDB<Schema>('humble-trowel', 1, { upgrade: (db) => void db.createObjectStore('rows', { keyPath: 'id' }) })
+			await openDB<Schema>('humble-trowel', 2, {
+				upgrade: (db, from) => {
+					if (from < 1) db.createObjectStore('rows', { keyPath: 'id' });
+					db.createObjectStore('pictures');
+				},
+				blocking: (_now, _next, event) => (event.target as IDBDatabase).close()
+			})
 		);
 	} catch {
 		return new OnPage();

@@ -19,7 +19,9 @@ const IDS = new Set([
 	'x_mm',
 	'y_mm',
 	'moves',
-	'square'
+	'square',
+	'photo',
+	'of'
 ]);
 function typed(value: unknown): string[] {
 	if (typeof value === 'string') return value.trim() ? [value.trim()] : [];

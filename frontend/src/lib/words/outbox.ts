@@ -38,6 +38,11 @@ export const outboxWords = {
 		'ground-test': 'Test of the ground',
 		'soft-spot': 'Soft spot',
 		'lift-signed': 'Lift signed',
+		'peg-shot': 'Rod at a peg',
+		'riser-check': 'Riser taped',
+		'line-test': 'Line tested',
+		'steel-check': 'Steel looked at',
+		photo: 'Photo',
 		struck: 'Struck out'
 	} as Record<string, string>
 };

@@ -42,6 +42,8 @@ export const steel = {
 		slab: { 'ft-in': '#4 at 16 each way, top, 1 1/2 clear', mm: '10 mm at 200 each way, top, 40 clear' },
 		cage: { 'ft-in': '3 #5 bottom, 2 #5 top, #3 stirrups at 24', mm: '3 16 mm bottom, 2 16 mm top, 8 mm stirrups at 300' },
 		pad: { 'ft-in': '#5 at 8 each way', mm: '16 mm at 200 each way' },
+		pile: { 'ft-in': "#4 at 6 each way, 4' long", mm: '12 mm at 150 each way, 1200 long' },
+		hand: { 'ft-in': "3 #4 at 7' 2, 1 #5 at 20'", mm: '3 12 mm at 2200' },
 		dowels: { 'ft-in': '#4 at 18, 6 deep, 18 out', mm: '12 mm at 400, 150 deep, 450 out' }
 	},
 	heard: 'Heard',
@@ -61,8 +63,11 @@ export const steel = {
 	fitsUnder: 'Bars and cover drawn true to size.',
 	cagesNone: 'No cage yet.',
 	cagesNoneUnder: 'Press an edge, beam or pad and call it like the drawing.',
-	of: { edge: 'Edge', beam: 'Beam', pad: 'Pad' } as Record<string, string>,
+	of: { edge: 'Edge', beam: 'Beam', pad: 'Pad', pile: 'Over' } as Record<string, string>,
 	bare: 'No steel said',
+	onHand: 'Bars that lie in the yard: cut first, not bought',
+	yours: 'yours',
+	noneThere: 'None of them there',
 	out: 'Take it out',
 	dowelVerdict: (n: number) => (n ? `${plural(n, 'dowel')}.` : 'No dowels.'),
 	dowelUnder: (ml: number, cartridges: number) =>

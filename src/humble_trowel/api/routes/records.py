@@ -15,7 +15,7 @@ from humble_trowel.core.job import Job
 from humble_trowel.core.plan.model import Model
 from humble_trowel.core.record_kinds import KIND_OF
 from humble_trowel.core.units import Units
-from humble_trowel.store import jobs, records
+from humble_trowel.store import jobs, photos, records
 
 router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["records"])
 
@@ -45,6 +45,8 @@ def keep_record(request: Request, job_id: str, said: NewRecord, values: Model) -
         document = values.model_dump(mode="json", by_alias=True)
         if not records.there(db, said.id):  # one that was kept already was in order when it was
             own.check(job, values)
+            if any(not photos.there(db, job_id, one) for one in own.pictures(values)):
+                raise InputError("The picture itself has not come yet.", "photo")
         verdict = _verdict(job, said.kind, values)
         row = records.add(
             db,

@@ -17,7 +17,7 @@ PLACES = {"top": "top", "middle": "middle", "mid": "middle", "bottom": "bottom",
 KNOWN = {
     *PLACES, "at", "@", "each", "both", "one", "way", "ways", "clear", "cover", "stirrups", "stirrup", "ties", "tie", "hooks",
     "hook", "bent", "crossed", "legs", "leg", "lap", "mesh", "rolls", "roll", "fibre", "fiber", "with", "edges", "tied", "none",
-    "and", "by", "x", "into", "in", "out", "deep", "smooth", "hole", "from", "to", "e", "n", "sides", "side", "kg", "lb", "rest",
+    "and", "by", "x", "into", "in", "out", "deep", "smooth", "hole", "from", "to", "e", "n", "long", "sides", "side", "kg", "lb", "rest",
 }  # fmt: skip
 FIBRE_PER = {"kg": 1.0, "lb": 0.45359237 / 0.764554857984}  # kg a m3; lb a yd3
 Said = dict[str, Any]
@@ -125,6 +125,7 @@ CAGE: tuple[tuple[str, Reader], ...] = (
     (r"hooks?\s+(\d+)", _hooks),
     (r"(bent|crossed)", _says("corners")),
     (rf"legs?\s+{LENGTH}", _sets("leg_mm")),
+    (rf"{LENGTH}\s+long", _sets("long_mm")),
     (rf"lap\s+{LENGTH}", _sets("lap_mm")),
 )
 DOWELS: tuple[tuple[str, Reader], ...] = (
@@ -136,6 +137,13 @@ DOWELS: tuple[tuple[str, Reader], ...] = (
     (rf"to\s+{LENGTH}", _sets("to_mm")),
     (r"smooth", _says("smooth", True)),
 )
+
+
+def _on_hand(call: _Call, match: re.Match[str]) -> None:
+    call.bars.append({"count": int(match[1]), "bar": call.bar(match[2]), "length_mm": call.length(match[3])})
+
+
+ON_HAND: tuple[tuple[str, Reader], ...] = ((rf"(\d+)\s*(?:x\s*)?{BAR}\s+(?:at|of|@)\s*{LENGTH}", _on_hand),)
 
 
 def _read(text: str, units: Units, grammar: tuple[tuple[str, Reader], ...], ask: str) -> _Call:
@@ -193,3 +201,8 @@ def read_dowels(text: str, units: Units) -> Said:
     if "bar" not in call.said:
         raise CallError("Which bars, and how far apart? Like #4 at 18.", path="text")
     return call.said
+
+
+def read_on_hand(text: str, units: Units) -> list[Said]:
+    """Bars that need not be bought, under the names of OnHand. Raises CallError."""
+    return _read(text, units, ON_HAND, "What lies there? Like 3 #4 at 7' 2.").bars

@@ -2,19 +2,30 @@
 
 from __future__ import annotations
 
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
 
-from pydantic import StrictBool, ValidationError
+from pydantic import Field, StrictBool, ValidationError
 
-from humble_trowel.core.calls.steel_calls import read_cage, read_dowels, read_slab_steel
+from humble_trowel.core.calls.steel_calls import read_cage, read_dowels, read_on_hand, read_slab_steel
 from humble_trowel.core.edits.base import Calls, DowelsId, EditBase, Edited, SideId, Title, TypeMark, side_at
 from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.plan.document import Plan, side_name
 from humble_trowel.core.plan.ids import place_of
-from humble_trowel.core.plan.steel_parts import Cage, Dowels, Place, SlabSteel, SteelWay
+from humble_trowel.core.plan.steel_parts import Cage, Dowels, OnHand, Place, SlabSteel, SteelWay
 
 LIST_OF: dict[str, str] = {"edge": "edge_types", "beam": "beam_types", "pad": "pad_types"}
+
+
+EACH_WAY = {
+    "pad": "A pad holds bars each way, like #5 at 8 each way.",
+    "pile": "Over a head lie bars each way, like #4 at 6 each way, 4' long.",
+}
+
+
+def marks_of(plan: Plan, of: Place) -> set[str]:
+    """What a cage can be of: types by their marks, rows of piles by their ids."""
+    return {row.id for row in plan.piles} if of == "pile" else {row.mark for row in getattr(plan, LIST_OF[of])}
 
 
 def with_steel(plan: Plan, **changes: Any) -> Plan:
@@ -96,16 +107,14 @@ class CallCage(EditBase):
     text: Calls
 
     def apply(self, plan: Plan) -> Edited:
-        if self.mark not in {row.mark for row in getattr(plan, LIST_OF[self.of])}:
-            raise EditError(f"There is no {self.of} type {self.mark}.", "mark")
+        if self.mark not in marks_of(plan, self.of):
+            what = "row of piles" if self.of == "pile" else f"{self.of} type"
+            raise EditError(f"There is no {what} {self.mark}.", "mark")
         said = read_cage(self.text, plan.units)
-        if (self.of == "pad") != ("each_way" in said):
-            ask = (
-                "A pad holds bars each way, like #5 at 8 each way."
-                if self.of == "pad"
-                else "Which long bars? Like 2 #5 bottom."
-            )
-            raise EditError(ask, "text")
+        if (self.of in EACH_WAY) != ("each_way" in said):
+            raise EditError(EACH_WAY.get(self.of, "Which long bars? Like 2 #5 bottom."), "text")
+        if "long_mm" in said and self.of != "pile":
+            raise EditError("Only bars over pile heads have a length of their own.", "text")
         values = {**said, "of": self.of, "mark": self.mark, "drawn": self.text.strip()}
         row = _made(Cage, values, "text")
         rows = [row if (one.of, one.mark) == (self.of, self.mark) else one for one in plan.steel.cages]
@@ -167,6 +176,18 @@ class TakeOutDowels(EditBase):
         return with_steel(plan, dowels=rows), f"{plan.steel.dowels[at].name} taken out"
 
 
+class CallOnHand(EditBase):
+    """Bars that lie in the yard, said anew; '' where there are none."""
+
+    op: Literal["call_on_hand"]
+    text: Annotated[str, Field(max_length=400)]
+
+    def apply(self, plan: Plan) -> Edited:
+        said = read_on_hand(self.text, plan.units) if self.text.strip() else []
+        rows = [_made(OnHand, values, "text") for values in said]
+        return with_steel(plan, on_hand=rows), f"On hand: {self.text.strip() or 'nothing'}"
+
+
 class SetSteel(EditBase):
     """Whether diagonals stand in inside corners, and trimmers round openings."""
 
@@ -186,4 +207,4 @@ class SetSteel(EditBase):
         return with_steel(plan, **said), words[:1].upper() + words[1:]
 
 
-STEEL_EDITS = (CallSlabSteel, SetSlabSteel, CallCage, TakeOutCage, CallDowels, TakeOutDowels, SetSteel)
+STEEL_EDITS = (CallSlabSteel, SetSlabSteel, CallCage, TakeOutCage, CallDowels, TakeOutDowels, CallOnHand, SetSteel)

@@ -20,7 +20,7 @@ class SteelAnswers(UnderslabAnswers):
     @kept(
         "plan.steel", "plan.units", "plan.outline", "plan.corner_ids", "plan.edges", "plan.edge_types", "plan.beams", "plan.beam_types",
         "plan.pads", "plan.pad_types", "plan.openings", "plan.kerbs", "plan.mix", "plan.build_ups", "plan.existing", "plan.laps",
-        "plan.walls", "plan.footings", "plan.zones", "plan.underslab", "solid", "setups", "records", "ways.steel", "ways.ground", "plan.recesses",
+        "plan.walls", "plan.footings", "plan.zones", "plan.underslab", "solid", "setups", "records", "ways.steel", "ways.ground", "plan.recesses", "plan.piles",
     )  # fmt: skip
     def steel(self) -> SteelLaid | None:
         """All steel; None where none is said."""
@@ -69,6 +69,7 @@ class SteelAnswers(UnderslabAnswers):
         thick = {row.mark for row in plan.edge_types if row.kind == "thickened"}
         used = [("edge", row.type) for row in plan.edges if row.type in thick]
         used += [("beam", row.type) for row in plan.beams] + [("pad", row.type) for row in plan.pads]
+        used += [("pile", row.id) for row in plan.piles]
         return [one for one in dict.fromkeys(used) if one not in caged]
 
     @kept("plan", "solid", "setups", "records", "ways.steel", "ways.ground")

@@ -16,7 +16,7 @@ from humble_trowel.core.plan.values import Length, Mark, Name, Note, Number, Siz
 
 SteelWay = Literal["bars", "mesh", "rolls", "mesh-tied", "fibre", "fibre-edges", "none"]
 Level = Literal["top", "middle", "bottom"]
-Place = Literal["edge", "beam", "pad"]
+Place = Literal["edge", "beam", "pad", "pile"]
 Corners = Literal["bent", "crossed"]
 
 
@@ -63,7 +63,8 @@ class CageBars(Model):
 
 
 class Cage(Model):
-    """The steel of an edge, beam or pad type. bars: along it; each_way, each_mm: a mat of a pad; stirrup, stirrup_mm: closed ties
+    """The steel of an edge, beam or pad type, or over the heads of a row of piles (mark: its id). bars: along it; each_way, each_mm:
+    a mat of a pad, or bars over a head, long_mm long; stirrup, stirrup_mm: closed ties
     and how far apart. *_mm: cover. corners: bars bent round with legs, or run straight and crossed."""
 
     of: Place
@@ -71,6 +72,7 @@ class Cage(Model):
     bars: Annotated[list[CageBars], Field(max_length=6)] = []
     each_way: BarName | None = None
     each_mm: Spacing | None = None
+    long_mm: Size | None = None
     stirrup: BarName | None = None
     stirrup_mm: Spacing | None = None
     hook: Literal[90, 135] = 135
@@ -109,11 +111,20 @@ class Dowels(Row):
     smooth: StrictBool = False
 
 
+class OnHand(Model):
+    """Bars that lie in the yard or are left from another job."""
+
+    bar: BarName
+    length_mm: Annotated[Size, Field(ge=300.0, le=30_000.0)]
+    count: Annotated[int, Field(ge=1, le=500)]
+
+
 class Steel(Model):
-    """All steel. trimmers: a bar along each side of an opening; diagonals: two across each inside corner."""
+    """All steel. on_hand: bars that need not be bought; trimmers: a bar along each side of an opening; diagonals: two across each inside corner."""
 
     ways: Annotated[list[SlabSteel], Field(max_length=100)] = []
     cages: Annotated[list[Cage], Field(max_length=200)] = []
     dowels: Annotated[list[Dowels], Field(max_length=60)] = []
+    on_hand: Annotated[list[OnHand], Field(max_length=40)] = []
     diagonals: StrictBool = True
     trimmers: StrictBool = True

@@ -53,6 +53,10 @@ class RecordKind(Generic[V]):
     def check(self, job: JobSoFar, values: V) -> None:
         """Raise InputError, naming the field, for a record that cannot be. job.records: what was written down before."""
 
+    def pictures(self, values: V) -> tuple[str, ...]:
+        """Ids of pictures that must have arrived before the record can be kept."""
+        return ()
+
     def sentence(self, job: JobSoFar, values: V) -> str:
         """What it comes to, for the list and the answer. Raises TrowelError where it cannot be said."""
         return ""

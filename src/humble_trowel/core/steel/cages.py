@@ -22,6 +22,7 @@ from humble_trowel.core.plan.bars import bar_of
 from humble_trowel.core.plan.steel_parts import Cage, CageBars
 from humble_trowel.core.steel.bends import bent_mm, stirrup_mm
 from humble_trowel.core.steel.frame import Frame
+from humble_trowel.core.steel.heads import head_long_mm, heads_laid, piles_of
 from humble_trowel.core.steel.laid import Laid, Shape, along, counted, evenly, lines_of, shifted, spliced_lengths
 from humble_trowel.core.steel.mats import STUB_MM, layer, pieces_of
 
@@ -80,6 +81,11 @@ def box_of(frame: Frame, cage: Cage) -> Box | None:
         near = ways.side_mm if cage.side_mm is None else cage.side_mm
         far = ways.earth_mm if cage.side_mm is None else cage.side_mm
         return Box(edge.bottom_width_mm or 0.0, edge.depth_mm or 0.0, near, far, bottom, top, tie)
+    if cage.of == "pile":
+        piles, over = piles_of(frame, cage), ways.side_mm if cage.bottom_mm is None else cage.bottom_mm
+        if piles is None:
+            return None
+        return Box(head_long_mm(cage, piles), piles.head_down_mm, 0.0, 0.0, over, top, 0.0)
     side = ways.earth_mm if cage.side_mm is None else cage.side_mm
     if cage.of == "beam":
         beam = next((row for row in plan.beam_types if row.mark == cage.mark), None)
@@ -97,6 +103,8 @@ def cage_laid(frame: Frame, cage: Cage) -> list[Laid]:
         return []
     if cage.of == "pad":
         return _pads(frame, cage, box)
+    if cage.of == "pile":
+        return heads_laid(frame, cage, box.bottom_mm)
     room = frame.inset(min(box.side_mm, box.far_mm) - 1.0)
     if cage.of == "edge":
         runs = [(run.start, run.end, run) for run in edge_runs(frame.plan) if run.kind.mark == cage.mark]

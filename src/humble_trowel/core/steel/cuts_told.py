@@ -21,6 +21,7 @@ class CutTold:
     left_text: str
     left_share: float
     keep: bool
+    on_hand: bool
 
 
 @dataclass(frozen=True)
@@ -56,5 +57,5 @@ def _cut(row: CutRow, units: Units) -> CutTold:
     return CutTold(
         row.count, say_length(row.stock_mm, units), row.stock_mm,
         [(mark, say_length(length, units), length / row.stock_mm) for mark, length in row.pieces],
-        say_length(row.left_mm, units) if row.left_mm > 1 else "", row.left_mm / row.stock_mm, row.keep,
+        say_length(row.left_mm, units) if row.left_mm > 1 else "", row.left_mm / row.stock_mm, row.keep, row.on_hand,
     )  # fmt: skip

@@ -61,13 +61,15 @@ def tie_wire_kg(frame: Frame, mass_kg: float) -> float:
 
 @dataclass(frozen=True)
 class CutRow:
-    """Bars that are cut alike. pieces: (mark, length) from one end; left_mm: of each bar; keep: long enough to be kept."""
+    """Bars that are cut alike. pieces: (mark, length) from one end; left_mm: of each bar; keep: long enough to be kept; on_hand:
+    they need not be bought."""
 
     count: int
     stock_mm: float
     pieces: list[tuple[str, float]]
     left_mm: float
     keep: bool
+    on_hand: bool = False
 
 
 @dataclass(frozen=True)
@@ -98,14 +100,15 @@ def size_cut(frame: Frame, rows: Sequence[Laid], bar: Bar) -> SizeCut:
     if sum(lengths.values()) > MOST_PIECES:
         words = f"{sum(lengths.values()):,} pieces of {bar.name} are too many to plan cut by cut."
         return SizeCut(bar, [], 0, 0, 0.0, 0.0, 0.0, 0.0, words)
-    stock = frame.ways.stock_mm if bar.number else frame.ways.stock_metric_mm
+    sold = frame.ways.stock_mm if bar.number else frame.ways.stock_metric_mm
+    there = [(one.length_mm, one.count) for one in frame.plan.steel.on_hand if one.bar == bar.name]
     longest = max(lengths, default=0.0)
-    if longest > max(stock) + 1e-6:
+    if longest > max(sold) + 1e-6:
         words = f"A piece of {longest / 1000:.2f} m is longer than any bar of {bar.name}."
         return SizeCut(bar, [], 0, 0, 0.0, 0.0, 0.0, 0.0, words)
     try:
         plan = cut(
-            [Stock(mm, None, round(mm * PER_MM)) for mm in stock],
+            [*(Stock(mm, None, round(mm * PER_MM)) for mm in sold), *(Stock(mm, count, 0) for mm, count in there)],
             [Piece(mm, n) for mm, n in lengths.items()],
             0.0,
         )
@@ -115,29 +118,24 @@ def size_cut(frame: Frame, rows: Sequence[Laid], bar: Bar) -> SizeCut:
 
 
 def _told(frame: Frame, bar: Bar, plan: CutPlan, marks: dict[float, list[str]]) -> SizeCut:
-    same = Counter((one.stock_mm, one.pieces_mm) for one in plan.bars)
+    sold = frame.ways.stock_mm if bar.number else frame.ways.stock_metric_mm
+    same = Counter((one.stock >= len(sold), one.stock_mm, one.pieces_mm) for one in plan.bars)
     left = {length: list(names) for length, names in marks.items()}
     rows = []
-    for (stock, pieces), count in sorted(same.items(), key=lambda item: (-item[0][0], [-mm for mm in item[0][1]])):
+    for (there, stock, pieces), count in sorted(
+        same.items(), key=lambda item: (item[0][0], -item[0][1], [-mm for mm in item[0][2]])
+    ):
         rest = stock - math.fsum(pieces)
         named = [(_mark(left, mm, count), mm) for mm in pieces]
-        rows.append(CutRow(count, stock, named, rest, rest >= frame.ways.keep_mm))
-    bought = math.fsum(one.stock_mm for one in plan.bars)
+        rows.append(CutRow(count, stock, named, rest, rest >= frame.ways.keep_mm, there))
+    to_buy = [one.stock_mm for one in plan.bars if one.stock < len(sold)]
+    bought, taken = math.fsum(to_buy), math.fsum(one.stock_mm for one in plan.bars)
     used = math.fsum(mm for one in plan.bars for mm in one.pieces_mm)
-    sold = frame.ways.stock_mm if bar.number else frame.ways.stock_metric_mm
     least_mm = plan.bound_cents / PER_MM
     least = round(least_mm / sold[0]) if len(sold) == 1 else 0
     return SizeCut(
-        bar,
-        rows,
-        len(plan.bars),
-        least,
-        least_mm,
-        bought,
-        bought / 1000 * bar.kg_m,
-        1 - used / bought if bought else 0.0,
-        "",
-    )
+        bar, rows, len(to_buy), least, least_mm, bought, bought / 1000 * bar.kg_m, 1 - used / taken if taken else 0.0, "",
+    )  # fmt: skip
 
 
 def _mark(left: dict[float, list[str]], length: float, count: int) -> str:

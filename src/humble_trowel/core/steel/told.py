@@ -12,7 +12,8 @@ from humble_trowel.core.steel.bends import extension_mm, inside_mm
 from humble_trowel.core.steel.cages import box_of
 from humble_trowel.core.steel.dowels import cartridges
 from humble_trowel.core.steel.frame import Frame
-from humble_trowel.core.steel.laid import Laid
+from humble_trowel.core.steel.heads import offsets_of, piles_of
+from humble_trowel.core.steel.laid import Laid, evenly
 from humble_trowel.core.steel.least import drag_mm2_m, shrinkage
 from humble_trowel.core.steel.mesh import least_sheets
 from humble_trowel.core.steel.slabs import SlabLaid, sizes_of
@@ -66,7 +67,8 @@ class CageBar:
 
 @dataclass(frozen=True)
 class CageTold:
-    """A cage cut across. stirrup: (from its face, level of its top, width, height) or None. cover: words by place."""
+    """A cage cut across. stirrup: (from its face, level of its top, width, height) or None. cover: words by place. head_mm:
+    of the pile under it, name: of those piles; 0 and '' elsewhere."""
 
     of: str
     mark: str
@@ -83,6 +85,8 @@ class CageTold:
     side_text: str
     bottom_text: str
     top_text: str
+    head_mm: float
+    name: str
     fits: bool
 
 
@@ -238,14 +242,17 @@ def _cage(frame: Frame, cage: Cage, marks: dict[str, str], found: SteelLaid) -> 
         for off in box.offsets(row)
     ]
     wide, high = box.stirrup
+    piles = piles_of(frame, cage) if cage.of == "pile" else None
     if cage.each_way and wide > 0:
         d = bar_of(cage.each_way).d_mm
         count = max(2, int(wide // (cage.each_mm or wide)) + 1)
-        level = -(box.deep_mm - box.bottom_mm - d / 2)
-        bars += [
-            CageBar(box.side_mm + wide * i / (count - 1), level, d, marks.get(f"pad/{cage.mark}/0", ""))
-            for i in range(count)
-        ]
+        at_mm = (
+            [box.wide_mm / 2 + off for off in offsets_of(cage, piles)]
+            if piles
+            else evenly(count, box.side_mm, box.side_mm + wide)
+        )
+        mark = marks.get(f"{cage.of}/{cage.mark}/0", "")
+        bars += [CageBar(off, -(box.deep_mm - box.bottom_mm - d / 2), d, mark) for off in at_mm]
     edge = next((row for row in frame.plan.edge_types if cage.of == "edge" and row.mark == cage.mark), None)
     beam = next((row for row in frame.plan.beam_types if cage.of == "beam" and row.mark == cage.mark), None)
     haunch = (edge.haunch_run_per_rise if edge else beam.haunch_run_per_rise if beam else 0.0) or 0.0
@@ -255,7 +262,7 @@ def _cage(frame: Frame, cage: Cage, marks: dict[str, str], found: SteelLaid) -> 
         min((cell.thickness_mm for cell in frame.solid.cells), default=0.0),
         (box.side_mm, -box.top_mm, wide, high) if cage.stirrup and min(wide, high) > 0 else None,
         marks.get(f"{cage.of}/{cage.mark}/stirrup", ""), box.tie_mm, bars, say_depth(box.side_mm, units), say_depth(box.bottom_mm, units),
-        say_depth(box.top_mm, units), not any(row.where.endswith(where) for row in found.findings),
+        say_depth(box.top_mm, units), piles.diameter_mm if piles else 0.0, piles.name if piles else "", not any(row.where.endswith(where) for row in found.findings),
     )  # fmt: skip
 
 

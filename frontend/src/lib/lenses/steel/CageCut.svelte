@@ -18,7 +18,7 @@
 	const outline = $derived.by(() => {
 		const [a, b, top, foot] = [left, left + wide, 22, 22 + high];
 		const right =
-			cage.of === 'pad'
+			cage.of === 'pad' || cage.of === 'pile'
 				? `L${end} ${top}L${end} ${top + slab}L${b} ${top + slab}L${b} ${foot}`
 				: `L${end} ${top}L${end} ${top + slab}L${Math.min(end, b + run)} ${top + slab}L${b} ${foot}`;
 		const back = cage.one_sided
@@ -46,16 +46,23 @@
 <figure class="m-0" data-cage={cage.mark}>
 	<figcaption class="font-[760]">
 		{words.of[cage.of]}
-		{cage.mark}{#if cage.drawn}<span class="block text-note font-normal text-ink2">{cage.drawn}</span>{/if}
+		{cage.name || cage.mark}{#if cage.drawn}<span class="block text-note font-normal text-ink2">{cage.drawn}</span>{/if}
 	</figcaption>
 	<svg
 		viewBox="0 0 {WIDE} {high + 62}"
 		width="100%"
 		style:max-width="{WIDE}px"
 		role="img"
-		aria-label="{words.of[cage.of]} {cage.mark}"
+		aria-label="{words.of[cage.of]} {cage.name || cage.mark}"
 	>
 		<path d={outline} class="fill-slab stroke-ink stroke-[2.4px]" />
+		{#if cage.head_mm}<rect
+				x={left + (wide - cage.head_mm * scale) / 2}
+				y={22 + high}
+				width={cage.head_mm * scale}
+				height="16"
+				class="fill-board stroke-ink stroke-[1.4px]"
+			/>{/if}
 		{#if cage.one_sided}<rect
 				x={left - 12}
 				y="20"

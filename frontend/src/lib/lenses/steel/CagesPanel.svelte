@@ -24,13 +24,14 @@
 		return here ? ({ kind, mark } as Target) : null;
 	});
 	const isBare = (type: string) => data.bare.some(([of, mark]) => `${of}/${mark}` === type);
-	const long = $derived(cages.filter((row) => row.of !== 'pad'));
-	const pads = $derived(cages.filter((row) => row.of === 'pad'));
+	const long = $derived(cages.filter((row) => row.of === 'edge' || row.of === 'beam'));
+	const pads = $derived(cages.filter((row) => row.of === 'pad' || row.of === 'pile'));
 	const scaleOf = (rows: typeof cages) =>
 		Math.min(0.46, 180 / Math.max(1, ...rows.map((row) => row.deep_mm)), 150 / Math.max(1, ...rows.map((row) => row.wide_mm)));
 	const labelOf = (type: string) => {
 		const [of = '', mark = ''] = type.split('/');
-		return `${words.of[of]} ${mark}${isBare(type) ? `: ${words.bare.toLowerCase()}` : ''}`;
+		const name = of === 'pile' ? (store.document?.piles?.find((row) => row.id === mark)?.name ?? mark) : mark;
+		return `${words.of[of]} ${name}${isBare(type) ? `: ${words.bare.toLowerCase()}` : ''}`;
 	};
 	const out = () =>
 		target &&

@@ -8,6 +8,7 @@
 	import BendCard from './BendCard.svelte';
 	import Bundles from './Bundles.svelte';
 	import CutBars from './CutBars.svelte';
+	import SteelCall from './SteelCall.svelte';
 	import MarkRows from './MarkRows.svelte';
 	import type { SteelData } from './steel.svelte';
 	let { data }: { data: SteelData } = $props();
@@ -54,6 +55,17 @@
 			/>
 		</div>{/if}
 	{#if size}<CutBars {size} held={data.held?.mark ?? ''} />{/if}
+	<SteelCall {data} of={{ kind: 'hand', mark: '' }} name={words.onHand} done={() => void data.loadCuts()} />
+	{#if data.onHand}<p class="mt-4">
+			{data.onHand}
+			<Act
+				kind="quiet"
+				onclick={() =>
+					void data.store
+						.keep([{ op: 'call_on_hand', text: '' }], 'steel-hand')
+						.then(() => data.loadCuts())}>{words.noneThere}</Act
+			>
+		</p>{/if}
 	<Bundles {cuts} sizes={laid.sizes} />
 	<h2 class="panel-head">{words.papers}</h2>
 	<p class="flex flex-wrap gap-4">

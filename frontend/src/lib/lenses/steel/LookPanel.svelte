@@ -13,6 +13,7 @@
 	import Verdict from '../../ui/Verdict.svelte';
 	import { steel as words } from '../../words/steel';
 	import { STEPS } from '../underslab/steps';
+	import PhotoStrip from '../../photos/PhotoStrip.svelte';
 	import LookTape from './LookTape.svelte';
 	import type { SteelData } from './steel.svelte';
 	let { data }: { data: SteelData } = $props();
@@ -151,6 +152,7 @@
 			<Frac text={look.words} />
 		</p>
 		{#if look.remedy}<p>{look.remedy}</p>{/if}{/if}
+	<PhotoStrip {store} of="steel/{place.id}/{look.look}" title="{place.name}, {words.lookNames[look.look] ?? look.look}" />
 	<div class="mt-14 flex flex-wrap gap-4" role="group" aria-label={words.places}>
 		{#each places as other, i (other.id)}
 			{@const done = other.looks.every((row) => row.state === 'held' || row.state === 'mended')}

@@ -19,7 +19,7 @@
 	$effect(() => note(key, text));
 	const kept = $derived(data.drawn(of));
 	const hint = $derived(
-		words.hints[of.kind === 'slab' || of.kind === 'pad' || of.kind === 'dowels' ? of.kind : 'cage'][store.units]
+		words.hints[of.kind === 'edge' || of.kind === 'beam' ? 'cage' : of.kind][store.units]
 	);
 	const problem = $derived(text.trim() ? store.problemFor(at) : null);
 	const heard = $derived(text.trim() && store.draft && !problem ? store.draft.summary : '');

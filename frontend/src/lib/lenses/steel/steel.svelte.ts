@@ -1,4 +1,5 @@
 /** What the Steel lens looks at: every mark with what is being tried, the mark that is held, and the cuts. */
+import { typedLength } from '../../ui/typed';
 import { api } from '../../api/api';
 import type { MarkTold, Place, SteelCuts, SteelState } from '../../api/schema';
 import type { Edit, JobStore } from '../../state/job.svelte';
@@ -6,7 +7,7 @@ import { Resource, troubleOf } from '../../state/resource.svelte';
 
 /** What a call is of: a slab type, a cage's type, a side. */
 export interface Target {
-	kind: 'slab' | 'edge' | 'beam' | 'pad' | 'dowels';
+	kind: 'slab' | 'edge' | 'beam' | 'pad' | 'pile' | 'dowels' | 'hand';
 	mark: string;
 	dowels?: string;
 }
@@ -104,11 +105,20 @@ export class SteelData {
 	drawn(target: Target): string {
 		const said = this.store.document?.steel;
 		if (target.kind === 'slab') return said?.ways?.find((row) => row.slab === target.mark)?.drawn ?? '';
+		if (target.kind === 'hand') return this.onHand;
 		return said?.cages?.find((row) => row.of === target.kind && row.mark === target.mark)?.drawn ?? '';
+	}
+	/** bars that need not be bought, as they would be called */
+	get onHand(): string {
+		const { units } = this.store;
+		return (this.store.document?.steel?.on_hand ?? [])
+			.map((row) => `${row.count} ${row.bar} at ${typedLength(row.length_mm, units)}`)
+			.join(', ');
 	}
 	edit(target: Target, text: string): Edit {
 		if (target.kind === 'slab') return { op: 'call_slab_steel', slab: target.mark, text } as Edit;
 		if (target.kind === 'dowels') return { op: 'call_dowels', side: target.mark, text, dowels: target.dowels ?? null } as Edit;
+		if (target.kind === 'hand') return { op: 'call_on_hand', text } as Edit;
 		return { op: 'call_cage', of: target.kind, mark: target.mark, text } as Edit;
 	}
 	async load() {

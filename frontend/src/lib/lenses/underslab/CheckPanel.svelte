@@ -11,6 +11,7 @@
 	import { shownLength, typedLength } from '../../ui/typed';
 	import { underslab as words } from '../../words/underslab';
 	import { STEPS } from './steps';
+	import PhotoStrip from '../../photos/PhotoStrip.svelte';
 	import PrintSheet from './PrintSheet.svelte';
 	import type { UnderslabData } from './underslab.svelte';
 	let { data }: { data: UnderslabData } = $props();
@@ -111,6 +112,7 @@
 		<Act kind="main" onclick={() => void keep(one.faces.map((face) => face.face_mm))}>{words.itIsOn}</Act>
 		<Act kind="plain" onclick={() => void keep(typed)}>{words.keepTaped}</Act>
 	</div>
+	<PhotoStrip {store} of="underslab/{one.id}" title={one.name} />
 	<div class="mt-14 flex flex-wrap gap-4" role="group" aria-label={words.which}>
 		{#each rows as other (other.id)}
 			<Act kind="quiet" on={other.id === one.id} onclick={() => data.hold('riser', other.id)}

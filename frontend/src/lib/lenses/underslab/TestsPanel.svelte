@@ -6,6 +6,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { cover } from '../../words/underslab_cover';
+	import PhotoStrip from '../../photos/PhotoStrip.svelte';
 	import TestClock from './TestClock.svelte';
 	import type { UnderslabData } from './underslab.svelte';
 	let { data }: { data: UnderslabData } = $props();
@@ -49,6 +50,7 @@
 		</ol>
 	{/if}
 	{#key line.id}<TestClock {data} {line} />{/key}
+	<PhotoStrip store={data.store} of="underslab/test/{line.id}" title={line.name} />
 {/if}
 <FindingList findings={onTab(data.tested?.findings, 'tests').filter((row) => row.code === 'test-air')} />
 <p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{words.caution}</p>

@@ -1,0 +1,1 @@
+"""Photos: what was photographed, of what, where; the pictures themselves are kept by the store."""
