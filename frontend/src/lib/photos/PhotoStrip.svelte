@@ -100,7 +100,7 @@
 
 <Slip bind:open={() => one !== null, (open) => (held = open ? held : null)} title={one?.title ?? ''} wide>
 	{#if one}
-		<Picture job={store.id} {one} alt={one.note || one.title} class="max-h-[62vh] w-full bg-well object-contain" />
+		<Picture job={store.id} {one} alt={one.note || one.title} class="max-h-[54vh] w-full bg-well object-contain" />
 		<p class="label mt-6">
 			{words.by(one.who, new Date(one.at).toLocaleString())}
 			{#if one.place}{words.place(one.place.latitude_deg, one.place.longitude_deg)}{/if}

@@ -9,6 +9,7 @@ from typing import Any
 
 from humble_trowel.core.cutting.cut import Clock
 from humble_trowel.core.errors import InputError, TrowelError
+from humble_trowel.core.rules.anchors import anchors
 from humble_trowel.core.rules.case import Answer, Given
 from humble_trowel.core.rules.cutting import cutting
 from humble_trowel.core.rules.forms import forms
@@ -20,7 +21,7 @@ from humble_trowel.core.rules.volume import volume
 
 ANSWERS: dict[str, Callable[[Given], Answer]] = {
     "volume": volume, "squaring": squaring, "forms": forms, "grades": grades, "insulation": insulation, "steel": steel,
-    "cutting": cutting,
+    "cutting": cutting, "anchors": anchors,
 }  # fmt: skip
 
 

@@ -13,7 +13,9 @@
 <ul class="mt-4 grid gap-5">
 	{#each size.rows as row}
 		<li class="grid grid-cols-[44px_1fr_92px] items-center gap-8">
-			<b class="text-right">{row.count} ×{#if row.on_hand}<span class="block text-note font-normal">{words.yours}</span>{/if}</b>
+			<b class="text-right"
+				>{row.count} ×{#if row.on_hand}<span class="block text-note font-normal">{words.yours}</span>{/if}</b
+			>
 			<div class="flex h-30 border-[1.5px] border-ink text-note font-mid" style:width="{(row.stock_mm / longest) * 100}%">
 				{#each row.pieces as [mark, text, share]}<span
 						class={[

@@ -60,10 +60,8 @@
 			{data.onHand}
 			<Act
 				kind="quiet"
-				onclick={() =>
-					void data.store
-						.keep([{ op: 'call_on_hand', text: '' }], 'steel-hand')
-						.then(() => data.loadCuts())}>{words.noneThere}</Act
+				onclick={() => void data.store.keep([{ op: 'call_on_hand', text: '' }], 'steel-hand').then(() => data.loadCuts())}
+				>{words.noneThere}</Act
 			>
 		</p>{/if}
 	<Bundles {cuts} sizes={laid.sizes} />

@@ -69,8 +69,8 @@
 		delete step[held];
 		if (got) await store.load();
 		await data.load();
-		if (data.places.find((row) => row.id === from.id)?.looks.find((row) => row.look === was.look)?.state !== 'short')
-			onward(from, was);
+		if (data.place?.id !== from.id || data.look?.look !== was.look) return; // whoever looks elsewhere by now stays there
+		if (data.look.state !== 'short') onward(from, was);
 	}
 	const said = (mended: boolean, text = typed): Record<string, unknown> =>
 		kind === 'length'

@@ -18,9 +18,7 @@
 	let refused = $state(false);
 	$effect(() => note(key, text));
 	const kept = $derived(data.drawn(of));
-	const hint = $derived(
-		words.hints[of.kind === 'edge' || of.kind === 'beam' ? 'cage' : of.kind][store.units]
-	);
+	const hint = $derived(words.hints[of.kind === 'edge' || of.kind === 'beam' ? 'cage' : of.kind][store.units]);
 	const problem = $derived(text.trim() ? store.problemFor(at) : null);
 	const heard = $derived(text.trim() && store.draft && !problem ? store.draft.summary : '');
 	function type(said: string) {
