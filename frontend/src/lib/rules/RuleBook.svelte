@@ -5,7 +5,7 @@
 	import { tick, untrack } from 'svelte';
 	import Who from '../shell/Who.svelte';
 	import { session } from '../state/session.svelte';
-	import { w } from '../words/words';
+	import { rules as ruleWords } from '../words/rules';
 	import { yardWords } from '../words/yard';
 	import { RuleStore, toOpen, type Units } from './rules.svelte';
 	import RuleSheet from './RuleSheet.svelte';
@@ -30,7 +30,7 @@
 		const asked = page.url.searchParams;
 		untrack(() => void openBook(asked));
 	});
-	const familyName = (family: string) => w.rules.families[family as 'volume'] ?? family;
+	const familyName = (family: string) => ruleWords.families[family as 'volume'] ?? family;
 	const families = $derived([...new Set(store.shown.map((rule) => rule.name.split('/')[0] ?? ''))]);
 	const open = $derived(store.shown.some((rule) => rule.name === picked) ? picked : (store.shown[0]?.name ?? ''));
 	const counties = $derived(Object.keys(session.ways?.local_rules ?? {}).length);
@@ -38,20 +38,20 @@
 
 <main class="flex h-dvh flex-col bg-bench max-[860px]:h-auto max-[860px]:min-h-dvh">
 	<header class="flex flex-wrap items-center gap-x-20 gap-y-8 border-b-[3px] border-ink bg-ground px-20 py-12">
-		<Act kind="quiet" onclick={() => history.back()}>‹ {w.rules.back}</Act>
+		<Act kind="quiet" onclick={() => history.back()}>‹ {ruleWords.back}</Act>
 		<div class="min-w-[200px] flex-1">
-			<h1 class="text-title leading-none font-[840]">{w.rules.title}</h1>
-			<p class="label">{w.rules.lead(store.rules?.length ?? 0, counties)}</p>
+			<h1 class="text-title leading-none font-[840]">{ruleWords.title}</h1>
+			<p class="label">{ruleWords.lead(store.rules?.length ?? 0, counties)}</p>
 		</div>
 		<input
 			class="well max-w-[300px]"
 			type="search"
-			aria-label={w.rules.find}
-			placeholder={w.rules.find}
+			aria-label={ruleWords.find}
+			placeholder={ruleWords.find}
 			bind:value={store.asked}
 		/>
 		<Choice
-			rows={(['ft-in', 'mm'] as const).map((one) => ({ value: one, label: one === 'mm' ? w.rules.mm : w.rules.ft }))}
+			rows={(['ft-in', 'mm'] as const).map((one) => ({ value: one, label: one === 'mm' ? ruleWords.mm : ruleWords.ft }))}
 			value={store.units}
 			pick={(one) => one && void store.load(one)}
 			name={yardWords.units}
@@ -64,14 +64,14 @@
 		<div class="mx-16 mt-12 hidden max-[860px]:block">
 			<Choose
 				class="w-full font-[640]"
-				name={w.rules.title}
+				name={ruleWords.title}
 				rows={families.flatMap((family) =>
 					store.shown
 						.filter((rule) => rule.name.startsWith(`${family}/`))
 						.map((rule) => ({ value: rule.name, label: rule.title, group: familyName(family) }))
 				)}
 				value={open}
-				none={w.rules.none(store.asked)}
+				none={ruleWords.none(store.asked)}
 				{pick}
 			/>
 		</div>
@@ -81,7 +81,7 @@
 			onValueChange={pick}
 			class="grid min-h-0 flex-1 grid-cols-[340px_minmax(0,1fr)] max-[860px]:block"
 		>
-			<Tabs.List class="overflow-auto border-r-[3px] border-ink bg-sheet max-[860px]:hidden" aria-label={w.rules.title}>
+			<Tabs.List class="overflow-auto border-r-[3px] border-ink bg-sheet max-[860px]:hidden" aria-label={ruleWords.title}>
 				{#each families as family}
 					<p class="sticky top-0 bg-sheet px-20 pt-12 pb-4 text-label font-[640] text-ink2">
 						{familyName(family)}
@@ -95,11 +95,11 @@
 							]}
 						>
 							<span>{rule.title}</span>
-							{#if rule.limits.some((row) => row.here)}<span class="boxed flex-none">{w.rules.county}</span>{/if}
+							{#if rule.limits.some((row) => row.here)}<span class="boxed flex-none">{ruleWords.county}</span>{/if}
 						</Tabs.Trigger>
 					{/each}
 				{:else}
-					<p class="px-20 py-24 text-key">{w.rules.none(store.asked)}</p>
+					<p class="px-20 py-24 text-key">{ruleWords.none(store.asked)}</p>
 				{/each}
 			</Tabs.List>
 			{#each store.shown.filter((rule) => rule.name === open) as rule (rule.name + store.units)}

@@ -3,6 +3,7 @@
 	import type { LimitRow } from '../api/schema';
 	import Frac from '../ui/Frac.svelte';
 	import { remember } from '../state/remember.svelte';
+	import { rules as ruleWords } from '../words/rules';
 	import { w } from '../words/words';
 	import type { RuleStore } from './rules.svelte';
 	import Act from '../ui/Act.svelte';
@@ -30,16 +31,16 @@
 	{#if limit.here}
 		<p>
 			<span class="pen">{limit.who}, {limit.at}</span>
-			<Act kind="quiet" onclick={() => void store.keep(limit.key, '', '', '')}>{w.rules.forget}</Act>
+			<Act kind="quiet" onclick={() => void store.keep(limit.key, '', '', '')}>{ruleWords.forget}</Act>
 		</p>
-	{:else}<p class="label">{w.rules.notAsked}</p>{/if}
+	{:else}<p class="label">{ruleWords.notAsked}</p>{/if}
 	<div class="mt-4 flex flex-wrap items-end gap-x-16 gap-y-8">
 		<label class="label w-[120px]"
-			>{w.rules.says}<input class="reading w-full" bind:value={typed.value} placeholder={limit.standard} /></label
+			>{ruleWords.says}<input class="reading w-full" bind:value={typed.value} placeholder={limit.standard} /></label
 		>
-		<label class="label w-[220px]">{w.rules.who}<input class="reading w-full" bind:value={typed.who} /></label>
-		<label class="label w-[170px]">{w.rules.when}<input class="reading w-full" type="date" bind:value={typed.at} /></label>
-		<Act kind="quiet" disabled={!typed.value.trim()} onclick={() => void keep()}>{w.rules.keep}</Act>
+		<label class="label w-[220px]">{ruleWords.who}<input class="reading w-full" bind:value={typed.who} /></label>
+		<label class="label w-[170px]">{ruleWords.when}<input class="reading w-full" type="date" bind:value={typed.at} /></label>
+		<Act kind="quiet" disabled={!typed.value.trim()} onclick={() => void keep()}>{ruleWords.keep}</Act>
 	</div>
 	{#if store.problem?.at === limit.key}<p class="wrong" role="alert">{store.problem.words}</p>{/if}
 </section>

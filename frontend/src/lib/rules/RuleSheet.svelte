@@ -3,7 +3,7 @@
 	import type { RuleRow } from '../api/schema';
 	import Frac from '../ui/Frac.svelte';
 	import Table from '../ui/Table.svelte';
-	import { w } from '../words/words';
+	import { rules as ruleWords } from '../words/rules';
 	import type { RuleStore } from './rules.svelte';
 	import RuleLimit from './RuleLimit.svelte';
 	import RuleTry from './RuleTry.svelte';
@@ -20,7 +20,7 @@
 		<Frac text={rule.formula} />
 	</p>
 	<p class="text-body">
-		<span class="boxed">{w.rules.standing[rule.standing as 'standard'] ?? rule.standing}</span>
+		<span class="boxed">{ruleWords.standing[rule.standing as 'standard'] ?? rule.standing}</span>
 		{#if rule.edition}<span class="boxed">{rule.edition}</span>{/if}
 		{rule.source_words}
 	</p>
@@ -28,7 +28,7 @@
 	{#if rule.asks.length}<RuleTry {store} {rule} />{/if}
 	{#if rows.length}
 		<div class="overflow-x-auto">
-			<h3>{w.rules.table}</h3>
+			<h3>{ruleWords.table}</h3>
 			<Table class="mt-4" {heads}
 				>{#each rows as row}<tr
 						>{#each row as cell, i}{#if i}<td><Frac text={cell} /></td>{:else}<th scope="row"><Frac text={cell} /></th
@@ -37,5 +37,5 @@
 			>
 		</div>
 	{/if}
-	{#if rule.standing === 'standard'}<p class="label">{w.rules.caution}</p>{/if}
+	{#if rule.standing === 'standard'}<p class="label">{ruleWords.caution}</p>{/if}
 </article>

@@ -2,7 +2,7 @@
 	/** A small calculator: the rule's own values typed in, its working shown line by line. */
 	import type { RuleRow } from '../api/schema';
 	import Frac from '../ui/Frac.svelte';
-	import { w } from '../words/words';
+	import { rules as ruleWords } from '../words/rules';
 	import type { RuleStore } from './rules.svelte';
 	import Act from '../ui/Act.svelte';
 	let { store, rule }: { store: RuleStore; rule: RuleRow } = $props();
@@ -36,7 +36,7 @@
 		run();
 	}}
 >
-	<h3>{w.rules.tryIt}</h3>
+	<h3>{ruleWords.tryIt}</h3>
 	<div class="mt-4 flex flex-wrap gap-x-20 gap-y-8">
 		{#each rule.asks as ask (ask.key)}
 			<div class="w-[190px] max-[600px]:w-full">

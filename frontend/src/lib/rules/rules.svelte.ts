@@ -3,7 +3,7 @@ import { api } from '../api/api';
 import { ApiProblem, Offline } from '../api/client';
 import type { RuleRow, Working } from '../api/schema';
 import { session } from '../state/session.svelte';
-import { w } from '../words/words';
+import { rules as ruleWords } from '../words/rules';
 
 export type Units = 'ft-in' | 'mm';
 
@@ -97,7 +97,7 @@ export class RuleStore {
 				words: error.problem.detail,
 				choices: error.problem.choices ?? []
 			};
-		else if (error instanceof Offline) this.problem = { at, words: w.rules.offline, choices: [] };
+		else if (error instanceof Offline) this.problem = { at, words: ruleWords.offline, choices: [] };
 		else throw error;
 	}
 }

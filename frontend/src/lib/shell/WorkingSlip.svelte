@@ -4,6 +4,7 @@
 	import { Popover } from 'bits-ui';
 	import Frac from '../ui/Frac.svelte';
 	import { workingSlip } from '../state/working_slip.svelte';
+	import { rules as ruleWords } from '../words/rules';
 	import { w } from '../words/words';
 	const slip = $derived(workingSlip.open);
 	function where(setAt: string): string {
@@ -61,7 +62,7 @@
 				<a
 					class="in-book min-h-26 text-left font-[620] underline underline-offset-[2px]"
 					href="/rules?source={slip.source}"
-					data-rule={slip.source}>{w.rules.inBook}</a
+					data-rule={slip.source}>{ruleWords.inBook}</a
 				>
 				{#if slip.set_at}<a
 						class="min-h-26 text-left font-[620] underline underline-offset-[2px]"

@@ -5,14 +5,14 @@
 	import Choose from '../ui/Choose.svelte';
 	import Field from '../ui/Field.svelte';
 	import { bothLengths, YD3 } from '../ui/typed';
-	import { w } from '../words/words';
+	import { ground as groundWords } from '../words/ground';
 	import { waysWords } from '../words/ways';
 	import type { WaysStore } from './ways.svelte';
 	import WaysSection from './WaysSection.svelte';
 	import Act from '../ui/Act.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const g = $derived(ways.ground);
-	const words = w.ground.ways;
+	const words = groundWords.ways;
 	const inch = bothLengths;
 	const text = (typed: string): number => typed.replace(/\(.*\)/, '').trim() as unknown as number;
 	const number = (typed: string): number =>

@@ -5,6 +5,7 @@
 	import { session } from '../state/session.svelte';
 	import Field from '../ui/Field.svelte';
 	import { bothLengths, YD3 } from '../ui/typed';
+	import { rules as ruleWords } from '../words/rules';
 	import { w } from '../words/words';
 	import { yardWords } from '../words/yard';
 	import { waysWords } from '../words/ways';
@@ -129,7 +130,7 @@
 			<h1 class="text-title leading-[1] font-black">{waysWords.title}</h1>
 			<p class="label">{waysWords.lead}</p>
 		</div>
-		<Act kind="quiet" href="/rules">{w.rules.title}</Act>
+		<Act kind="quiet" href="/rules">{ruleWords.title}</Act>
 		<Who />
 	</header>
 	{#if ways}

@@ -1,16 +1,33 @@
 /** Words of the Edges lens. */
-export const edgeWords = {
-	tabs: {
-		cut: { name: 'Cut', ask: 'What is under the wall?', sheet: 'What is thicker than the slab' },
-		grid: { name: 'Beams and pads', ask: 'Where does it go deeper?', sheet: 'Beams and pads' },
-		top: { name: 'Zones and recesses', ask: 'Where does the top change?', sheet: 'The top, with its levels' },
-		meets: { name: 'Beside', ask: 'What does it meet?', sheet: 'What stands beside and on top' },
-		walks: { name: 'Walks', ask: 'What is poured along it?', sheet: 'Laps, sidewalks and ramps' },
-		footings: { name: 'Footings', ask: 'What stands under it?', sheet: 'Footings and their grade pegs' },
-		walls: { name: 'Walls', ask: 'What stands on the footing?', sheet: 'Walls on their footings' },
-		frost: { name: 'Frost', ask: 'Will frost lift it?', sheet: 'Foam lying flat, were it shallow' },
-		sum: { name: 'Ledger', ask: 'Where are the yards?', sheet: 'Every part by its letter' }
-	},
+import { edgeTabs } from './tabs';
+
+export const edges = {
+	cutCall: (mark: string) => `Edge ${mark}, call it`,
+	cutHint: '12 wide 18 deep 45. The degrees are of the inner face; 90 is vertical.',
+	slabs: 'Slabs',
+	zones: 'Zones',
+	side: (name: string) => `${name} is`,
+	plain: 'plain',
+	allSides: 'All sides',
+	newEdge: 'New edge type',
+	kind: 'Kind',
+	full: 'full depth',
+	haunch: 'haunch',
+	step: 'step in the top',
+	none: 'Plain all round. Give a side an edge type.',
+	out: 'Take out',
+	part: 'Part or carve a zone',
+	line: 'Thicken along a line inside',
+	lineHint: 'from B 3′ n, 12′ n',
+	grow: { left: 'grows left', right: 'grows right' },
+	thickness: 'thick',
+	drop: 'drop',
+	slab: 'slab',
+	name: 'name',
+	caution:
+		'Edge depth, frost and steel are for the local code, the engineer and the official to settle. This tool counts; it does not approve.',
+	needOutline: 'No outline yet, so no edge.',
+	tabs: edgeTabs,
 	tabsName: 'Tabs of the edges',
 	call: {
 		pressed: (name: string) => `${name} is pressed.`,

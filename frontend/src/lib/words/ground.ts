@@ -1,17 +1,8 @@
 /** Words of the ground lens. */
-const tabs = {
-	shots: { name: 'Shots', ask: 'How deep, and is it flat?', sheet: 'Rod shots' },
-	rod: { name: 'Rod card', ask: 'What does the rod read?', sheet: 'Where to hold the rod' },
-	laser: { name: 'Laser', ask: 'Where does the laser stand?', sheet: 'Benchmarks and laser' },
-	stack: { name: 'Build-up', ask: 'What lies under the floor?', sheet: 'Build-ups' },
-	falls: { name: 'Falls', ask: 'Which way does the water run?', sheet: 'Falls' },
-	stone: { name: 'Stone', ask: 'How much in, how much out?', sheet: 'Base and grade pegs' },
-	dug: { name: 'As dug', ask: 'What did the bucket really dig?', sheet: 'Trenches' },
-	tests: { name: 'Tests', ask: 'Is it firm?', sheet: 'Probe, density, soft spots' }
-} as const;
+import { groundTabs } from './tabs';
 
 export const ground = {
-	tabs,
+	tabs: groundTabs,
 	tabsName: 'Tabs of the ground',
 	needOutline: 'No outline yet, so no ground to grade.',
 	loading: 'Reading the ground.',

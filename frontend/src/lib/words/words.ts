@@ -1,10 +1,8 @@
 /** Every visible string of the screens. Short, second person, present. */
-import { edgeWords } from './edges';
 import { finderWords } from './finder';
-import { ground } from './ground';
 import { lines } from './lines';
 import { outboxWords } from './outbox';
-import { rules } from './rules';
+import { edgeTabs, groundTabs } from './tabs';
 
 export const w = {
 	product: 'Humble Trowel',
@@ -71,9 +69,8 @@ export const w = {
 	},
 	turns: { before: 'The tab before', next: 'The next tab' },
 	slip: { working: 'Working', from: 'Uses', close: 'Close', back: 'Back', set: 'Where it is set' },
-	ground,
+	ground: { tabs: groundTabs },
 	lines,
-	rules,
 	underslab: {
 		tabs: {
 			services: { name: 'Services', ask: 'What is buried?' },
@@ -96,34 +93,7 @@ export const w = {
 			look: { name: 'Look', ask: 'Is it as drawn?' }
 		}
 	},
-	edges: {
-		...edgeWords,
-		cutCall: (mark: string) => `Edge ${mark}, call it`,
-		cutHint: '12 wide 18 deep 45. The degrees are of the inner face; 90 is vertical.',
-		slabs: 'Slabs',
-		zones: 'Zones',
-		side: (name: string) => `${name} is`,
-		plain: 'plain',
-		allSides: 'All sides',
-		newEdge: 'New edge type',
-		kind: 'Kind',
-		full: 'full depth',
-		haunch: 'haunch',
-		step: 'step in the top',
-		none: 'Plain all round. Give a side an edge type.',
-		out: 'Take out',
-		part: 'Part or carve a zone',
-		line: 'Thicken along a line inside',
-		lineHint: 'from B 3′ n, 12′ n',
-		grow: { left: 'grows left', right: 'grows right' },
-		thickness: 'thick',
-		drop: 'drop',
-		slab: 'slab',
-		name: 'name',
-		caution:
-			'Edge depth, frost and steel are for the local code, the engineer and the official to settle. This tool counts; it does not approve.',
-		needOutline: 'No outline yet, so no edge.'
-	},
+	edges: { tabs: edgeTabs },
 	moreBelow: 'more below',
 	callKeys: {
 		name: 'Keys for calls',

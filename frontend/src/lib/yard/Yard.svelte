@@ -14,6 +14,7 @@
 	import Who from '../shell/Who.svelte';
 	import { session } from '../state/session.svelte';
 	import ReadingBar from '../ui/ReadingBar.svelte';
+	import { rules as ruleWords } from '../words/rules';
 	import { w } from '../words/words';
 	import { yardWords } from '../words/yard';
 	import StartSlab from './StartSlab.svelte';
@@ -85,7 +86,7 @@
 			<Who />
 			<Act kind="quiet" onclick={() => finder.show(null)}>{w.finder.open}</Act>
 			<Act kind="quiet" href="/ways">{w.ways}</Act>
-			<Act kind="quiet" href="/rules">{w.rules.title}</Act>
+			<Act kind="quiet" href="/rules">{ruleWords.title}</Act>
 			<Act kind="quiet" onclick={() => files?.click()}>{yardWords.bring}</Act>
 			<input
 				bind:this={files}

@@ -5,6 +5,7 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Frac from '../../ui/Frac.svelte';
+	import { edges as edgeWords } from '../../words/edges';
 	import { w } from '../../words/words';
 	import { lengthKeys } from '../../ui/typed';
 	interface Props {
@@ -45,7 +46,7 @@
 		<input
 			{...lengthKeys(store.units)}
 			class="well min-w-0 border-0 font-pencil text-act"
-			aria-label={w.edges.bay(bay.text)}
+			aria-label={edgeWords.bay(bay.text)}
 			use:focus
 			bind:value={typed}
 			onkeydown={(event) => {

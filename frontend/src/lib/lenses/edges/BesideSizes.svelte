@@ -8,7 +8,7 @@
 	import Switch from '../../ui/Switch.svelte';
 	import { shownLength } from '../../ui/typed';
 	import { walks as words } from '../../words/walks';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import { takeOut } from './shape_edits';
 	let { store, one }: { store: JobStore; one: Beside } = $props();
 	const list = $derived(
@@ -64,5 +64,5 @@
 	{#if walk || ramp}<Switch on={(walk ?? ramp)?.pour === 'with'} set={(on) => void set('pour', on ? 'with' : 'apart')}
 			>{(walk ?? ramp)?.pour === 'with' ? words.withSlab : words.apart}</Switch
 		>{/if}
-	<Act kind="quiet" onclick={() => void store.keep([takeOut(list, [one.id])], at)}>{w.edges.out}</Act>
+	<Act kind="quiet" onclick={() => void store.keep([takeOut(list, [one.id])], at)}>{edgeWords.out}</Act>
 </div>

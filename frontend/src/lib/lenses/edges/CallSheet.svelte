@@ -11,6 +11,7 @@
 	import CallKeys from '../../ui/CallKeys.svelte';
 	import { coarse } from '../../ui/pointer.svelte';
 	import { CALLED } from '../../words/walks';
+	import { edges as edgeWords } from '../../words/edges';
 	import { w } from '../../words/words';
 	import type { CallHere } from './call_here.svelte';
 	import type { EdgesData } from './edges.svelte';
@@ -42,10 +43,11 @@
 	$effect(() => {
 		if (store.lets) untrack(() => call.text && call.letGo());
 	});
-	const says = $derived(tab === 'grid' || tab === 'top' ? w.edges.call[tab] : CALLED[tab]);
+	const says = $derived(tab === 'grid' || tab === 'top' ? edgeWords.call[tab] : CALLED[tab]);
 	const thing = $derived(data.picked && !data.own && ['beam', 'pad', 'recess'].includes(data.picked.kind) ? data.picked : null);
 	const title = $derived.by(() => {
-		if (thing && data.place) return w.edges.call.pressed(`${data.place.name.charAt(0).toUpperCase()}${data.place.name.slice(1)}`);
+		if (thing && data.place)
+			return edgeWords.call.pressed(`${data.place.name.charAt(0).toUpperCase()}${data.place.name.slice(1)}`);
 		if (call.side !== null) return says.side(store.figure?.outline?.sides[call.side]?.name ?? '');
 		if (call.corner !== null) return says.corner(cornerName(call.corner));
 		if (call.zone && tab === 'top') return says.zone(call.zone.name);
@@ -163,11 +165,11 @@
 				<Act kind="plain" onclick={() => call.letGo()}>{w.board.drop}</Act>
 			</div>
 		{:else if tab === 'top' && call.zone && zones > 1 && !call.text}
-			<Act kind="quiet" class="mt-4 bg-sheet" onclick={() => void takeZone()}>{w.edges.takeOut} {call.zone.name}</Act>
+			<Act kind="quiet" class="mt-4 bg-sheet" onclick={() => void takeZone()}>{edgeWords.takeOut} {call.zone.name}</Act>
 		{:else if thing}
 			<div class="mt-4 flex gap-6">
-				<Act kind="quiet" class="bg-sheet" onclick={showCut}>{w.edges.showCut}</Act>
-				<Act kind="quiet" class="bg-sheet" onclick={() => void data.takeOutPicked()}>{w.edges.takeOut} {data.place?.name}</Act>
+				<Act kind="quiet" class="bg-sheet" onclick={showCut}>{edgeWords.showCut}</Act>
+				<Act kind="quiet" class="bg-sheet" onclick={() => void data.takeOutPicked()}>{edgeWords.takeOut} {data.place?.name}</Act>
 			</div>
 		{/if}
 	</div>

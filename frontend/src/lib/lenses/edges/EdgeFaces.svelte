@@ -6,7 +6,7 @@
 	import Field from '../../ui/Field.svelte';
 	import { shownLength } from '../../ui/typed';
 	import { foamWords } from '../../words/foam';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	let { store, type }: { store: JobStore; type: EdgeType } = $props();
 	const mark = $derived(type.mark);
 	const shown = (mm: number | null | undefined) => (mm ? shownLength(mm, store.units) : '');
@@ -19,9 +19,9 @@
 
 {#each ['foam', 'isolation', 'plate', 'plate_over'] as const as key}
 	<Field
-		label={w.edges.faces[key]}
+		label={edgeWords.faces[key]}
 		width="118px"
-		placeholder={w.edges.noneWord}
+		placeholder={edgeWords.noneWord}
 		calm
 		value={shown(type[`${key}_mm`])}
 		problem={store.problemFor(`face-${key}`)}
@@ -40,7 +40,7 @@
 		<Field
 			label={foamWords.foamFaces[key]}
 			width="112px"
-			placeholder={w.edges.noneWord}
+			placeholder={edgeWords.noneWord}
 			calm
 			value={shown(type[key])}
 			problem={store.problemFor(`face-${key}`)}
@@ -54,5 +54,5 @@
 		checked={type.veneer}
 		onchange={(e) => void store.keep([{ op: 'set_edge_type', mark, text: '', veneer: e.currentTarget.checked }], 'veneer')}
 	/>
-	{w.edges.veneer}</label
+	{edgeWords.veneer}</label
 >

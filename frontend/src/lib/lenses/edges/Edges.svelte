@@ -8,7 +8,7 @@
 	import LensFrame from '../../shell/LensFrame.svelte';
 	import type { JobStore } from '../../state/job.svelte';
 	import { footings } from '../../words/footings';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import { GroundData } from '../ground/ground.svelte';
 	import SectionPanel from './SectionPanel.svelte';
 	import SectionDrawing from './SectionDrawing.svelte';
@@ -97,13 +97,13 @@
 
 <svelte:window bind:innerWidth={across} bind:innerHeight={down} />
 {#snippet box()}{#if called && !roomy}<CallSheet {call} {data} tab={called} {showCut} />{/if}{/snippet}
-<LensFrame {turn} name={w.edges.tabsName} ready={!!store.figure?.outline || low}>
+<LensFrame {turn} name={edgeWords.tabsName} ready={!!store.figure?.outline || low}>
 	{#snippet sheet()}
 		<Sheet
 			{store}
 			{pick}
 			{also}
-			title={w.edges.tabs[tab].sheet}
+			title={edgeWords.tabs[tab].sheet}
 			strips={tab !== 'top' && !apart}
 			flat={tab === 'top' || tab === 'walks'}
 			letters={across > 600}
@@ -113,23 +113,23 @@
 		>
 			{#snippet key()}
 				{#if tab === 'top'}<p class="label">
-						{#if store.figure?.top?.step_text}<Frac text={w.edges.levelLines(store.figure.top.step_text)} />{/if}
+						{#if store.figure?.top?.step_text}<Frac text={edgeWords.levelLines(store.figure.top.step_text)} />{/if}
 					</p>
 				{:else if strips.length && !apart}
 					<p class="flex items-center gap-6 text-note font-label whitespace-nowrap">
-						<span class="ml-8 inline-block h-14 w-26 border-[1.3px] border-dashed border-ink2 bg-water first:ml-0"></span>{w.edges
-							.full}
+						<span class="ml-8 inline-block h-14 w-26 border-[1.3px] border-dashed border-ink2 bg-water first:ml-0"
+						></span>{edgeWords.full}
 						{#if strips.some((one) => one.face === 'haunch')}<span
 								class={[
 									'ml-8 border-[1.3px] border-dashed border-ink2',
 									'inline-block h-14 w-26 bg-[color-mix(in_srgb,_var(--color-water)_45%,_var(--color-slab))] first:ml-0'
 								]}
-							></span>{w.edges.haunch}{/if}
+							></span>{edgeWords.haunch}{/if}
 						{#if store.figure?.drawing?.steps.length}<span
 								class="ml-8 inline-block h-5 w-26 border-0 border-dashed border-ink2 bg-ink first:ml-0"
-							></span>{w.edges.step}{/if}
+							></span>{edgeWords.step}{/if}
 					</p>
-				{:else if !apart}<p class="label">{w.edges.none}</p>{/if}
+				{:else if !apart}<p class="label">{edgeWords.none}</p>{/if}
 			{/snippet}
 			{#snippet over(view)}
 				{#if called}<OverCall {view} {call} tab={called} openBay={(pressed, [x, y]) => (bay = { pressed, x, y })} />{/if}
@@ -188,10 +188,10 @@
 			{/snippet}
 		</Sheet>
 	{/snippet}
-	{#snippet empty()}<FirstActs jobId={store.id} here="edges" why={w.edges.needOutline} />
+	{#snippet empty()}<FirstActs jobId={store.id} here="edges" why={edgeWords.needOutline} />
 		<p class="mt-14"><Act kind="quiet" href="?tab=footings">{footings.alone}</Act></p>{/snippet}
 	{#snippet foot()}
-		<p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{w.edges.caution}</p>{/snippet}
+		<p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{edgeWords.caution}</p>{/snippet}
 	{#if tab === 'cut'}
 		<SectionPanel {store} {data} {pick} />
 		<FindingList findings={doubts} />

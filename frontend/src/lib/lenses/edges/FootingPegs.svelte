@@ -9,7 +9,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Table from '../../ui/Table.svelte';
 	import { footings as words } from '../../words/footings';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import FootingLaser from './FootingLaser.svelte';
 	let {
 		store,
@@ -43,8 +43,8 @@
 
 <h2 class="panel-head">{words.pegs(found.pegs.length)}</h2>
 {#if !found.setup}<p class="flex flex-wrap items-center gap-12">
-		<b>{w.ground.noLaser}</b>
-		{#if store.document?.outline}<Act kind="quiet" href="/job/{store.id}/ground?tab=laser">{w.ground.toLaser}</Act>{/if}
+		<b>{groundWords.noLaser}</b>
+		{#if store.document?.outline}<Act kind="quiet" href="/job/{store.id}/ground?tab=laser">{groundWords.toLaser}</Act>{/if}
 	</p>
 	{#if !store.document?.outline}<FootingLaser {store} />{/if}{/if}
 <Table name={words.pegsName} heads={[words.peg, words.onTop, words.bottomShould, words.bottomRead, words.cut]}>

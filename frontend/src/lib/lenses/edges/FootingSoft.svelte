@@ -10,9 +10,9 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { lengthKeys, numberKeys } from '../../ui/typed';
 	import { footings as words } from '../../words/footings';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	let { store, found, picked }: { store: JobStore; found: Footings; picked: number | null } = $props();
-	let said = $state({ peg: '', across: '', deep: '', done: w.ground.dones[0] as string });
+	let said = $state({ peg: '', across: '', deep: '', done: groundWords.dones[0] as string });
 	let told = $state({ wrong: '', kept: '' });
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
 	remember(
@@ -51,7 +51,7 @@
 	<Choose
 		label
 		name={words.softDone}
-		rows={w.ground.dones.map((value) => ({ value: value as string, label: value }))}
+		rows={groundWords.dones.map((value) => ({ value: value as string, label: value }))}
 		value={said.done}
 		pick={(now) => (said.done = now)}
 	/>

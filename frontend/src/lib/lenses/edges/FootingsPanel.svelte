@@ -12,7 +12,7 @@
 	import Verdict from '../../ui/Verdict.svelte';
 	import { foldedLoads } from '../../words/loads';
 	import { footings as words } from '../../words/footings';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import FootingPegs from './FootingPegs.svelte';
 	import FootingSoft from './FootingSoft.svelte';
 	import PourFields from './PourFields.svelte';
@@ -99,7 +99,7 @@
 			<p class="pb-6 text-key font-[760]">
 				{#if found.rows[i]}<Num working={found.rows[i].working} text={found.rows[i].text} /> {unit}{/if}
 			</p>
-			<Act kind="quiet" onclick={() => void store.keep([takeOut('footings', [row.id])], at)}>{w.edges.out}</Act>
+			<Act kind="quiet" onclick={() => void store.keep([takeOut('footings', [row.id])], at)}>{edgeWords.out}</Act>
 		</div>
 		{#if store.problemFor(at)}<p class="wrong" role="alert">{store.problemFor(at)?.detail}</p>{/if}
 	{/each}

@@ -5,7 +5,8 @@
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { shownLength } from '../../ui/typed';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
+	import { rules as ruleWords } from '../../words/rules';
 	import type { EdgesData } from './edges.svelte';
 	import OptionSection from './OptionSection.svelte';
 	import Choice from '../../ui/Choice.svelte';
@@ -35,21 +36,21 @@
 <div class="saying">
 	{#if worst}
 		<p class="big">
-			<Frac text={worst.code === 'edge-above-frost' ? w.edges.short(worst.gap) : w.edges.tooShallow(worst.gap)} />
+			<Frac text={worst.code === 'edge-above-frost' ? edgeWords.short(worst.gap) : edgeWords.tooShallow(worst.gap)} />
 		</p>
 		<p class="act-line"><Frac text={worst.words} /></p>
 		<p><Frac text={worst.remedy} /></p>
 	{:else if checks.some((one) => one.verdict === 'not set') || !checks.length}
-		<p class="big plain">{w.edges.unknown}</p>
-		<p class="act-line">{w.edges.setGround}</p>
+		<p class="big plain">{edgeWords.unknown}</p>
+		<p class="act-line">{edgeWords.setGround}</p>
 	{:else}
-		<p class="big good">{w.edges.belowFrost}</p>
+		<p class="big good">{edgeWords.belowFrost}</p>
 	{/if}
 </div>
 <div class="panel-row">
 	<Field
 		id="frost-depth"
-		label={w.edges.frostDepth}
+		label={edgeWords.frostDepth}
 		width="120px"
 		value={site?.frost_depth_mm ? shownLength(site.frost_depth_mm, store.units) : ''}
 		problem={store.problemFor('site-frost_depth_mm')}
@@ -57,7 +58,7 @@
 	/>
 	<Field
 		id="freezing-index"
-		label={w.edges.index}
+		label={edgeWords.index}
 		width="170px"
 		calm
 		value={site?.air_freezing_index_f_days ? `${site.air_freezing_index_f_days}` : ''}
@@ -70,18 +71,18 @@
 	/>
 	<Choose
 		label
-		name={w.edges.building}
-		rows={Object.entries(w.edges.buildings).map(([value, label]) => ({ value, label }))}
+		name={edgeWords.building}
+		rows={Object.entries(edgeWords.buildings).map(([value, label]) => ({ value, label }))}
 		value={site?.building ?? ''}
 		pick={(now) => void store.keep([{ op: 'set_fields', values: { 'site.building': now || null } }], 'building')}
 	/>
-	<span class="choices" role="group" aria-label={w.edges.outsideIs}>
-		<span class="label">{w.edges.outsideIs}</span>
+	<span class="choices" role="group" aria-label={edgeWords.outsideIs}>
+		<span class="label">{edgeWords.outsideIs}</span>
 		<Choice
-			rows={(['undisturbed', 'fill'] as const).map((one) => ({ value: one, label: w.edges.outsides[one] }))}
+			rows={(['undisturbed', 'fill'] as const).map((one) => ({ value: one, label: edgeWords.outsides[one] }))}
 			value={outside}
 			pick={(one) => void store.keep([{ op: 'set_ground', changes: { outside_is: one } }], 'outside')}
-			name={w.edges.outsideIs}
+			name={edgeWords.outsideIs}
 			clears
 		/>
 	</span>
@@ -94,23 +95,23 @@
 			{#if option.sketch}<OptionSection sketch={option.sketch} {deepest} units={store.units} />{/if}
 			{#if option.net_m3}
 				<p class="text-key">
-					<b>{option.net_text}</b>{#if option.foam_m2}, {option.foam_text} {w.edges.foam}{/if}
+					<b>{option.net_text}</b>{#if option.foam_m2}, {option.foam_text} {edgeWords.foam}{/if}
 				</p>
-				<p class="text-key">{w.edges.about} <b>{option.cost_text}</b></p>
+				<p class="text-key">{edgeWords.about} <b>{option.cost_text}</b></p>
 			{/if}
 			<p class="mx-0 my-2 text-note"><Frac text={option.words} /></p>
-			{#if option.for_it}<p class="label">{w.edges.for}: {option.for_it}</p>
-				<p class="label">{w.edges.against}: {option.against_it}</p>{/if}
+			{#if option.for_it}<p class="label">{edgeWords.for}: {option.for_it}</p>
+				<p class="label">{edgeWords.against}: {option.against_it}</p>{/if}
 			{#if option.edits.length}<Act kind="quiet" onclick={() => void store.keep(option.edits as unknown as Edit[], 'option')}
-					>{w.edges.take}</Act
+					>{edgeWords.take}</Act
 				>{/if}
 		</article>
 	{/each}
 </div>
 {#if store.problemFor('option')}<p class="wrong" role="alert">{store.problemFor('option')?.detail}</p>{/if}
-<p class="label">{w.edges.costs}</p>
+<p class="label">{edgeWords.costs}</p>
 {#each [...new Map(checks
 			.filter((one) => one.verdict === 'short')
 			.map((one) => [one.source, one.source_words]))] as [source, words]}<p class="label">
-		{words} <a class="in-book" href="/rules?source={source}">{w.rules.inBook}</a>
+		{words} <a class="in-book" href="/rules?source={source}">{ruleWords.inBook}</a>
 	</p>{/each}

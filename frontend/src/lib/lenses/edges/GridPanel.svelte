@@ -6,7 +6,7 @@
 	import FindingList from '../../ui/FindingList.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import type { CallHere } from './call_here.svelte';
 	import CallSheet from './CallSheet.svelte';
 	import type { EdgesData } from './edges.svelte';
@@ -20,10 +20,10 @@
 	}: { store: JobStore; data: EdgesData; call: CallHere; showCut: () => void; boxed: boolean } = $props();
 	const deeper = $derived(store.figure?.deeper ?? null);
 	const had = $derived(store.kept?.figure.deeper ?? null);
-	const more = $derived(store.draft && deeper && had ? w.edges.more(deeper.beams - had.beams, deeper.pads - had.pads) : '');
+	const more = $derived(store.draft && deeper && had ? edgeWords.more(deeper.beams - had.beams, deeper.pads - had.pads) : '');
 	const orders = $derived([store.kept?.figure.concrete?.ordered.text ?? '', store.figure?.concrete?.ordered.text ?? '']);
 	const why = $derived(
-		store.draft ? `${deeper?.why ?? ''} ${w.edges.orderWould(orders[0] ?? '', orders[1] ?? '')}` : (deeper?.why ?? '')
+		store.draft ? `${deeper?.why ?? ''} ${edgeWords.orderWould(orders[0] ?? '', orders[1] ?? '')}` : (deeper?.why ?? '')
 	);
 	let kind = $state('');
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
@@ -45,8 +45,8 @@
 	{#if boxed}<CallSheet {call} {data} tab="grid" {showCut} />{/if}
 	{#if deeper.kinds.length}<KindRack {store} {data} {call} {showCut} kinds={deeper.kinds} />{/if}
 	<div class="mt-8 flex items-end justify-between gap-12">
-		<label class="text-note font-[700]" for="kind-call">{w.edges.newKind}</label>
-		{#if deeper.kinds.length}<span class="text-note text-ink2 max-phone:text-read">{w.edges.oneScale}</span>{/if}
+		<label class="text-note font-[700]" for="kind-call">{edgeWords.newKind}</label>
+		{#if deeper.kinds.length}<span class="text-note text-ink2 max-phone:text-read">{edgeWords.oneScale}</span>{/if}
 	</div>
 	<input
 		id="kind-call"
@@ -55,8 +55,8 @@
 		autocapitalize="off"
 		spellcheck="false"
 		placeholder={deeper.kinds.some((one) => one.kind === 'beam')
-			? w.edges.padHint(store.units === 'mm')
-			: w.edges.beamHint(store.units === 'mm')}
+			? edgeWords.padHint(store.units === 'mm')
+			: edgeWords.beamHint(store.units === 'mm')}
 		bind:value={kind}
 		onkeydown={(event) => event.key === 'Enter' && void add()}
 	/>

@@ -11,7 +11,7 @@
 	import { lengthKeys, shownLength } from '../../ui/typed';
 	import { EXAMPLES } from '../../words/examples';
 	import { kerbs as words } from '../../words/walks';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import { takeOut } from './shape_edits';
 	let { store }: { store: JobStore } = $props();
 	const plan = $derived(store.document);
@@ -55,12 +55,12 @@
 	}
 </script>
 
-<h2 class="panel-head">{w.edges.kerbs}</h2>
+<h2 class="panel-head">{edgeWords.kerbs}</h2>
 {#each plan?.kerbs ?? [] as row, i}
 	{@const pour = pours.find((one) => one.kind === 'kerb' && one.row === i)}
 	<div class="panel-row">
 		<Field
-			label={w.edges.name}
+			label={edgeWords.name}
 			mode="text"
 			hide
 			value={row.name ?? ''}
@@ -68,32 +68,32 @@
 			keep={(name) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { name } }], `kerb-name-${i}`)}
 		/>
 		<Field
-			label={w.edges.wide}
+			label={edgeWords.wide}
 			value={say(row.width_mm)}
 			width="64px"
 			problem={store.problemFor(`kerb-w-${i}`)}
 			keep={(width_mm) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { width_mm } }], `kerb-w-${i}`)}
 		/>
 		<Field
-			label={w.edges.high}
+			label={edgeWords.high}
 			value={say(row.height_mm)}
 			width="64px"
 			problem={store.problemFor(`kerb-h-${i}`)}
 			keep={(height_mm) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { height_mm } }], `kerb-h-${i}`)}
 		/>
 		<Field
-			label={w.edges.leaveOuts}
+			label={edgeWords.leaveOuts}
 			value={(row.leave_outs ?? []).map((gap) => `${say(gap.from_mm)} to ${say(gap.to_mm)}`).join(', ')}
-			placeholder={w.edges.leaveHint}
+			placeholder={edgeWords.leaveHint}
 			calm
 			width="170px"
 			problem={store.problemFor(`kerb-l-${i}`)}
 			keep={(leave_outs) => store.keep([{ op: 'set_kerb', kerb: row.id, changes: { leave_outs } }], `kerb-l-${i}`)}
 		/>
 		<Field
-			label={w.edges.panels}
+			label={edgeWords.panels}
 			value={row.panel_mm ? say(row.panel_mm) : ''}
-			placeholder={w.edges.noneWord}
+			placeholder={edgeWords.noneWord}
 			calm
 			width="84px"
 			problem={store.problemFor(`kerb-p-${i}`)}
@@ -102,7 +102,7 @@
 		<Field
 			label={words.starters}
 			value={row.starter_mm ? say(row.starter_mm) : ''}
-			placeholder={w.edges.noneWord}
+			placeholder={edgeWords.noneWord}
 			calm
 			width="104px"
 			problem={store.problemFor(`kerb-s-${i}`)}
@@ -112,9 +112,9 @@
 		<Switch
 			on={row.pour === 'with'}
 			set={(on) => void store.keep([{ op: 'set_kerb', kerb: row.id, changes: { pour: on ? 'with' : 'apart' } }], 'kerb')}
-			>{row.pour === 'with' ? w.edges.withSlab : w.edges.pouredApart}</Switch
+			>{row.pour === 'with' ? edgeWords.withSlab : edgeWords.pouredApart}</Switch
 		>
-		<Act kind="quiet" onclick={() => void store.keep([takeOut('kerbs', [row.id])], 'kerb')}>{w.edges.out}</Act>
+		<Act kind="quiet" onclick={() => void store.keep([takeOut('kerbs', [row.id])], 'kerb')}>{edgeWords.out}</Act>
 	</div>
 	{#if pour?.starters?.length}<p class="label mb-6">{words.starterCount(pour.starters.length)}</p>{/if}
 	{#if pour?.panels}<p class="label mb-6"><Frac text={pour.panels} /></p>{/if}
@@ -122,34 +122,34 @@
 <div class="panel-row">
 	<Choose
 		label
-		name={w.edges.kerbAlong}
-		rows={[{ value: 'all', label: w.edges.allRound }, { value: 'walk', label: w.edges.walked }, ...sideRows]}
+		name={edgeWords.kerbAlong}
+		rows={[{ value: 'all', label: edgeWords.allRound }, { value: 'walk', label: edgeWords.walked }, ...sideRows]}
 		value={kerb.side}
 		pick={(side) => (kerb.side = side)}
 	/>
 	{#if kerb.side === 'walk'}<label class="label long"
-			><span>{w.edges.walked}</span><input class="well call" placeholder={w.edges.beamWalk} bind:value={kerb.text} /></label
+			><span>{edgeWords.walked}</span><input class="well call" placeholder={edgeWords.beamWalk} bind:value={kerb.text} /></label
 		>{/if}
 	<label class="label short"
-		>{w.edges.wide}<input
+		>{edgeWords.wide}<input
 			{...lengthKeys(store.units)}
 			class="well call"
-			aria-label="{w.edges.addKerb} {w.edges.wide}"
+			aria-label="{edgeWords.addKerb} {edgeWords.wide}"
 			placeholder={eg.kerbWide}
 			bind:value={kerb.width}
 		/></label
 	>
 	<label class="label short"
-		>{w.edges.high}<input
+		>{edgeWords.high}<input
 			{...lengthKeys(store.units)}
 			class="well call"
-			aria-label="{w.edges.addKerb} {w.edges.high}"
+			aria-label="{edgeWords.addKerb} {edgeWords.high}"
 			placeholder={eg.kerbHigh}
 			bind:value={kerb.height}
 			onkeydown={(e) => e.key === 'Enter' && void keepKerb()}
 		/></label
 	>
-	<Act kind="quiet" onclick={() => void keepKerb()}>{w.edges.addKerb}</Act>
+	<Act kind="quiet" onclick={() => void keepKerb()}>{edgeWords.addKerb}</Act>
 </div>
 {#if store.problemFor('kerb')}<p class="wrong" role="alert">
 		<Frac text={store.problemFor('kerb')?.detail ?? ''} />

@@ -7,7 +7,7 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import { editOf } from './section_edits';
 	import { lengthKeys } from '../../ui/typed';
 	interface Props {
@@ -89,7 +89,7 @@
 </script>
 
 <div class="relative">
-	<svg {width} height={tall} role="group" aria-label={w.edges.cutOf(kind.mark)} class="block">
+	<svg {width} height={tall} role="group" aria-label={edgeWords.cutOf(kind.mark)} class="block">
 		<path d={path} class="fill-slab" />
 		<path d={path} fill="url(#conc)" class={['stroke-[2.4px]', tried ? 'stroke-chalk' : 'stroke-ink']} />
 		{#each kind.breaks as [s, top, bottom]}

@@ -5,7 +5,7 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import type { CallHere } from './call_here.svelte';
 	import type { EdgesData } from './edges.svelte';
 	import KindDrawing from './KindDrawing.svelte';
@@ -85,7 +85,7 @@
 					type="button"
 					class={['grid h-44 min-w-44 touch-none place-items-start', kind.kind === 'pad' ? 'cursor-grab' : 'cursor-pointer']}
 					aria-pressed={own === kind.mark}
-					aria-label={w.edges.markOf(kind.mark, kind.says)}
+					aria-label={edgeWords.markOf(kind.mark, kind.says)}
 					onclick={() => press(kind)}
 					onpointerdown={(event) => carry(kind, event)}
 					><span
@@ -100,9 +100,9 @@
 			<KindDrawing {store} {kind} width={cell} {scale} tall={deepOf(kind) * scale + 54} tried={tried(kind)} />
 			{#if own === kind.mark}
 				<div class="flex flex-wrap gap-6 px-4 pt-4">
-					{#if kind.count}<Act kind="quiet" onclick={() => cut(kind)}>{w.edges.showCut}</Act>{/if}
+					{#if kind.count}<Act kind="quiet" onclick={() => cut(kind)}>{edgeWords.showCut}</Act>{/if}
 					{#if kind.kind !== 'edge'}<Act kind="quiet" onclick={() => takeAll(kind)}
-							>{kind.count ? w.edges.takeAll(kind.mark) : w.edges.takeKind(kind.mark)}</Act
+							>{kind.count ? edgeWords.takeAll(kind.mark) : edgeWords.takeKind(kind.mark)}</Act
 						>{/if}
 				</div>
 			{/if}

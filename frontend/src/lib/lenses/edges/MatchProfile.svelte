@@ -2,7 +2,7 @@
 	/** The old floor's levels along the joint, the new top beside them, upright scale stretched and said. */
 	import { shownLength } from '../../ui/typed';
 	import type { Match } from '../../api/schema';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	let { match, units }: { match: Match; units: 'ft-in' | 'mm' } = $props();
 	let width = $state(600);
@@ -48,8 +48,8 @@
 				>{/if}
 		{/each}
 		<text class="fill-ink text-body font-[680]" x={width - 60} y={y(match.points[match.points.length - 1]?.top_mm ?? 0) + 5}
-			>{w.edges.newTop}</text
+			>{edgeWords.newTop}</text
 		>
-		<text x="40" y={top + tall + 22} class="fill-ink2 text-note font-label">{match.name}; {w.edges.stretched(times)}</text>
+		<text x="40" y={top + tall + 22} class="fill-ink2 text-note font-label">{match.name}; {edgeWords.stretched(times)}</text>
 	</svg>
 </div>

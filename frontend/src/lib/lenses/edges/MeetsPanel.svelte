@@ -5,7 +5,7 @@
 	import FindingList from '../../ui/FindingList.svelte';
 	import { shownLength } from '../../ui/typed';
 	import Verdict from '../../ui/Verdict.svelte';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import type { EdgesData } from './edges.svelte';
 	import KerbRows from './KerbRows.svelte';
 	import OldFloor from './OldFloor.svelte';
@@ -21,10 +21,10 @@
 
 <Verdict
 	text={worst
-		? w.edges.offOld(off(worst.worst_mm), worst.against)
+		? edgeWords.offOld(off(worst.worst_mm), worst.against)
 		: store.document?.existing.length
-			? w.edges.oldNotRead
-			: w.edges.noOld}
+			? edgeWords.oldNotRead
+			: edgeWords.noOld}
 	is={own.some((one) => said(one.code)) ? 'bad' : worst ? 'good' : 'plain'}
 />
 <OldFloor {store} {data} />

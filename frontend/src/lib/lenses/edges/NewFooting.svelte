@@ -8,13 +8,13 @@
 	import { lengthKeys } from '../../ui/typed';
 	import { EXAMPLES } from '../../words/examples';
 	import { footings as words } from '../../words/footings';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	let { store }: { store: JobStore } = $props();
 	const eg = $derived(EXAMPLES[store.units].footing);
 	const sides = $derived(store.figure?.outline?.sides ?? []);
 	const rows = $derived([
-		...(sides.length ? [{ value: 'round', label: w.edges.allRound }] : []),
-		{ value: 'walk', label: w.edges.walked },
+		...(sides.length ? [{ value: 'round', label: edgeWords.allRound }] : []),
+		{ value: 'walk', label: edgeWords.walked },
 		...sides.map((side, i) => ({ value: `${i}`, label: side.name }))
 	]);
 	let said = $state({ where: 'round', text: '', inset: '', width: '', thickness: '', top: '', name: '' });
@@ -50,7 +50,7 @@
 
 <h2 class="panel-head">{words.more}</h2>
 <div class="flex flex-wrap items-end gap-x-10 gap-y-6">
-	<Choose label name={w.edges.kerbAlong} {rows} value={where} pick={(now) => (said.where = now)} />
+	<Choose label name={edgeWords.kerbAlong} {rows} value={where} pick={(now) => (said.where = now)} />
 	{#if where === 'walk'}<label class="label min-w-260 flex-1"
 			>{words.walk}<input
 				class="well font-pencil text-key font-[520] text-pencil"

@@ -7,7 +7,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { lengthKeys } from '../../ui/typed';
 	import { EXAMPLES } from '../../words/examples';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import type { EdgesData } from './edges.svelte';
 	import MatchProfile from './MatchProfile.svelte';
 	let { store, data }: { store: JobStore; data: EdgesData } = $props();
@@ -38,13 +38,13 @@
 	}
 </script>
 
-<h2 class="mt-8">{w.edges.match}</h2>
+<h2 class="mt-8">{edgeWords.match}</h2>
 {#each matches as match}
 	<MatchProfile {match} units={store.units} />
 	<p><Frac text={match.words} /></p>
 	<div class="panel-row">
 		<Act kind="main" onclick={() => void store.keep([{ op: 'follow_side', side: store.cornerId(match.side) }], 'level')}
-			>{w.edges.follow}</Act
+			>{edgeWords.follow}</Act
 		>
 		<Act
 			kind="quiet"
@@ -52,16 +52,16 @@
 				void store.keep(
 					[{ op: 'clear_levels', existing: plan?.existing.find((thing) => thing.name === match.against)?.id ?? '' }],
 					'level'
-				)}>{w.edges.forget}</Act
+				)}>{edgeWords.forget}</Act
 		>
 	</div>
 {/each}
 {#if plan?.existing.length}
-	<p class="label">{w.edges.matchHint}</p>
+	<p class="label">{edgeWords.matchHint}</p>
 	<div class="panel-row">
-		<Choose label name={w.edges.onSide} rows={sideRows} value={`${level.side}`} pick={(at) => (level.side = Number(at))} />
+		<Choose label name={edgeWords.onSide} rows={sideRows} value={`${level.side}`} pick={(at) => (level.side = Number(at))} />
 		<label class="label"
-			>{w.edges.along}<input
+			>{edgeWords.along}<input
 				{...lengthKeys(store.units)}
 				class="well call"
 				placeholder={eg.along}
@@ -69,16 +69,16 @@
 			/></label
 		>
 		<label class="label"
-			>{w.edges.level}<input
+			>{edgeWords.level}<input
 				class="well call"
 				placeholder={eg.level}
 				bind:value={level.level}
 				onkeydown={(e) => e.key === 'Enter' && void keepLevel()}
 			/></label
 		>
-		<Act kind="quiet" onclick={() => void keepLevel()}>{w.edges.keepLevel}</Act>
+		<Act kind="quiet" onclick={() => void keepLevel()}>{edgeWords.keepLevel}</Act>
 	</div>
-{:else}<p class="label">{w.edges.nothingBeside}</p>{/if}
+{:else}<p class="label">{edgeWords.nothingBeside}</p>{/if}
 {#if store.problemFor('level')}<p class="wrong" role="alert">
 		<Frac text={store.problemFor('level')?.detail ?? ''} />
 		{#each store.problemFor('level')?.choices ?? [] as choice}<Act

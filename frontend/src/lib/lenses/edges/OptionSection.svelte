@@ -3,7 +3,7 @@
 	import type { Sketch } from '../../api/schema';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	import { shownLength } from '../../ui/typed';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	let { sketch, deepest, units }: { sketch: Sketch; deepest: number; units: 'ft-in' | 'mm' } = $props();
 	let width = $state(300);
 	const tall = 176;
@@ -22,7 +22,7 @@
 </script>
 
 <div bind:clientWidth={width}>
-	<svg {width} height={tall} role="img" aria-label={w.edges.deepEdge(text)}>
+	<svg {width} height={tall} role="img" aria-label={edgeWords.deepEdge(text)}>
 		<path d="M6 {y(sketch.ground_mm)}H{x0 - foam}" stroke="var(--color-ink)" stroke-width="2" />
 		<path
 			d="M14 {y(sketch.ground_mm) + 13}l8-9m-3 13l8-9m12-4l8-9m-3 13l8-9"
@@ -31,7 +31,8 @@
 			fill="none"
 		/>
 		<path d="M4 {y(sketch.frost_mm)}H{width - 4}" stroke="var(--color-ink)" stroke-width="1.4" stroke-dasharray="12 4 3 4" />
-		<text x={width - 6} y={y(sketch.frost_mm) - 4} text-anchor="end" class="fill-ink2 text-label font-label">{w.edges.frost}</text
+		<text x={width - 6} y={y(sketch.frost_mm) - 4} text-anchor="end" class="fill-ink2 text-label font-label"
+			>{edgeWords.frost}</text
 		>
 		{#if sketch.wing_mm}
 			{@const wy = y(sketch.ground_mm) + 26}

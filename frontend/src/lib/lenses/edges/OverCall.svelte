@@ -4,7 +4,7 @@
 	import type { Viewport, XY } from '../../drawing/viewport';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	import { shownLength } from '../../ui/typed';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import type { CallHere } from './call_here.svelte';
 	interface BayPressed {
 		beam: string;
@@ -100,7 +100,7 @@
 	{@const [x, y] = view.px(spot)}
 	<circle cx={x} cy={y} r="15" class="pointer-events-none fill-none stroke-chalk stroke-2" />
 	{#if !i}<text x={x + 19} y={y - 10} class="fill-chalk stroke-sheet stroke-4 text-note font-[700] [paint-order:stroke]"
-			>{w.edges.crossesOnce}</text
+			>{edgeWords.crossesOnce}</text
 		>{/if}
 {/each}
 {#each bays as { bay, line }}
@@ -114,7 +114,7 @@
 		tabindex="0"
 		class="cursor-text"
 		data-bay={bay.text}
-		aria-label={w.edges.bay(bay.text)}
+		aria-label={edgeWords.bay(bay.text)}
 		onclick={() => openBay?.({ ...bay, side: bay.side_id }, line.middle)}
 		onkeydown={(event) => {
 			if (event.key !== 'Enter') return;

@@ -6,7 +6,7 @@
 	import type { Pick } from '../../drawing/pick.svelte';
 	import type { Viewport, XY } from '../../drawing/viewport';
 	import type { EdgesData } from './edges.svelte';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	let {
 		view,
 		store,
@@ -188,7 +188,7 @@
 			data-cut-end={one.end}
 			role="button"
 			tabindex="0"
-			aria-label={w.edges.cutEnd(one.end)}
+			aria-label={edgeWords.cutEnd(one.end)}
 			onpointerdown={(event) => grab(one.end, event)}
 			onkeydown={(event) => nudge(one.end, event)}
 		/>

@@ -3,7 +3,7 @@
 	import type { PlanView, TopView } from '../../api/schema';
 	import { inside } from '../../drawing/empty_place';
 	import { boundsOf, type Viewport, type XY } from '../../drawing/viewport';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
 	let { view, top, drawing, picked }: { view: Viewport; top: TopView; drawing: PlanView; picked: string | null } = $props();
 	/** how wide a zone is on the sheet: in a narrow one its corners say the levels, not its lines */
@@ -36,7 +36,7 @@
 		];
 		return top.zones.flatMap((zone) => {
 			const rings = (drawing.zones.find((one) => one.index === zone.row)?.rings ?? []).map((ring) => ring.map((p) => view.px(p)));
-			const under = `${zone.mark}, ${w.edges.says(zone.says, zone.use)}`;
+			const under = `${zone.mark}, ${edgeWords.says(zone.says, zone.use)}`;
 			const half = Math.max(zone.name.length * 4.2, under.length * 3.4) + 4;
 			const box = boundsOf(rings.flat());
 			let best: { at: XY; far: number } | null = null;

@@ -7,7 +7,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { lengthKeys, shownLength } from '../../ui/typed';
 	import { EXAMPLES } from '../../words/examples';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import { setPiles, takeOut } from './shape_edits';
 	let { store }: { store: JobStore } = $props();
 	const plan = $derived(store.document);
@@ -31,50 +31,50 @@
 	}
 </script>
 
-<h2 class="panel-head">{w.edges.piles}</h2>
+<h2 class="panel-head">{edgeWords.piles}</h2>
 {#each plan?.piles ?? [] as row, i}
 	<div class="panel-row">
 		<b>{row.at.length} × {row.name}</b>
 		<Field
-			label={w.edges.diameter}
+			label={edgeWords.diameter}
 			value={say(row.diameter_mm)}
 			width="64px"
 			keep={(diameter) => store.keep([setPiles({ piles: row.id, diameter })], `pile-d-${i}`)}
 		/>
 		<Field
-			label={w.edges.headDown}
+			label={edgeWords.headDown}
 			value={say(row.head_down_mm)}
 			width="118px"
 			problem={store.problemFor(`pile-h-${i}`)}
 			keep={(head_down) => store.keep([setPiles({ piles: row.id, head_down })], `pile-h-${i}`)}
 		/>
 		<Field
-			label={w.edges.above}
+			label={edgeWords.above}
 			value={say(row.least_above_mm)}
 			width="100px"
 			keep={(least_above) => store.keep([setPiles({ piles: row.id, least_above })], `pile-a-${i}`)}
 		/>
 		<Field
-			label={w.edges.below}
+			label={edgeWords.below}
 			value={say(row.least_below_mm)}
 			width="100px"
 			keep={(least_below) => store.keep([setPiles({ piles: row.id, least_below })], `pile-b-${i}`)}
 		/>
-		<Act kind="quiet" onclick={() => void store.keep([takeOut('piles', [row.id])], 'piles')}>{w.edges.out}</Act>
+		<Act kind="quiet" onclick={() => void store.keep([takeOut('piles', [row.id])], 'piles')}>{edgeWords.out}</Act>
 	</div>
 {/each}
 <div class="panel-row">
 	<label class="label short"
-		>{w.edges.diameter}<input
+		>{edgeWords.diameter}<input
 			{...lengthKeys(store.units)}
 			class="well call"
-			aria-label="{w.edges.piles} {w.edges.diameter}"
+			aria-label="{edgeWords.piles} {edgeWords.diameter}"
 			placeholder={eg.pile}
 			bind:value={piles.diameter}
 		/></label
 	>
 	<label class="label"
-		>{w.edges.headDown}<input
+		>{edgeWords.headDown}<input
 			{...lengthKeys(store.units)}
 			class="well call"
 			placeholder={eg.down}
@@ -82,15 +82,15 @@
 		/></label
 	>
 	<label class="label long"
-		>{w.edges.onePad.replace('pad', 'pile')}<input
+		>{edgeWords.onePad.replace('pad', 'pile')}<input
 			class="well call"
-			placeholder={w.edges.pileRow}
+			placeholder={edgeWords.pileRow}
 			bind:value={piles.text}
 			onkeydown={(e) => e.key === 'Enter' && void keepPiles()}
 		/></label
 	>
 	<Act kind="quiet" onclick={() => void keepPiles()}>+</Act>
-	{#if plan?.pads.length}<Act kind="quiet" onclick={() => void keepPiles(true)}>{w.edges.underPads}</Act>{/if}
+	{#if plan?.pads.length}<Act kind="quiet" onclick={() => void keepPiles(true)}>{edgeWords.underPads}</Act>{/if}
 </div>
 {#if store.problemFor('piles')}<p class="wrong" role="alert">
 		<Frac text={store.problemFor('piles')?.detail ?? ''} />

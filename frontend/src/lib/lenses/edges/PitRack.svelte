@@ -4,14 +4,14 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import Cards from '../../ui/Cards.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import type { CallHere } from './call_here.svelte';
 	import type { EdgesData } from './edges.svelte';
 	import KindDrawing from './KindDrawing.svelte';
 	let { store, data, call, pits }: { store: JobStore; data: EdgesData; call: CallHere; pits: KindCut[] } = $props();
 	const UNDER = [
-		{ value: 'keeps', label: w.edges.keeps, path: 'M2 4H26V13H78V4H102V15H88V26H16V15H2Z' },
-		{ value: 'thins', label: w.edges.thins, path: 'M2 4H26V13H78V4H102V22H2Z' }
+		{ value: 'keeps', label: edgeWords.keeps, path: 'M2 4H26V13H78V4H102V15H88V26H16V15H2Z' },
+		{ value: 'thins', label: edgeWords.thins, path: 'M2 4H26V13H78V4H102V22H2Z' }
 	];
 	let width = $state(560);
 	const columns = $derived(pits.length > 1 ? Math.max(1, Math.floor(width / 250)) : 1);
@@ -40,7 +40,7 @@
 			<Cards
 				rows={UNDER}
 				value={dips ? 'keeps' : 'thins'}
-				name="{kind.mark} {w.edges.under}"
+				name="{kind.mark} {edgeWords.under}"
 				each="grid w-142 justify-items-center gap-2 px-4 py-6 text-note font-label data-[state=checked]:font-[760]"
 				pick={(now) =>
 					void store.keep(

@@ -4,7 +4,7 @@
 	import { note, restored } from '../../state/remember.svelte';
 	import type { Section, SectionSize } from '../../api/schema';
 	import type { JobStore } from '../../state/job.svelte';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import SectionFoam from './SectionFoam.svelte';
 	import SectionGround from './SectionGround.svelte';
 	import SectionSizes from './SectionSizes.svelte';
@@ -148,7 +148,7 @@
 						y={view.y(Math.max(slope.z0_mm, slope.z1_mm)) - 8}
 						text-anchor="middle"
 						class="name fill-ink2 stroke-bench stroke-4 text-note font-mid [paint-order:stroke]"
-						>{down < 0 ? '← ' : ''}{w.edges.fallsWord} {slope.text}{down > 0 ? ' →' : ''}</text
+						>{down < 0 ? '← ' : ''}{edgeWords.fallsWord} {slope.text}{down > 0 ? ' →' : ''}</text
 					>
 				{/if}
 			{/each}
@@ -187,9 +187,9 @@
 	{/if}
 </div>
 <p class="label flex flex-wrap gap-x-14 gap-y-2">
-	{#if view.broken}<span class="flex items-center gap-5">{w.edges.broken}</span>{/if}
+	{#if view.broken}<span class="flex items-center gap-5">{edgeWords.broken}</span>{/if}
 	{#each kinds as kind}<span class="flex items-center gap-5"
-			><i class={['h-12 w-22 border-[1.2px] border-ink bg-slab', `hatch ${kind}`]}></i>{w.edges.legend[kind] ?? kind}</span
+			><i class={['h-12 w-22 border-[1.2px] border-ink bg-slab', `hatch ${kind}`]}></i>{edgeWords.legend[kind] ?? kind}</span
 		>{/each}
 </p>
 

@@ -2,7 +2,7 @@
 	/** What is round the concrete in a section: layers, ground, frost line, boards, foam, walls. */
 	import type { Section } from '../../api/schema';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import type { SectionView } from './section_view';
 	let { section, view, width, height }: { section: Section; view: SectionView; width: number; height: number } = $props();
 	const HATCH: Record<string, string> = {
@@ -154,7 +154,7 @@
 				x={out < 0 ? far : far}
 				y={view.y(end.top_mm) + 52}
 				text-anchor={out < 0 ? 'start' : 'end'}
-				class="fill-ink2 stroke-bench stroke-4 text-note font-[600] [paint-order:stroke]">{w.edges.noGround}</text
+				class="fill-ink2 stroke-bench stroke-4 text-note font-[600] [paint-order:stroke]">{edgeWords.noGround}</text
 			>
 		{/if}
 		{#each end.boards as board}
@@ -217,6 +217,6 @@
 		y={fy - 5}
 		text-anchor="end"
 		class="fill-ink2 stroke-bench stroke-4 text-note font-[600] [paint-order:stroke]"
-		>{w.edges.legend['frost']}{seen ? '' : w.edges.notToScale}</text
+		>{edgeWords.legend['frost']}{seen ? '' : edgeWords.notToScale}</text
 	>
 {/if}

@@ -7,7 +7,8 @@
 	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { EXAMPLES } from '../../words/examples';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
+	import { rules as ruleWords } from '../../words/rules';
 	import Verdict from '../../ui/Verdict.svelte';
 	import EdgeFaces from './EdgeFaces.svelte';
 	import SectionDrawing from './SectionDrawing.svelte';
@@ -24,7 +25,7 @@
 	/** the least along the side and what it is at this cut are two numbers: each says where it is */
 	const hasOf = (check: EdgeCheck) => {
 		const here = data.section?.ends.find((end) => end.side === check.side)?.buried_text ?? '';
-		return check.least_at ? w.edges.leastAt(check.least_at, check.has, here) : check.has;
+		return check.least_at ? edgeWords.leastAt(check.least_at, check.has, here) : check.has;
 	};
 	const checks = $derived(
 		(store.figure?.checks ?? []).filter((one) => (one.side === null ? one.name.endsWith(mark) : one.side === side))
@@ -33,9 +34,9 @@
 	const edgeRows = $derived([
 		...(plan?.edge_types ?? []).map((one) => ({
 			value: one.mark,
-			label: `${one.mark}${one.kind === 'thickened' ? '' : ` ${w.edges.kinds[one.kind]}`}`
+			label: `${one.mark}${one.kind === 'thickened' ? '' : ` ${edgeWords.kinds[one.kind]}`}`
 		})),
-		{ value: NONE, label: w.edges.plain }
+		{ value: NONE, label: edgeWords.plain }
 	]);
 	const KINDS = ['thickened', 'against-wall', 'dowelled', 'block-wall', 'overhang'] as const;
 	const LETTER: Record<string, string> = { thickened: 'E', 'against-wall': 'W', dowelled: 'D', 'block-wall': 'H', overhang: 'L' };
@@ -82,9 +83,9 @@
 			.join(', ');
 	/** what is short goes first, then what nobody has said */
 	const verdict = $derived.by((): { text: string; is: 'good' | 'bad' | 'plain' } => {
-		if (named('short')) return { text: w.edges.shortOf(named('short')), is: 'bad' };
-		if (named('not set')) return { text: w.edges.notSetOf(named('not set')), is: 'plain' };
-		return checks.length ? { text: w.edges.meetsAll, is: 'good' } : { text: w.edges.nothingAsked, is: 'plain' };
+		if (named('short')) return { text: edgeWords.shortOf(named('short')), is: 'bad' };
+		if (named('not set')) return { text: edgeWords.notSetOf(named('not set')), is: 'plain' };
+		return checks.length ? { text: edgeWords.meetsAll, is: 'good' } : { text: edgeWords.nothingAsked, is: 'plain' };
 	});
 </script>
 
@@ -92,15 +93,15 @@
 	<Verdict {...verdict} />
 {/if}
 <div class="panel-row">
-	<span class="label" aria-hidden="true">{w.edges.cutHere}</span>
+	<span class="label" aria-hidden="true">{edgeWords.cutHere}</span>
 	<Choose
 		class="w-210"
-		name={w.edges.cutHere}
+		name={edgeWords.cutHere}
 		rows={[
-			...(data.own ? [{ value: 'own', label: w.edges.ownLine }] : []),
+			...(data.own ? [{ value: 'own', label: edgeWords.ownLine }] : []),
 			...data.places.map((one) => ({
 				value: `${one.kind} ${one.row}`,
-				label: w.edges.placeName(one.kind, one.name, one.row)
+				label: edgeWords.placeName(one.kind, one.name, one.row)
 			}))
 		]}
 		value={data.own ? 'own' : `${place?.kind} ${place?.row}`}
@@ -108,7 +109,7 @@
 	/>
 </div>
 {#if data.section}
-	<p class="label" aria-live="polite">{data.section.words} {w.edges.area} <Frac text={data.section.area_text} />.</p>
+	<p class="label" aria-live="polite">{data.section.words} {edgeWords.area} <Frac text={data.section.area_text} />.</p>
 	<SectionDrawing {store} section={data.section} />
 {/if}
 {#if data.problem}<p class="wrong" role="alert">{data.problem}</p>{/if}
@@ -118,14 +119,15 @@
 		class:short={check.verdict === 'short'}
 	>
 		<b class={{ short: 'text-flag', meets: 'text-chalk', 'not set': 'text-ink2 italic' }[check.verdict]}
-			>{w.edges.checks[check.verdict]}</b
+			>{edgeWords.checks[check.verdict]}</b
 		><span>{check.name}</span><span class="text-right font-[760]"><Frac text={hasOf(check)} /></span>
 		{#if check.rule}<abbr class="border-[1.5px] border-ink px-6 py-0 text-note no-underline" title={check.source_words}
 				><Frac text={check.rule} /></abbr
 			>{/if}
 		{#if check.verdict !== 'meets'}<span class="col-[2_/_-1] text-note"
 				><Frac text={check.remedy} />
-				<span class="label">{check.source_words} <a class="in-book" href="/rules?source={check.source}">{w.rules.inBook}</a></span
+				<span class="label"
+					>{check.source_words} <a class="in-book" href="/rules?source={check.source}">{ruleWords.inBook}</a></span
 				></span
 			>{/if}
 	</div>
@@ -133,14 +135,14 @@
 {#if side !== null}
 	<div class="panel-row">
 		<span class="choices">
-			<span class="label">{w.edges.side(place?.name ?? '')}</span>
+			<span class="label">{edgeWords.side(place?.name ?? '')}</span>
 			<Choice
 				rows={edgeRows}
 				value={mark || NONE}
 				pick={(now) => now && void give(now === NONE ? null : now)}
-				name={w.edges.side(place?.name ?? '')}
+				name={edgeWords.side(place?.name ?? '')}
 			/>
-			<Act kind="quiet" onclick={() => void give(mark || null, true)}>{w.edges.allSides} {mark || w.edges.plain}</Act>
+			<Act kind="quiet" onclick={() => void give(mark || null, true)}>{edgeWords.allSides} {mark || edgeWords.plain}</Act>
 		</span>
 	</div>
 {:else if place?.kind === 'along'}
@@ -151,7 +153,7 @@
 				void store.keep([{ op: 'remove_along', line: store.rowId('edges', place.row) }], 'edge').then(() => {
 					pick.none();
 					data.unpick();
-				})}>{w.edges.out}</Act
+				})}>{edgeWords.out}</Act
 		>
 	</div>
 {/if}
@@ -159,10 +161,10 @@
 	<div class="panel-row">
 		{#if type.kind === 'thickened'}
 			<label class="label long" for="cut-call"
-				>{w.edges.cutCall(type.mark)}<input
+				>{edgeWords.cutCall(type.mark)}<input
 					id="cut-call"
 					class="well call font-pencil"
-					placeholder={w.edges.beamHint(store.units === 'mm').replace('16', '18')}
+					placeholder={edgeWords.beamHint(store.units === 'mm').replace('16', '18')}
 					bind:value={cutText}
 					onkeydown={(event) => event.key === 'Enter' && void keepCut()}
 				/></label
@@ -171,46 +173,46 @@
 		<EdgeFaces {store} {type} />
 	</div>
 	{#if store.problemFor('cut')}<p class="wrong" role="alert">{store.problemFor('cut')?.detail}</p>{:else}<p class="label">
-			{w.edges.cutHint}
+			{edgeWords.cutHint}
 		</p>{/if}
 {/if}
-<p class="label">{w.edges.pressSize} {w.edges.dragCut}</p>
-<h2 class="panel-head">{w.edges.newEdge}</h2>
+<p class="label">{edgeWords.pressSize} {edgeWords.dragCut}</p>
+<h2 class="panel-head">{edgeWords.newEdge}</h2>
 <div class="panel-row">
 	<Choice
-		rows={KINDS.map((one) => ({ value: one, label: w.edges.kinds[one] ?? one }))}
+		rows={KINDS.map((one) => ({ value: one, label: edgeWords.kinds[one] ?? one }))}
 		value={kind}
 		pick={(one) => one && (kind = one)}
-		name={w.edges.kind}
+		name={edgeWords.kind}
 	/>
 	{#if kind === 'thickened'}<label class="label long"
-			><span class="sr-only">{w.edges.newEdge}</span><input
+			><span class="sr-only">{edgeWords.newEdge}</span><input
 				class="well call font-pencil"
-				aria-label={w.edges.newEdge}
+				aria-label={edgeWords.newEdge}
 				placeholder={EXAMPLES[store.units].cut}
 				bind:value={newText}
 				onkeydown={(e) => e.key === 'Enter' && void newEdge()}
 			/></label
 		>{/if}
-	<Act kind="quiet" onclick={() => void newEdge()}>+ {w.edges.newEdge}</Act>
+	<Act kind="quiet" onclick={() => void newEdge()}>+ {edgeWords.newEdge}</Act>
 	{#each plan?.edge_types ?? [] as one}<Act
 			kind="quiet"
-			onclick={() => void store.keep([{ op: 'remove_edge_type', mark: one.mark }], 'edge')}>{w.edges.out} {one.mark}</Act
+			onclick={() => void store.keep([{ op: 'remove_edge_type', mark: one.mark }], 'edge')}>{edgeWords.out} {one.mark}</Act
 		>{/each}
 </div>
 {#if store.problemFor('new-edge')}<p class="wrong" role="alert">{store.problemFor('new-edge')?.detail}</p>{/if}
 {#if plan?.edge_types.some((one) => one.kind === 'thickened')}
 	<div class="panel-row">
 		<label class="label long"
-			>{w.edges.line}<input
+			>{edgeWords.line}<input
 				class="well call font-pencil"
-				aria-label={w.edges.line}
-				placeholder={w.edges.lineHint}
+				aria-label={edgeWords.line}
+				placeholder={edgeWords.lineHint}
 				bind:value={lineText}
 				onkeydown={(e) => e.key === 'Enter' && void newLine()}
 			/></label
 		>
-		<Act kind="quiet" onclick={() => (grow = grow === 'left' ? 'right' : 'left')}>{w.edges.grow[grow]}</Act>
+		<Act kind="quiet" onclick={() => (grow = grow === 'left' ? 'right' : 'left')}>{edgeWords.grow[grow]}</Act>
 		<Act kind="quiet" onclick={() => void newLine()}>+</Act>
 	</div>
 	{#if store.problemFor('new-line')}<p class="wrong" role="alert">{store.problemFor('new-line')?.detail}</p>{/if}

@@ -3,7 +3,7 @@
 	import type { Section, SectionSize } from '../../api/schema';
 	import { crowsFoot } from '../../drawing/marks';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import type { SectionView } from './section_view';
 	let {
 		section,
@@ -102,7 +102,7 @@
 		x={x + 10}
 		y={Math.min(far - 8, (from + far) / 2 + 6)}
 		class="short fill-flag stroke-bench stroke-4 text-read font-[760] [paint-order:stroke]"
-		><SvgFrac text={w.edges.short(deep.short_text)} /></text
+		><SvgFrac text={edgeWords.short(deep.short_text)} /></text
 	>
 {/if}
 {#each rows as row}

@@ -9,7 +9,7 @@
 	import Switch from '../../ui/Switch.svelte';
 	import { lengthKeys, shownLength } from '../../ui/typed';
 	import { EXAMPLES } from '../../words/examples';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import { takeOut } from './shape_edits';
 	let { store }: { store: JobStore } = $props();
 	const plan = $derived(store.document);
@@ -35,12 +35,12 @@
 	}
 </script>
 
-<h2 class="panel-head">{w.edges.sidePads}</h2>
+<h2 class="panel-head">{edgeWords.sidePads}</h2>
 {#each plan?.side_pads ?? [] as row, i}
 	{@const pour = pours.find((one) => one.kind === 'side pad' && one.row === i)}
 	<div class="panel-row">
 		<Field
-			label={w.edges.name}
+			label={edgeWords.name}
 			mode="text"
 			hide
 			value={row.name}
@@ -48,14 +48,14 @@
 			keep={(name) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { name } }], `sp-${i}`)}
 		/>
 		<Field
-			label={w.edges.thick}
+			label={edgeWords.thick}
 			value={say(row.thickness_mm)}
 			width="64px"
 			problem={store.problemFor(`sp-t-${i}`)}
 			keep={(thickness_mm) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { thickness_mm } }], `sp-t-${i}`)}
 		/>
 		<Field
-			label={w.edges.topAt}
+			label={edgeWords.topAt}
 			mode="text"
 			value={row.top_mm ? `${say(Math.abs(row.top_mm))} ${row.top_mm < 0 ? 'below' : 'above'}` : '0'}
 			width="110px"
@@ -63,10 +63,10 @@
 			keep={(top_mm) => store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { top_mm } }], `sp-l-${i}`)}
 		/>
 		<Field
-			label={w.edges.piersUnder}
+			label={edgeWords.piersUnder}
 			mode="text"
 			calm
-			placeholder={w.edges.piersHint}
+			placeholder={edgeWords.piersHint}
 			value={row.piers?.length ? `${row.piers.length} × ${[...new Set(row.piers.map((pier) => pier.type))].join(', ')}` : ''}
 			width="130px"
 			problem={store.problemFor(`sp-p-${i}`)}
@@ -77,37 +77,37 @@
 			on={row.pour === 'with'}
 			set={(on) =>
 				void store.keep([{ op: 'set_side_pad', side_pad: row.id, changes: { pour: on ? 'with' : 'apart' } }], 'side-pad')}
-			>{row.pour === 'with' ? w.edges.withSlab : w.edges.pouredApart}</Switch
+			>{row.pour === 'with' ? edgeWords.withSlab : edgeWords.pouredApart}</Switch
 		>
-		<Act kind="quiet" onclick={() => void store.keep([takeOut('side_pads', [row.id])], 'side-pad')}>{w.edges.out}</Act>
+		<Act kind="quiet" onclick={() => void store.keep([takeOut('side_pads', [row.id])], 'side-pad')}>{edgeWords.out}</Act>
 	</div>
 {/each}
 <div class="panel-row">
 	<label class="label long"
-		>{w.edges.besideWalk}<input class="well call" placeholder={w.edges.sideWalk} bind:value={beside.text} /></label
+		>{edgeWords.besideWalk}<input class="well call" placeholder={edgeWords.sideWalk} bind:value={beside.text} /></label
 	>
 	<label class="label short"
-		>{w.edges.thick}<input
+		>{edgeWords.thick}<input
 			{...lengthKeys(store.units)}
 			class="well call"
-			aria-label="{w.edges.addSidePad} {w.edges.thick}"
+			aria-label="{edgeWords.addSidePad} {edgeWords.thick}"
 			placeholder={eg.pad}
 			bind:value={beside.thickness}
 			onkeydown={(e) => e.key === 'Enter' && void keepBeside()}
 		/></label
 	>
 	<label class="label short"
-		>{w.edges.topAt}<input
+		>{edgeWords.topAt}<input
 			class="well call"
-			aria-label="{w.edges.addSidePad} {w.edges.topAt}"
+			aria-label="{edgeWords.addSidePad} {edgeWords.topAt}"
 			placeholder="0"
 			bind:value={beside.top}
 		/></label
 	>
 	<label class="label"
-		>{w.edges.name}<input class="well" aria-label="{w.edges.addSidePad} {w.edges.name}" bind:value={beside.name} /></label
+		>{edgeWords.name}<input class="well" aria-label="{edgeWords.addSidePad} {edgeWords.name}" bind:value={beside.name} /></label
 	>
-	<Act kind="quiet" onclick={() => void keepBeside()}>{w.edges.addSidePad}</Act>
+	<Act kind="quiet" onclick={() => void keepBeside()}>{edgeWords.addSidePad}</Act>
 </div>
 {#if store.problemFor('side-pad')}<p class="wrong" role="alert">
 		<Frac text={store.problemFor('side-pad')?.detail ?? ''} />

@@ -7,7 +7,7 @@
 	import Verdict from '../../ui/Verdict.svelte';
 	import Num from '../../ui/Num.svelte';
 	import Table from '../../ui/Table.svelte';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import { orderWords } from '../../words/order';
 	import type { EdgesData } from './edges.svelte';
 	let {
@@ -48,8 +48,8 @@
 		'',
 		'',
 		{ says: '', class: 'max-phone:hidden' },
-		{ says: `${w.edges.planned} ${unit}`, class: NUMBER },
-		...(any ? [{ says: w.edges.asDug, class: NUMBER }] : [])
+		{ says: `${edgeWords.planned} ${unit}`, class: NUMBER },
+		...(any ? [{ says: edgeWords.asDug, class: NUMBER }] : [])
 	]);
 </script>
 
@@ -57,12 +57,12 @@
 	<Verdict
 		text="{concrete.net_text} {unit}"
 		under={concrete.second_way_text
-			? `${w.edges.both(concrete.net_text, concrete.second_way_text)} ${concrete.agree}`
+			? `${edgeWords.both(concrete.net_text, concrete.second_way_text)} ${concrete.agree}`
 			: store.counting === null
 				? concrete.agree
 				: orderWords.counting(store.counting)}
 	/>
-	<p class="label">{w.edges.pressPart}</p>
+	<p class="label">{edgeWords.pressPart}</p>
 	<Table {heads}>
 		{#each concrete.parts as part}
 			<tr class:on={open === part.letter} data-part={part.letter}>
@@ -80,7 +80,7 @@
 						type="button"
 						class="name min-h-30 text-left max-phone:min-h-46"
 						onclick={() => press(part.letter, part.kind, part.numbers)}>{part.part}</button
-					>{#if open === part.letter && data.alone}<span class="label ml-8">{data.alone.text} {w.edges.alone}</span>{/if}</td
+					>{#if open === part.letter && data.alone}<span class="label ml-8">{data.alone.text} {edgeWords.alone}</span>{/if}</td
 				>
 				<td class="text-note text-ink2 max-phone:hidden"><Frac text={part.how} /></td>
 				<td class="text-right font-[740] whitespace-nowrap"><Num working={part.working} text={part.text} /></td>
@@ -97,11 +97,11 @@
 		>
 	</Table>
 	{#if pours.length}
-		<h2 class="panel-head">{w.edges.secondPours}</h2>
+		<h2 class="panel-head">{edgeWords.secondPours}</h2>
 		<Table>
 			{#each pours as pour}<tr
 					><th scope="row"
-						>{pour.name}{#if pour.with_slab}<span class="label ml-6">{w.edges.withSlab}</span>{/if}</th
+						>{pour.name}{#if pour.with_slab}<span class="label ml-6">{edgeWords.withSlab}</span>{/if}</th
 					><td class="text-note text-ink2 max-phone:hidden"><Frac text={pour.how} /></td><td
 						class="text-right font-[740] whitespace-nowrap"><Num working={pour.working} text={pour.text} /></td
 					></tr

@@ -9,7 +9,7 @@
 	import Verdict from '../../ui/Verdict.svelte';
 	import Table from '../../ui/Table.svelte';
 	import { EXAMPLES } from '../../words/examples';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import type { CallHere } from './call_here.svelte';
 	import CallSheet from './CallSheet.svelte';
 	import type { EdgesData } from './edges.svelte';
@@ -53,9 +53,9 @@
 	<Verdict text={store.draft ? `${top.verdict}?` : top.verdict} under={top.why} />
 	{#if boxed}<CallSheet {call} {data} tab="top" {showCut} />{/if}
 	<div class="mt-4 mb-2 flex items-center justify-between gap-12">
-		<h2>{w.edges.hung}</h2>
+		<h2>{edgeWords.hung}</h2>
 		<label class="flex items-center gap-8 text-note whitespace-nowrap max-phone:text-read"
-			>{w.edges.slabCall(next)}<input
+			>{edgeWords.slabCall(next)}<input
 				{...lengthKeys(store.units)}
 				class="well call min-h-34 w-74 max-phone:min-h-46"
 				placeholder={EXAMPLES[store.units].slab}
@@ -68,11 +68,13 @@
 	{#if problem}<p class="wrong" role="alert"><Frac text={problem.detail} /></p>{/if}
 	<ZoneCores {store} {call} zones={top.zones} />
 	{#if top.pits.length}
-		<h2 class="panel-head">{w.edges.recesses}</h2>
+		<h2 class="panel-head">{edgeWords.recesses}</h2>
 		<PitRack {store} {data} {call} pits={top.pits} />
-	{:else}<p class="mt-8 border-t-2 border-ink pt-6 text-note max-phone:text-read">{w.edges.noPits(store.units === 'mm')}</p>{/if}
+	{:else}<p class="mt-8 border-t-2 border-ink pt-6 text-note max-phone:text-read">
+			{edgeWords.noPits(store.units === 'mm')}
+		</p>{/if}
 	<FindingList findings={doubts} />
-	<Fold name={w.edges.levels}>
+	<Fold name={edgeWords.levels}>
 		<Table>
 			{#each zones as zone}
 				<tr

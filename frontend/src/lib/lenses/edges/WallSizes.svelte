@@ -8,7 +8,7 @@
 	import { shownLength, typedLength } from '../../ui/typed';
 	import { footings } from '../../words/footings';
 	import { walls as words } from '../../words/walls';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import { takeOut } from './shape_edits';
 	/** first: what stands over its cut; else the rest, under it */
 	let { store, found, wall, first = false }: { store: JobStore; found: Walls; wall: number; first?: boolean } = $props();
@@ -95,6 +95,6 @@
 				{@render size(words.foamMid, 'foam_between_mm', say(row.foam_between_mm), calm)}
 			</div>{/if}
 		{#if row.kind === 'formed'}<div class="w-96">{@render size(words.panels, 'panel_mm', say(row.panel_mm), calm)}</div>{/if}
-		<Act kind="quiet" onclick={() => void store.keep([takeOut('walls', [row.id ?? ''])], at)}>{w.edges.out}</Act>
+		<Act kind="quiet" onclick={() => void store.keep([takeOut('walls', [row.id ?? ''])], at)}>{edgeWords.out}</Act>
 	</div>
 {/if}

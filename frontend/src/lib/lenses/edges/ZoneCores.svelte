@@ -6,7 +6,7 @@
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { shownLength } from '../../ui/typed';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	import type { CallHere } from './call_here.svelte';
 	let { store, call, zones }: { store: JobStore; call: CallHere; zones: TopZone[] } = $props();
 	const NARROW = 62;
@@ -60,7 +60,7 @@
 								width="90"
 								height="20"
 								><p class="text-note leading-[20px] whitespace-nowrap text-ink2">
-									<Frac text="{layer.text.replace(' mm', '')} {w.edges.legend[layer.kind] ?? layer.kind}" />
+									<Frac text="{layer.text.replace(' mm', '')} {edgeWords.legend[layer.kind] ?? layer.kind}" />
 								</p></foreignObject
 							>{/if}
 					{/if}
@@ -72,7 +72,7 @@
 			</svg>
 			<div class="absolute left-4" style:top="{(layers[0]?.y ?? 0) + Math.max(0, (layers[0]?.high ?? 0) / 2 - 18)}px">
 				<Field
-					label="{zone.mark} {w.edges.thickness}, {zone.name}"
+					label="{zone.mark} {edgeWords.thickness}, {zone.name}"
 					hide
 					value={say(layers[0]?.mm ?? 0)}
 					width="{NARROW - 4}px"
@@ -85,7 +85,7 @@
 				class="absolute left-74 grid size-44 place-items-start"
 				style:top="{(layers[0]?.y ?? 0) + 3}px"
 				aria-pressed={on}
-				aria-label={w.edges.zoneOf(zone.name, zone.mark)}
+				aria-label={edgeWords.zoneOf(zone.name, zone.mark)}
 				onclick={() => press(zone)}
 				><span
 					class={[
@@ -97,7 +97,7 @@
 			<p class={['mt-2 font-[760] [overflow-wrap:anywhere]', on && 'text-chalk']}>{zone.name}</p>
 			<div class="flex items-end gap-6">
 				<Field
-					label={w.edges.dropOf(zone.name)}
+					label={edgeWords.dropOf(zone.name)}
 					mode="text"
 					hide
 					value={zone.drop_mm ? `−${say(zone.drop_mm)}` : '0'}
@@ -109,7 +109,7 @@
 							`zone-drop-${zone.id}`
 						)}
 				/>
-				<span class="pb-6 text-note text-ink2">{zone.use ? w.edges.uses[zone.use] : ''}</span>
+				<span class="pb-6 text-note text-ink2">{zone.use ? edgeWords.uses[zone.use] : ''}</span>
 			</div>
 			{#if zone.falls.length || zone.drain}<p class="text-note">
 					<Frac text={zone.says.replace(/^lies .*? lower and /, '')} />

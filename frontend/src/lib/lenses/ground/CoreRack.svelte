@@ -3,7 +3,7 @@
 	import { HATCHES } from '../../drawing/hatches';
 	import type { GroundState } from '../../api/schema';
 	import SvgFrac from '../../ui/SvgFrac.svelte';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	interface Props {
 		state: GroundState;
 		picked: string;
@@ -56,11 +56,11 @@
 	const base = $derived(state.ground.rod.find((row) => row.heavy && row.zone === picked));
 </script>
 
-<svg {width} height="346" class="block max-w-full" role="img" aria-label={stand ? w.ground.cores : w.ground.coresLevels}>
+<svg {width} height="346" class="block max-w-full" role="img" aria-label={stand ? groundWords.cores : groundWords.coresLevels}>
 	{#if stand}
 		<path d="M0 40H{width}" class="fill-none stroke-paint stroke-[2.4px] [stroke-dasharray:10_5]" />
 		<text x="84" y="30" class="fill-paint text-body font-[700]"
-			>{w.ground.tabs.laser.name}: {stand.name}, <SvgFrac text={stand.on} /></text
+			>{groundWords.tabs.laser.name}: {stand.name}, <SvgFrac text={stand.on} /></text
 		>
 	{/if}
 	<g>
@@ -130,7 +130,7 @@
 		{@const i = names.length + k}
 		<g class="cursor-pointer">
 			<text x={x(i)} y="84" class="name fill-ink2 text-body font-[600]"
-				>{row.surface.split(' ')[0]} {w.ground.trench.toLowerCase()}</text
+				>{row.surface.split(' ')[0]} {groundWords.trench.toLowerCase()}</text
 			>
 			<rect x={x(i)} y={y(0)} width={boxWide} height={y(row.level_mm) - y(0)} class="fill-well" />
 			<rect

@@ -4,6 +4,7 @@
 	import { note, restored } from '../../state/remember.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
+	import { ground as groundWords } from '../../words/ground';
 	import { w } from '../../words/words';
 	import { yardWords } from '../../words/yard';
 	import type { GroundData } from './ground.svelte';
@@ -66,10 +67,10 @@
 
 {#if runs.length && data.state}
 	<Verdict
-		text={measured.length ? w.ground.dugMore(shownVolume(Math.abs(more), store.units, 2), more) : w.ground.dugNone}
-		under={w.ground.dugOf(measured.length, runs.length)}
+		text={measured.length ? groundWords.dugMore(shownVolume(Math.abs(more), store.units, 2), more) : groundWords.dugNone}
+		under={groundWords.dugOf(measured.length, runs.length)}
 	/>
-	<Table heads={[w.ground.trenchOf, w.ground.pressTrench]}>
+	<Table heads={[groundWords.trenchOf, groundWords.pressTrench]}>
 		{#each runs as one, i}
 			<tr class:on={i === picked}
 				><th scope="row"
@@ -81,47 +82,47 @@
 		{/each}
 	</Table>
 	{#if run}
-		<h2 class="mt-8">{run.name}: {w.ground.stations.toLowerCase()}</h2>
+		<h2 class="mt-8">{run.name}: {groundWords.stations.toLowerCase()}</h2>
 		{#each rows as row, i}
 			<div
 				class={['row mx-0 my-5 flex flex-wrap items-end gap-x-12 gap-y-6 max-phone:grid', 'max-phone:grid-cols-[1fr_1fr_1fr]']}
 				oninput={() => note(key, $state.snapshot(rows))}
 			>
 				<label class="label"
-					>{i ? '' : w.ground.stationAt}<input
+					>{i ? '' : groundWords.stationAt}<input
 						{...lengthKeys(store.units)}
 						class="reading block w-140 max-phone:w-full"
-						aria-label="{w.ground.stationAt} {i + 1}"
+						aria-label="{groundWords.stationAt} {i + 1}"
 						bind:value={row.at}
 					/></label
 				>
 				<label class="label"
-					>{i ? '' : w.ground.wide}<input
+					>{i ? '' : groundWords.wide}<input
 						{...lengthKeys(store.units)}
 						class="reading block w-140 max-phone:w-full"
-						aria-label="{w.ground.wide} {i + 1}"
+						aria-label="{groundWords.wide} {i + 1}"
 						bind:value={row.width}
 					/></label
 				>
 				<label class="label"
-					>{i ? '' : w.ground.deep}<input
+					>{i ? '' : groundWords.deep}<input
 						{...lengthKeys(store.units)}
 						class="reading block w-140 max-phone:w-full"
-						aria-label="{w.ground.deep} {i + 1}"
+						aria-label="{groundWords.deep} {i + 1}"
 						bind:value={row.depth}
 					/></label
 				>
 			</div>
 		{/each}
 		<div class="row mx-0 my-5 flex flex-wrap items-end gap-x-12 gap-y-6">
-			<Act kind="quiet" onclick={() => rows.push({ at: '', width: '', depth: '' })}>{w.ground.addStation}</Act>
-			<Act kind="main" disabled={!full.length} onclick={() => void keep()}>{w.ground.keepDug}</Act>
+			<Act kind="quiet" onclick={() => rows.push({ at: '', width: '', depth: '' })}>{groundWords.addStation}</Act>
+			<Act kind="main" disabled={!full.length} onclick={() => void keep()}>{groundWords.keepDug}</Act>
 			{#if told}<span role="status"><Frac text={told} /></span>{/if}
 		</div>
 		{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 	{/if}
 	<Field
-		label={w.ground.bucket}
+		label={groundWords.bucket}
 		width="170px"
 		calm
 		placeholder={w.notSet}
@@ -130,16 +131,16 @@
 		keep={setBucket}
 	/>
 	<FindingList findings={onTab(data.state.findings, 'dug')} />
-{:else}<p>{w.ground.noTrench}</p>{/if}
+{:else}<p>{groundWords.noTrench}</p>{/if}
 {#if data.state}
 	<Table
 		class="three mt-10"
 		heads={[
-			{ says: w.ground.part, class: 'font-plain' },
-			{ says: `${w.ground.planned}, ${unit}`, class: 'font-plain' },
-			{ says: w.ground.asDug, class: 'font-plain' },
-			{ says: w.ground.asShot, class: 'font-plain' },
-			{ says: w.ground.costs, class: 'font-plain' }
+			{ says: groundWords.part, class: 'font-plain' },
+			{ says: `${groundWords.planned}, ${unit}`, class: 'font-plain' },
+			{ says: groundWords.asDug, class: 'font-plain' },
+			{ says: groundWords.asShot, class: 'font-plain' },
+			{ says: groundWords.costs, class: 'font-plain' }
 		]}
 	>
 		{#each data.state.ground.parts as part}

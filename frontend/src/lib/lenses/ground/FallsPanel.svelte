@@ -4,7 +4,7 @@
 	import { numberKeys, typedLength } from '../../ui/typed';
 	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import type { GroundData } from './ground.svelte';
 	import Choice from '../../ui/Choice.svelte';
 	import OneOf from '../../ui/OneOf.svelte';
@@ -66,26 +66,26 @@
 			>{/each}
 	</div>
 	<div class="saying"><p class="big plain text-title"><Frac text={row?.words ?? ''} /></p></div>
-	<h2>{w.ground.zoneFall}</h2>
+	<h2>{groundWords.zoneFall}</h2>
 	<Choice
 		class="my-6"
-		rows={Object.entries(w.ground.fallKinds).map(([key, name]) => ({ value: key as Fall, label: name }))}
+		rows={Object.entries(groundWords.fallKinds).map(([key, name]) => ({ value: key as Fall, label: name }))}
 		value={own}
 		pick={(key) => key && (kind = key)}
-		name={w.ground.zoneFall}
+		name={groundWords.zoneFall}
 	/>
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		{#if own === 'side'}
 			<Choose
 				label
-				name={w.ground.toward}
+				name={groundWords.toward}
 				rows={sides.map((one, i) => ({ value: `${i}`, label: one.name }))}
 				value={`${side}`}
 				pick={(at) => (side = Number(at))}
 			/>
 		{:else if own === 'bearing'}
 			<label class="label"
-				>{w.ground.bearing}<input
+				>{groundWords.bearing}<input
 					{...numberKeys}
 					class="reading block w-150"
 					bind:value={bearing}
@@ -95,21 +95,21 @@
 		{/if}
 		{#if own === 'side' || own === 'bearing'}
 			<label class="label"
-				>{w.ground.rate}<input
+				>{groundWords.rate}<input
 					class="reading block w-150"
 					id="fall-rate"
 					bind:value={rate}
-					placeholder={w.ground.rateHint[store.units]}
+					placeholder={groundWords.rateHint[store.units]}
 					onkeydown={(e) => e.key === 'Enter' && void keep()}
 				/></label
 			>
 		{:else if own === 'drain'}
 			<p class="max-w-300">
-				<span class="label">{w.ground.drainAt}</span>
-				{drain ? w.ground.drainSet : w.ground.drainHow}
+				<span class="label">{groundWords.drainAt}</span>
+				{drain ? groundWords.drainSet : groundWords.drainHow}
 			</p>
 			<label class="label"
-				>{w.ground.drainDepth}<input
+				>{groundWords.drainDepth}<input
 					class="reading block w-150"
 					id="fall-depth"
 					bind:value={depth}
@@ -123,17 +123,17 @@
 			>
 		{/if}
 	</div>
-	<p class="label">{w.ground.underside}</p>
+	<p class="label">{groundWords.underside}</p>
 	<OneOf
-		rows={Object.entries(w.ground.undersides).map(([key, name]) => ({ value: key as 'parallel' | 'level', label: name }))}
+		rows={Object.entries(groundWords.undersides).map(([key, name]) => ({ value: key as 'parallel' | 'level', label: name }))}
 		value={under ?? zone.underside}
 		pick={(key) => (under = key)}
-		name={w.ground.underside}
+		name={groundWords.underside}
 	/>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
-		<Act kind="main" onclick={() => void keep()}>{w.ground.keepFall}</Act>
-		{#if kind || under}<Act kind="quiet" onclick={drop}>{w.ground.dropStack}</Act>{/if}
+		<Act kind="main" onclick={() => void keep()}>{groundWords.keepFall}</Act>
+		{#if kind || under}<Act kind="quiet" onclick={drop}>{groundWords.dropStack}</Act>{/if}
 	</div>
 	<Table
 		>{#each data.state.falls as one}<tr class:on={one.zone === data.zone}

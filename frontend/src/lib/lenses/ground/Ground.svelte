@@ -8,7 +8,7 @@
 	import LensFrame from '../../shell/LensFrame.svelte';
 	import { inBox, ownsArrows } from '../../shell/keys';
 	import type { JobStore } from '../../state/job.svelte';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import DugPanel from './DugPanel.svelte';
 	import FallsPanel from './FallsPanel.svelte';
 	import { GroundData } from './ground.svelte';
@@ -98,13 +98,13 @@
 			: tab === 'shots'
 				? coarse.now && shot.where
 					? `${layerName[0]?.toUpperCase()}${layerName.slice(1)}, ${shot.where}`
-					: `${w.ground.tabs.shots.sheet}: ${layerName}`
-				: w.ground.tabs[tab].sheet
+					: `${groundWords.tabs.shots.sheet}: ${layerName}`
+				: groundWords.tabs[tab].sheet
 	);
 </script>
 
 <svelte:window bind:innerWidth={across} onkeydown={keys} />
-<LensFrame {turn} name={w.ground.tabsName} ready={outline !== null}>
+<LensFrame {turn} name={groundWords.tabsName} ready={outline !== null}>
 	{#snippet sheet()}
 		<Sheet
 			{store}
@@ -120,10 +120,10 @@
 			{#snippet key()}
 				{#if tab === 'shots'}<p class="label flex items-center gap-5 max-phone:hidden side:hidden">
 						<RodMark is="high" size={12} />
-						{w.ground.high}, {w.ground.rakeOff.toLowerCase()}
+						{groundWords.high}, {groundWords.rakeOff.toLowerCase()}
 						<span class="ml-8 flex"><RodMark is="low" size={12} /></span>
-						{w.ground.low}, {w.ground.fillIt} <span class="ml-8 flex"><RodMark is="inside" size={12} /></span>
-						{w.ground.insideWord}
+						{groundWords.low}, {groundWords.fillIt} <span class="ml-8 flex"><RodMark is="inside" size={12} /></span>
+						{groundWords.insideWord}
 					</p>{/if}
 			{/snippet}
 			{#snippet over(view)}
@@ -153,9 +153,9 @@
 			{/snippet}
 		</Sheet>
 	{/snippet}
-	{#snippet empty()}<FirstActs jobId={store.id} here="ground" why={w.ground.needOutline} />{/snippet}
+	{#snippet empty()}<FirstActs jobId={store.id} here="ground" why={groundWords.needOutline} />{/snippet}
 	{#if data.problem}<p class="wrong" role="alert">{data.problem}</p>{/if}
-	{#if !data.state}<p class="label">{w.ground.loading}</p>
+	{#if !data.state}<p class="label">{groundWords.loading}</p>
 	{:else if tab === 'shots'}<ShotsPanel {data} {laser} box={shot} {connect} bind:trial />
 	{:else if tab === 'rod'}<RodPanel {data} {laser} box={rod} {surface} choose={chooseSurface} />
 	{:else if tab === 'laser'}<LaserPanel {data} {laser} {connect} />

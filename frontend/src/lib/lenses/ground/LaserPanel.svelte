@@ -3,7 +3,7 @@
 	import { remember } from '../../state/remember.svelte';
 	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import type { GroundData } from './ground.svelte';
 	import type { LaserLink } from './laser.svelte';
 	import StandIn from './StandIn.svelte';
@@ -71,9 +71,9 @@
 		if (stand && (await note('turn', 'turning-point', { setup: stand.id, name: turn.name, foresight_mm: turn.read })))
 			turn = { name: '', read: '' };
 	}
-	const whats = (Object.keys(w.ground.whats) as (keyof typeof w.ground.whats)[]).map((value) => ({
+	const whats = (Object.keys(groundWords.whats) as (keyof typeof groundWords.whats)[]).map((value) => ({
 		value,
-		label: w.ground.whats[value]
+		label: groundWords.whats[value]
 	}));
 </script>
 
@@ -84,69 +84,70 @@
 		</p>
 		<p data-drift={stand.moved}><Frac text={stand.words} /></p>
 	{:else}
-		<p class="big plain">{marks.length ? w.ground.noLaser : w.ground.noMarks}</p>
+		<p class="big plain">{marks.length ? groundWords.noLaser : groundWords.noMarks}</p>
 	{/if}
 </div>
 
 {#if stand}
-	<h2 class="mt-10">{w.ground.again}</h2>
-	<p class="label">{w.ground.againHow}</p>
+	<h2 class="mt-10">{groundWords.again}</h2>
+	<p class="label">{groundWords.againHow}</p>
 	<div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
 		<label class="label"
 			>{stand.on}<input
 				class="reading block w-150"
 				id="again"
 				bind:value={again}
-				placeholder={w.ground.readHint[data.state?.reads ?? 'sixteenths']}
+				placeholder={groundWords.readHint[data.state?.reads ?? 'sixteenths']}
 				onkeydown={(e) => e.key === 'Enter' && void checkAgain()}
 			/></label
 		>
-		<Act disabled={!again.trim()} onclick={() => void checkAgain()}>{w.ground.check}</Act>
+		<Act disabled={!again.trim()} onclick={() => void checkAgain()}>{groundWords.check}</Act>
 		{#if stand.simulated}<Act kind="quiet" onclick={() => void take('again', (mm) => (again = `${mm} mm`), stand.on)}
-				>{w.ground.fromStandIn}</Act
+				>{groundWords.fromStandIn}</Act
 			>{/if}
 	</div>
 	{#if wrong.at === 'again' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 {/if}
 
-<h2 class="mt-10">{w.ground.setUp}</h2>
+<h2 class="mt-10">{groundWords.setUp}</h2>
 <div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
 	<label class="label"
-		>{w.ground.setUpName}<input
+		>{groundWords.setUpName}<input
 			class="reading block w-150"
 			bind:value={up.name}
-			placeholder={w.ground.setUpNext((data.state?.ground.stands.length ?? 0) + 1)}
+			placeholder={groundWords.setUpNext((data.state?.ground.stands.length ?? 0) + 1)}
 		/></label
 	>
 	<Choose
 		label
 		class="min-w-110"
-		name={w.ground.on_}
+		name={groundWords.on_}
 		rows={marks.map((row) => ({ value: row.name, label: row.name }))}
 		value={on}
 		pick={(name) => (up.on = name)}
 	/>
 	<label class="label"
-		>{w.ground.backsight}<input
+		>{groundWords.backsight}<input
 			class="reading block w-150"
 			id="backsight"
 			bind:value={up.read}
 			oninput={() => (up.simulated = false)}
-			placeholder={w.ground.readHint[data.state?.reads ?? 'sixteenths']}
+			placeholder={groundWords.readHint[data.state?.reads ?? 'sixteenths']}
 			onkeydown={(e) => e.key === 'Enter' && void setUp()}
 		/></label
 	>
-	<Act kind="main" disabled={!on || !up.read.trim()} onclick={() => void setUp()}>{w.ground.setUpKeep}</Act>
+	<Act kind="main" disabled={!on || !up.read.trim()} onclick={() => void setUp()}>{groundWords.setUpKeep}</Act>
 	<Act
 		kind="quiet"
 		disabled={!on}
-		onclick={() => void take('up', (mm) => (up = { ...up, read: `${mm} mm`, simulated: true }), on)}>{w.ground.fromStandIn}</Act
+		onclick={() => void take('up', (mm) => (up = { ...up, read: `${mm} mm`, simulated: true }), on)}
+		>{groundWords.fromStandIn}</Act
 	>
 </div>
 {#if wrong.at === 'up' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 {#if laser.words}<p class="wrong" role="alert">{laser.words}</p>{/if}
 
-<h2 class="mt-10">{w.ground.marks}</h2>
+<h2 class="mt-10">{groundWords.marks}</h2>
 {#if marks.length}
 	<Table>
 		{#each marks as row}
@@ -161,7 +162,7 @@
 										[{ op: 'remove_benchmark', benchmark: store.document?.ground.benchmarks[row.benchmark ?? 0]?.id ?? '' }],
 										'mark'
 									)
-									.then(() => data.load())}>{w.ground.takeOff}</Act
+									.then(() => data.load())}>{groundWords.takeOff}</Act
 						>{/if}</td
 				></tr
 			>
@@ -169,18 +170,25 @@
 	</Table>
 {/if}
 <div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
-	<label class="label">{w.ground.markName}<input class="reading block w-190" id="mark-name" bind:value={mark.name} /></label>
+	<label class="label">{groundWords.markName}<input class="reading block w-190" id="mark-name" bind:value={mark.name} /></label>
 	<label class="label"
-		>{w.ground.markLevel}<input
+		>{groundWords.markLevel}<input
 			class="reading block w-150"
 			id="mark-level"
 			bind:value={mark.level}
-			placeholder={w.ground.markHint[store.units]}
+			placeholder={groundWords.markHint[store.units]}
 			onkeydown={(e) => e.key === 'Enter' && void addMark()}
 		/></label
 	>
-	<Choose label class="min-w-110" name={w.ground.markWhat} rows={whats} value={mark.what} pick={(what) => (mark.what = what)} />
-	<Act kind="quiet" disabled={!mark.name.trim() || !mark.level.trim()} onclick={() => void addMark()}>{w.ground.addMark}</Act>
+	<Choose
+		label
+		class="min-w-110"
+		name={groundWords.markWhat}
+		rows={whats}
+		value={mark.what}
+		pick={(what) => (mark.what = what)}
+	/>
+	<Act kind="quiet" disabled={!mark.name.trim() || !mark.level.trim()} onclick={() => void addMark()}>{groundWords.addMark}</Act>
 </div>
 {#if problem}<p class="wrong" role="alert">
 		{problem.detail}
@@ -188,12 +196,12 @@
 	</p>{/if}
 
 {#if stand}
-	<Fold name={w.ground.turning}>
+	<Fold name={groundWords.turning}>
 		<div class="row mx-0 mt-4 mb-8 flex flex-wrap items-end gap-x-12 gap-y-8">
-			<label class="label">{w.ground.turningName}<input class="reading block w-190" bind:value={turn.name} /></label>
-			<label class="label">{w.ground.turningRead}<input class="reading block w-150" bind:value={turn.read} /></label>
+			<label class="label">{groundWords.turningName}<input class="reading block w-190" bind:value={turn.name} /></label>
+			<label class="label">{groundWords.turningRead}<input class="reading block w-150" bind:value={turn.read} /></label>
 			<Act kind="quiet" disabled={!turn.name.trim() || !turn.read.trim()} onclick={() => void keepTurn()}
-				>{w.ground.turningKeep}</Act
+				>{groundWords.turningKeep}</Act
 			>
 		</div>
 		{#if wrong.at === 'turn' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** One layer of a build-up as a line that is typed over: what it is, how thick, of what, and where it lies. */
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import type { Kind, LayerRow } from './stack';
@@ -19,7 +19,7 @@
 		out: () => void;
 	}
 	let { units, row, at, last, fixed, stones, wrong, change, move, out }: Props = $props();
-	const kinds = Object.keys(w.ground.layers) as Kind[];
+	const kinds = Object.keys(groundWords.layers) as Kind[];
 	const own = $derived(row.kind === 'slab' || row.kind === 'native');
 	const TOOL = 'h-34 w-36 border-[1.5px] border-ink disabled:opacity-35 pointer-coarse:size-44';
 </script>
@@ -33,10 +33,12 @@
 	]}
 	data-kind={row.kind}
 >
-	{#if own}<b class="text-read">{w.ground.layers[row.kind]}</b>
+	{#if own}<b class="text-read">{groundWords.layers[row.kind]}</b>
 	{:else}<Choose
-			name="{w.ground.layer} {at + 1}"
-			rows={kinds.filter((one) => one !== 'slab' && one !== 'native').map((one) => ({ value: one, label: w.ground.layers[one] }))}
+			name="{groundWords.layer} {at + 1}"
+			rows={kinds
+				.filter((one) => one !== 'slab' && one !== 'native')
+				.map((one) => ({ value: one, label: groundWords.layers[one] }))}
 			value={row.kind}
 			pick={(kind) => change({ ...row, kind })}
 		/>{/if}
@@ -44,30 +46,31 @@
 	{:else if row.kind !== 'barrier'}<input
 			{...lengthKeys(units)}
 			class="reading"
-			aria-label="{w.ground.layers[row.kind]} {w.ground.thick}"
+			aria-label="{groundWords.layers[row.kind]} {groundWords.thick}"
 			value={row.thickness}
 			oninput={(e) => change({ ...row, thickness: e.currentTarget.value })}
 		/>
 	{:else}<span></span>{/if}
 	{#if row.kind === 'foam'}<input
 			class="reading"
-			aria-label={w.ground.strength}
-			placeholder={w.ground.strength}
+			aria-label={groundWords.strength}
+			placeholder={groundWords.strength}
 			value={row.strength}
 			oninput={(e) => change({ ...row, strength: e.currentTarget.value })}
 		/>
 	{:else if ['stone', 'graded', 'blinding', 'fill'].includes(row.kind)}<Choose
-			name={w.ground.stoneOf}
-			rows={[{ value: '', label: w.ground.kitStone }, ...stones.map((one) => ({ value: one, label: one }))]}
+			name={groundWords.stoneOf}
+			rows={[{ value: '', label: groundWords.kitStone }, ...stones.map((one) => ({ value: one, label: one }))]}
 			value={row.stone}
 			pick={(stone) => change({ ...row, stone })}
 		/>
 	{:else}<span></span>{/if}
 	<span class="flex justify-end gap-3">
 		{#if row.kind !== 'native'}
-			<button class={TOOL} type="button" aria-label={w.ground.up} disabled={at === 0} onclick={() => move(-1)}>▲</button>
-			<button class={TOOL} type="button" aria-label={w.ground.down} disabled={at >= last - 1} onclick={() => move(1)}>▼</button>
-			{#if row.kind !== 'slab'}<button class={TOOL} type="button" aria-label={w.ground.out} onclick={out}>✕</button>{/if}
+			<button class={TOOL} type="button" aria-label={groundWords.up} disabled={at === 0} onclick={() => move(-1)}>▲</button>
+			<button class={TOOL} type="button" aria-label={groundWords.down} disabled={at >= last - 1} onclick={() => move(1)}>▼</button
+			>
+			{#if row.kind !== 'slab'}<button class={TOOL} type="button" aria-label={groundWords.out} onclick={out}>✕</button>{/if}
 		{/if}
 	</span>
 </li>

@@ -2,7 +2,7 @@
 	/** Should read, you read, and what that means: the same for a surface of the card and for a shot on the plan. */
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import type { LaserLink } from './laser.svelte';
 	import type { Reading } from './reading.svelte';
 	import VerdictBand from './VerdictBand.svelte';
@@ -28,13 +28,13 @@
 		]}
 	>
 		<div class="cell">
-			<p class="label">{w.ground.should}</p>
+			<p class="label">{groundWords.should}</p>
 			<p class="num should text-tally leading-40 font-heavy whitespace-nowrap font-stretch-[90%]">
 				{#if box.working}<Num working={box.working} text={box.should} />{/if}
 			</p>
 		</div>
 		<label class="cell"
-			><span class="label">{w.ground.read}</span><input
+			><span class="label">{groundWords.read}</span><input
 				id="rod-reading"
 				class={[
 					'num pen border-x-0 border-t-0 border-b-2 border-dashed border-pencil text-tally font-label',
@@ -42,7 +42,7 @@
 					'placeholder:text-ask focus:bg-well'
 				]}
 				autocomplete="off"
-				placeholder={w.ground.readHint[reads]}
+				placeholder={groundWords.readHint[reads]}
 				value={box.typed}
 				aria-invalid={box.wrong !== ''}
 				oninput={(e) => box.type(e.currentTarget.value)}
@@ -59,7 +59,7 @@
 			data-verdict={said?.verdict ?? ''}
 		>
 			{#if said}<VerdictBand {said} />
-			{:else}<p class="label">{w.ground.nothingRead}</p>{/if}
+			{:else}<p class="label">{groundWords.nothingRead}</p>{/if}
 		</div>
 	</div>
 	{#if box.wrong}<p class="wrong" role="alert">{box.wrong}</p>{/if}
@@ -69,9 +69,9 @@
 				kind="main"
 				class="max-phone:min-h-64 max-phone:w-full max-phone:text-act"
 				disabled={!said}
-				onclick={() => void keep?.()}>{w.ground.keepShot}</Act
+				onclick={() => void keep?.()}>{groundWords.keepShot}</Act
 			>{/if}
-		{#if laser.on && shoot}<Act onclick={shoot}>{w.ground.shootHere}</Act>{/if}
+		{#if laser.on && shoot}<Act onclick={shoot}>{groundWords.shootHere}</Act>{/if}
 		{#if laser.words}<p class="wrong" role="alert">{laser.words}</p>{/if}
 	</div>
 </div>

@@ -2,7 +2,7 @@
 	/** The rod card: cores with readings, one surface in large type, and every surface as a list. */
 	import { onTab } from '../../state/findings';
 	import Frac from '../../ui/Frac.svelte';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import CoreRack from './CoreRack.svelte';
 	import type { GroundData } from './ground.svelte';
 	import type { LaserLink } from './laser.svelte';
@@ -72,21 +72,21 @@
 				last={k === racks.length - 1}
 			/>
 		{/each}
-		<p class="label">{data.stand ? w.ground.cores : w.ground.coresLevels} {w.ground.coresKey}</p>
+		<p class="label">{data.stand ? groundWords.cores : groundWords.coresLevels} {groundWords.coresKey}</p>
 	</div>
 	<FindingList findings={onTab(found.findings, 'rod')} />
 	<div class="mx-0 mt-8 mb-4 flex flex-wrap items-center gap-6">
-		<h2>{w.ground.surfaces}</h2>
+		<h2>{groundWords.surfaces}</h2>
 		{#each ['', ...groups, 'edges'] as key}<Act kind="quiet" on={only === key} onclick={() => (only = key)}
 				>{key === '' ? 'all' : key}</Act
 			>{/each}
 	</div>
 	<Table
 		heads={[
-			{ says: w.ground.pickSurface, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' },
-			{ says: w.ground.level, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' },
-			{ says: w.ground.reads, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' },
-			{ says: w.ground.pole, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' }
+			{ says: groundWords.pickSurface, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' },
+			{ says: groundWords.level, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' },
+			{ says: groundWords.reads, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' },
+			{ says: groundWords.pole, class: 'font-plain max-phone:nth-[2]:hidden max-phone:nth-[4]:hidden' }
 		]}
 	>
 		{#each shown as { one, i }}
@@ -115,5 +115,5 @@
 			</tr>
 		{/each}
 	</Table>
-	<p class="label">{w.ground.poleHow}</p>
+	<p class="label">{groundWords.poleHow}</p>
 {/if}

@@ -5,6 +5,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import RodMark from '../../ui/RodMark.svelte';
+	import { ground as groundWords } from '../../words/ground';
 	import { w } from '../../words/words';
 	import type { LaserLink } from './laser.svelte';
 	import type { Reading } from './reading.svelte';
@@ -70,10 +71,10 @@
 {#snippet fixes()}
 	<span class="ml-auto flex flex-none gap-5">
 		{#if sixteenths}
-			<button type="button" class={SMALL} aria-label={w.ground.lessSixteenth} onclick={() => nudge(-1)}
+			<button type="button" class={SMALL} aria-label={groundWords.lessSixteenth} onclick={() => nudge(-1)}
 				>−<Frac text="1/16" /></button
 			>
-			<button type="button" class={SMALL} aria-label={w.ground.moreSixteenth} onclick={() => nudge(1)}
+			<button type="button" class={SMALL} aria-label={groundWords.moreSixteenth} onclick={() => nudge(1)}
 				>+<Frac text="1/16" /></button
 			>
 		{/if}
@@ -92,35 +93,35 @@
 		{#if inch !== null}
 			<b class="text-tally leading-[1.05] font-black whitespace-nowrap">{inch}″ …</b>
 			<p class="text-read leading-[1.2] font-mid">
-				{#if span.inside}<RodMark is="inside" /> <Frac text={w.ground.isInside(span.inside)} />.{/if}
-				{#if span.less}<RodMark is="high" /> {w.ground.lessIs}.{/if}
-				{#if span.more}<RodMark is="low" /> {w.ground.moreIs}.{/if}
+				{#if span.inside}<RodMark is="inside" /> <Frac text={groundWords.isInside(span.inside)} />.{/if}
+				{#if span.less}<RodMark is="high" /> {groundWords.lessIs}.{/if}
+				{#if span.more}<RodMark is="low" /> {groundWords.moreIs}.{/if}
 			</p>
-			<button type="button" class="{SMALL} ml-auto flex-none" onclick={() => (inch = null)}>{w.ground.notInch(inch)}</button>
+			<button type="button" class="{SMALL} ml-auto flex-none" onclick={() => (inch = null)}>{groundWords.notInch(inch)}</button>
 		{:else if asked}
 			<p class="wrong text-key" role="alert"><Frac text={asked} /></p>
-			{#if keep}<button type="button" class="{SMALL} ml-auto flex-none" onclick={() => void keep?.()}>{w.ground.keepSo}</button
+			{#if keep}<button type="button" class="{SMALL} ml-auto flex-none" onclick={() => void keep?.()}>{groundWords.keepSo}</button
 				>{/if}
 		{:else if box.answer}
 			<VerdictBand said={box.answer} brief />
 			{@render fixes()}
 		{:else if last}
 			<VerdictBand said={last}>
-				{#snippet tail()}<span class="font-label">{w.ground.keptAt} <Frac text={last.reading_text} /></span>{/snippet}
+				{#snippet tail()}<span class="font-label">{groundWords.keptAt} <Frac text={last.reading_text} /></span>{/snippet}
 			</VerdictBand>
 			{@render fixes()}
-		{:else}<p class="text-read text-ink2">{box.wrong || w.ground.nothingRead}</p>{/if}
+		{:else}<p class="text-read text-ink2">{box.wrong || groundWords.nothingRead}</p>{/if}
 	</div>
 	{#if box.wrong && (box.answer || inch !== null || last)}<p class="wrong px-14" role="alert">{box.wrong}</p>{/if}
 	<div class="flex items-end gap-16 px-14 pt-4">
 		<div class="min-w-110">
-			<p class="label">{w.ground.should}</p>
+			<p class="label">{groundWords.should}</p>
 			<p class="should h-32 text-call leading-28 font-heavy whitespace-nowrap font-stretch-[90%] [&_button]:-mt-8">
 				{#if box.working}<Num working={box.working} text={box.should} />{/if}
 			</p>
 		</div>
 		<label class="min-w-0 flex-1"
-			><span class="label">{w.ground.read}</span><input
+			><span class="label">{groundWords.read}</span><input
 				id="rod-reading"
 				class={[
 					'pen -mt-18 block h-52 w-full border-b-2 border-dashed border-pencil bg-transparent bg-none pt-18 text-call leading-28',
@@ -128,7 +129,7 @@
 				]}
 				inputmode="none"
 				autocomplete="off"
-				placeholder={sixteenths ? w.ground.inchThenEighth : w.ground.readHint[reads]}
+				placeholder={sixteenths ? groundWords.inchThenEighth : groundWords.readHint[reads]}
 				value={inch === null ? box.typed : `${feet}' ${inch} …`}
 				aria-invalid={box.wrong !== ''}
 				oninput={(e) => box.type(e.currentTarget.value)}
@@ -139,11 +140,11 @@
 				type="button"
 				class={[SMALL, 'flex-none', feetAsked && 'bg-ink text-sheet']}
 				aria-pressed={feetAsked}
-				onclick={() => (feetAsked = !feetAsked)}>{feetAsked ? w.ground.whichFoot : `${w.ground.feet} ${feet}`}</button
+				onclick={() => (feetAsked = !feetAsked)}>{feetAsked ? groundWords.whichFoot : `${groundWords.feet} ${feet}`}</button
 			>{/if}
 	</div>
 	{#if sixteenths}
-		<div class="grid grid-cols-6 gap-5 px-14 py-6" role="group" aria-label={feetAsked ? w.ground.feet : w.ground.inches}>
+		<div class="grid grid-cols-6 gap-5 px-14 py-6" role="group" aria-label={feetAsked ? groundWords.feet : groundWords.inches}>
 			{#each Array.from({ length: 12 }, (_, i) => i) as n}
 				{@const on = feetAsked ? feet === n : inch === n}
 				<button
@@ -158,7 +159,7 @@
 				>
 			{/each}
 		</div>
-		<div class="grid grid-cols-8 px-14 pb-8" role="group" aria-label={w.ground.eighths}>
+		<div class="grid grid-cols-8 px-14 pb-8" role="group" aria-label={groundWords.eighths}>
 			{#each EIGHTHS as name, n}
 				<button
 					type="button"
@@ -167,7 +168,7 @@
 						'font-heavy active:bg-ink active:text-sheet disabled:text-ink2 side:min-h-48'
 					]}
 					disabled={inch === null}
-					aria-label={w.ground.eighthSays(name, marks[n] ?? '')}
+					aria-label={groundWords.eighthSays(name, marks[n] ?? '')}
 					onclick={() => void press(n)}
 				>
 					<i class="absolute top-0 w-3 bg-current" style:height="{n === 0 ? 16 : n === 4 ? 13 : n % 2 ? 6 : 9}px"></i>
@@ -183,14 +184,14 @@
 					>{key}</button
 				>
 			{/each}
-			<button class="{KEY} bg-well" type="button" onclick={() => box.clear()}>{w.ground.clear}</button>
+			<button class="{KEY} bg-well" type="button" onclick={() => box.clear()}>{groundWords.clear}</button>
 			{#if keep}<button class={[KEY, 'act main col-span-full']} type="button" disabled={!box.answer} onclick={() => void keep?.()}
-					>{w.ground.keepShot}</button
+					>{groundWords.keepShot}</button
 				>{/if}
 		</div>
 	{/if}
 	{#if laser.on && shoot}<p class="px-14 pb-8">
-			<button type="button" class="act w-full" onclick={shoot}>{w.ground.shootHere}</button>
+			<button type="button" class="act w-full" onclick={shoot}>{groundWords.shootHere}</button>
 		</p>{/if}
 	{#if laser.words}<p class="wrong px-14" role="alert">{laser.words}</p>{/if}
 </div>

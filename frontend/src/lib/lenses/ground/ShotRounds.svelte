@@ -2,7 +2,7 @@
 	/** Rounds of shots as they were written down; one can be struck out and stays visible. */
 	import { api } from '../../api/api';
 	import type { RecordRow } from '../../api/schema';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import type { GroundData } from './ground.svelte';
 	import Fold from '../../ui/Fold.svelte';
 	import Act from '../../ui/Act.svelte';
@@ -22,7 +22,7 @@
 	const clock = (at: string) => new Date(at).toLocaleString(undefined, { weekday: 'short', hour: 'numeric', minute: '2-digit' });
 </script>
 
-<Fold bind:open name={w.ground.rounds}>
+<Fold bind:open name={groundWords.rounds}>
 	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 	<ul>
 		{#each rows.slice(0, 40) as row}
@@ -30,8 +30,8 @@
 				<span class={[row.superseded && 'line-through']}
 					>{clock(row.at)} {row.who} · {row.unread || `${row.verdict} ${row.values['source']}`}</span
 				>
-				{#if row.superseded}<b>{w.ground.struck}</b>{:else}<Act kind="quiet" onclick={() => void strike(row)}
-						>{w.ground.strike}</Act
+				{#if row.superseded}<b>{groundWords.struck}</b>{:else}<Act kind="quiet" onclick={() => void strike(row)}
+						>{groundWords.strike}</Act
 					>{/if}
 			</li>
 		{/each}

@@ -5,7 +5,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import ReadingBar from '../../ui/ReadingBar.svelte';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import type { RodAnswer } from '../../api/schema';
 	import type { XY } from '../../drawing/viewport';
 	import { coarse } from '../../ui/pointer.svelte';
@@ -39,7 +39,7 @@
 	let told = $state('');
 	const layer = $derived(state_?.layers.find((row) => row.key === data.layer)?.name ?? '');
 	const where = $derived(
-		!data.stick ? w.ground.pressSheet : box.where ? `${layer[0]?.toUpperCase()}${layer.slice(1)}, ${box.where}` : layer
+		!data.stick ? groundWords.pressSheet : box.where ? `${layer[0]?.toUpperCase()}${layer.slice(1)}, ${box.where}` : layer
 	);
 	const layerRows = $derived(
 		(state_?.layers ?? []).map((row) => ({ value: row.key, label: `${row.name}${row.shots ? ` · ${row.shots}` : ''}` }))
@@ -99,7 +99,7 @@
 		const rows = trial.map((row, i) => ({ name: String(i + 1), at: row.at, reading_mm: row.mm }));
 		wrong = (await data.record('shots', { layer: data.layer, setup: stand.id, source: 'stand-in', shots: rows }))?.words ?? '';
 		if (!wrong) {
-			told = w.ground.kept(rows.length);
+			told = groundWords.kept(rows.length);
 			trial = [];
 		}
 	}
@@ -116,8 +116,8 @@
 			</p>
 			<p><Frac text={shots.summary} /> <span class="label"><Frac text={shots.allowed} /></span></p>
 			{#if shots.extra}<p class="label">
-					{w.ground.extra}: <b><Num working={shots.extra} /></b>. {shots.trimmed_text}
-					{w.ground.trimmed}.
+					{groundWords.extra}: <b><Num working={shots.extra} /></b>. {shots.trimmed_text}
+					{groundWords.trimmed}.
 				</p>{/if}
 			{#if stand?.moved}<p class="wrong"><Frac text={stand.words} /></p>{/if}
 		</div>
@@ -147,14 +147,14 @@
 		rows={layerRows}
 		value={data.layer}
 		pick={(key) => key && void data.choose(key)}
-		name={w.ground.layer}
+		name={groundWords.layer}
 		class="my-6 max-phone:hidden side:hidden"
 	/>
 	{#if coarse.now}{@render reading()}{@render flat()}{:else}{@render flat()}{@render reading()}{/if}
 	<div class="my-4 hidden max-phone:block side:block">
 		<Choose
 			class="w-full"
-			name={w.ground.layer}
+			name={groundWords.layer}
 			rows={state_.layers.map((row) => ({ value: row.key, label: `${row.name}${row.shots ? ` · ${row.shots}` : ''}` }))}
 			value={data.layer}
 			pick={(key) => void data.choose(key)}
@@ -162,23 +162,23 @@
 	</div>
 	{#if trial.length}
 		<div class="row mx-0 my-6 flex flex-wrap items-center gap-6 border-2 border-ink px-10 py-6">
-			<b>{w.ground.gridAt(trial.length, state_.grid.length)}</b>
-			{#if walking}<Act kind="quiet" onclick={() => (walking = false)}>{w.ground.stopGrid}</Act>
+			<b>{groundWords.gridAt(trial.length, state_.grid.length)}</b>
+			{#if walking}<Act kind="quiet" onclick={() => (walking = false)}>{groundWords.stopGrid}</Act>
 			{:else}
-				<Act kind="main" onclick={() => void keepGrid()}>{w.ground.keepGrid(trial.length)}</Act>
-				<Act kind="quiet" onclick={() => (trial = [])}>{w.ground.dropGrid}</Act>
+				<Act kind="main" onclick={() => void keepGrid()}>{groundWords.keepGrid(trial.length)}</Act>
+				<Act kind="quiet" onclick={() => (trial = [])}>{groundWords.dropGrid}</Act>
 			{/if}
 		</div>
 	{:else if stand}
 		<div class="row mx-0 my-6 flex flex-wrap items-center gap-6">
 			<Act kind="quiet" onclick={() => void walk()}
-				>{w.ground.shootGrid(state_.grid.length)} ({w.ground.standIn.toLowerCase()})</Act
+				>{groundWords.shootGrid(state_.grid.length)} ({groundWords.standIn.toLowerCase()})</Act
 			>
 			{#if told}<span role="status">{told}</span>{/if}
 		</div>
 	{/if}
 	{#if shots.count}
-		<h2 class="mt-10">{w.ground.rakes}</h2>
+		<h2 class="mt-10">{groundWords.rakes}</h2>
 		{#if shots.rakes.length}
 			<ol class="rakes">
 				{#each shots.rakes.slice(0, 8) as row}
@@ -192,22 +192,22 @@
 					</li>
 				{/each}
 			</ol>
-		{:else}<p>{w.ground.noRakes}</p>{/if}
-		<h2 class="mt-10">{w.ground.enough}</h2>
+		{:else}<p>{groundWords.noRakes}</p>{/if}
+		<h2 class="mt-10">{groundWords.enough}</h2>
 		<p class:wrong={!shots.enough.enough}>
 			<Frac text={shots.enough.words} />
 			{#if shots.enough.next_at}<Act kind="quiet" onclick={() => (data.stick = shots.enough.next_at)}
-					>{w.ground.nextGap}: {w.ground.goThere}</Act
+					>{groundWords.nextGap}: {groundWords.goThere}</Act
 				>{/if}
 		</p>
 	{/if}
 	<FindingList findings={onTab(state_.findings, 'shots')} />
 	<StandIn {laser} connect={() => void connect()} />
-	<Fold name={w.ground.fromFile}>
-		<p class="label">{w.ground.fileHow}</p>
+	<Fold name={groundWords.fromFile}>
+		<p class="label">{groundWords.fileHow}</p>
 		<ReadingBar reading={data.reading} />
 		<label class="act quiet pick"
-			>{w.ground.pickFile}<input
+			>{groundWords.pickFile}<input
 				class="absolute w-1 opacity-0"
 				type="file"
 				accept=".csv,.txt"

@@ -11,7 +11,7 @@
 	import LayerLine from './LayerLine.svelte';
 	import UsualStacks from './UsualStacks.svelte';
 	import Field from '../../ui/Field.svelte';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import CoreSample from './CoreSample.svelte';
 	import type { GroundData } from './ground.svelte';
 	import { readRough, toKeep, usualPlace, type Kind, type LayerRow } from './stack';
@@ -105,7 +105,7 @@
 	/** how deep each zone is dug, with what is being tried */
 	const digs = $derived(store.figure?.top?.zones ?? []);
 	const dig = $derived(digs[data.zone]?.dig_text ?? '');
-	const verdict = $derived(w.ground.digTo(digs[data.zone]?.name ?? '', dig, draft !== null));
+	const verdict = $derived(groundWords.digTo(digs[data.zone]?.name ?? '', dig, draft !== null));
 	function add(layer: UsualLayer) {
 		const kind = layer.kind as Kind;
 		change((list) =>
@@ -139,14 +139,14 @@
 			>{/each}
 	</div>
 	<h2>
-		{w.ground.stackFor(mark)}
+		{groundWords.stackFor(mark)}
 		<label class="ml-14 font-label"
-			><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {w.ground.heated}</label
+			><input type="checkbox" checked={hot} onchange={(e) => (heated = e.currentTarget.checked)} /> {groundWords.heated}</label
 		>
-		<span class="ml-14 font-label" aria-hidden="true">{w.ground.space}</span>
+		<span class="ml-14 font-label" aria-hidden="true">{groundWords.space}</span>
 		<Choose
-			name={w.ground.space}
-			rows={Object.entries(w.ground.spaces).map(([value, label]) => ({ value, label }))}
+			name={groundWords.space}
+			rows={Object.entries(groundWords.spaces).map(([value, label]) => ({ value, label }))}
 			value={on}
 			pick={(now) => (space = now)}
 		/>
@@ -160,7 +160,7 @@
 					{row}
 					at={i}
 					last={rows.length - 1}
-					fixed={row.kind === 'slab' ? typedLength(slabMm, units).replace(/"/g, '″') : w.ground.deepBelow(dig)}
+					fixed={row.kind === 'slab' ? typedLength(slabMm, units).replace(/"/g, '″') : groundWords.deepBelow(dig)}
 					{stones}
 					wrong={wrongAt === i}
 					change={(now) => change((list) => (list[i] = now))}
@@ -172,31 +172,31 @@
 	</div>
 	{#if problem}<p class="wrong" role="alert">{problem.detail}</p>{/if}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
-		<span class="label self-center">{w.ground.addLayer}</span>
-		{#each data.state.single as layer}<Act kind="quiet" onclick={() => add(layer)}>+ {w.ground.layers[layer.kind as Kind]}</Act
+		<span class="label self-center">{groundWords.addLayer}</span>
+		{#each data.state.single as layer}<Act kind="quiet" onclick={() => add(layer)}>+ {groundWords.layers[layer.kind as Kind]}</Act
 			>{/each}
 		{#if draft || heated !== null || space !== null}
-			<Act kind="main" onclick={() => void keep()}>{w.ground.keepStack}</Act>
-			<Act kind="quiet" onclick={drop}>{w.ground.dropStack}</Act>
+			<Act kind="main" onclick={() => void keep()}>{groundWords.keepStack}</Act>
+			<Act kind="quiet" onclick={drop}>{groundWords.dropStack}</Act>
 		{/if}
 	</div>
-	<Fold name={w.ground.usual} open={rows.length < 3}>
+	<Fold name={groundWords.usual} open={rows.length < 3}>
 		<UsualStacks stacks={data.state.usual} {slabMm} take={start} />
 	</Fold>
 	<FindingList {findings} />
 	<div class="row fields mx-0 my-6 flex flex-wrap items-end gap-x-12 gap-y-6">
 		<Field
-			label={w.ground.found}
+			label={groundWords.found}
 			mode="text"
 			width="190px"
 			calm
-			placeholder={data.state.found_text || w.ground.foundHint[units]}
+			placeholder={data.state.found_text || groundWords.foundHint[units]}
 			value={plan?.ground.found_mm != null ? data.state.found_text : ''}
 			problem={store.problemFor('found_mm')}
 			keep={set('found_mm')}
 		/>
 		<Field
-			label={w.ground.strip}
+			label={groundWords.strip}
 			width="170px"
 			calm
 			placeholder={data.state.strip_text}
@@ -205,5 +205,5 @@
 			keep={set('strip_mm')}
 		/>
 	</div>
-	<p class="label">{w.ground.caution}</p>
+	<p class="label">{groundWords.caution}</p>
 {/if}

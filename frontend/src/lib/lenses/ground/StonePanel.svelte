@@ -6,7 +6,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { EXAMPLES } from '../../words/examples';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import type { GroundData } from './ground.svelte';
 	import { shownVolume, typedLength } from '../../ui/typed';
 	import Act from '../../ui/Act.svelte';
@@ -54,10 +54,10 @@
 
 {#snippet pegs()}
 	{#if found && plan}
-		<h2 class="mt-8">{w.ground.pegs(found.pegs.length)}</h2>
+		<h2 class="mt-8">{groundWords.pegs(found.pegs.length)}</h2>
 		<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-16 gap-y-6">
 			<Field
-				label={w.ground.pegSpacing}
+				label={groundWords.pegSpacing}
 				width="170px"
 				calm
 				placeholder={EXAMPLES[store.units].pegs}
@@ -66,10 +66,10 @@
 				keep={set('peg_spacing_mm')}
 			/>
 			<p class="flex-1">
-				{#if found.pegs[0]?.reading_text}<span class="label">{w.ground.pegTop}</span>
+				{#if found.pegs[0]?.reading_text}<span class="label">{groundWords.pegTop}</span>
 					{#each [...new Set(found.pegs.map((peg) => `${peg.zone} ${peg.reading_text}`))].slice(0, 5) as one, i}{i ? '; ' : ''}<b
 							><Frac text={one} /></b
-						>{/each}{:else}<span class="label">{w.ground.noLaser}</span>{/if}
+						>{/each}{:else}<span class="label">{groundWords.noLaser}</span>{/if}
 			</p>
 		</div>
 	{/if}
@@ -80,29 +80,29 @@
 	{#if found.stones.length}
 		{#each found.stones as row}
 			<section class="stone border-b border-hair px-0 py-5">
-				<h2 class="mt-8">{row.mark} <span class="label">{row.name}{row.from_shots ? `, ${w.ground.fromShots}` : ''}</span></h2>
+				<h2 class="mt-8">{row.mark} <span class="label">{row.name}{row.from_shots ? `, ${groundWords.fromShots}` : ''}</span></h2>
 				<p class="sum">
 					<b class="big mr-12 text-tally font-[800] font-stretch-[90%]"><Num working={row.mass} /></b>
 					<span
-						>{metric ? '' : `${row.tonnes.toFixed(1)} ${w.ground.tonnes}, `}<Num working={row.loose} />
-						{w.ground.loose}, <Num working={row.compacted} />
-						{w.ground.packed}</span
+						>{metric ? '' : `${row.tonnes.toFixed(1)} ${groundWords.tonnes}, `}<Num working={row.loose} />
+						{groundWords.loose}, <Num working={row.compacted} />
+						{groundWords.packed}</span
 					>
 				</p>
 				<p>
-					{w.ground.trucks(row.trucks)}{row.cost_cents ? `, about ${money(row.cost_cents)}` : ''}. {#each row.lifts as lift, i}{i
+					{groundWords.trucks(row.trucks)}{row.cost_cents ? `, about ${money(row.cost_cents)}` : ''}. {#each row.lifts as lift, i}{i
 							? '; '
 							: ''}<Frac text={lift} />{/each}.
 				</p>
 			</section>
 		{/each}
 	{:else}<p class="mx-0 my-10 font-[620]">
-			{w.ground.noStone}
-			<Act kind="quiet" href="?tab=stack">{w.ground.tabs.stack.name}</Act>
+			{groundWords.noStone}
+			<Act kind="quiet" href="?tab=stack">{groundWords.tabs.stack.name}</Act>
 		</p>{/if}
 	<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-16 gap-y-6">
 		<Field
-			label={w.ground.onHand}
+			label={groundWords.onHand}
 			width="170px"
 			calm
 			placeholder="0"
@@ -111,7 +111,7 @@
 			keep={set('on_hand_m3')}
 		/>
 		<Field
-			label={w.ground.margin}
+			label={groundWords.margin}
 			width="170px"
 			calm
 			placeholder={EXAMPLES[store.units].margin}
@@ -120,19 +120,19 @@
 			keep={setMargin}
 		/>
 	</div>
-	<h2 class="mt-8">{w.ground.spoil}</h2>
+	<h2 class="mt-8">{groundWords.spoil}</h2>
 	{#if found.spoil}
 		<Table>
-			<tr><th class="font-plain" scope="row">{w.ground.sod}</th><td><Num working={found.spoil.strip} /></td></tr>
-			<tr><th class="font-plain" scope="row">{w.ground.digOut}</th><td>{volume(found.spoil.dig_m3)}</td></tr>
-			<tr><th class="font-plain" scope="row">{w.ground.trenchOut}</th><td>{volume(found.spoil.trench_m3)}</td></tr>
+			<tr><th class="font-plain" scope="row">{groundWords.sod}</th><td><Num working={found.spoil.strip} /></td></tr>
+			<tr><th class="font-plain" scope="row">{groundWords.digOut}</th><td>{volume(found.spoil.dig_m3)}</td></tr>
+			<tr><th class="font-plain" scope="row">{groundWords.trenchOut}</th><td>{volume(found.spoil.trench_m3)}</td></tr>
 			{#if found.spoil.footings_m3 > 0}<tr
-					><th class="font-plain" scope="row">{w.ground.feetOut}</th><td>{volume(found.spoil.footings_m3)}</td></tr
+					><th class="font-plain" scope="row">{groundWords.feetOut}</th><td>{volume(found.spoil.footings_m3)}</td></tr
 				>{/if}
 			<tr
-				><th class="font-plain" scope="row">{w.ground.looseOut}</th><td class="font-[740]"
-					><Num working={found.spoil.total} /> · {w.ground.trucks(found.spoil.trucks)}, about {money(found.spoil.haul_cents)}
-					{w.ground.haul}</td
+				><th class="font-plain" scope="row">{groundWords.looseOut}</th><td class="font-[740]"
+					><Num working={found.spoil.total} /> · {groundWords.trucks(found.spoil.trucks)}, about {money(found.spoil.haul_cents)}
+					{groundWords.haul}</td
 				></tr
 			>
 		</Table>
@@ -140,18 +140,20 @@
 	{:else}<FindingList findings={onTab(data.state?.findings, 'stone')} />{/if}
 	{#if !pegsFirst}{@render pegs()}{/if}
 	{#if layers.length}
-		<h2 class="mt-8">{w.ground.lifts}</h2>
+		<h2 class="mt-8">{groundWords.lifts}</h2>
 		{#each data.state?.signed ?? [] as row}<p>
-				{w.ground.signedAs(row.signed.layer, `${row.signed.lift}`, `${row.signed.passes}`, row.who)}
+				{groundWords.signedAs(row.signed.layer, `${row.signed.lift}`, `${row.signed.passes}`, row.who)}
 			</p>{/each}
 		<div class="row mx-0 my-6 flex flex-wrap items-end gap-x-16 gap-y-6">
-			<label class="label">{w.ground.lift}<input class="reading block w-70" inputmode="numeric" bind:value={sign.lift} /></label>
 			<label class="label"
-				>{w.ground.passes}<input class="reading block w-70" inputmode="numeric" bind:value={sign.passes} /></label
+				>{groundWords.lift}<input class="reading block w-70" inputmode="numeric" bind:value={sign.lift} /></label
 			>
-			{#each layers as name}<Act kind="quiet" onclick={() => void signOff(name)}>{w.ground.signLift}: {name}</Act>{/each}
+			<label class="label"
+				>{groundWords.passes}<input class="reading block w-70" inputmode="numeric" bind:value={sign.passes} /></label
+			>
+			{#each layers as name}<Act kind="quiet" onclick={() => void signOff(name)}>{groundWords.signLift}: {name}</Act>{/each}
 		</div>
 		{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 	{/if}
-	<p class="label">{w.ground.caution} {w.ground.ways.thumb}</p>
+	<p class="label">{groundWords.caution} {groundWords.ways.thumb}</p>
 {/if}

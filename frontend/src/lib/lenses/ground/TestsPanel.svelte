@@ -3,7 +3,7 @@
 	import { remember } from '../../state/remember.svelte';
 	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	import type { GroundData } from './ground.svelte';
 	import Act from '../../ui/Act.svelte';
 	import { lengthKeys, numberKeys } from '../../ui/typed';
@@ -12,7 +12,7 @@
 	let value = $state('');
 	let passed = $state(true);
 	let note = $state('');
-	let soft = $state({ across: '', deep: '', done: 'nothing yet' as (typeof w.ground.dones)[number] });
+	let soft = $state({ across: '', deep: '', done: 'nothing yet' as (typeof groundWords.dones)[number] });
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
 	remember(
 		`${data.store.id}/tests`,
@@ -54,38 +54,38 @@
 {#if data.state}
 	<div class="saying">
 		<p class="big" class:plain={!tests.length && !spots.length} class:good={bad === 0 && tests.length > 0}>
-			{!tests.length && !spots.length ? w.ground.testsNone : bad ? `${bad} to settle.` : 'All passed.'}
+			{!tests.length && !spots.length ? groundWords.testsNone : bad ? `${bad} to settle.` : 'All passed.'}
 		</p>
 	</div>
-	<p><span class="label">{w.ground.where}:</span> <b>{data.stick ? 'as pressed on the plan' : w.ground.notPicked}</b></p>
-	<h2 class="mt-8">{w.ground.test}</h2>
+	<p><span class="label">{groundWords.where}:</span> <b>{data.stick ? 'as pressed on the plan' : groundWords.notPicked}</b></p>
+	<h2 class="mt-8">{groundWords.test}</h2>
 	<div class="row mx-0 mt-5 mb-8 flex flex-wrap items-end gap-x-10 gap-y-6">
-		{#each Object.entries(w.ground.testKinds) as [key, name]}<Act
+		{#each Object.entries(groundWords.testKinds) as [key, name]}<Act
 				kind="quiet"
 				on={kind === key}
 				onclick={() => (kind = key as typeof kind)}>{name}</Act
 			>{/each}
 		{#if kind !== 'roll'}<label class="label"
-				>{kind === 'probe' ? w.ground.sank : w.ground.density}<input
+				>{kind === 'probe' ? groundWords.sank : groundWords.density}<input
 					{...numberKeys}
 					class="reading block w-110"
 					id="test-value"
 					bind:value
 				/></label
 			>{/if}
-		<Act kind="quiet" on={passed} onclick={() => (passed = true)}>{w.ground.passed}</Act>
-		<Act kind="quiet" on={!passed} onclick={() => (passed = false)}>{w.ground.failed}</Act>
-		<label class="label">{w.ground.note}<input class="reading block w-180" bind:value={note} /></label>
-		<Act kind="main" disabled={!data.stick} onclick={() => void keepTest()}>{w.ground.keepTest}</Act>
+		<Act kind="quiet" on={passed} onclick={() => (passed = true)}>{groundWords.passed}</Act>
+		<Act kind="quiet" on={!passed} onclick={() => (passed = false)}>{groundWords.failed}</Act>
+		<label class="label">{groundWords.note}<input class="reading block w-180" bind:value={note} /></label>
+		<Act kind="main" disabled={!data.stick} onclick={() => void keepTest()}>{groundWords.keepTest}</Act>
 	</div>
 	{#if wrong.at === 'test' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
-	<h2 class="mt-8">{w.ground.soft}</h2>
+	<h2 class="mt-8">{groundWords.soft}</h2>
 	<div class="row mx-0 mt-5 mb-8 flex flex-wrap items-end gap-x-10 gap-y-6">
 		<label class="label"
-			>{w.ground.across}<input {...lengthKeys(data.store.units)} class="reading block w-110" bind:value={soft.across} /></label
+			>{groundWords.across}<input {...lengthKeys(data.store.units)} class="reading block w-110" bind:value={soft.across} /></label
 		>
 		<label class="label"
-			>{w.ground.deep.split(' ')[0]}<input
+			>{groundWords.deep.split(' ')[0]}<input
 				{...lengthKeys(data.store.units)}
 				class="reading block w-110"
 				bind:value={soft.deep}
@@ -93,12 +93,12 @@
 		>
 		<Choose
 			label
-			name={w.ground.softDone}
-			rows={w.ground.dones.map((one) => ({ value: one, label: one }))}
+			name={groundWords.softDone}
+			rows={groundWords.dones.map((one) => ({ value: one, label: one }))}
 			value={soft.done}
 			pick={(done) => (soft.done = done)}
 		/>
-		<Act disabled={!data.stick || !soft.across.trim()} onclick={() => void keepSoft()}>{w.ground.keepSoft}</Act>
+		<Act disabled={!data.stick || !soft.across.trim()} onclick={() => void keepSoft()}>{groundWords.keepSoft}</Act>
 	</div>
 	{#if wrong.at === 'soft' && wrong.words}<p class="wrong" role="alert">{wrong.words}</p>{/if}
 	<ul>
@@ -115,5 +115,5 @@
 				{row.soft.note} <span class="label">{row.who}</span>
 			</li>{/each}
 	</ul>
-	<p class="label">{w.ground.caution}</p>
+	<p class="label">{groundWords.caution}</p>
 {/if}

@@ -2,7 +2,7 @@
 	/** Usual stacks as small cores to start from: pressed, one is tried, and says what speaks for and against it. */
 	import { HATCHES } from '../../drawing/hatches';
 	import type { UsualStack } from '../../api/schema';
-	import { w } from '../../words/words';
+	import { edges as edgeWords } from '../../words/edges';
 	let { stacks, slabMm, take }: { stacks: UsualStack[]; slabMm: number; take: (stack: UsualStack) => void } = $props();
 	let picked = $state('');
 	const chosen = $derived(stacks.find((one) => one.name === picked));
@@ -53,7 +53,7 @@
 	{/each}
 </div>
 {#if chosen}<p class="mt-4 text-note max-phone:text-read" aria-live="polite">
-		<b>{w.edges.for}:</b>
-		{chosen.pro} <b>{w.edges.against}:</b>
+		<b>{edgeWords.for}:</b>
+		{chosen.pro} <b>{edgeWords.against}:</b>
 		{chosen.con}
 	</p>{/if}

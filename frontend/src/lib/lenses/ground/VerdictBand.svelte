@@ -3,12 +3,14 @@
 	import type { Snippet } from 'svelte';
 	import type { RodAnswer } from '../../api/schema';
 	import Frac from '../../ui/Frac.svelte';
-	import { w } from '../../words/words';
+	import { ground as groundWords } from '../../words/ground';
 	/** brief: only what to do under it, not which way the ground must move */
 	let { said, brief = false, tail }: { said: NonNullable<RodAnswer['said']>; brief?: boolean; tail?: Snippet } = $props();
 	const on = $derived(said.words === 'on grade');
 	const size = $derived(said.words.replace(/^(down|up) /, ''));
-	const act = $derived(said.verdict === 'high' ? w.ground.rakeOff : said.verdict === 'low' ? w.ground.fillPack : w.ground.right);
+	const act = $derived(
+		said.verdict === 'high' ? groundWords.rakeOff : said.verdict === 'low' ? groundWords.fillPack : groundWords.right
+	);
 </script>
 
 <svg width="34" height="34" viewBox="-17 -17 34 34" class="flex-none" aria-hidden="true">
@@ -20,7 +22,7 @@
 </svg>
 <p class="min-w-0">
 	<b class="big block text-tally leading-[1.05] font-black whitespace-nowrap font-stretch-[90%]"
-		>{#if on}{w.ground.on}{:else}<Frac text="{size} {said.off_mm > 0 ? w.ground.high : w.ground.low}" />{/if}</b
+		>{#if on}{groundWords.on}{:else}<Frac text="{size} {said.off_mm > 0 ? groundWords.high : groundWords.low}" />{/if}</b
 	>{#if tail}{@render tail()}{:else}<span class="font-label"
 			><Frac text={on || brief ? act : `${said.words[0]?.toUpperCase()}${said.words.slice(1)}. ${act}`} />.</span
 		>{/if}

@@ -1,6 +1,6 @@
 /** The link to a laser receiver: JSON lines on a WebSocket. Here it is the stand-in. */
 import type { XY } from '../../drawing/viewport';
-import { w } from '../../words/words';
+import { ground as groundWords } from '../../words/ground';
 
 export type Fault = 'none' | 'tilt' | 'mud' | 'bump' | 'battery';
 interface Line {
@@ -67,7 +67,7 @@ export class LaserLink {
 			this.words = '';
 			return line.reading_mm;
 		}
-		this.words = w.ground.noBeam[line.why ?? ''] ?? line.why ?? '';
+		this.words = groundWords.noBeam[line.why ?? ''] ?? line.why ?? '';
 		return null;
 	}
 }

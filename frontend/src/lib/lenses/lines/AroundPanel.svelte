@@ -6,6 +6,7 @@
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { EXAMPLES } from '../../words/examples';
+	import { edges as edgeWords } from '../../words/edges';
 	import { w } from '../../words/words';
 	import type { LinesData } from './lines.svelte';
 	import Later from '../../ui/Later.svelte';
@@ -124,7 +125,7 @@
 			>{w.lines.holdIt}</Act
 		>
 		<Act kind="quiet" onclick={() => void store.keep([{ op: 'remove_existing', existing: thing.id }], 'existing')}
-			>{w.edges.out}</Act
+			>{edgeWords.out}</Act
 		>
 	</div>
 {:else}<p>{w.lines.nothingBeside}</p>{/each}
@@ -145,7 +146,7 @@
 	onkeydown={(e) => e.key === 'Enter' && void add()}
 />
 <div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
-	<label class="label w-150">{w.edges.name}<input class="well" bind:value={name} /></label>
+	<label class="label w-150">{edgeWords.name}<input class="well" bind:value={name} /></label>
 	<label class="label w-150">{w.lines.floor}<input class="well" bind:value={level} placeholder="0" /></label>
 	<Act kind="main" disabled={!text.trim()} onclick={() => void add()}>{w.lines.drawIt}</Act>
 </div>
