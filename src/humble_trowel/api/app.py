@@ -22,6 +22,7 @@ from humble_trowel.api import errors
 from humble_trowel.api.guard import Guard
 from humble_trowel.api.routes import (
     edges,
+    embeds,
     gauge,
     ground,
     jobs,
@@ -54,7 +55,7 @@ REFUSALS = {
     507: "The disk takes no more.",
 }
 ROUTERS = (
-    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
+    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
     rules.router, readings.router,
 )  # fmt: skip
 HOUR_S = 3600

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 from typing import Any
 
+from humble_trowel.core.embeds.record_kinds import EMBED_RECORDS
 from humble_trowel.core.footings.record_kinds import FOOTING_RECORDS
 from humble_trowel.core.ground.record_kinds import GROUND_RECORDS
 from humble_trowel.core.lines.record_kinds import LINES_RECORDS
@@ -32,6 +33,7 @@ RECORD_KINDS: tuple[RecordKind[Any], ...] = (
     *FOOTING_RECORDS,
     *UNDERSLAB_RECORDS,
     *STEEL_RECORDS,
+    *EMBED_RECORDS,
     *PHOTO_RECORDS,
     StruckKind(),
 )

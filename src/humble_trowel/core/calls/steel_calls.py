@@ -4,13 +4,11 @@ middle, #3 stirrups at 18', '#4 at 18, 6 into the wall, 18 out'. What cannot be 
 from __future__ import annotations
 
 import re
-from collections.abc import Callable
-from dataclasses import dataclass, field
-from typing import Any
 
-from humble_trowel.core.errors import CallError, InputError, LengthError
+from humble_trowel.core.calls.clauses import LENGTH, Call, Grammar, Reader, Said, odd_word, read_clauses, says, sets
+from humble_trowel.core.errors import CallError, InputError
 from humble_trowel.core.plan.bars import bar_of
-from humble_trowel.core.units import Units, parse_length
+from humble_trowel.core.units import Units
 
 BAR = r"(#\s?\d+|\d+\s?mm)"
 PLACES = {"top": "top", "middle": "middle", "mid": "middle", "bottom": "bottom", "bot": "bottom"}
@@ -20,97 +18,66 @@ KNOWN = {
     "and", "by", "x", "into", "in", "out", "deep", "smooth", "hole", "from", "to", "e", "n", "long", "sides", "side", "kg", "lb", "rest",
 }  # fmt: skip
 FIBRE_PER = {"kg": 1.0, "lb": 0.45359237 / 0.764554857984}  # kg a m3; lb a yd3
-Said = dict[str, Any]
 
 
-@dataclass
-class _Call:
-    """A call while it is read: what was heard so far."""
-
-    units: Units
-    said: Said = field(default_factory=dict)
-    bars: list[Said] = field(default_factory=list)
-
-    def length(self, text: str) -> float:
-        """A length, bare inches in a job of feet."""
-        try:
-            found = parse_length(text, self.units, bare="in")
-        except LengthError as error:
-            raise CallError(error.words, path="text") from None
-        if found <= 0:
-            raise CallError(f"{text.strip()} is nothing. It must be more.", path="text")
-        return found
-
-    def bar(self, text: str) -> str:
-        """The name of a bar."""
-        try:
-            return bar_of(text).name
-        except InputError as error:
-            raise CallError(str(error), path="text") from None
+def _bar(text: str) -> str:
+    """The name of a bar."""
+    try:
+        return bar_of(text).name
+    except InputError as error:
+        raise CallError(str(error), path="text") from None
 
 
-Reader = Callable[[_Call, re.Match[str]], None]
-
-
-def _long_bars(call: _Call, match: re.Match[str]) -> None:
+def _long_bars(call: Call, match: re.Match[str]) -> None:
     for place in re.split(r"\s+and\s+|\s*&\s*", match[3].lower()):
-        call.bars.append({"count": int(match[1]), "bar": call.bar(match[2]), "level": PLACES[place]})
+        call.rows.append({"count": int(match[1]), "bar": _bar(match[2]), "level": PLACES[place]})
 
 
-def _at(call: _Call, match: re.Match[str]) -> None:
+def _at(call: Call, match: re.Match[str]) -> None:
     keys = ("other_bar", "other_mm") if "bar" in call.said else ("bar", "spacing_mm")
-    call.said[keys[0]], call.said[keys[1]] = call.bar(match[1]), call.length(match[2])
+    call.said[keys[0]], call.said[keys[1]] = _bar(match[1]), call.length(match[2])
 
 
-def _each(call: _Call, match: re.Match[str]) -> None:
-    call.said["each_way"], call.said["each_mm"] = call.bar(match[1]), call.length(match[2])
+def _each(call: Call, match: re.Match[str]) -> None:
+    call.said["each_way"], call.said["each_mm"] = _bar(match[1]), call.length(match[2])
 
 
-def _stirrups(call: _Call, match: re.Match[str]) -> None:
-    call.said["stirrup"], call.said["stirrup_mm"] = call.bar(match[1]), call.length(match[2])
+def _stirrups(call: Call, match: re.Match[str]) -> None:
+    call.said["stirrup"], call.said["stirrup_mm"] = _bar(match[1]), call.length(match[2])
 
 
-def _sets(key: str) -> Reader:
-    return lambda call, match: call.said.update({key: call.length(match[1])})
-
-
-def _says(key: str, value: Any = None) -> Reader:
-    return lambda call, match: call.said.update({key: match[1].lower() if value is None else value})
-
-
-def _level(call: _Call, match: re.Match[str]) -> None:
+def _level(call: Call, match: re.Match[str]) -> None:
     call.said["level"] = PLACES[match[1].lower()]
 
 
-def _hooks(call: _Call, match: re.Match[str]) -> None:
+def _hooks(call: Call, match: re.Match[str]) -> None:
     if match[1] not in ("90", "135"):
         raise CallError(f"Hooks of stirrups turn 90 or 135 degrees, not {match[1]}.", path="text")
     call.said["hook"] = int(match[1])
 
 
-def _mesh(call: _Call, match: re.Match[str]) -> None:
+def _mesh(call: Call, match: re.Match[str]) -> None:
     call.said["way"] = "mesh"
     if match[1]:
         call.said["sheet_wide_mm"], call.said["sheet_long_mm"] = sorted((call.length(match[1]), call.length(match[2])))
 
 
-def _fibre(call: _Call, match: re.Match[str]) -> None:
+def _fibre(call: Call, match: re.Match[str]) -> None:
     call.said["way"] = "fibre-edges" if match[3] else "fibre"
     if match[1]:
         call.said["fibre_kg_m3"] = round(float(match[1]) * FIBRE_PER[match[2].lower()], 4)
 
 
-LENGTH = r"([\d'\"./\s-]+(?:mm|cm|m|in|ft)?)"
 SLAB: tuple[tuple[str, Reader], ...] = (
     (rf"{BAR}\s+(?:at|@)\s*{LENGTH}(?:\s+(?:each|both)\s+ways?)?", _at),
     (r"(top|middle|mid|bottom|bot)", _level),
-    (rf"{LENGTH}\s+(?:clear|cover)", _sets("clear_mm")),
-    (rf"lap\s+{LENGTH}", _sets("lap_mm")),
-    (r"rolls?(?:\s+of\s+mesh)?", _says("way", "rolls")),
-    (r"mesh\s+tied(?:\s+at\s+the\s+edges?)?", _says("way", "mesh-tied")),
+    (rf"{LENGTH}\s+(?:clear|cover)", sets("clear_mm")),
+    (rf"lap\s+{LENGTH}", sets("lap_mm")),
+    (r"rolls?(?:\s+of\s+mesh)?", says("way", "rolls")),
+    (r"mesh\s+tied(?:\s+at\s+the\s+edges?)?", says("way", "mesh-tied")),
     (rf"mesh(?:\s+{LENGTH}\s*(?:by|x)\s*{LENGTH})?", _mesh),
     (r"fib(?:re|er)(?:\s+([\d.]+)\s*(kg|lb))?(\s+with\s+edges?)?", _fibre),
-    (r"none", _says("way", "none")),
+    (r"none", says("way", "none")),
 )
 CAGE: tuple[tuple[str, Reader], ...] = (
     (rf"{BAR}\s+(?:stirrups?|ties?)\s+(?:at|@)\s*{LENGTH}", _stirrups),
@@ -119,46 +86,37 @@ CAGE: tuple[tuple[str, Reader], ...] = (
         _long_bars,
     ),
     (rf"{BAR}\s+(?:at|@)\s*{LENGTH}\s+(?:each|both)\s+ways?", _each),
-    (rf"{LENGTH}\s+(?:clear|cover)\s+(?:at\s+the\s+)?sides?", _sets("side_mm")),
-    (rf"{LENGTH}\s+(?:clear|cover)\s+(?:at\s+the\s+)?top", _sets("top_mm")),
-    (rf"{LENGTH}\s+(?:clear|cover)(?:\s+(?:at\s+the\s+)?bottom)?", _sets("bottom_mm")),
+    (rf"{LENGTH}\s+(?:clear|cover)\s+(?:at\s+the\s+)?sides?", sets("side_mm")),
+    (rf"{LENGTH}\s+(?:clear|cover)\s+(?:at\s+the\s+)?top", sets("top_mm")),
+    (rf"{LENGTH}\s+(?:clear|cover)(?:\s+(?:at\s+the\s+)?bottom)?", sets("bottom_mm")),
     (r"hooks?\s+(\d+)", _hooks),
-    (r"(bent|crossed)", _says("corners")),
-    (rf"legs?\s+{LENGTH}", _sets("leg_mm")),
-    (rf"{LENGTH}\s+long", _sets("long_mm")),
-    (rf"lap\s+{LENGTH}", _sets("lap_mm")),
+    (r"(bent|crossed)", says("corners")),
+    (rf"legs?\s+{LENGTH}", sets("leg_mm")),
+    (rf"{LENGTH}\s+long", sets("long_mm")),
+    (rf"lap\s+{LENGTH}", sets("lap_mm")),
 )
 DOWELS: tuple[tuple[str, Reader], ...] = (
     (rf"{BAR}\s+(?:at|@)\s*{LENGTH}", _at),
-    (rf"{LENGTH}\s+(?:deep|into?)(?:\s+(?:the\s+)?\w+)?", _sets("in_mm")),
-    (rf"{LENGTH}\s+out", _sets("out_mm")),
-    (rf"hole\s+{LENGTH}", _sets("hole_mm")),
-    (rf"from\s+{LENGTH}", _sets("from_mm")),
-    (rf"to\s+{LENGTH}", _sets("to_mm")),
-    (r"smooth", _says("smooth", True)),
+    (rf"{LENGTH}\s+(?:deep|into?)(?:\s+(?:the\s+)?\w+)?", sets("in_mm")),
+    (rf"{LENGTH}\s+out", sets("out_mm")),
+    (rf"hole\s+{LENGTH}", sets("hole_mm")),
+    (rf"from\s+{LENGTH}", sets("from_mm")),
+    (rf"to\s+{LENGTH}", sets("to_mm")),
+    (r"smooth", says("smooth", True)),
 )
 
 
-def _on_hand(call: _Call, match: re.Match[str]) -> None:
-    call.bars.append({"count": int(match[1]), "bar": call.bar(match[2]), "length_mm": call.length(match[3])})
+def _on_hand(call: Call, match: re.Match[str]) -> None:
+    call.rows.append({"count": int(match[1]), "bar": _bar(match[2]), "length_mm": call.length(match[3])})
 
 
 ON_HAND: tuple[tuple[str, Reader], ...] = ((rf"(\d+)\s*(?:x\s*)?{BAR}\s+(?:at|of|@)\s*{LENGTH}", _on_hand),)
 
 
-def _read(text: str, units: Units, grammar: tuple[tuple[str, Reader], ...], ask: str) -> _Call:
-    call = _Call(units)
-    clauses = [clause.strip() for clause in re.split(r"[,;\n]", text) if clause.strip()]
-    if not clauses:
+def _read(text: str, units: Units, grammar: Grammar, ask: str) -> Call:
+    if not text.strip(" ,;\n"):
         raise CallError(ask, path="text")
-    for clause in clauses:
-        for pattern, reader in grammar:
-            if match := re.fullmatch(pattern, clause, re.IGNORECASE):
-                reader(call, match)
-                break
-        else:
-            raise CallError(_unread(clause), path="text")
-    return call
+    return read_clauses(text, units, grammar, _unread)
 
 
 def _unread(clause: str) -> str:
@@ -170,10 +128,8 @@ def _unread(clause: str) -> str:
             bar_of(size)
         except InputError as error:
             return str(error)
-    for word in clause.split():
-        plain = word.strip(".").lower()
-        if plain not in KNOWN and not re.fullmatch(r"#?\d[\d'\"./x-]*(?:mm|cm|m|in|ft)?|#\d*", plain):
-            return f"“{word}” was not understood in “{clause}”."
+    if word := odd_word(clause, KNOWN):
+        return f"“{word}” was not understood in “{clause}”."
     return f"“{clause}” was not understood as a whole. Say it like #4 at 16 each way, or 2 #5 top."
 
 
@@ -190,9 +146,9 @@ def read_slab_steel(text: str, units: Units) -> Said:
 def read_cage(text: str, units: Units) -> Said:
     """What an edge, beam or pad holds, under the names of Cage. Raises CallError."""
     call = _read(text, units, CAGE, "What goes in? Like 2 #5 bottom, 2 #5 top, #3 stirrups at 24.")
-    if not call.bars and "each_way" not in call.said:
+    if not call.rows and "each_way" not in call.said:
         raise CallError("Which long bars? Like 2 #5 bottom.", path="text")
-    return {**call.said, "bars": call.bars}
+    return {**call.said, "bars": call.rows}
 
 
 def read_dowels(text: str, units: Units) -> Said:
@@ -205,4 +161,4 @@ def read_dowels(text: str, units: Units) -> Said:
 
 def read_on_hand(text: str, units: Units) -> list[Said]:
     """Bars that need not be bought, under the names of OnHand. Raises CallError."""
-    return _read(text, units, ON_HAND, "What lies there? Like 3 #4 at 7' 2.").bars
+    return _read(text, units, ON_HAND, "What lies there? Like 3 #4 at 7' 2.").rows

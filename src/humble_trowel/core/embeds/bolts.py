@@ -1,12 +1,14 @@
 """Bolts of a plate: the fewest that the rules take, then the most even; and a checker that knows nothing of how they were placed.
 
 Rules (figures for sill plates, IRC R403.1.6): A1 the widest gap; A2 each end of each piece within its band; A3 two a piece; A4 none
-in an opening or on a butt joint; A5 clear of studs. Stations in mm from the run's start. Sources: 'bolt-spacing', 'bolt-ends',
+in an opening or on a butt joint; A5 clear of studs;
+A6 clear of what lies across in the concrete. Stations in mm from the run's start. Sources: 'bolt-spacing', 'bolt-ends',
 'bolt-two', 'bolt-clear'.
 """
 
 from __future__ import annotations
 
+import itertools
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -38,7 +40,7 @@ class BoltRules:
 
 @dataclass(frozen=True)
 class Broken:
-    """A rule that is broken. rule: A1 to A5; at_mm: where; size_mm: what it is there, most_mm: what it may be (A1, A2 far), or
+    """A rule that is broken. rule: A1 to A6; at_mm: where; size_mm: what it is there, most_mm: what it may be (A1, A2 far), or
     must be (A2 near, A5)."""
 
     rule: str
@@ -60,6 +62,8 @@ def _piece(run: Run, start: float, end: float, rules: BoltRules) -> list[float] 
         near = rules.clear_mm - SLACK_MM
         a, b = math.floor((stud - near) / grid) + 1 - first, math.ceil((stud + near) / grid) - first
         free[max(0, a) : max(0, b)] = False
+    for low, high in run.blocked:
+        free[max(0, math.floor(low / grid) + 1 - first) : max(0, math.ceil(high / grid) - first)] = False
     found = _even(free.tobytes(), round(first * grid - start, 6), round(end - start, 6), rules)
     return None if found is None else [round((first + k) * grid, 6) for k in found]
 
@@ -111,8 +115,14 @@ def _fewest(
 
 
 def _laid(
-    head: NDArray[np.bool_], tail: NDArray[np.bool_], ok: NDArray[np.bool_], count: int, gaps: tuple[int, int], ideal: float,
-    window: int, ends: tuple[NDArray[np.float64], NDArray[np.float64]],
+    head: NDArray[np.bool_],
+    tail: NDArray[np.bool_],
+    ok: NDArray[np.bool_],
+    count: int,
+    gaps: tuple[int, int],
+    ideal: float,
+    window: int,
+    ends: tuple[NDArray[np.float64], NDArray[np.float64]],
 ) -> tuple[tuple[int, ...] | None, float]:
     """The cheapest way to set `count` bolts with every gap within a window of its ideal: (steps, cost), None where none is."""  # fmt: skip
     start, stop = ends
@@ -159,11 +169,13 @@ def checked(run: Run, rules: BoltRules, bolts: Sequence[float]) -> list[Broken]:
                 found.append(Broken("A2", mm, far, rules.end_max_mm))
             elif far < rules.end_min_mm - SLACK_MM:
                 found.append(Broken("A2", mm, far, rules.end_min_mm))
-        for one, other in zip(own, own[1:], strict=False):
+        for one, other in itertools.pairwise(own):
             if other - one > rules.most_mm + SLACK_MM:
                 found.append(Broken("A1", one, other - one, rules.most_mm))
         for mm in own:
             near = min((abs(mm - stud) for stud in run.studs), default=math.inf)
             if near < rules.clear_mm - SLACK_MM:
                 found.append(Broken("A5", mm, near, rules.clear_mm))
+            if any(low + SLACK_MM < mm < high - SLACK_MM for low, high in run.blocked):
+                found.append(Broken("A6", mm, 0.0, 0.0))
     return sorted(found, key=lambda row: (row.at_mm, row.rule))

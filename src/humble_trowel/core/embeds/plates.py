@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -11,12 +12,14 @@ SAME_MM = 1e-6
 
 @dataclass(frozen=True)
 class Run:
-    """A wall as bolts see it. joints: where two pieces of plate butt; openings: (from, to) to the floor; studs: the middle of each."""
+    """A wall as bolts see it. joints: where two pieces of plate butt; openings: (from, to) to the floor; studs: the middle of each; blocked: (from, to)
+    where something lies in a bolt's way."""
 
     length_mm: float
     joints: tuple[float, ...] = ()
     openings: tuple[tuple[float, float], ...] = ()
     studs: tuple[float, ...] = ()
+    blocked: tuple[tuple[float, float], ...] = ()
 
     @property
     def pieces(self) -> list[tuple[float, float]]:
@@ -30,12 +33,15 @@ class Run:
         for start, end in rows:
             cuts = sorted(mm for mm in self.joints if start + SAME_MM < mm < end - SAME_MM)
             ends = [start, *cuts, end]
-            found += [(a, b) for a, b in zip(ends, ends[1:], strict=False) if b - a > SAME_MM]
+            found += [(a, b) for a, b in itertools.pairwise(ends) if b - a > SAME_MM]
         return found
 
 
 def studs_at(
-    length_mm: float, origin_mm: float, spacing_mm: float | None, openings: Sequence[tuple[float, float]],
+    length_mm: float,
+    origin_mm: float,
+    spacing_mm: float | None,
+    openings: Sequence[tuple[float, float]],
     extra: Sequence[float] = (),
 ) -> tuple[float, ...]:
     """Middles of studs: every so far from where they start, none inside an opening, and the extra ones beside openings."""  # fmt: skip

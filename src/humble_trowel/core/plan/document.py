@@ -15,6 +15,7 @@ from pydantic import (
 )
 
 from humble_trowel.core.plan.beside_parts import Lap, Ramp, Sidewalk
+from humble_trowel.core.plan.embed_parts import Embeds
 from humble_trowel.core.plan.footing_parts import Footing, Pour
 from humble_trowel.core.plan.ground_parts import BuildUp, GroundNotes
 from humble_trowel.core.plan.mix import Mix
@@ -143,7 +144,7 @@ class FormRow(Row):
     left_out: StrictBool = False
 
 
-LATER_STAGES = ("embeds", "screed", "joints", "schedule")
+LATER_STAGES = ("screed", "joints", "schedule")
 
 
 class Plan(Model):
@@ -189,12 +190,12 @@ class Plan(Model):
     ground: GroundNotes = GroundNotes()
     underslab: Underslab = Underslab()
     steel: Steel = Steel()
-    embeds: Any = None
+    embeds: Embeds = Embeds()
     screed: Any = None
     joints: Any = None
     schedule: Any = None
 
-    @field_validator("underslab", "steel", mode="before")
+    @field_validator("underslab", "steel", "embeds", mode="before")
     @classmethod
     def _nothing_said(cls, value: Any) -> Any:
         return {} if value is None else value

@@ -15,6 +15,7 @@ from typing import Any, Literal, TypeVar
 
 from humble_trowel.core.errors import EditError, PlanError
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.plan.embed_parts import Embeds, Strap, StudWall
 from humble_trowel.core.plan.footing_parts import Footing
 from humble_trowel.core.plan.model import Row
 from humble_trowel.core.plan.shape_parts import Zone
@@ -25,7 +26,7 @@ from humble_trowel.core.plan.wall_parts import Wall
 Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
     "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
-    "sidewalks", "ramps", "services", "risers", "treatments", "heated", "dowels",
+    "sidewalks", "ramps", "services", "risers", "treatments", "heated", "dowels", "stud_walls", "bolts", "straps", "groups",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
@@ -36,10 +37,14 @@ NAMES: dict[Kind, str] = {
     "pads": "pad", "recesses": "recess", "side_pads": "pad beside the slab", "kerbs": "kerb", "piles": "row of piles",
     "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour", "walls": "wall",
     "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp", "services": "run", "risers": "riser",
-    "treatments": "treatment", "heated": "heated room", "dowels": "row of dowels",
+    "treatments": "treatment", "heated": "heated room", "dowels": "row of dowels", "stud_walls": "wall", "bolts": "bolt", "straps": "strap",
+    "groups": "bolt group",
 }  # fmt: skip
 BURIED: dict[Kind, str] = {"services": "v", "risers": "i", "treatments": "n", "heated": "d"}  # rows of `underslab`
 IN_STEEL: dict[Kind, str] = {"dowels": "y"}  # rows of `steel`
+IN_EMBEDS: dict[Kind, tuple[str, str]] = {  # list and letters of rows of `embeds`
+    "stud_walls": ("walls", "jw"), "bolts": ("bolts", "jb"), "straps": ("straps", "js"), "groups": ("groups", "jg"),
+}  # fmt: skip
 T = TypeVar("T", bound=Row)
 
 
@@ -99,11 +104,38 @@ def with_ids(plan: Plan) -> Plan:
     if any(not row.id or row.side.isdigit() for row in plan.steel.dowels):
         rows = [_on_its_side(row, corners) for row in plan.steel.dowels]
         changes["steel"] = plan.steel.model_copy(update={"dowels": _named(rows, IN_STEEL["dowels"])})
+    if (embeds := _embeds_named(plan.embeds, corners)) is not None:
+        changes["embeds"] = embeds
     return plan.model_copy(update=changes) if changes else plan
 
 
-def _on_its_side(row: Dowels, corners: Sequence[str]) -> Dowels:
-    """Dowels that name their side by its first corner's id, also where a file gives its number."""
+def _embeds_named(embeds: Embeds, corners: Sequence[str]) -> Embeds | None:
+    """What sticks up with an id each, doors too, sides by their first corner's; None where nothing is missing."""
+    found: dict[str, Any] = {}
+    for key, letters in IN_EMBEDS.values():
+        rows: Sequence[Row] = getattr(embeds, key)
+        doored = [
+            _doors_named(_on_its_side(row, corners))
+            if isinstance(row, StudWall)
+            else _on_its_side(row, corners)
+            if isinstance(row, Strap)
+            else row
+            for row in rows
+        ]
+        if any(not row.id for row in doored) or any(a is not b for a, b in zip(rows, doored, strict=True)):
+            found[key] = _named(doored, letters)
+    return embeds.model_copy(update=found) if found else None
+
+
+def _doors_named(wall: StudWall) -> StudWall:
+    return wall if all(row.id for row in wall.doors) else wall.model_copy(update={"doors": _named(wall.doors, "jd")})
+
+
+S = TypeVar("S", Dowels, StudWall, Strap)
+
+
+def _on_its_side(row: S, corners: Sequence[str]) -> S:
+    """A row that names its side by its first corner's id, also where a file gives its number."""
     if not row.side.isdigit() or row.side in corners or int(row.side) >= len(corners):
         return row
     return row.model_copy(update={"side": corners[int(row.side)]})
@@ -151,6 +183,8 @@ def check_ids(plan: Plan) -> None:
     lists += [("ground.benchmarks", (row.id for row in plan.ground.benchmarks))]
     lists += [(f"underslab.{key}", (row.id for row in getattr(plan.underslab, key))) for key in BURIED]
     lists += [(f"steel.{key}", (row.id for row in getattr(plan.steel, key))) for key in IN_STEEL]
+    lists += [(f"embeds.{key}", (row.id for row in getattr(plan.embeds, key))) for key, _ in IN_EMBEDS.values()]
+    lists += [(f"embeds.walls[{i}].doors", (one.id for one in row.doors)) for i, row in enumerate(plan.embeds.walls)]
     lists += [(f"build_ups[{i}].layers", (layer.id for layer in row.layers)) for i, row in enumerate(plan.build_ups)]
     for key, ids in lists:
         _once(ids, f"{key}[{{}}].id")
@@ -181,6 +215,8 @@ def ids_of(plan: Plan, kind: Kind) -> Sequence[str]:
         return [row.id for row in plan.ground.benchmarks]
     if kind == "layers":
         return [layer.id for row in plan.build_ups for layer in row.layers]
+    if kind in IN_EMBEDS:
+        return [row.id for row in getattr(plan.embeds, IN_EMBEDS[kind][0])]
     holder = plan.underslab if kind in BURIED else plan.steel if kind in IN_STEEL else plan
     return [row.id for row in getattr(holder, kind)]
 

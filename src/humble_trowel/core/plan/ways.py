@@ -10,6 +10,7 @@ from typing import Annotated, Literal
 
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StrictBool, field_validator
 
+from humble_trowel.core.plan.embed_ways import EmbedWays
 from humble_trowel.core.plan.form_ways import BuyWay, CornerWay, FormWays, SetOutWays, StackWay, Tape
 from humble_trowel.core.plan.ground_ways import GroundWays, RodReads
 from humble_trowel.core.plan.local_rules import LIMIT_OF, LocalRule
@@ -89,6 +90,7 @@ class Ways(WaysPart):
     ground: GroundWays = GroundWays()
     underslab: UnderslabWays = UnderslabWays()
     steel: SteelWays = SteelWays()
+    embeds: EmbedWays = EmbedWays()
     local_rules: dict[str, LocalRule] = {}
 
     @field_validator("local_rules")

@@ -15,6 +15,7 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import check_ids
 from humble_trowel.core.plan.shape_parts import Marked
 from humble_trowel.core.reading.check_beside import check_beside
+from humble_trowel.core.reading.check_embeds import check_embeds
 from humble_trowel.core.reading.check_footings import check_footings
 from humble_trowel.core.reading.check_parts import check_parts
 from humble_trowel.core.reading.check_size import check_pourable, check_work
@@ -46,6 +47,7 @@ def check_plan(plan: Plan) -> None:
     check_beside(plan)
     check_underslab(plan)
     check_steel(plan)
+    check_embeds(plan)
     _check_forms(plan)
 
 

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import itertools
+
 from humble_trowel.core.embeds.bolts import BoltRules, bolts_of, checked
 from humble_trowel.core.embeds.plates import Run, studs_at
 from humble_trowel.core.plan.bars import IN
@@ -42,9 +44,7 @@ def _best(given: Given) -> Answer:
         "per_piece": counts,
         "impossible_pieces": [[a / IN, b / IN] for (a, b), row in zip(run.pieces, rows, strict=True) if row is None],
         "a_layout": [None if row is None else [mm / IN for mm in row] for row in rows],
-        "greatest_gap": [
-            None if row is None else max(b - a for a, b in zip(row, row[1:], strict=False)) / IN for row in rows
-        ],
+        "greatest_gap": [None if row is None else max(b - a for a, b in itertools.pairwise(row)) / IN for row in rows],
     }
 
 
