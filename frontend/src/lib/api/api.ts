@@ -61,6 +61,7 @@ export const api = {
 	shotsFile: (id: string, body: Blob, query: Query<'/api/jobs/{job_id}/shots-file', 'post'>) =>
 		request('post', `${JOB}/shots-file`, { ...of(id), query, body }),
 
+	embeds: (id: string, body: Posted<'/api/jobs/{job_id}/embeds'>) => request('post', `${JOB}/embeds`, { ...of(id), body }),
 	edges: (id: string) => request('get', `${JOB}/edges`, of(id)),
 	underslab: (id: string, body: Posted<'/api/jobs/{job_id}/underslab'>) =>
 		request('post', `${JOB}/underslab`, { ...of(id), body }),

@@ -2,9 +2,10 @@
 import { edgesLens } from './edges/lens';
 import { groundLens } from './ground/lens';
 import type { Lens } from './lens';
+import { embedsLens } from './embeds/lens';
 import { linesLens } from './lines/lens';
 import { orderLens } from './order/lens';
 import { steelLens } from './steel/lens';
 import { underslabLens } from './underslab/lens';
 
-export const LENSES: readonly Lens[] = [linesLens, groundLens, edgesLens, underslabLens, steelLens, orderLens];
+export const LENSES: readonly Lens[] = [linesLens, groundLens, edgesLens, underslabLens, steelLens, embedsLens, orderLens];

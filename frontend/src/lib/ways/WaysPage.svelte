@@ -12,6 +12,7 @@
 	import CrewList from './CrewList.svelte';
 	import FormWays from './FormWays.svelte';
 	import GroundWays from './GroundWays.svelte';
+	import EmbedWays from './EmbedWays.svelte';
 	import SteelWays from './SteelWays.svelte';
 	import UnderslabWays from './UnderslabWays.svelte';
 	import { WaysStore } from './ways.svelte';
@@ -218,6 +219,7 @@
 			<GroundWays {store} {ways} />
 			<UnderslabWays {store} {ways} />
 			<SteelWays {store} {ways} />
+			<EmbedWays {store} {ways} />
 		</main>
 	{/if}
 </div>

@@ -38,6 +38,8 @@ export const finderWords = {
 		'as-dug': { name: 'Trench as dug', lens: 'ground', tab: 'dug' },
 		'peg-shot': { name: 'Rod at a grade peg', lens: 'edges', tab: 'footings' },
 		'steel-check': { name: 'Steel looked at', lens: 'steel', tab: 'look' },
+		'embed-set': { name: 'Bolt or strap set', lens: 'embeds', tab: 'setting' },
+		photo: { name: 'Photo', lens: 'steel', tab: 'look' },
 		'riser-check': { name: 'Riser taped', lens: 'underslab', tab: 'check' },
 		'ground-test': { name: 'Test of the ground', lens: 'ground', tab: 'tests' },
 		'soft-spot': { name: 'Soft spot', lens: 'ground', tab: 'tests' },

@@ -42,6 +42,7 @@ export const outboxWords = {
 		'riser-check': 'Riser taped',
 		'line-test': 'Line tested',
 		'steel-check': 'Steel looked at',
+		'embed-set': 'Set',
 		photo: 'Photo',
 		struck: 'Struck out'
 	} as Record<string, string>

@@ -13,7 +13,15 @@ export const w = {
 	asCrew: 'as the crew does',
 	ways: 'Ways',
 	yardTitle: 'Yard',
-	lenses: { lines: 'Lines', ground: 'Ground', edges: 'Edges', underslab: 'Underslab', steel: 'Steel', order: 'Order' },
+	lenses: {
+		lines: 'Lines',
+		ground: 'Ground',
+		edges: 'Edges',
+		underslab: 'Underslab',
+		steel: 'Steel',
+		embeds: 'Embeds',
+		order: 'Order'
+	},
 	ask: {
 		start: 'Where does it start?',
 		lines: 'Does it close, and is it square?',
@@ -29,6 +37,7 @@ export const w = {
 		edges: 'Say how deep the edge goes: 12 wide 18 deep',
 		underslab: 'Walk the drain: from which two faces, which way, how it falls',
 		steel: 'Say how each slab is held together: bars, mesh, fibre, or nothing',
+		embeds: 'Take a wall from each side, or say it comes whole',
 		order: 'Comes by itself; then ask the plant'
 	},
 	guess: {
@@ -91,6 +100,14 @@ export const w = {
 			chairs: { name: 'Chairs', ask: 'What holds it up?' },
 			lists: { name: 'Lists', ask: 'What goes in, cut how?' },
 			look: { name: 'Look', ask: 'Is it as drawn?' }
+		}
+	},
+	embeds: {
+		tabs: {
+			walls: { name: 'Walls', ask: 'What will stand on it?' },
+			bolts: { name: 'Bolts', ask: 'What sticks up?' },
+			straps: { name: 'Straps and plates', ask: 'What else is set?' },
+			setting: { name: 'Setting', ask: 'Where is the next one?' }
 		}
 	},
 	edges: { tabs: edgeTabs },

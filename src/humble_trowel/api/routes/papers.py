@@ -6,12 +6,13 @@ import json
 import re
 from typing import Annotated, Literal
 
-from fastapi import APIRouter, Query, Request, Response
+from fastapi import APIRouter, Path, Query, Request, Response
 
 from humble_trowel.api.reading import patiently
 from humble_trowel.api.routes.jobs import JobId, ReadingKey, service_of
 from humble_trowel.api.schemas import file_answer, file_body
 from humble_trowel.api.strict import StrictRoute
+from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.steel.cuts_told import cuts_told
 from humble_trowel.files.points_file import LengthUnit, PointsError, PointsFile
 
@@ -56,6 +57,25 @@ def steel_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = 
     job.answered("solid", job.solid)
     data = make(job.plan, job.steel_told, cuts_told(job.plan.units, job.steel_cuts), paper)
     return _file(data, job.plan.name, "-steel.pdf", "application/pdf")
+
+
+@router.get("/embeds.pdf", response_class=Response, responses=file_answer("application/pdf"))
+def embeds_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = "letter") -> Response:
+    """The setting sheet: every bolt and strap with its station."""
+    from humble_trowel.papers.embed_sheet import embeds_pdf as make
+
+    job = service_of(request).laid_out(job_id)
+    return _file(make(job.plan, job.embeds_told, paper), job.plan.name, "-setting.pdf", "application/pdf")
+
+
+@router.get("/embeds/groups/{group}/template.pdf", response_class=Response, responses=file_answer("application/pdf"))
+def template_pdf(request: Request, job_id: JobId, group: Annotated[str, Path(max_length=24)]) -> Response:
+    """The template of a bolt group, 1:1."""
+    from humble_trowel.papers.embed_sheet import template_pdf as make
+
+    plan = service_of(request).laid_out(job_id).plan
+    row = plan.embeds.groups[place_of(plan, "groups", group, "group")]
+    return _file(make(plan, row), plan.name, f"-{row.name}-template.pdf", "application/pdf")
 
 
 @router.get("/steel.csv", response_class=Response, responses=file_answer("text/csv"))

@@ -9,6 +9,7 @@ from fastapi import APIRouter, Request
 from humble_trowel.api.routes.jobs import service_of
 from humble_trowel.api.schemas import KeepWays, School, WaysState
 from humble_trowel.api.strict import StrictRoute
+from humble_trowel.core.plan.embed_ways import SETTING_SCHOOLS
 from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, PAD_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
 from humble_trowel.core.plan.steel_ways import BAR_CORNER_SCHOOLS, HELD_SCHOOLS, LAP_SCHOOLS, WAY_SCHOOLS
@@ -35,6 +36,7 @@ SCHOOLS = {
         ("steel-corners", BAR_CORNER_SCHOOLS),
         ("steel-held", HELD_SCHOOLS),
         ("steel-lap", LAP_SCHOOLS),
+        ("setting", SETTING_SCHOOLS),
     )
 }
 

@@ -55,7 +55,7 @@ export class SteelData {
 		return this.marks.filter((row) => /^(mat|rim|diagonal|trimmer)/.test(row.key));
 	}
 	get caged() {
-		return this.marks.filter((row) => /^(edge|beam|pad)\//.test(row.key));
+		return this.marks.filter((row) => /^(edge|beam|pad|pile)\//.test(row.key));
 	}
 	/** the mark that is held, by its letter */
 	get held() {

@@ -8,6 +8,7 @@
 		edges: () => import('#lib/lenses/edges/Edges.svelte'),
 		underslab: () => import('#lib/lenses/underslab/Underslab.svelte'),
 		steel: () => import('#lib/lenses/steel/Steel.svelte'),
+		embeds: () => import('#lib/lenses/embeds/Embeds.svelte'),
 		order: () => import('#lib/lenses/order/Order.svelte')
 	};
 </script>
