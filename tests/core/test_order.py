@@ -110,6 +110,7 @@ def test_the_json_names_are_fixed():
         "line_tests",
         "tubing",
         "steel",
+        "embeds",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

@@ -106,7 +106,10 @@ def fresh_page(browser, server, width, height, touch=None):
     page.set_default_timeout(15_000)
     wrong = []
     page.on("pageerror", lambda error: wrong.append(str(error)))
-    page.on("request", lambda request: request.url.startswith((server.url, f"blob:{server.url}")) or wrong.append(request.url))
+    page.on(
+        "request",
+        lambda request: request.url.startswith((server.url, f"blob:{server.url}")) or wrong.append(request.url),
+    )
     page.goto(server.url)
     yield page
     context.close()

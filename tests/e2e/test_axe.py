@@ -12,6 +12,7 @@ TABS = {
     "edges": ("cut", "grid", "top", "meets", "walks", "footings", "walls", "frost", "sum"),
     "underslab": ("services", "check", "tests", "barrier", "foam", "tubing", "clashes"),
     "steel": ("way", "mat", "cages", "dowels", "chairs", "lists", "look"),
+    "embeds": ("walls", "bolts", "straps", "setting"),
     "order": ("sum",),
 }
 BROKEN = """(only) => axe.run(document, { resultTypes: ['violations'], ...(only ? { runOnly: [only] } : {}) }).then((found) =>

@@ -21,8 +21,10 @@ CLOSE = {
     "forms": {"": (0.1, 0), "p_bottom_psf": (0.02, 0), "line_load_lb_ft": (0.002, 0), "runs_in": (0.01, 0)},
     "grades": {"": (0.0005, 1e-3), "highest_mm": (0.05, 0), "lowest_mm": (0.05, 0)},
     "insulation": {"": (0.001, 0)},
+    "anchors": {"": (1e-6, 1e-9)},
     "steel": {"": (0.001, 2e-5), "As_": (1e-4, 1e-3), "length_in": (0.001, 0), "chairs": (0, 0), "mass": (0, 1e-4)},
 }
+INFORMATIVE = {"a_layout", "greatest_gap"}  # one of many that are right: the checker and the count tell
 BOUNDS = {"pieces_found", "accept_at_most"}  # no worse than this
 
 
@@ -34,6 +36,8 @@ def cases(name):
 def agrees(name, got, want, path):
     if isinstance(want, dict):
         for key, value in want.items():
+            if key in INFORMATIVE:
+                continue
             assert key in got, f"{path}.{key}"
             agrees(name, got[key], value, f"{path}.{key}")
     elif isinstance(want, list):

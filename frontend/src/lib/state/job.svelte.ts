@@ -234,6 +234,10 @@ export class JobStore {
 		this.#clear();
 		this.dropDraft();
 	}
+	/** What is tried, to be worked out on top of what is kept: nothing while it is on its way to be kept, or it would count twice. */
+	get onTop(): Edit[] {
+		return this.box.sending.includes(this.id) ? [] : this.trying;
+	}
 	dropDraft() {
 		clearTimeout(this.#rest);
 		this.draft = null;

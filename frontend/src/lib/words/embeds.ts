@@ -44,7 +44,7 @@ export const embeds = {
 			.join(', ');
 	},
 	spare: (n: number, minutes: number) => `${plain(n, 'spare')} along. About ${Math.round(minutes)} minutes to set the bolts.`,
-	outside: (name: string) => `Wall ${name}, from outside, looking in`,
+	outside: (name: string) => `${name}, from outside, looking in`,
 	hook: (letter: string) => `Hook the tape at ${letter}`,
 	hooked: (letter: string) => `tape hooked at ${letter}`,
 	bolt: (n: number) => `Bolt ${n}`,
@@ -94,7 +94,7 @@ export const embeds = {
 	settingNone: 'Nothing to set.',
 	left: (left: number, all: number) => (left ? `${left} of ${all} to set.` : 'All set.'),
 	cannotCount: (n: number) => `${n} could not be set.`,
-	setGo: (now: string, next: string) => `${now} is set, go to ${next}`,
+	setGo: (now: string, next: string) => `${now} is set, go to ${next.toLowerCase()}`,
 	setLast: (now: string) => `${now} is set`,
 	cannot: 'Cannot set it',
 	reasons: ['A bar is in the way', 'It is too stiff', 'None left on the truck'],
@@ -134,5 +134,6 @@ export const embeds = {
 		spare: 'Spare bolts, share'
 	},
 	caution:
-		'Bolts, hold-downs and straps are for the drawing, the local code, the engineer and the official to settle. This tool places, counts and marks; it does not design.'
+		'Bolts, hold-downs and straps are for the drawing, the local code, the engineer and the official. ' +
+		'This tool places, counts and marks; it does not design.'
 };

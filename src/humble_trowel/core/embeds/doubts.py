@@ -35,17 +35,6 @@ def wall_doubts(plan: Plan, solid: Solid | None, walls: Sequence[WallLaid], ways
         found += _deep(plan, solid, wall, ways)
         for bolt in wall.bolts:
             found += [_broken(plan, wall, bolt, row) for row in bolt.broken]
-        for name, count in wall.along:
-            words = f"{wall.name}: bar {name} lies under {count} of its {len(wall.bolts)} bolts."
-            found.append(
-                finding(
-                    "bolt-bar",
-                    f"embeds/wall/{wall.id}",
-                    words,
-                    "Tie it aside before the pour, or lower it.",
-                    "bolt-way",
-                )
-            )
         if wall.over_tube:
             words = f"{wall.name}: bolt {', '.join(map(str, wall.over_tube))} would go into the tube."
             found.append(
@@ -57,6 +46,20 @@ def wall_doubts(plan: Plan, solid: Solid | None, walls: Sequence[WallLaid], ways
                     "bolt-way",
                 )
             )
+    return [*found, *_along(walls)]
+
+
+def _along(walls: Sequence[WallLaid]) -> list[Finding]:
+    """Bars that lie along under bolts, a line a bar."""
+    found = []
+    for name in sorted({name for wall in walls for name, _ in wall.along}):
+        own = [(wall, count) for wall in walls for mark, count in wall.along if mark == name]
+        bolts = sum(count for _, count in own)
+        where = own[0][0].name if len(own) == 1 else f"{len(own)} walls"
+        words = f"Bar {name} lies along under {bolts} bolt{'s' if bolts != 1 else ''} of {where}."
+        found.append(
+            finding("bolt-bar", f"embeds/bar/{name}", words, "Tie it aside before the pour, or lower it.", "bolt-way")
+        )
     return found
 
 

@@ -20,7 +20,7 @@ from humble_trowel.core.plan.embed_ways import EmbedWays
 @dataclass(frozen=True)
 class EmbedsLaid:
     """counts: what is set, by kind, with bolts of plates as 'bolt' and of templates as 'group bolt'; spare: bolts that go along
-    besides. stick_up_mm: of a plate's bolt over the concrete. minutes: for all bolts of plates, by the crew's way."""
+    besides. stick_up_mm: of a plate's bolt over the concrete. set_min: minutes for all bolts of plates, by the crew's way."""
 
     walls: list[WallLaid]
     straps: list[StrapLaid]
@@ -28,7 +28,7 @@ class EmbedsLaid:
     counts: dict[str, int]
     spare: int
     stick_up_mm: float
-    minutes: float
+    set_min: float
     findings: list[Finding]
 
 

@@ -17,6 +17,9 @@ from humble_trowel.core.plan.embed_parts import BoltGroup
 from humble_trowel.core.plan.embed_ways import EmbedWays
 
 
+APART_MM = 150.0  # two of the crew's straps of one wall
+
+
 @dataclass(frozen=True)
 class StrapLaid:
     """One of them. key: its id, or its place where the crew's rule set it; by_rule: so. at_mm: from the side's first corner."""
@@ -71,7 +74,8 @@ def _row(
 def _at_corners(plan: Plan, walls: Sequence[WallLaid], ways: EmbedWays) -> list[StrapLaid]:
     """The crew's straps: shared out over the two walls of each outside corner."""
     framed = {wall.side: wall for wall in walls if wall.comes == "framed"}
-    ring, rows = list(plan.outline or []), []
+    ring: list[XY] = list(plan.outline or [])
+    rows: list[StrapLaid] = []
     for corner in range(len(ring) if ways.straps else 0):
         before, after = framed.get((corner - 1) % len(ring)), framed.get(corner)
         if angle_at(ring, corner) >= 180.0 or (before is None and after is None):
@@ -81,7 +85,8 @@ def _at_corners(plan: Plan, walls: Sequence[WallLaid], ways: EmbedWays) -> list[
             wall, which = ends[n % len(ends)]
             far = ways.strap_in_mm * (1 + n // len(ends))
             at = wall.end_mm - far if which == "end" else wall.start_mm + far
-            if wall.start_mm < at < wall.end_mm:
+            near = any(one.side == wall.side and abs(one.at_mm - at) < APART_MM for one in rows)
+            if wall.start_mm < at < wall.end_mm and not near:
                 key = f"{wall.id}/{which}/{n // len(ends)}"
                 rows.append(_row(plan, key, "strap", "", wall.side, at, wall.edge_mm, 0.0, True))
     return rows

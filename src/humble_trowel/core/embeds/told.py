@@ -127,7 +127,7 @@ class ItemTold:
 
 @dataclass(frozen=True)
 class EmbedsTold:
-    """All of it. stick_up, embed, bolt: of a plate's bolt, in words; minutes: to set all of them."""
+    """All of it. stick_up, embed, bolt: of a plate's bolt, in words; set_min: minutes to set all of them."""
 
     walls: list[WallTold]
     straps: list[StrapTold]
@@ -142,7 +142,7 @@ class EmbedsTold:
     bolt_mm: float
     bolt_text: str
     plate_thick_mm: float
-    minutes: float
+    set_min: float
     strays: list[str]
 
 
@@ -162,7 +162,7 @@ def embeds_told(plan: Plan, ways: EmbedWays, found: EmbedsLaid, done: SettingDon
         items=[_item(found, item, units) for item in done.items],
         counts=found.counts, spare=found.spare,
         stick_up_mm=found.stick_up_mm, stick_up_text=say_depth(found.stick_up_mm, units), embed_mm=ways.embed_mm, embed_text=say_depth(ways.embed_mm, units),
-        bolt_mm=ways.bolt_mm, bolt_text=say_depth(ways.bolt_mm, units), plate_thick_mm=ways.plate_thick_mm, minutes=found.minutes,
+        bolt_mm=ways.bolt_mm, bolt_text=say_depth(ways.bolt_mm, units), plate_thick_mm=ways.plate_thick_mm, set_min=found.set_min,
         strays=[f"{names.get(of, 'A wall')}, {say_length(at, units)}" for of, at in done.strays],
     )  # fmt: skip
 

@@ -21,6 +21,7 @@ class EmbedAnswers(SteelAnswers):
         "solid",
         "steel",
         "plan.underslab",
+        "tubing",
         "setups",
         "records",
         "ways.embeds",

@@ -21,6 +21,7 @@ from humble_trowel.core.rules import buried_calculators as buried
 from humble_trowel.core.rules import calculators as calc
 from humble_trowel.core.rules import pour_calculators as pours
 from humble_trowel.core.rules.book_row import Rule, Table, long_ask, number_ask, thin_ask
+from humble_trowel.core.rules.embed_book import EMBED_RULES
 from humble_trowel.core.rules.steel_book import STEEL_RULES
 from humble_trowel.core.underslab.insulation import SLAB_EDGE, ZONES
 from humble_trowel.core.units import Units, parse_length, say_depth
@@ -107,6 +108,7 @@ RULES = (
          asks=(long_ask("length", "Length", "40'", "12000"), long_ask("width", "Width", "30'", "9000"), long_ask("roll", "Roll, wide", "15'", "4000"),
                thin_ask("lap", "Lap", '6"', "150"), thin_ask("up", "Turned up", '0"', "0")), work_out=buried.rolls_of),
     *STEEL_RULES,
+    *EMBED_RULES,
     Rule("order/round-up", "The order", "Likely need up to the plant's next step, after a slack of 0.005 yd³.",
          "ceil((need − slack) ÷ step) × step", "plant",
          asks=(number_ask("need", "Likely need (yd³, m³)", "23.27"), number_ask("step", "The plant's step", "0.5")), work_out=calc.order),

@@ -12,7 +12,7 @@
 </script>
 
 <svg
-	viewBox="0 0 210 {foot + 30}"
+	viewBox="0 0 210 {foot + 44}"
 	class="w-210"
 	role="img"
 	aria-label="{words.up(found.stick_up_text)}, {words.inside(found.embed_text)}"
@@ -27,6 +27,6 @@
 	<g class="fill-ink text-body font-[760]">
 		<text x="148" y={(16 + top) / 2 + 5}><SvgFrac text={words.up(found.stick_up_text)} /></text>
 		<text x="148" y={(top + foot) / 2 + 5}><SvgFrac text={words.inside(found.embed_text)} /></text>
-		<text x="12" y={foot + 20} class="text-note"><SvgFrac text={words.off(edge)} /></text>
+		<text x="2" y={foot + 38} class="text-note"><SvgFrac text={words.off(edge)} /></text>
 	</g>
 </svg>

@@ -8,14 +8,13 @@
 	import Choice from '../../ui/Choice.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { shownLength } from '../../ui/typed';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { embeds as words } from '../../words/embeds';
 	import CallBox from '../CallBox.svelte';
 	import BoltCut from './BoltCut.svelte';
 	import type { EmbedsData } from './embeds.svelte';
 	import PlatePart from './PlatePart.svelte';
-	import { nearest, roomsOf, type Part } from './room';
+	import { nearest, roomsOf, stationText, type Part } from './room';
 	import WallTape from './WallTape.svelte';
 	let { data }: { data: EmbedsData } = $props();
 	const store = $derived(data.store);
@@ -36,13 +35,14 @@
 		return [mid - HALF_MM, mid + HALF_MM];
 	});
 	const free = $derived(nearest(rooms, at, grid));
-	const told = (mm: number) => shownLength(back ? (wall?.size_mm ?? 0) - mm : mm, store.units);
+	const told = (mm: number) => stationText(back ? (wall?.size_mm ?? 0) - mm : mm, store.units);
 	const room = $derived(rooms.find(([low, high]) => free !== null && free >= low - 0.01 && free <= high + 0.01));
 	// svelte-ignore state_referenced_locally (one store for the life of this component)
 	const key = `${store.id}/bolt-reason`;
 	let reason = $state(restored<string>(key) ?? '');
 	$effect(() => note(key, reason));
 	async function keep(edit: object) {
+		if (wall && bolt) data.hold(wall.id, bolt.n); // so that it stays held once it is right
 		await store.keep([edit as Edit], 'bolt');
 		dragged = null;
 		await data.load();
@@ -65,7 +65,7 @@
 
 <Verdict
 	text={wrong ? words.wrong(wrong) : found ? words.counts(found.counts) || words.none : words.none}
-	under={found && found.counts['bolt'] ? words.spare(found.spare, found.minutes) : found ? '' : words.noneUnder}
+	under={found && found.counts['bolt'] ? words.spare(found.spare, found.set_min) : found ? '' : words.noneUnder}
 	is={wrong ? 'bad' : 'plain'}
 />
 <FindingList findings={doubts} />
@@ -145,6 +145,6 @@
 	{#each session.schools['setting'] ?? [] as row (row.key)}{#if row.key === session.ways.embeds.setting}
 			<p class="text-note">{row.pro} {row.con}</p>
 		{/if}{/each}
-	<p class="text-note"><a class="underline" href="/ways">{words.inWays}</a></p>
+	<p><a class="inline-flex min-h-44 items-center underline" href="/ways">{words.inWays}</a></p>
 {/if}
 <p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{words.caution}</p>

@@ -44,7 +44,7 @@
 </script>
 
 {#if tab === 'straps' && data.store.document?.outline}
-	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the bench takes the middle of a pad by its name) -->
+	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the bench takes pads) -->
 	<path
 		bind:this={area}
 		d={view.path([data.store.document.outline])}

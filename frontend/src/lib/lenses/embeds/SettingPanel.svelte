@@ -33,13 +33,17 @@
 	const nameOf = (row: ItemTold) => (row.kind === 'bolt' ? `${row.n}` : (words.what[row.kind] ?? row.kind));
 	async function keep(row: ItemTold, is_set: boolean, said = '') {
 		const after = data.after(row);
-		const got = await addRecord(store, 'embed-set', { of: row.of, at_mm: row.at_mm, is_set, why: said }, session.who);
+		const values = { of: row.of, at_mm: row.at_mm, is_set, why: said };
+		const got = await addRecord(store, 'embed-set', values, session.who);
 		if (isWrong(got)) return void (wrong = got.words);
 		wrong = '';
 		asking = false;
 		if (said === why) why = '';
 		if (after && data.item?.key === row.key) data.holdItem(after.key);
-		if (got) await store.load();
+		if (got) {
+			data.noteKept(values);
+			await store.load();
+		}
 		await data.load();
 	}
 </script>

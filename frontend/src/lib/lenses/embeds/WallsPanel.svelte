@@ -41,7 +41,9 @@
 	is={wrong ? 'bad' : 'plain'}
 />
 {#if walls.length < ids.length}
-	<div class="mt-8"><Act kind="main" onclick={() => keep({ op: 'walls_all_round' }, 'walls')}>{words.allRound}</Act></div>
+	<div class="mt-8">
+		<Act kind={walls.length ? 'plain' : 'main'} onclick={() => keep({ op: 'walls_all_round' }, 'walls')}>{words.allRound}</Act>
+	</div>
 	{#if store.problemFor('walls')}<p class="wrong mt-4" role="alert">{store.problemFor('walls')?.detail}</p>{/if}
 {/if}
 <FindingList findings={found} />

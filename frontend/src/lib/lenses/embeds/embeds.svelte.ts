@@ -6,7 +6,7 @@ import type { JobStore } from '../../state/job.svelte';
 import { Resource } from '../../state/resource.svelte';
 
 export class EmbedsData {
-	readonly #state = new Resource<EmbedsState>(() => api.embeds(this.store.id, { edits: this.store.trying }));
+	readonly #state = new Resource<EmbedsState>(() => api.embeds(this.store.id, { edits: this.store.onTop }));
 	#wall = $state('');
 	#bolt = $state(0);
 	#item = $state('');
@@ -15,8 +15,17 @@ export class EmbedsData {
 
 	constructor(readonly store: JobStore) {}
 
+	/** what the program has and this screen has not read again yet: without a signal that may take a while */
+	#kept = $state.raw<Record<string, unknown>[]>([]);
+
 	async load() {
-		if (this.store.kept?.document.outline) await this.#state.load();
+		if (!this.store.kept?.document.outline) return;
+		const read = this.#kept;
+		if (await this.#state.load()) this.#kept = this.#kept.filter((row) => !read.includes(row));
+	}
+	/** A record was kept: it counts here from now on. */
+	noteKept(values: Record<string, unknown>) {
+		this.#kept = [...this.#kept, values];
 	}
 	get problem() {
 		return this.#state.problem;
@@ -58,7 +67,7 @@ export class EmbedsData {
 		const waiting = outbox
 			.of(this.store.id)
 			.flatMap((row) => (row.said.kind === 'record' && row.said.record.kind === 'embed-set' ? [row.said.record.values] : []));
-		return withWaiting(this.found?.items ?? [], waiting);
+		return withWaiting(this.found?.items ?? [], [...this.#kept, ...waiting]);
 	}
 	get item(): ItemTold | null {
 		const rows = this.items;

@@ -1,6 +1,8 @@
 /** Where a bolt may stand: what the ends of its plate, its neighbours and the studs leave, along the wall. Stations in mm. */
 import type { BoltTold, WallTold } from '../../api/schema';
 
+import { shownLength } from '../../ui/typed';
+
 export type Part = readonly [number, number];
 
 /** What is left of a part without others. */
@@ -39,4 +41,9 @@ export function nearest(rooms: readonly Part[], at: number, grid: number): numbe
 		if (best === null || Math.abs(spot - at) < Math.abs(best - at)) best = spot;
 	}
 	return best;
+}
+/** A station as a tape is read, to the nearest sixteenth or millimetre: 22′-7 1/2″. */
+export function stationText(mm: number, units: 'ft-in' | 'mm'): string {
+	const grain = units === 'mm' ? 1 : 1.5875;
+	return shownLength(Math.round(mm / grain) * grain, units).replace(/′ (?=\d)/, '′-');
 }

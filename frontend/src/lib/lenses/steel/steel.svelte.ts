@@ -13,7 +13,7 @@ export interface Target {
 }
 
 export class SteelData {
-	readonly #state = new Resource<SteelState>(() => api.steel(this.store.id, { edits: this.store.trying }));
+	readonly #state = new Resource<SteelState>(() => api.steel(this.store.id, { edits: this.store.onTop }));
 	/** the cuts that were worked out last; how far newer ones are, null while none are worked out; whether they were let go */
 	#cuts = $state.raw<SteelCuts | null>(null);
 	share = $state<number | null>(null);

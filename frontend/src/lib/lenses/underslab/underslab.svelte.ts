@@ -7,7 +7,7 @@ import type { Edit, JobStore } from '../../state/job.svelte';
 export type What = 'run' | 'riser';
 
 export class UnderslabData {
-	readonly #state = new Resource<UnderslabState>(() => api.underslab(this.store.id, { edits: this.store.trying }));
+	readonly #state = new Resource<UnderslabState>(() => api.underslab(this.store.id, { edits: this.store.onTop }));
 	/** id of the run or riser that is held */
 	#held = $state.raw<{ what: What; id: string } | null>(null);
 	#line = $state('');
