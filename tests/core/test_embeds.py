@@ -75,6 +75,15 @@ def test_walls_all_round_run_through_at_their_start_and_butt_at_their_end():
     assert told["walls"][0]["bolts"][0]["edge_mm"] == pytest.approx(2.75 * IN) and told["counts"] == job.embeds.counts
 
 
+def test_at_an_inside_corner_walls_meet_without_a_strap():
+    ell = plan(units="mm", outline=[[0, 0], [9000, 0], [9000, 4000], [5000, 4000], [5000, 8000], [0, 8000]])
+    job = Job(edited(ell, {"op": "walls_all_round"}))
+    assert job.embeds.counts["strap"] == 10  # five outside corners
+    plate = 5.5 * IN
+    sizes = [round(one.end_mm - one.start_mm) for one in job.embeds.walls]
+    assert sizes == [round(size - cut) for size, cut in ((9000, plate), (4000, plate), (4000, 0), (4000, plate), (5000, plate), (8000, plate))]
+
+
 def test_a_door_ends_the_plate_and_its_studs_keep_bolts_away():
     one = laid(wall("door 3' 2 at 10'"))
     assert [(round(p.start_mm / IN), round(p.end_mm / IN)) for p in one.pieces][:2] == [(0, 120), (158, 352)] or next(

@@ -26,6 +26,7 @@ from humble_trowel.api.routes import (
     gauge,
     ground,
     jobs,
+    joints,
     laser,
     lines,
     papers,
@@ -55,7 +56,7 @@ REFUSALS = {
     507: "The disk takes no more.",
 }
 ROUTERS = (
-    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
+    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
     rules.router, readings.router,
 )  # fmt: skip
 HOUR_S = 3600

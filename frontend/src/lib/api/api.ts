@@ -62,6 +62,8 @@ export const api = {
 		request('post', `${JOB}/shots-file`, { ...of(id), query, body }),
 
 	embeds: (id: string, body: Posted<'/api/jobs/{job_id}/embeds'>) => request('post', `${JOB}/embeds`, { ...of(id), body }),
+	joints: (id: string, body: Posted<'/api/jobs/{job_id}/joints'>) => request('post', `${JOB}/joints`, { ...of(id), body }),
+	jointProposals: (id: string) => request('get', `${JOB}/joints/proposals`, of(id)),
 	edges: (id: string) => request('get', `${JOB}/edges`, of(id)),
 	underslab: (id: string, body: Posted<'/api/jobs/{job_id}/underslab'>) =>
 		request('post', `${JOB}/underslab`, { ...of(id), body }),

@@ -5,7 +5,17 @@ import type { Lens } from './lens';
 import { embedsLens } from './embeds/lens';
 import { linesLens } from './lines/lens';
 import { orderLens } from './order/lens';
+import { screedLens } from './screed/lens';
 import { steelLens } from './steel/lens';
 import { underslabLens } from './underslab/lens';
 
-export const LENSES: readonly Lens[] = [linesLens, groundLens, edgesLens, underslabLens, steelLens, embedsLens, orderLens];
+export const LENSES: readonly Lens[] = [
+	linesLens,
+	groundLens,
+	edgesLens,
+	underslabLens,
+	steelLens,
+	embedsLens,
+	screedLens,
+	orderLens
+];

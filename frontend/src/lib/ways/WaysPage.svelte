@@ -12,6 +12,7 @@
 	import CrewList from './CrewList.svelte';
 	import FormWays from './FormWays.svelte';
 	import GroundWays from './GroundWays.svelte';
+	import JointWays from './JointWays.svelte';
 	import EmbedWays from './EmbedWays.svelte';
 	import SteelWays from './SteelWays.svelte';
 	import UnderslabWays from './UnderslabWays.svelte';
@@ -220,6 +221,7 @@
 			<UnderslabWays {store} {ways} />
 			<SteelWays {store} {ways} />
 			<EmbedWays {store} {ways} />
+			<JointWays {store} {ways} />
 		</main>
 	{/if}
 </div>

@@ -12,6 +12,7 @@ from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.plan.embed_ways import SETTING_SCHOOLS
 from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, PAD_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
+from humble_trowel.core.plan.joint_ways import HOW_SCHOOLS
 from humble_trowel.core.plan.steel_ways import BAR_CORNER_SCHOOLS, HELD_SCHOOLS, LAP_SCHOOLS, WAY_SCHOOLS
 from humble_trowel.core.plan.underslab_ways import EDGE_SCHOOLS, PLACE_SCHOOLS, TEST_SCHOOLS
 from humble_trowel.core.plan.ways import Ways
@@ -37,6 +38,7 @@ SCHOOLS = {
         ("steel-held", HELD_SCHOOLS),
         ("steel-lap", LAP_SCHOOLS),
         ("setting", SETTING_SCHOOLS),
+        ("joint-how", HOW_SCHOOLS),
     )
 }
 

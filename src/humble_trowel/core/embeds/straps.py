@@ -16,7 +16,6 @@ from humble_trowel.core.plan.document import Plan, corner_name, side_name
 from humble_trowel.core.plan.embed_parts import BoltGroup
 from humble_trowel.core.plan.embed_ways import EmbedWays
 
-
 APART_MM = 150.0  # two of the crew's straps of one wall
 
 
@@ -78,7 +77,7 @@ def _at_corners(plan: Plan, walls: Sequence[WallLaid], ways: EmbedWays) -> list[
     rows: list[StrapLaid] = []
     for corner in range(len(ring) if ways.straps else 0):
         before, after = framed.get((corner - 1) % len(ring)), framed.get(corner)
-        if angle_at(ring, corner) >= 180.0 or (before is None and after is None):
+        if angle_at(ring, corner) >= math.pi or (before is None and after is None):
             continue
         ends = [(wall, which) for wall, which in ((before, "end"), (after, "start")) if wall is not None]
         for n in range(ways.straps):

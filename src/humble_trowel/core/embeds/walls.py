@@ -146,11 +146,11 @@ def _ends(plan: Plan, wall: StudWall, side: int, size: float, plate: float) -> t
     after = (side + 1) % len(ring)
     start, end = wall.from_mm, wall.to_mm
     if start is None:
-        outside = angle_at(ring, side) < 180.0 and plan.corner_ids[side - 1] in walled
+        outside = angle_at(ring, side) < math.pi and plan.corner_ids[side - 1] in walled
         start = max(0.0, walled[plan.corner_ids[side - 1]].in_mm) if outside else 0.0
     if end is None:
         meets = walled.get(plan.corner_ids[after])
-        butts = meets is not None and meets.from_mm is None and angle_at(ring, after) < 180.0
+        butts = meets is not None and meets.from_mm is None and angle_at(ring, after) < math.pi
         end = size - (max(0.0, meets.in_mm) + (meets.plate_mm or plate) if butts and meets else 0.0)
     return start, max(start + 1.0, min(size, end))
 

@@ -4,12 +4,21 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from humble_trowel.core.findings import edges, embeds, ground, lines, order, steel, underslab
+from humble_trowel.core.findings import edges, embeds, ground, lines, order, screed, steel, underslab
 from humble_trowel.core.findings.kind import Finding, FindingKind, Severity
 
 __all__ = ["FINDING_KINDS", "KIND_OF", "Finding", "FindingKind", "Severity", "finding", "said_together"]
 
-FINDING_KINDS = (*lines.KINDS, *ground.KINDS, *edges.KINDS, *underslab.KINDS, *steel.KINDS, *embeds.KINDS, *order.KINDS)
+FINDING_KINDS = (
+    *lines.KINDS,
+    *ground.KINDS,
+    *edges.KINDS,
+    *underslab.KINDS,
+    *steel.KINDS,
+    *embeds.KINDS,
+    *screed.KINDS,
+    *order.KINDS,
+)
 KIND_OF = {kind.code: kind for kind in FINDING_KINDS}
 # A part that was clipped is shown where its list is.
 TAB_OF_LIST = {

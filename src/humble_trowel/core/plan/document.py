@@ -18,6 +18,7 @@ from humble_trowel.core.plan.beside_parts import Lap, Ramp, Sidewalk
 from humble_trowel.core.plan.embed_parts import Embeds
 from humble_trowel.core.plan.footing_parts import Footing, Pour
 from humble_trowel.core.plan.ground_parts import BuildUp, GroundNotes
+from humble_trowel.core.plan.joint_parts import Joints
 from humble_trowel.core.plan.mix import Mix
 from humble_trowel.core.plan.model import Id, Model, Row
 from humble_trowel.core.plan.shape_parts import (
@@ -144,7 +145,7 @@ class FormRow(Row):
     left_out: StrictBool = False
 
 
-LATER_STAGES = ("screed", "joints", "schedule")
+LATER_STAGES = ("screed", "schedule")
 
 
 class Plan(Model):
@@ -192,10 +193,10 @@ class Plan(Model):
     steel: Steel = Steel()
     embeds: Embeds = Embeds()
     screed: Any = None
-    joints: Any = None
+    joints: Joints = Joints()
     schedule: Any = None
 
-    @field_validator("underslab", "steel", "embeds", mode="before")
+    @field_validator("underslab", "steel", "embeds", "joints", mode="before")
     @classmethod
     def _nothing_said(cls, value: Any) -> Any:
         return {} if value is None else value

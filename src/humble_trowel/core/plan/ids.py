@@ -26,7 +26,7 @@ from humble_trowel.core.plan.wall_parts import Wall
 Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
     "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
-    "sidewalks", "ramps", "services", "risers", "treatments", "heated", "dowels", "stud_walls", "bolts", "straps", "groups",
+    "sidewalks", "ramps", "services", "risers", "treatments", "heated", "dowels", "stud_walls", "bolts", "straps", "groups", "joints",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
@@ -38,7 +38,7 @@ NAMES: dict[Kind, str] = {
     "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour", "walls": "wall",
     "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp", "services": "run", "risers": "riser",
     "treatments": "treatment", "heated": "heated room", "dowels": "row of dowels", "stud_walls": "wall", "bolts": "bolt", "straps": "strap",
-    "groups": "bolt group",
+    "groups": "bolt group", "joints": "joint",
 }  # fmt: skip
 BURIED: dict[Kind, str] = {"services": "v", "risers": "i", "treatments": "n", "heated": "d"}  # rows of `underslab`
 IN_STEEL: dict[Kind, str] = {"dowels": "y"}  # rows of `steel`
@@ -106,6 +106,8 @@ def with_ids(plan: Plan) -> Plan:
         changes["steel"] = plan.steel.model_copy(update={"dowels": _named(rows, IN_STEEL["dowels"])})
     if (embeds := _embeds_named(plan.embeds, corners)) is not None:
         changes["embeds"] = embeds
+    if any(not row.id for row in plan.joints.lines):
+        changes["joints"] = plan.joints.model_copy(update={"lines": _named(plan.joints.lines, "o")})
     return plan.model_copy(update=changes) if changes else plan
 
 
@@ -184,6 +186,7 @@ def check_ids(plan: Plan) -> None:
     lists += [(f"underslab.{key}", (row.id for row in getattr(plan.underslab, key))) for key in BURIED]
     lists += [(f"steel.{key}", (row.id for row in getattr(plan.steel, key))) for key in IN_STEEL]
     lists += [(f"embeds.{key}", (row.id for row in getattr(plan.embeds, key))) for key, _ in IN_EMBEDS.values()]
+    lists += [("joints.lines", (row.id for row in plan.joints.lines))]
     lists += [(f"embeds.walls[{i}].doors", (one.id for one in row.doors)) for i, row in enumerate(plan.embeds.walls)]
     lists += [(f"build_ups[{i}].layers", (layer.id for layer in row.layers)) for i, row in enumerate(plan.build_ups)]
     for key, ids in lists:
@@ -215,6 +218,8 @@ def ids_of(plan: Plan, kind: Kind) -> Sequence[str]:
         return [row.id for row in plan.ground.benchmarks]
     if kind == "layers":
         return [layer.id for row in plan.build_ups for layer in row.layers]
+    if kind == "joints":
+        return [row.id for row in plan.joints.lines]
     if kind in IN_EMBEDS:
         return [row.id for row in getattr(plan.embeds, IN_EMBEDS[kind][0])]
     holder = plan.underslab if kind in BURIED else plan.steel if kind in IN_STEEL else plan

@@ -13,6 +13,7 @@ from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StrictBool, f
 from humble_trowel.core.plan.embed_ways import EmbedWays
 from humble_trowel.core.plan.form_ways import BuyWay, CornerWay, FormWays, SetOutWays, StackWay, Tape
 from humble_trowel.core.plan.ground_ways import GroundWays, RodReads
+from humble_trowel.core.plan.joint_ways import JointWays
 from humble_trowel.core.plan.local_rules import LIMIT_OF, LocalRule
 from humble_trowel.core.plan.steel_ways import SteelWays
 from humble_trowel.core.plan.underslab_ways import UnderslabWays
@@ -91,6 +92,7 @@ class Ways(WaysPart):
     underslab: UnderslabWays = UnderslabWays()
     steel: SteelWays = SteelWays()
     embeds: EmbedWays = EmbedWays()
+    joints: JointWays = JointWays()
     local_rules: dict[str, LocalRule] = {}
 
     @field_validator("local_rules")

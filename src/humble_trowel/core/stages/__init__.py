@@ -23,7 +23,7 @@ from humble_trowel.core.order.report import (
 )
 from humble_trowel.core.plan.document import LATER_STAGES
 from humble_trowel.core.report import FindingReport, Report
-from humble_trowel.core.stages import embeds, steel, underslab
+from humble_trowel.core.stages import embeds, screed, steel, underslab
 from humble_trowel.core.stages.stage import Stage, StageReport, Standing
 from humble_trowel.core.walls.report import WallsReport
 
@@ -197,6 +197,7 @@ STAGES: tuple[Stage, ...] = (
     Stage("underslab", ("underslab",), underslab.findings_of, underslab.standing_of, underslab.UnderslabStage),
     Stage("steel", ("steel",), steel.findings_of, steel.standing_of, steel.SteelStage),
     Stage("embeds", ("embeds",), embeds.findings_of, embeds.standing_of, embeds.EmbedsStage),
+    Stage("screed", ("joints",), screed.findings_of, screed.standing_of, screed.ScreedStage),
     Stage("order", ("mix", "order"), _order_findings, _order_standing, OrderStage),
 )  # fmt: skip
 

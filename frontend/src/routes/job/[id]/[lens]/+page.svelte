@@ -9,6 +9,7 @@
 		underslab: () => import('#lib/lenses/underslab/Underslab.svelte'),
 		steel: () => import('#lib/lenses/steel/Steel.svelte'),
 		embeds: () => import('#lib/lenses/embeds/Embeds.svelte'),
+		screed: () => import('#lib/lenses/screed/Screed.svelte'),
 		order: () => import('#lib/lenses/order/Order.svelte')
 	};
 </script>

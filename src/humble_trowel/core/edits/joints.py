@@ -1,0 +1,183 @@
+"""Edits of joints: a layout taken, a line called, moved, made otherwise or taken out; openings isolated."""
+
+from __future__ import annotations
+
+import math
+import re
+from typing import Annotated, Literal
+
+import shapely
+from pydantic import Field
+from shapely.geometry import LineString, Point, Polygon
+
+from humble_trowel.core.edits.base import Calls, Coordinate, EditBase, Edited, JointId, OpeningId, Spot, ring_needed
+from humble_trowel.core.errors import CallError, EditError, LengthError
+from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.plan.document import Plan, corner_name
+from humble_trowel.core.plan.ids import place_of
+from humble_trowel.core.plan.joint_parts import How, Joint
+from humble_trowel.core.units import parse_length
+
+FAR_MM = 1e6
+EDGE_MM = 25.0
+_OFF = re.compile(r"(?P<far>.+?)\s+(?P<way>[nesw])\s+of\s+(?P<corner>[A-Za-z]{1,2})", re.IGNORECASE)
+_THROUGH = re.compile(r"through\s+(?P<corner>[A-Za-z]{1,2})\s+(?P<way>[nesw])", re.IGNORECASE)
+_BETWEEN = re.compile(r"(?P<one>[A-Za-z]{1,2})\s*(?:to|-)\s*(?P<other>[A-Za-z]{1,2})", re.IGNORECASE)
+WAYS = {"n": (0.0, 1.0), "e": (1.0, 0.0), "s": (0.0, -1.0), "w": (-1.0, 0.0)}
+
+
+def with_joints(plan: Plan, lines: list[Joint]) -> Plan:
+    """The plan with other joints."""
+    return plan.model_copy(update={"joints": plan.joints.model_copy(update={"lines": lines})})
+
+
+def slab_of(plan: Plan) -> Polygon:
+    """The slab on the plan, openings out."""
+    return Polygon(ring_needed(plan), [list(ring) for ring in plan.openings])
+
+
+def chord(plan: Plan, through: XY, way: XY, path: str = "text") -> tuple[XY, XY]:
+    """The stretch of a line from edge to edge of the slab, nearest to a spot on it. Raises EditError where it misses the slab, or
+    runs along an edge."""
+    line = LineString(
+        [
+            (through[0] - way[0] * FAR_MM, through[1] - way[1] * FAR_MM),
+            (through[0] + way[0] * FAR_MM, through[1] + way[1] * FAR_MM),
+        ]
+    )
+    slab = slab_of(plan)
+    parts = [
+        one
+        for one in shapely.get_parts(slab.intersection(line))
+        if one.geom_type == "LineString" and one.length > 2 * EDGE_MM
+    ]
+    if not parts:
+        raise EditError("That line does not cross the slab.", path)
+    best = min(parts, key=lambda one: one.distance(Point(through)))
+    if slab.boundary.buffer(EDGE_MM).covers(best):
+        raise EditError("That joint would run along an edge of the slab.", path)
+    (ax, ay), (bx, by) = best.coords[0], best.coords[-1]
+    return (ax, ay), (bx, by)
+
+
+def _joined(plan: Plan, ends: tuple[XY, XY], path: str) -> Joint:
+    made = LineString(ends)
+    for row in plan.joints.lines:
+        if LineString([row.start, row.end]).hausdorff_distance(made) < EDGE_MM:
+            raise EditError("A joint runs there already.", path)
+    return Joint(start=ends[0], end=ends[1])
+
+
+class LayJoints(EditBase):
+    """Take a whole layout in place of the joints there are. ratio_n: what it was laid by, null as the crew does."""
+
+    op: Literal["lay_joints"]
+    lines: Annotated[list[tuple[Spot, Spot]], Field(max_length=500)]
+    ratio_n: Annotated[float, Field(ge=12, le=60)] | None = None
+
+    def apply(self, plan: Plan) -> Edited:
+        ring_needed(plan)
+        old = {(row.start, row.end): row for row in plan.joints.lines}
+        rows = [old.get((a, b)) or Joint(start=a, end=b) for a, b in self.lines]
+        joints = plan.joints.model_copy(update={"lines": rows, "ratio_n": self.ratio_n})
+        return plan.model_copy(update={"joints": joints}), f"{len(rows)} joints laid" if rows else "No joints"
+
+
+class CallJoint(EditBase):
+    """A joint as it is called: '18' n of A' (along, that far off), 'through H e', 'C to J'."""
+
+    op: Literal["call_joint"]
+    text: Calls
+
+    def apply(self, plan: Plan) -> Edited:
+        made = _joined(plan, self._ends(plan), "text")
+        return with_joints(plan, [*plan.joints.lines, made]), f"Joint {self.text.strip()}"
+
+    def _ends(self, plan: Plan) -> tuple[XY, XY]:
+        text = self.text.strip()
+        if match := _OFF.fullmatch(text):
+            x, y = _corner(plan, match["corner"])
+            way = WAYS[match["way"].lower()]
+            try:
+                far = parse_length(match["far"], plan.units)
+            except LengthError as error:
+                raise CallError(error.words, path="text") from None
+            return chord(plan, (x + way[0] * far, y + way[1] * far), (way[1], way[0]))
+        if match := _THROUGH.fullmatch(text):
+            return chord(plan, _corner(plan, match["corner"]), WAYS[match["way"].lower()])
+        if match := _BETWEEN.fullmatch(text):
+            a, b = _corner(plan, match["one"]), _corner(plan, match["other"])
+            size = math.dist(a, b)
+            if size < 1.0:
+                raise CallError("A joint runs between two corners.", path="text")
+            return chord(plan, ((a[0] + b[0]) / 2, (a[1] + b[1]) / 2), ((b[0] - a[0]) / size, (b[1] - a[1]) / size))
+        raise CallError(f"“{text}” was not understood. Say it like 18' n of A, through H e, or C to J.", path="text")
+
+
+def _corner(plan: Plan, letter: str) -> XY:
+    ring = ring_needed(plan)
+    for at, spot in enumerate(ring):
+        if corner_name(at) == letter.upper():
+            return spot
+    raise CallError(f"There is no corner {letter.upper()}.", path="text")
+
+
+class MoveJoint(EditBase):
+    """Move a joint aside, so that it goes through a spot; it still runs the same way, from edge to edge."""
+
+    op: Literal["move_joint"]
+    joint: JointId
+    to: tuple[Coordinate, Coordinate]
+
+    def apply(self, plan: Plan) -> Edited:
+        at = place_of(plan, "joints", self.joint, "joint")
+        row = plan.joints.lines[at]
+        size = math.dist(row.start, row.end)
+        way = ((row.end[0] - row.start[0]) / size, (row.end[1] - row.start[1]) / size)
+        start, end = chord(plan, self.to, way, "to")
+        rows = list(plan.joints.lines)
+        rows[at] = row.model_copy(update={"start": start, "end": end})
+        return with_joints(plan, rows), "Joint moved"
+
+
+class SetJoint(EditBase):
+    """How a joint is made; null as the crew does."""
+
+    op: Literal["set_joint"]
+    joint: JointId
+    how: How | None = None
+
+    def apply(self, plan: Plan) -> Edited:
+        at = place_of(plan, "joints", self.joint, "joint")
+        rows = list(plan.joints.lines)
+        rows[at] = rows[at].model_copy(update={"how": self.how})
+        return with_joints(plan, rows), f"Joint {self.how or 'as the crew does'}"
+
+
+class TakeOutJoint(EditBase):
+    """Take a joint out."""
+
+    op: Literal["take_out_joint"]
+    joint: JointId
+
+    def apply(self, plan: Plan) -> Edited:
+        at = place_of(plan, "joints", self.joint, "joint")
+        return with_joints(plan, [row for i, row in enumerate(plan.joints.lines) if i != at]), "Joint taken out"
+
+
+class IsolateOpening(EditBase):
+    """Give an opening a joint of its own all round, or not."""
+
+    op: Literal["isolate_opening"]
+    opening: OpeningId
+    on: bool = True
+
+    def apply(self, plan: Plan) -> Edited:
+        place_of(plan, "opening", self.opening, "opening")
+        rest = [name for name in plan.joints.isolated if name != self.opening]
+        rows = [*rest, self.opening] if self.on else rest
+        joints = plan.joints.model_copy(update={"isolated": rows})
+        return plan.model_copy(update={"joints": joints}), f"Opening {'isolated' if self.on else 'not isolated'}"
+
+
+JOINT_EDITS = (LayJoints, CallJoint, MoveJoint, SetJoint, TakeOutJoint, IsolateOpening)

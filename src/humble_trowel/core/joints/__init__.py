@@ -1,0 +1,1 @@
+"""Where a slab may crack: contraction joints checked, laid by rule, and what is sawn."""
