@@ -81,7 +81,10 @@ def test_at_an_inside_corner_walls_meet_without_a_strap():
     assert job.embeds.counts["strap"] == 10  # five outside corners
     plate = 5.5 * IN
     sizes = [round(one.end_mm - one.start_mm) for one in job.embeds.walls]
-    assert sizes == [round(size - cut) for size, cut in ((9000, plate), (4000, plate), (4000, 0), (4000, plate), (5000, plate), (8000, plate))]
+    assert sizes == [
+        round(size - cut)
+        for size, cut in ((9000, plate), (4000, plate), (4000, 0), (4000, plate), (5000, plate), (8000, plate))
+    ]
 
 
 def test_a_door_ends_the_plate_and_its_studs_keep_bolts_away():

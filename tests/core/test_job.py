@@ -182,7 +182,7 @@ def test_a_stop_of_any_stage_stops_the_call_and_stands_on_the_yard(made, code, s
 
 
 def test_keys_of_stages_that_are_not_built_are_named_and_kept():
-    doubtful = Job(plan(screed={"mats": [{"bar": "#4"}]}, joints={}))
+    doubtful = Job(plan(screed={"mats": [{"bar": "#4"}]}, schedule={}))
     (row,) = [row for row in findings(doubtful) if row.code == "not-counted-yet"]
     assert row.where == "screed" and doubtful.plan.screed == {"mats": [{"bar": "#4"}]}
 
@@ -224,6 +224,7 @@ def test_a_new_job_has_answers_too():
     assert told["outline"] is None and [row["code"] for row in told["findings"]] == ["nothing-drawn"]
     assert [stage.standing(empty).words for stage in stages.STAGES] == [
         "to walk",
+        "to do",
         "to do",
         "to do",
         "to do",

@@ -111,6 +111,7 @@ def test_the_json_names_are_fixed():
         "tubing",
         "steel",
         "embeds",
+        "joints",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

@@ -15,10 +15,16 @@ def test_lay_out_an_l_on_a_phone(phone):
     phone.get_by_role("button", name="+ New edge type").click()
     phone.get_by_role("radio", name="E1", exact=True).click()
     phone.get_by_role("button", name="All sides E1").click()
-    for beside in ("Underslab", "Steel", "Embeds", "Order"):  # the neighbours of where one is are on the string
+    for beside in (
+        "Underslab",
+        "Steel",
+        "Embeds",
+        "Joints",
+        "Order",
+    ):  # the neighbours of where one is are on the string
         phone.get_by_role("link", name=beside).click()
     expect(phone.locator("[data-reading='order'] .v")).to_contain_text("16")
-    for lens in ("lines", "edges", "underslab", "steel", "embeds", "order"):
+    for lens in ("lines", "edges", "underslab", "steel", "embeds", "screed", "order"):
         phone.goto(f"{phone.url.rsplit('/', 1)[0]}/{lens}")
         phone.wait_for_timeout(200)
         assert phone.evaluate("document.documentElement.scrollWidth <= innerWidth")

@@ -6,19 +6,18 @@ import math
 import re
 from typing import Annotated, Literal
 
-import shapely
 from pydantic import Field
 from shapely.geometry import LineString, Point, Polygon
 
 from humble_trowel.core.edits.base import Calls, Coordinate, EditBase, Edited, JointId, OpeningId, Spot, ring_needed
 from humble_trowel.core.errors import CallError, EditError, LengthError
+from humble_trowel.core.geometry.chords import chords
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.plan.joint_parts import How, Joint
 from humble_trowel.core.units import parse_length
 
-FAR_MM = 1e6
 EDGE_MM = 25.0
 _OFF = re.compile(r"(?P<far>.+?)\s+(?P<way>[nesw])\s+of\s+(?P<corner>[A-Za-z]{1,2})", re.IGNORECASE)
 _THROUGH = re.compile(r"through\s+(?P<corner>[A-Za-z]{1,2})\s+(?P<way>[nesw])", re.IGNORECASE)
@@ -39,25 +38,13 @@ def slab_of(plan: Plan) -> Polygon:
 def chord(plan: Plan, through: XY, way: XY, path: str = "text") -> tuple[XY, XY]:
     """The stretch of a line from edge to edge of the slab, nearest to a spot on it. Raises EditError where it misses the slab, or
     runs along an edge."""
-    line = LineString(
-        [
-            (through[0] - way[0] * FAR_MM, through[1] - way[1] * FAR_MM),
-            (through[0] + way[0] * FAR_MM, through[1] + way[1] * FAR_MM),
-        ]
-    )
     slab = slab_of(plan)
-    parts = [
-        one
-        for one in shapely.get_parts(slab.intersection(line))
-        if one.geom_type == "LineString" and one.length > 2 * EDGE_MM
-    ]
-    if not parts:
-        raise EditError("That line does not cross the slab.", path)
-    best = min(parts, key=lambda one: one.distance(Point(through)))
-    if slab.boundary.buffer(EDGE_MM).covers(best):
+    rows = chords(slab, through, way)
+    if rows:
+        return min(rows, key=lambda ends: LineString(ends).distance(Point(through)))
+    if slab.boundary.distance(Point(through)) < EDGE_MM:
         raise EditError("That joint would run along an edge of the slab.", path)
-    (ax, ay), (bx, by) = best.coords[0], best.coords[-1]
-    return (ax, ay), (bx, by)
+    raise EditError("That line does not cross the slab.", path)
 
 
 def _joined(plan: Plan, ends: tuple[XY, XY], path: str) -> Joint:

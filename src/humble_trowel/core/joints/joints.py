@@ -272,5 +272,7 @@ def _deep(code: str, words: str, remedy: str) -> Finding:
 
 
 def panel_words(long_mm: float, short_mm: float, units: Units) -> str:
-    """12' by 10'."""
+    """12' by 10', or 3600 by 3200."""
+    if units == "mm":
+        return f"{long_mm:.0f} × {short_mm:.0f}"
     return f"{say_length(long_mm, units)} × {say_length(short_mm, units)}"

@@ -8,6 +8,7 @@ is shared out evenly between them; then every stretch that the checker does not 
 from __future__ import annotations
 
 import math
+from collections import Counter
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from itertools import pairwise, product
@@ -16,12 +17,13 @@ import numpy as np
 import shapely
 from numpy.typing import NDArray
 from shapely.affinity import rotate
-from shapely.geometry import LineString, Point, Polygon
+from shapely.geometry import Point, Polygon
 from shapely.geometry.base import BaseGeometry
 
+from humble_trowel.core.geometry.chords import chords
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.ring import longest_way_deg
-from humble_trowel.core.joints.check import JointRules, Line, checked, corners_of
+from humble_trowel.core.joints.check import JointRules, JointsChecked, Line, checked, corners_of
 
 SAME_MM = 5.0  # corners as near as this share a line
 ALL_WAYS = 9  # so many corners are tried in every way
@@ -217,17 +219,8 @@ def _cost(grid: _Grid, xs: Sequence[float], ys: Sequence[float]) -> tuple[int, f
 
 def _chords(region: BaseGeometry, xs: Sequence[float], ys: Sequence[float]) -> list[Line]:
     """Every line as its stretches in the slab, from edge to edge."""
-    x1, y1, x2, y2 = region.bounds
-    rows: list[Line] = []
-    for line in [
-        *(LineString([(x, y1 - 1), (x, y2 + 1)]) for x in xs),
-        *(LineString([(x1 - 1, y), (x2 + 1, y)]) for y in ys),
-    ]:
-        for part in shapely.get_parts(region.intersection(line)):
-            if part.geom_type == "LineString" and part.length > 1.0 and not region.boundary.covers(part):
-                (ax, ay), (bx, by) = part.coords[0], part.coords[-1]
-                rows.append(((ax, ay), (bx, by)))
-    return rows
+    rows = [line for x in xs for line in chords(region, (x, 0.0), (0.0, 1.0))]
+    return rows + [line for y in ys for line in chords(region, (0.0, y), (1.0, 0.0))]
 
 
 def _fewer(
@@ -240,11 +233,18 @@ def _fewer(
     tick: Callable[[], None],
 ) -> list[Line]:
     """Without every stretch that nothing is worse without, the longest tried first."""  # fmt: skip
-    broken = len(checked(ring, holes, lines, thick_mm, rules, None, free).cracks)
-    for line in sorted(lines, key=lambda one: -math.dist(*one)):
-        tick()
-        rest = [one for one in lines if one is not line]
-        left = len(checked(ring, holes, rest, thick_mm, rules, None, free).cracks)
-        if left <= broken:
-            lines, broken = rest, left
-    return lines
+    worst = _counted(checked(ring, holes, lines, thick_mm, rules, None, free))
+    while True:
+        before = len(lines)
+        for line in sorted(lines, key=lambda one: -math.dist(*one)):
+            tick()
+            rest = [one for one in lines if one is not line]
+            left = _counted(checked(ring, holes, rest, thick_mm, rules, None, free))
+            if all(count <= worst[rule] for rule, count in left.items()):
+                lines, worst = rest, left
+        if len(lines) == before:
+            return lines
+
+
+def _counted(found: JointsChecked) -> Counter[str]:
+    return Counter(crack.rule for crack in found.cracks)

@@ -22,6 +22,7 @@ from humble_trowel.core.rules import calculators as calc
 from humble_trowel.core.rules import pour_calculators as pours
 from humble_trowel.core.rules.book_row import Rule, Table, long_ask, number_ask, thin_ask
 from humble_trowel.core.rules.embed_book import EMBED_RULES
+from humble_trowel.core.rules.joint_book import JOINT_RULES
 from humble_trowel.core.rules.steel_book import STEEL_RULES
 from humble_trowel.core.underslab.insulation import SLAB_EDGE, ZONES
 from humble_trowel.core.units import Units, parse_length, say_depth
@@ -109,6 +110,7 @@ RULES = (
                thin_ask("lap", "Lap", '6"', "150"), thin_ask("up", "Turned up", '0"', "0")), work_out=buried.rolls_of),
     *STEEL_RULES,
     *EMBED_RULES,
+    *JOINT_RULES,
     Rule("order/round-up", "The order", "Likely need up to the plant's next step, after a slack of 0.005 yd³.",
          "ceil((need − slack) ÷ step) × step", "plant",
          asks=(number_ask("need", "Likely need (yd³, m³)", "23.27"), number_ask("step", "The plant's step", "0.5")), work_out=calc.order),

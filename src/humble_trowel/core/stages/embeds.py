@@ -45,6 +45,8 @@ def standing_of(job: Job) -> Standing:
     if done:
         left = len(job.setting.items) - done
         return Standing("loop", f"{left} to set") if left else Standing("tight", "all set")
+    if not job.setting.items:
+        return Standing("tight", "comes whole")
     return Standing("tight", f"{bolts} bolts" if bolts else f"{len(job.setting.items)} to set")
 
 
