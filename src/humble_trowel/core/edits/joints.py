@@ -11,8 +11,10 @@ from shapely.geometry import LineString, Point, Polygon
 
 from humble_trowel.core.edits.base import Calls, Coordinate, EditBase, Edited, JointId, OpeningId, Spot, ring_needed
 from humble_trowel.core.errors import CallError, EditError, LengthError
+from humble_trowel.core.geometry.alike import parts_alike
 from humble_trowel.core.geometry.chords import chords
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.plan.joint_parts import How, Joint
@@ -35,10 +37,10 @@ def slab_of(plan: Plan) -> Polygon:
     return Polygon(ring_needed(plan), [list(ring) for ring in plan.openings])
 
 
-def chord(plan: Plan, through: XY, way: XY, path: str = "text") -> tuple[XY, XY]:
+def chord(plan: Plan, through: XY, way: XY, path: str = "text", within: Polygon | None = None) -> tuple[XY, XY]:
     """The stretch of a line from edge to edge of the slab, nearest to a spot on it. Raises EditError where it misses the slab, or
-    runs along an edge."""
-    slab = slab_of(plan)
+    runs along an edge. within: a part of the slab."""
+    slab = slab_of(plan) if within is None else within
     rows = chords(slab, through, way)
     if rows:
         return min(rows, key=lambda ends: LineString(ends).distance(Point(through)))
@@ -121,10 +123,19 @@ class MoveJoint(EditBase):
         row = plan.joints.lines[at]
         size = math.dist(row.start, row.end)
         way = ((row.end[0] - row.start[0]) / size, (row.end[1] - row.start[1]) / size)
-        start, end = chord(plan, self.to, way, "to")
+        start, end = chord(plan, self.to, way, "to", _part(plan, row, self.to))
         rows = list(plan.joints.lines)
         rows[at] = row.model_copy(update={"start": start, "end": end})
         return with_joints(plan, rows), "Joint moved"
+
+
+def _part(plan: Plan, row: Joint, to: XY) -> Polygon | None:
+    """The part of the slab that a joint stays in, where it lay in one; None for one across several."""
+    parts = [area for _, area in parts_alike(lay_zones(plan))]
+    lay = LineString([row.start, row.end])
+    if not any(area.buffer(2.0).covers(lay) for area in parts):
+        return None
+    return next((area for area in parts if area.buffer(2.0).covers(Point(to))), None)
 
 
 class SetJoint(EditBase):

@@ -9,12 +9,11 @@ from dataclasses import dataclass
 
 import shapely
 from shapely.geometry import LineString, Polygon
-from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.edges.section_blocks import Within
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.forms.exposed import reaches
-from humble_trowel.core.geometry.overlay import GRID_MM
+from humble_trowel.core.geometry.alike import parts_alike
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.joints.check import Crack, JointRules, JointsChecked, Line, checked
@@ -81,21 +80,14 @@ def rules_of(plan: Plan, ways: JointWays, ratio_n: float | None = None) -> Joint
 
 def regions_of(solid: Solid) -> list[Region]:
     """The slab by thickness and level, the largest first."""
-    groups: dict[tuple[float, float], list[BaseGeometry]] = {}
-    for cell in solid.cells:
-        spot = cell.region.representative_point()
-        groups.setdefault((round(cell.thickness_mm, 1), round(cell.top_at((spot.x, spot.y)), 0)), []).append(
-            cell.region
+    return [
+        Region(
+            thick,
+            [(x, y) for x, y, *_ in area.exterior.coords[:-1]],
+            [[(x, y) for x, y, *_ in ring.coords[:-1]] for ring in area.interiors],
         )
-    rows = []
-    for (thick, _), parts in groups.items():
-        joined = shapely.union_all(parts, grid_size=GRID_MM)
-        for part in shapely.get_parts(joined):
-            if part.geom_type == "Polygon" and part.area > 1e4:
-                plain = shapely.simplify(shapely.orient_polygons(part), 0.5)
-                holes = [[(x, y) for x, y, *_ in ring.coords[:-1]] for ring in plain.interiors]
-                rows.append(Region(thick, [(x, y) for x, y, *_ in plain.exterior.coords[:-1]], holes))
-    return sorted(rows, key=lambda one: -one.area.area)
+        for thick, area in parts_alike(solid.cells)
+    ]
 
 
 def isolated_corners(plan: Plan) -> list[XY]:
