@@ -33,10 +33,6 @@ def beam(page: Page) -> None:
     page.wait_for_timeout(400)
 
 
-def held(page: Page) -> None:
-    page.locator("[data-bend='c']").click()
-
-
 def squared(page: Page) -> None:
     page.locator(".act-line").first.wait_for()
 
@@ -68,13 +64,13 @@ VIEWS = [
     ("15-forms", "/job/{tansy}/lines?tab=forms", LAPTOP, side),
     ("18-ground", "/job/{tansy}/ground", LAPTOP, None),
     ("19-rod-card", "/job/{tansy}/ground?tab=rod", LAPTOP, read),
-    ("20-build-up", "/job/{tansy}/ground?tab=stack", LAPTOP, None),
     ("25-footings", "/job/{larkfield}/edges?tab=footings", LAPTOP, None),
     ("27-walls", "/job/{larkfield}/edges?tab=walls", LAPTOP, None),
     ("10-underslab", "/job/{tansy}/underslab", LAPTOP, None),
     ("12-tubing", "/job/{tansy}/underslab?tab=tubing", LAPTOP, None),
     ("16-steel", "/job/{tansy}/steel?tab=cages", LAPTOP, None),
-    ("17-steel-lists", "/job/{tansy}/steel?tab=lists", LAPTOP, held),
+    ("17-bolts", "/job/{tansy}/embeds?tab=bolts", LAPTOP, None),
+    ("20-joints", "/job/{tansy}/screed?tab=joints", LAPTOP, None),
     ("21-phone-rod", "/job/{tansy}/ground", PHONE, pressed),  # it leaves a shot
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # it leaves an open walk
 ]
