@@ -22,6 +22,7 @@ CLOSE = {
     "grades": {"": (0.0005, 1e-3), "highest_mm": (0.05, 0), "lowest_mm": (0.05, 0)},
     "insulation": {"": (0.001, 0)},
     "anchors": {"": (1e-6, 1e-9)},
+    "screed": {"": (0.1, 0), "feasible_orders": (0, 0), "warnings": (0, 0)},
     "joints": {"": (5, 0), "aspect": (0.01, 0), "saw_length_m": (0.01, 0), "panels": (0, 0), "violations": (0, 0)},
     "steel": {"": (0.001, 2e-5), "As_": (1e-4, 1e-3), "length_in": (0.001, 0), "chairs": (0, 0), "mass": (0, 1e-4)},
 }

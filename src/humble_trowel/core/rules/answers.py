@@ -16,13 +16,14 @@ from humble_trowel.core.rules.forms import forms
 from humble_trowel.core.rules.grades import grades
 from humble_trowel.core.rules.insulation import insulation
 from humble_trowel.core.rules.joints import joints
+from humble_trowel.core.rules.screed import screed
 from humble_trowel.core.rules.squaring import squaring
 from humble_trowel.core.rules.steel import steel
 from humble_trowel.core.rules.volume import volume
 
 ANSWERS: dict[str, Callable[[Given], Answer]] = {
     "volume": volume, "squaring": squaring, "forms": forms, "grades": grades, "insulation": insulation, "steel": steel,
-    "cutting": cutting, "anchors": anchors, "joints": joints,
+    "cutting": cutting, "anchors": anchors, "joints": joints, "screed": screed,
 }  # fmt: skip
 
 

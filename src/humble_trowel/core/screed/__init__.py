@@ -1,0 +1,1 @@
+"""Screed: strips that boards strike off, judged; what comes next lays them."""
