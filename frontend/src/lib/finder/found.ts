@@ -2,7 +2,7 @@
 import type { JobDoubts, JobState, RecordRow, RuleRow, YardJob } from '../api/schema';
 import type { XY } from '../drawing/viewport';
 import { LENSES } from '../lenses/all';
-import { rowsOf } from '../lenses/lens';
+import { questionOf, rowsOf } from '../lenses/lens';
 import { w } from '../words/words';
 
 export type FoundKind = keyof typeof w.finder.kinds;
@@ -45,7 +45,7 @@ function ofJob(job: JobState, doubts: JobDoubts | null, records: readonly Record
 	}); // prettier-ignore
 	const rows: Found[] = [];
 	for (const lens of LENSES) {
-		if (lens.tabs.length < 2) rows.push(row('tab', lens.id, lensName(lens.id), w.ask.order, to(lens.id)));
+		if (lens.tabs.length < 2) rows.push(row('tab', lens.id, lensName(lens.id), questionOf(lens, ''), to(lens.id)));
 		else
 			for (const tab of rowsOf(lens))
 				rows.push(row('tab', `${lens.id}-${tab.value}`, tab.label, lensName(lens.id), to(lens.id, tab.value)));
@@ -87,6 +87,20 @@ function ofJob(job: JobState, doubts: JobDoubts | null, records: readonly Record
 	] as const)
 		for (const one of things)
 			rows.push(row('part', one.key, one.name, tabName('edges', tab), to('edges', tab), { rings: one.rings, also: tab }));
+	for (const wall of plan.embeds?.walls ?? []) {
+		const at = plan.corner_ids?.indexOf(wall.side) ?? -1;
+		const ring = [plan.outline?.[at], plan.outline?.[(at + 1) % (plan.outline.length || 1)]].filter((spot) => !!spot);
+		rows.push(
+			row('part', wall.id ?? wall.name, wall.name, tabName('embeds', 'walls'), to('embeds', 'walls'), {
+				rings: [ring],
+				also: 'wall'
+			})
+		);
+	}
+	for (const group of plan.embeds?.groups ?? [])
+		rows.push(
+			row('part', group.id ?? group.name, group.name, tabName('embeds', 'straps'), to('embeds', 'straps'), { also: 'bolts' })
+		);
 	for (const paper of w.finder.papers)
 		rows.push(row('paper', paper.name, paper.name, tabName(paper.lens, paper.tab), to(paper.lens, paper.tab)));
 	for (const record of records) {

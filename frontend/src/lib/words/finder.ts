@@ -24,6 +24,7 @@ export const finderWords = {
 		{ name: 'Corners as points, CSV', lens: 'lines', tab: 'setout' },
 		{ name: 'Drawing, DXF', lens: 'lines', tab: 'setout' },
 		{ name: 'Cut plan of the boards', lens: 'lines', tab: 'boards' },
+		{ name: 'Setting sheet, PDF', lens: 'embeds', tab: 'setting' },
 		{ name: 'Call-in card', lens: 'order', tab: '' }
 	],
 	records: {

@@ -10,7 +10,8 @@ from shapely.geometry import Polygon
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.bars import IN
 from humble_trowel.core.rules.case import Answer, Given
-from humble_trowel.core.screed.check import FT, Guide, Pipe, Site, Strip, checked, orders
+from humble_trowel.core.screed.check import checked, orders
+from humble_trowel.core.screed.site import FT, Guide, Pipe, Site, Strip
 
 
 def screed(given: Given) -> Answer:

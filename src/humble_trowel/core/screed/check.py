@@ -11,9 +11,8 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from functools import cached_property, lru_cache
+from functools import lru_cache
 from itertools import pairwise, permutations
-from typing import Literal
 
 import numpy as np
 import shapely
@@ -21,101 +20,20 @@ from shapely.geometry import LineString, MultiLineString, Point, Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.screed.site import Guide, Line, ScreedRules, Site, Strip
 
-FT = 304.8
-GuideKind = Literal["form", "rail", "hard", "wet", "edge"]
-Line = tuple[XY, XY]
 MOST_STRIPS = 8  # so many are tried in every order
 
 
 @dataclass(frozen=True)
-class Guide:
-    """What a board rides on. clear_mm: how far the board may stick out past it, None where nothing is in the way. pads: of a wet
-    one; of: the strip whose edge it is; pulled_after: a rail that stays until its neighbours are struck."""
-
-    kind: GuideKind
-    line: tuple[XY, ...]
-    clear_mm: float | None = None
-    pads: tuple[XY, ...] = ()
-    of: str = ""
-    pulled_after: bool = False
-
-
-@dataclass(frozen=True)
-class Strip:
-    """A strip. way: unit vector of the pull; guides: names of the one left of the pull, and right; hand: pipes finished by hand."""
-
-    id: str
-    ring: tuple[XY, ...]
-    way: XY
-    guides: tuple[str, str]
-    board_mm: float
-    start_min: float
-    end_min: float
-    hand: tuple[str, ...] = ()
-
-    @cached_property
-    def area(self) -> Polygon:
-        """Where it lies."""
-        return Polygon(self.ring)
-
-
-@dataclass(frozen=True)
-class Pipe:
-    """Something that stands up through the floor."""
-
-    id: str
-    at: XY
-    outside_mm: float
-    above_mm: float
-
-
-@dataclass(frozen=True)
-class Site:
-    """The slab and what is round it. closed: stretches of its border where nobody gets out; exits: spots where one does;
-    open_edges: whether the rest of the border is a way out. reach: (middle, radius) that concrete is brought to; empty where
-    anywhere is reached. limit_min: how old an edge may be when its neighbour comes."""
-
-    slab: Polygon
-    guides: dict[str, Guide]
-    boards_mm: tuple[float, ...]
-    closed: tuple[Line, ...] = ()
-    exits: tuple[XY, ...] = ()
-    open_edges: bool = True
-    pipes: tuple[Pipe, ...] = ()
-    reach: tuple[tuple[XY, float], ...] = ()
-    limit_min: float = 120.0
-
-
-@dataclass(frozen=True)
-class ScreedRules:
-    """What a plan keeps to; the crew may change each."""
-
-    share: float = 0.005
-    on_mm: float = 0.25 * FT
-    on_wet_mm: float = 0.5 * FT
-    on_edge_mm: float = 1.0 * FT
-    along_mm: float = 0.15 * FT
-    every_mm: float = 0.5 * FT
-    inside_mm: float = 0.25 * FT
-    pad_less_mm: float = 1.0 * FT
-    touch_mm: float = 0.1 * FT
-    exit_mm: float = 1.0 * FT
-    open_mm: float = 2.0 * FT
-    piece_mm2: float = FT * FT
-    side_mm: float = 1.0 * FT
-    pipe_mm: float = 0.5 * FT
-    arm_mm: float = 6.0 * FT
-
-
-@dataclass(frozen=True)
 class Fault:
-    """A rule that is broken. strip: of which, '' where of all; size, limit: mm or minutes, whichever the rule is of."""
+    """A rule that is broken. strip: of which, '' where of all; size_mm, limit_mm: what it is and may be; age_min: of a joint."""
 
     code: str
     strip: str
-    size: float = 0.0
-    limit: float = 0.0
+    size_mm: float = 0.0
+    limit_mm: float = 0.0
+    age_min: float = 0.0
 
 
 @dataclass(frozen=True)
@@ -143,7 +61,7 @@ def checked(site: Site, strips: Sequence[Strip], rules: ScreedRules = ScreedRule
 
 
 def _old(site: Site, ages: Sequence[tuple[str, float]]) -> list[Fault]:
-    return [Fault("JOINT", name, age, site.limit_min) for name, age in ages if age > site.limit_min + 1e-9]
+    return [Fault("JOINT", name, age_min=age) for name, age in ages if age > site.limit_min + 1e-9]
 
 
 def _lying(site: Site, own: Sequence[Strip], rules: ScreedRules) -> list[Fault]:
@@ -155,13 +73,13 @@ def _lying(site: Site, own: Sequence[Strip], rules: ScreedRules) -> list[Fault]:
     if site.reach:
         there = shapely.union_all([Point(at).buffer(radius, 64) for at, radius in site.reach])
         faults += [
-            Fault("CHUTE", one.id) for one in own if one.area.difference(there).area > rules.share * one.area.area
+            Fault("CHUTE", one.id) for one in own if one.area.difference(there).area > rules.cover_share * one.area.area
         ]
     return faults
 
 
 def _shapes(site: Site, strips: Sequence[Strip], rules: ScreedRules) -> list[Fault]:
-    least = rules.share * site.slab.area
+    least = rules.cover_share * site.slab.area
     joined = shapely.union_all([one.area for one in strips])
     faults = []
     if site.slab.difference(joined).area > least:
