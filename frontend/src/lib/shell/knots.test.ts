@@ -13,6 +13,8 @@ test('a knot a stage in the order of the work, as the program says it stands', (
 		['3', 'edges', 'loop', ''],
 		['4', 'underslab', 'loop', ''],
 		['5', 'steel', 'loop', ''],
+		['6', 'embeds', 'loop', ''],
+		['7', 'screed', 'loop', ''],
 		['8', 'order', 'flagged', '2 stops']
 	]);
 	expect(knots(null).every((knot) => knot.state === 'loop' && knot.name)).toBe(true);
