@@ -8,6 +8,7 @@ from tests.plans import edited, plan
 
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.job import Job
+from humble_trowel.core.steel.keys import keys_told
 
 PILED = plan(
     units="mm", outline=[[0, 0], [12000, 0], [12000, 9000], [0, 9000]], slab_types=[{"mark": "S1", "thickness_mm": 200}],
@@ -66,3 +67,26 @@ def test_what_lies_in_the_yard_is_cut_first_and_not_bought():
     for text in ("4 #3", "some bars", "0 #4 at 3'", "3 #4 at 10 mm", "2 #99 at 9'"):
         with pytest.raises((CallError, EditError)):
             edited(here, {"op": "call_on_hand", "text": text})
+
+
+def test_a_keyed_joint_is_called_along_a_side_and_a_thin_slab_is_warned_of():
+    side = PAD.corner_ids[1]
+    keyed = edited(PAD, {"op": "call_key", "side": side, "text": "key 40 by 50, from 1000, to 7000"})
+    (row,) = keys_told(keyed)
+    assert row.words == "40 mm deep, 50 mm wide, 6000 mm of it on B to C" and row.path == [(12000, 1000), (12000, 7000)]
+    assert codes(keyed) == []
+    wide = edited(keyed, {"op": "call_key", "side": side, "text": "key 40 by 80", "key": row.id})
+    assert len(wide.steel.keys) == 1 and codes(wide) == ["key-thin"]
+    thin = plan(
+        **{**PAD.model_dump(mode="json", exclude_defaults=True), "slab_types": [{"mark": "S1", "thickness_mm": 100}]}
+    )
+    assert codes(edited(thin, {"op": "call_key", "side": thin.corner_ids[1], "text": "key 20 by 30"})) == ["key-thin"]
+    assert edited(keyed, {"op": "take_out_key", "key": row.id}).steel.keys == []
+    for text, words in (
+        ("key 40", "as a whole"),
+        ("from 3", "deep and wide"),
+        ("key 40 by 50, to 99 m", "past the side"),
+        ("key 400 by 50", "less than"),
+    ):
+        with pytest.raises((CallError, EditError), match=words):
+            edited(PAD, {"op": "call_key", "side": side, "text": text})

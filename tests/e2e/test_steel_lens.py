@@ -72,6 +72,25 @@ def test_dowels_are_called_on_the_phone_and_never_hang_in_air(phone):
     assert page.evaluate(BROKEN) == [] and page.evaluate(SMALL) == []
 
 
+def test_a_key_is_called_where_dowels_are_and_bars_in_the_yard_are_cut_first(page):
+    opened(page, "dowels")
+    call = page.get_by_role("textbox", name=re.compile("^Dowels along"))
+    call.fill("key 1 1/2 by 2")
+    call.press("Enter")
+    expect(page.locator("[data-key]")).to_contain_text("deep, 2″ wide")
+    page.locator("[data-key]").get_by_role("button", name="Take it out").click()
+    expect(page.locator("[data-key]")).to_have_count(0)
+    page.get_by_role("tab", name="Lists").click()
+    hand = page.get_by_label("Bars that lie in the yard: cut first, not bought")
+    hand.fill("2 #5 at 20'")
+    hand.press("Enter")
+    expect(page.get_by_role("button", name="None of them there")).to_be_visible()
+    page.get_by_role("radio", name=re.compile("^#5:")).click()
+    expect(page.get_by_text("yours").first).to_be_visible()
+    page.get_by_role("button", name="None of them there").click()
+    expect(page.get_by_text("yours")).to_have_count(0)
+
+
 def test_a_look_is_short_mended_and_kept_with_one_hand(phone):
     verdict = opened(phone, "look")
     expect(verdict).to_have_text("0 of 31 looked at.")

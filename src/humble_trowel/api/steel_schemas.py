@@ -9,6 +9,7 @@ from pydantic import BaseModel, ConfigDict, Field
 from humble_trowel.core.edits.registry import Edit
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.steel.cuts_told import SizeCutTold
+from humble_trowel.core.steel.keys import KeyTold
 from humble_trowel.core.steel.looks import Place
 from humble_trowel.core.steel.told import SteelTold
 
@@ -25,6 +26,7 @@ class SteelState(BaseModel):
     cage, as (of, mark). places: where somebody looks before the pour; bar_names: sizes looked for."""
 
     steel: SteelTold | None
+    keys: list[KeyTold]
     findings: list[Finding]
     unsaid: list[str]
     bare: list[tuple[str, str]]

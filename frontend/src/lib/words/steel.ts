@@ -44,7 +44,10 @@ export const steel = {
 		pad: { 'ft-in': '#5 at 8 each way', mm: '16 mm at 200 each way' },
 		pile: { 'ft-in': "#4 at 6 each way, 4' long", mm: '12 mm at 150 each way, 1200 long' },
 		hand: { 'ft-in': "3 #4 at 7' 2, 1 #5 at 20'", mm: '3 12 mm at 2200' },
-		dowels: { 'ft-in': '#4 at 18, 6 deep, 18 out', mm: '12 mm at 400, 150 deep, 450 out' }
+		dowels: {
+			'ft-in': '#4 at 18, 6 deep, 18 out; or key 1 1/2 by 2',
+			mm: '12 mm at 400, 150 deep, 450 out; or key 40 by 50'
+		}
 	},
 	heard: 'Heard',
 	asDrawn: 'as drawn',

@@ -11,6 +11,7 @@ from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.job import Job
 from humble_trowel.core.stages.steel import findings_of
 from humble_trowel.core.steel.cuts_told import cuts_told
+from humble_trowel.core.steel.keys import keys_told
 from humble_trowel.core.steel.looks import bar_names
 from humble_trowel.core.steel.told import say_mass
 
@@ -27,6 +28,7 @@ def steel(request: Request, job_id: JobId, body: SteelAsked) -> SteelState:
         job.answered("steel", None)
     return SteelState(
         steel=job.steel_told,
+        keys=keys_told(job.plan),
         findings=findings_of(job),
         unsaid=job.steel_unsaid,
         bare=job.steel_bare,

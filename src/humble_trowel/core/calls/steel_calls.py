@@ -15,7 +15,7 @@ PLACES = {"top": "top", "middle": "middle", "mid": "middle", "bottom": "bottom",
 KNOWN = {
     *PLACES, "at", "@", "each", "both", "one", "way", "ways", "clear", "cover", "stirrups", "stirrup", "ties", "tie", "hooks",
     "hook", "bent", "crossed", "legs", "leg", "lap", "mesh", "rolls", "roll", "fibre", "fiber", "with", "edges", "tied", "none",
-    "and", "by", "x", "into", "in", "out", "deep", "smooth", "hole", "from", "to", "e", "n", "long", "sides", "side", "kg", "lb", "rest",
+    "and", "by", "x", "into", "in", "out", "deep", "smooth", "hole", "from", "to", "e", "n", "long", "key", "keyed", "sides", "side", "kg", "lb", "rest",
 }  # fmt: skip
 FIBRE_PER = {"kg": 1.0, "lb": 0.45359237 / 0.764554857984}  # kg a m3; lb a yd3
 
@@ -106,6 +106,17 @@ DOWELS: tuple[tuple[str, Reader], ...] = (
 )
 
 
+def _key(call: Call, match: re.Match[str]) -> None:
+    call.said.update(deep_mm=call.length(match[1]), wide_mm=call.length(match[2]))
+
+
+KEY: tuple[tuple[str, Reader], ...] = (
+    (rf"key(?:ed)?\s+{LENGTH}\s*(?:by|x)\s*{LENGTH}", _key),
+    (rf"from\s+{LENGTH}", sets("from_mm")),
+    (rf"to\s+{LENGTH}", sets("to_mm")),
+)
+
+
 def _on_hand(call: Call, match: re.Match[str]) -> None:
     call.rows.append({"count": int(match[1]), "bar": _bar(match[2]), "length_mm": call.length(match[3])})
 
@@ -162,3 +173,11 @@ def read_dowels(text: str, units: Units) -> Said:
 def read_on_hand(text: str, units: Units) -> list[Said]:
     """Bars that need not be bought, under the names of OnHand. Raises CallError."""
     return _read(text, units, ON_HAND, "What lies there? Like 3 #4 at 7' 2.").rows
+
+
+def read_key(text: str, units: Units) -> Said:
+    """A keyed joint, under the names of Key. Raises CallError."""
+    call = _read(text, units, KEY, "How deep and wide? Like key 1 1/2 by 3 1/2.")
+    if "deep_mm" not in call.said:
+        raise CallError("How deep and wide? Like key 1 1/2 by 3 1/2.", path="text")
+    return call.said

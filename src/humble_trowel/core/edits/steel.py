@@ -6,13 +6,13 @@ from typing import Annotated, Any, Literal
 
 from pydantic import Field, StrictBool, ValidationError
 
-from humble_trowel.core.calls.steel_calls import read_cage, read_dowels, read_on_hand, read_slab_steel
-from humble_trowel.core.edits.base import Calls, DowelsId, EditBase, Edited, SideId, Title, TypeMark, side_at
+from humble_trowel.core.calls.steel_calls import read_cage, read_dowels, read_key, read_on_hand, read_slab_steel
+from humble_trowel.core.edits.base import Calls, DowelsId, EditBase, Edited, KeyId, SideId, Title, TypeMark, side_at
 from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.ring import side_of
 from humble_trowel.core.plan.document import Plan, side_name
 from humble_trowel.core.plan.ids import place_of
-from humble_trowel.core.plan.steel_parts import Cage, Dowels, OnHand, Place, SlabSteel, SteelWay
+from humble_trowel.core.plan.steel_parts import Cage, Dowels, Key, OnHand, Place, SlabSteel, SteelWay
 
 LIST_OF: dict[str, str] = {"edge": "edge_types", "beam": "beam_types", "pad": "pad_types"}
 
@@ -176,6 +176,45 @@ class TakeOutDowels(EditBase):
         return with_steel(plan, dowels=rows), f"{plan.steel.dowels[at].name} taken out"
 
 
+class CallKey(EditBase):
+    """A keyed joint along a side, as it is called: 'key 1 1/2 by 3 1/2'; one that is there already is said anew."""
+
+    op: Literal["call_key"]
+    side: SideId
+    text: Calls
+    key: KeyId | None = None
+
+    def apply(self, plan: Plan) -> Edited:
+        at = side_at(plan, self.side)
+        said = read_key(self.text, plan.units)
+        (ax, ay), (bx, by) = side_of(list(plan.outline or []), at)
+        long = ((bx - ax) ** 2 + (by - ay) ** 2) ** 0.5
+        if not 0 <= (said.get("from_mm") or 0.0) < (said.get("to_mm") or long) <= long + 1.0:
+            raise EditError("That key runs past the side's end.", "text")
+        rows = list(plan.steel.keys)
+        old = place_of(plan, "keys", self.key, "key") if self.key else None
+        name = f"key {side_name(at, len(plan.corner_ids))}"
+        row = _made(
+            Key,
+            {**said, "name": name, "side": plan.corner_ids[at], "id": rows[old].id if old is not None else ""},
+            "text",
+        )
+        rows = [*rows, row] if old is None else [row if i == old else one for i, one in enumerate(rows)]
+        return with_steel(plan, keys=rows), f"{name[:1].upper()}{name[1:]}: {self.text.strip()}"
+
+
+class TakeOutKey(EditBase):
+    """Take a keyed joint out."""
+
+    op: Literal["take_out_key"]
+    key: KeyId
+
+    def apply(self, plan: Plan) -> Edited:
+        at = place_of(plan, "keys", self.key, "key")
+        rows = [row for i, row in enumerate(plan.steel.keys) if i != at]
+        return with_steel(plan, keys=rows), f"{plan.steel.keys[at].name} taken out"
+
+
 class CallOnHand(EditBase):
     """Bars that lie in the yard, said anew; '' where there are none."""
 
@@ -207,4 +246,15 @@ class SetSteel(EditBase):
         return with_steel(plan, **said), words[:1].upper() + words[1:]
 
 
-STEEL_EDITS = (CallSlabSteel, SetSlabSteel, CallCage, TakeOutCage, CallDowels, TakeOutDowels, CallOnHand, SetSteel)
+STEEL_EDITS = (
+    CallSlabSteel,
+    SetSlabSteel,
+    CallCage,
+    TakeOutCage,
+    CallDowels,
+    TakeOutDowels,
+    CallKey,
+    TakeOutKey,
+    CallOnHand,
+    SetSteel,
+)

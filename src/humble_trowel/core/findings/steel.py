@@ -26,6 +26,8 @@ KINDS = (
     FindingKind(
         "steel-short", "check", "steel was looked at, is short, and nobody mended it", "steel", ("look",), False
     ),
+    FindingKind("key-lost", "check", "a keyed joint runs along a side that is gone", "steel", ("dowels",), False),
+    FindingKind("key-thin", "check", "a key is too large for its slab", "steel", ("dowels",), False),
     FindingKind("dowels-lost", "check", "dowels stand at a side that is gone", "steel", ("dowels",), False),
     FindingKind("dowels-in-air", "check", "dowels at a side where nothing stands", "steel", ("dowels",), False),
 )

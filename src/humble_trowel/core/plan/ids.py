@@ -19,14 +19,14 @@ from humble_trowel.core.plan.embed_parts import Embeds, Strap, StudWall
 from humble_trowel.core.plan.footing_parts import Footing
 from humble_trowel.core.plan.model import Row
 from humble_trowel.core.plan.shape_parts import Zone
-from humble_trowel.core.plan.steel_parts import Dowels
+from humble_trowel.core.plan.steel_parts import Dowels, Key
 from humble_trowel.core.plan.underslab_parts import HeatedRoom
 from humble_trowel.core.plan.wall_parts import Wall
 
 Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
     "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
-    "sidewalks", "ramps", "services", "risers", "treatments", "heated", "dowels", "stud_walls", "bolts", "straps", "groups", "joints",
+    "sidewalks", "ramps", "services", "risers", "treatments", "heated", "dowels", "stud_walls", "bolts", "straps", "groups", "joints", "keys",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
@@ -38,10 +38,10 @@ NAMES: dict[Kind, str] = {
     "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour", "walls": "wall",
     "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp", "services": "run", "risers": "riser",
     "treatments": "treatment", "heated": "heated room", "dowels": "row of dowels", "stud_walls": "wall", "bolts": "bolt", "straps": "strap",
-    "groups": "bolt group", "joints": "joint",
+    "groups": "bolt group", "joints": "joint", "keys": "keyed joint",
 }  # fmt: skip
 BURIED: dict[Kind, str] = {"services": "v", "risers": "i", "treatments": "n", "heated": "d"}  # rows of `underslab`
-IN_STEEL: dict[Kind, str] = {"dowels": "y"}  # rows of `steel`
+IN_STEEL: dict[Kind, str] = {"dowels": "y", "keys": "yk"}  # rows of `steel`
 IN_EMBEDS: dict[Kind, tuple[str, str]] = {  # list and letters of rows of `embeds`
     "stud_walls": ("walls", "jw"), "bolts": ("bolts", "jb"), "straps": ("straps", "js"), "groups": ("groups", "jg"),
 }  # fmt: skip
@@ -101,9 +101,12 @@ def with_ids(plan: Plan) -> Plan:
     if len(plan.opening_ids) < len(plan.openings) or not all(plan.opening_ids):
         changes["opening_ids"] = _spots_named(plan.opening_ids, [[_spot(at) for at in r] for r in plan.openings], "o")
     corners = changes.get("corner_ids", plan.corner_ids)
-    if any(not row.id or row.side.isdigit() for row in plan.steel.dowels):
+    sided: list[Dowels | Key] = [*plan.steel.dowels, *plan.steel.keys]
+    if any(not row.id or row.side.isdigit() for row in sided):
         rows = [_on_its_side(row, corners) for row in plan.steel.dowels]
-        changes["steel"] = plan.steel.model_copy(update={"dowels": _named(rows, IN_STEEL["dowels"])})
+        keys = [_on_its_side(row, corners) for row in plan.steel.keys]
+        named = {"dowels": _named(rows, IN_STEEL["dowels"]), "keys": _named(keys, IN_STEEL["keys"])}
+        changes["steel"] = plan.steel.model_copy(update=named)
     if (embeds := _embeds_named(plan.embeds, corners)) is not None:
         changes["embeds"] = embeds
     if any(not row.id for row in plan.joints.lines):
@@ -133,7 +136,7 @@ def _doors_named(wall: StudWall) -> StudWall:
     return wall if all(row.id for row in wall.doors) else wall.model_copy(update={"doors": _named(wall.doors, "jd")})
 
 
-S = TypeVar("S", Dowels, StudWall, Strap)
+S = TypeVar("S", Dowels, Key, StudWall, Strap)
 
 
 def _on_its_side(row: S, corners: Sequence[str]) -> S:

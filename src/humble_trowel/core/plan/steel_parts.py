@@ -111,6 +111,17 @@ class Dowels(Row):
     smooth: StrictBool = False
 
 
+class Key(Row):
+    """A keyed joint along a side: a groove that the next pour runs into. side, from_mm, to_mm: as of dowels."""
+
+    name: Name
+    side: Annotated[str, Field(max_length=24)]
+    from_mm: Length | None = None
+    to_mm: Length | None = None
+    deep_mm: Annotated[Size, Field(le=150.0)]
+    wide_mm: Annotated[Size, Field(le=300.0)]
+
+
 class OnHand(Model):
     """Bars that lie in the yard or are left from another job."""
 
@@ -125,6 +136,7 @@ class Steel(Model):
     ways: Annotated[list[SlabSteel], Field(max_length=100)] = []
     cages: Annotated[list[Cage], Field(max_length=200)] = []
     dowels: Annotated[list[Dowels], Field(max_length=60)] = []
+    keys: Annotated[list[Key], Field(max_length=60)] = []
     on_hand: Annotated[list[OnHand], Field(max_length=40)] = []
     diagonals: StrictBool = True
     trimmers: StrictBool = True

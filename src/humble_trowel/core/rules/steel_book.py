@@ -136,6 +136,7 @@ STEEL_RULES = (
     Rule("steel/mat", "Bars of a mat", "Evenly from cover to cover, no farther apart than asked.", "ceil(across ÷ apart) + 1", "mat",
          asks=(long_ask("across", "Across, cover to cover", "29' 6", "8850"), thin_ask("apart", "No farther apart than", '18"', "450")), work_out=_lines),
     Rule("steel/mesh", "Sheets of mesh", "Sheets lap a square, 6 in at least, both ways.", "ceil((across − lap) ÷ (sheet − lap))", "mesh-lap"),
+    Rule("steel/key", "Keyed joints", "A groove along the edge that the next pour runs into; in thin slabs it breaks off.", "wide ≤ t ÷ 3, t ≥ 6 in", "key"),
     Rule("steel/chairs", "Chairs", "On a grid under the mat, closer for thin bars.", "(ceil(long ÷ apart) + 1) × (ceil(wide ÷ apart) + 1)", "chairs",
          asks=(long_ask("long", "Mat, long", "39' 6", "11850"), long_ask("wide", "Mat, wide", "29' 6", "8850"), long_ask("apart", "Chairs apart", "4'", "1200")), work_out=_chairs),
     Rule("steel/shrinkage", "Least steel against shrinkage", "0.0018 of the section, no farther apart than 18 in or five slabs. It keeps cracks tight; it does not stop them.",

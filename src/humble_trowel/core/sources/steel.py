@@ -19,6 +19,7 @@ ROWS = (
     Source("clear-gap", "Bars stand one diameter, 1 in and four thirds of the stone apart: ACI 318-19 25.2.", "standard", ACI),
     Source("diagonals", "Two bars across every inside corner, where a slab cracks first: custom of the trade.", "thumb"),
     Source("dowel", "Holes 1/8 in (3 mm) wider than the bar, twelve diameters deep, filled by the maker's word; ask the engineer.", "thumb"),
+    Source("key", "Keys only in slabs of 6 in and more, no wider than a third of the slab: ACI 360R, recalled.", "standard", "ACI 360R, recalled"),
     Source("steel-look", "Looked at as drawn: cover 3/8 in less at most, bars 1 in farther apart at most, laps no shorter: this house's figures. The inspector decides.", "house"),
     Source("steel-way", "Steel does not stop cracks; it keeps them tight and level.", "definition"),
 )  # fmt: skip

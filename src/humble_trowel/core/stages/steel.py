@@ -7,13 +7,15 @@ from typing import Self
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.job import Job
 from humble_trowel.core.stages.stage import StageReport, Standing
+from humble_trowel.core.steel.keys import key_doubts
 from humble_trowel.core.steel.looks import look_doubts
 from humble_trowel.core.steel.report import SteelReport
 
 
 def findings_of(job: Job) -> list[Finding]:
     """Doubts about mats, cages and dowels."""
-    return [*job.steel.findings, *look_doubts(job.steel_places)] if job.steel else []
+    keys = key_doubts(job.plan, job.solid)
+    return [*job.steel.findings, *keys, *look_doubts(job.steel_places)] if job.steel else keys
 
 
 def standing_of(job: Job) -> Standing:

@@ -40,6 +40,19 @@
 		</ol>
 	</section>
 {/each}
+{#each data.keys as row (row.id)}
+	<section class="flex items-start justify-between gap-10 border-b border-hair py-10" data-key={row.name}>
+		<div>
+			<h2 class="text-key font-[800]">{row.name}</h2>
+			<p><Frac text={row.words} /></p>
+		</div>
+		<Act
+			kind="quiet"
+			onclick={() => void store.keep([{ op: 'take_out_key', key: row.id } as Edit], 'dowels-out').then(() => data.load())}
+			>{words.out}</Act
+		>
+	</section>
+{/each}
 {#if sides.length}
 	<div class="mt-12 grid grid-cols-[200px] items-end">
 		<Choose label name={words.side('')} rows={sides} value={side} pick={(now) => (picked = now)} />

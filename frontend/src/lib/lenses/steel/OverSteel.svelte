@@ -86,6 +86,10 @@
 {/each}
 {#each tags as { row, at } (row.key)}<Tag mark={row.mark} on={data.held?.mark === row.mark} x={at[0]} y={at[1]} />{/each}
 {#if tab === 'dowels'}
+	{#each data.keys as row (row.id)}<path
+			d={view.path([row.path as XY[]], false)}
+			class="stroke-ink stroke-[5px] [stroke-dasharray:10_4]"
+		/>{/each}
 	{#each laid?.dowels ?? [] as row (row.id)}
 		{#each row.spots as spot}{@const [x, y] = px(spot)}<circle
 				cx={x}

@@ -37,6 +37,9 @@ export class SteelData {
 	get unsaid() {
 		return this.#state.value?.unsaid ?? [];
 	}
+	get keys() {
+		return this.#state.value?.keys ?? [];
+	}
 	get bare() {
 		return this.#state.value?.bare ?? [];
 	}
@@ -117,6 +120,7 @@ export class SteelData {
 	}
 	edit(target: Target, text: string): Edit {
 		if (target.kind === 'slab') return { op: 'call_slab_steel', slab: target.mark, text } as Edit;
+		if (target.kind === 'dowels' && /^\s*key/i.test(text)) return { op: 'call_key', side: target.mark, text } as Edit;
 		if (target.kind === 'dowels') return { op: 'call_dowels', side: target.mark, text, dowels: target.dowels ?? null } as Edit;
 		if (target.kind === 'hand') return { op: 'call_on_hand', text } as Edit;
 		return { op: 'call_cage', of: target.kind, mark: target.mark, text } as Edit;
