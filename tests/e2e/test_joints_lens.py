@@ -40,6 +40,7 @@ def test_a_joint_is_called_and_a_wrong_one_says_why(page):
     call.press("Enter")
     expect(page.get_by_role("alert")).to_contain_text("edge of the slab")
     expect(call).to_have_value("0 e of A")
+    expect(page.locator("[data-joint]")).to_have_count(6)
     before = page.locator("[data-joint]").count()
     call.fill("7' e of A")
     expect(page.get_by_text("Heard:")).to_be_visible()

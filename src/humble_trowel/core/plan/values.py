@@ -47,17 +47,17 @@ def _length(value: Any, info: ValidationInfo) -> float:
 def _position(value: Any, info: ValidationInfo) -> float:
     """A coordinate: a length that may be negative."""
     if type(value) is float and -MAX_LENGTH_MM < value < MAX_LENGTH_MM:
-        return snapped(value) if value >= 0 else -snapped(-value)
+        return snapped(value) if value >= 0 else 0.0 - snapped(-value)  # never minus nothing
     if isinstance(value, str) and value.strip().startswith(("-", "−")):
         try:
-            return -_sane(parse_length(value.strip()[1:], _units_of(info)))
+            return 0.0 - _sane(parse_length(value.strip()[1:], _units_of(info)))
         except BareNumber as error:
             signed = " or ".join(f"-{choice}" for choice in error.choices)
             raise ValueError(f"{value.strip()} what? Say {signed}.") from error
         except LengthError as error:
             raise ValueError(error.words) from error
     if isinstance(value, int | float) and not isinstance(value, bool) and value < 0:
-        return -_length(-value, info)
+        return 0.0 - _length(-value, info)
     return _length(value, info)
 
 
