@@ -1,13 +1,15 @@
 """Joints: laid, called, moved, isolated and checked by region; what a cut would reach; what is sawn."""
 
 import math
+from dataclasses import replace
 
 import pytest
 from tests.plans import edited, plan
 
+from humble_trowel.core.edges.section_blocks import Within
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.job import Job
-from humble_trowel.core.joints.joints import isolated_corners, joints_checked, proposal, regions_of
+from humble_trowel.core.joints.joints import isolated_corners, joints_checked, joints_laid, proposal, regions_of
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.stages import STAGES, findings, report, standing
 
@@ -142,13 +144,12 @@ def test_a_cut_over_tube_is_stopped_and_over_high_bars_is_said():
     assert codes(steel) == ["joint-bar"]
     low = edited(lay(SLAB), {"op": "call_slab_steel", "slab": "S1", "text": "10 mm at 300 each way, middle"})
     assert codes(low) == []
-    stack = [{"slab": "S1", "layers": [{"kind": "slab"}, {"kind": "stone", "thickness_mm": 100}]}]
-    warm = {"tubing": {"high_mm": 90}, "heated": [{"zone": "all", "name": "all"}]}
-    try:
-        heated = plan(**ONE, build_ups=stack, underslab=warm)
-    except Exception:  # the words of a heated room are tested elsewhere
-        pytest.skip("tubing is said otherwise")
-    assert codes(lay(heated)) in (["joint-tube"], [])
+    laid = lay(SLAB)
+    tube = Within("tube", "tube", [[(0, 100), (12000, 100)]], 16.0, high_mm=70.0)
+    high = joints_laid(laid, Job(laid).solid, Ways().joints, [tube])
+    assert [row.code for row in high.findings] == ["joint-tube"] and "22 mm down" in high.findings[0].words
+    deep = joints_laid(laid, Job(laid).solid, Ways().joints, [replace(tube, high_mm=30.0)])
+    assert deep.findings == []
 
 
 def test_a_stale_layout_is_checked_against_the_slab_as_it_is():
