@@ -9,7 +9,9 @@ from tests.plans import edited, plan
 from humble_trowel.core.edges.section_blocks import Within
 from humble_trowel.core.errors import CallError, EditError
 from humble_trowel.core.job import Job
+from humble_trowel.core.joints.check import JointRules
 from humble_trowel.core.joints.joints import isolated_corners, joints_checked, joints_laid, proposal, regions_of
+from humble_trowel.core.joints.lay import lay_joints
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.stages import STAGES, findings, report, standing
 
@@ -157,3 +159,11 @@ def test_a_stale_layout_is_checked_against_the_slab_as_it_is():
     wider = edited(laid, {"op": "move_corner", "corner": laid.corner_ids[1], "x_mm": 14000, "y_mm": 0})
     rows = joints_checked(wider, Job(wider).solid, Ways().joints, [(row.start, row.end) for row in wider.joints.lines])
     assert rows[0].found.rules
+
+
+def test_lines_that_may_stand_anywhere_stand_at_whole_inches_or_centimetres():
+    ring = [(0.0, 0.0), (11_111.0, 0.0), (11_111.0, 8_765.0), (0.0, 8_765.0)]
+    for grain in (25.4, 10.0):
+        lines = lay_joints(ring, [], 100.0, JointRules(), grain_mm=grain)
+        at = [a[0] if abs(a[0] - b[0]) < 1e-6 else a[1] for a, b in lines]
+        assert lines and all(abs(mm / grain - round(mm / grain)) < 1e-6 for mm in at)

@@ -96,3 +96,8 @@ def test_doubts_that_are_no_errors():
     )
     codes = [doubt.code for doubt in figure(hanging, Ways()).findings]
     assert codes[:3] == ["step-hangs", "edge-adds-nothing", "part-clipped"]
+
+
+def test_what_rounds_to_nothing_is_never_minus_nothing():
+    near = plan(existing=[{"name": "old", "polygon": [[-1e-12, "-0"], [5000, 0], [5000, -3000]]}])
+    assert b"-0.0" not in write_job(near) and write_job(parse_job(write_job(near))) == write_job(near)

@@ -8,7 +8,10 @@ const strips = [
 ];
 const job = {
 	id: 'j1',
-	document: { outline: [[0, 0], [9000, 0], [9000, 6000], [0, 6000]], corner_ids: ['c1', 'c2', 'c3', 'c4'] },
+	document: {
+		outline: [[0, 0], [9000, 0], [9000, 6000], [0, 6000]], corner_ids: ['c1', 'c2', 'c3', 'c4'],
+		embeds: { walls: [{ id: 'jw1', name: 'Orchard wall', side: 'c4' }], groups: [{ id: 'jg1', name: 'Hoist post' }] }
+	},
 	figure: {
 		outline: { sides: ['A to B', 'B to C', 'C to D', 'D to A'].map((name) => ({ name, text: '30′' })) },
 		section_places: [{ kind: 'side', row: 1, mark: 'E1' }],
@@ -74,5 +77,13 @@ describe('the finder', () => {
 		expect(near(rows, 'b9')).toBe('B1');
 		expect(near(rows, 'botling')).toBe('Bottling');
 		expect(near(rows, 'zzzzzz')).toBe('');
+	});
+});
+
+describe('what sticks up', () => {
+	test('a wall lights its side, a group goes to its tab, and a stage of one tab asks its own question', () => {
+		expect(first('orchard wall')).toMatchObject({ href: '/job/j1/embeds?tab=walls', rings: [[[0, 6000], [0, 0]]] }); // prettier-ignore
+		expect(first('hoist post')?.href).toBe('/job/j1/embeds?tab=straps');
+		expect(rows.find((row) => row.id === 'tab-screed')?.where).toBe('Where may it crack?');
 	});
 });

@@ -45,7 +45,8 @@ function ofJob(job: JobState, doubts: JobDoubts | null, records: readonly Record
 	}); // prettier-ignore
 	const rows: Found[] = [];
 	for (const lens of LENSES) {
-		if (lens.tabs.length < 2) rows.push(row('tab', lens.id, lensName(lens.id), questionOf(lens, ''), to(lens.id)));
+		if (lens.tabs.length < 2)
+			rows.push(row('tab', lens.id, lensName(lens.id), questionOf(lens, lens.tabs[0] ?? ''), to(lens.id)));
 		else
 			for (const tab of rowsOf(lens))
 				rows.push(row('tab', `${lens.id}-${tab.value}`, tab.label, lensName(lens.id), to(lens.id, tab.value)));
