@@ -198,14 +198,15 @@ test('where a draft is slow the numbers come first, and the drawing when the han
 
 test('what is tried counts on top of what is kept, and not once more while it is on its way to be kept', async () => {
 	replies = [answer(head(1))];
-	const store = new JobStore('j', new Outbox(Promise.resolve(rows)));
+	const box = new Outbox(Promise.resolve(rows));
+	const store = new JobStore('j', box);
 	await store.load();
 	store.trying = [{ op: 'set_fields', values: { name: 'two' } }];
 	expect(store.onTop).toHaveLength(1);
 	let done = (_: Response) => {};
 	replies = [new Promise<Response>((resolve) => (done = resolve))];
 	const keeping = store.keep(store.trying);
-	await vi.waitFor(() => expect(store.box.sending).toEqual(['j']));
+	await vi.waitFor(() => expect(box.sending).toEqual(['j']));
 	expect(store.onTop).toEqual([]);
 	done(answer(head(2)));
 	await keeping;
