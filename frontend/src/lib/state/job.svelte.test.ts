@@ -203,7 +203,7 @@ test('what is tried counts on top of what is kept, and not once more while it is
 	await store.load();
 	store.trying = [{ op: 'set_fields', values: { name: 'two' } }];
 	expect(store.onTop).toHaveLength(1);
-	let done = (_: Response) => {};
+	let done: (reply: Response) => void = () => undefined;
 	replies = [new Promise<Response>((resolve) => (done = resolve))];
 	const keeping = store.keep(store.trying);
 	await vi.waitFor(() => expect(box.sending).toEqual(['j']));
