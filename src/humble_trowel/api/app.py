@@ -34,6 +34,7 @@ from humble_trowel.api.routes import (
     readings,
     records,
     rules,
+    screed,
     steel,
     underslab,
     ways,
@@ -56,7 +57,7 @@ REFUSALS = {
     507: "The disk takes no more.",
 }
 ROUTERS = (
-    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
+    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
     rules.router, readings.router,
 )  # fmt: skip
 HOUR_S = 3600

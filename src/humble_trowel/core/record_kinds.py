@@ -13,6 +13,7 @@ from humble_trowel.core.lines.records import Struck
 from humble_trowel.core.photos.record_kinds import PHOTO_RECORDS
 from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
 from humble_trowel.core.reading.site_records import SiteRecords
+from humble_trowel.core.screed.record_kinds import SCREED_RECORDS
 from humble_trowel.core.steel.record_kinds import STEEL_RECORDS
 from humble_trowel.core.underslab.record_kinds import UNDERSLAB_RECORDS
 
@@ -34,6 +35,7 @@ RECORD_KINDS: tuple[RecordKind[Any], ...] = (
     *UNDERSLAB_RECORDS,
     *STEEL_RECORDS,
     *EMBED_RECORDS,
+    *SCREED_RECORDS,
     *PHOTO_RECORDS,
     StruckKind(),
 )

@@ -13,6 +13,7 @@ from humble_trowel.core.plan.embed_ways import SETTING_SCHOOLS
 from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, PAD_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
 from humble_trowel.core.plan.joint_ways import HOW_SCHOOLS
+from humble_trowel.core.plan.screed_ways import EDGES_SCHOOLS, RIDES_SCHOOLS
 from humble_trowel.core.plan.steel_ways import BAR_CORNER_SCHOOLS, HELD_SCHOOLS, LAP_SCHOOLS, WAY_SCHOOLS
 from humble_trowel.core.plan.underslab_ways import EDGE_SCHOOLS, PLACE_SCHOOLS, TEST_SCHOOLS
 from humble_trowel.core.plan.ways import Ways
@@ -39,6 +40,8 @@ SCHOOLS = {
         ("steel-lap", LAP_SCHOOLS),
         ("setting", SETTING_SCHOOLS),
         ("joint-how", HOW_SCHOOLS),
+        ("screed-rides", RIDES_SCHOOLS),
+        ("screed-edges", EDGES_SCHOOLS),
     )
 }
 

@@ -3,50 +3,27 @@
 from __future__ import annotations
 
 import math
-import re
 from typing import Annotated, Literal
 
 from pydantic import Field
 from shapely.geometry import LineString, Point, Polygon
 
+from humble_trowel.core.edits.across import EDGE_MM, called_across, chord
 from humble_trowel.core.edits.base import Calls, Coordinate, EditBase, Edited, JointId, OpeningId, Spot, ring_needed
-from humble_trowel.core.errors import CallError, EditError, LengthError
+from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.alike import parts_alike
-from humble_trowel.core.geometry.chords import chords
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import lay_zones
-from humble_trowel.core.plan.document import Plan, corner_name
+from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.plan.joint_parts import How, Joint
-from humble_trowel.core.units import parse_length
 
-EDGE_MM = 25.0
-_OFF = re.compile(r"(?P<far>.+?)\s+(?P<way>[nesw])\s+of\s+(?P<corner>[A-Za-z]{1,2})", re.IGNORECASE)
-_THROUGH = re.compile(r"through\s+(?P<corner>[A-Za-z]{1,2})\s+(?P<way>[nesw])", re.IGNORECASE)
-_BETWEEN = re.compile(r"(?P<one>[A-Za-z]{1,2})\s*(?:to|-)\s*(?P<other>[A-Za-z]{1,2})", re.IGNORECASE)
-WAYS = {"n": (0.0, 1.0), "e": (1.0, 0.0), "s": (0.0, -1.0), "w": (-1.0, 0.0)}
+EXAMPLE = "18' n of A, through H e, or C to J"
 
 
 def with_joints(plan: Plan, lines: list[Joint]) -> Plan:
     """The plan with other joints."""
     return plan.model_copy(update={"joints": plan.joints.model_copy(update={"lines": lines})})
-
-
-def slab_of(plan: Plan) -> Polygon:
-    """The slab on the plan, openings out."""
-    return Polygon(ring_needed(plan), [list(ring) for ring in plan.openings])
-
-
-def chord(plan: Plan, through: XY, way: XY, path: str = "text", within: Polygon | None = None) -> tuple[XY, XY]:
-    """The stretch of a line from edge to edge of the slab, nearest to a spot on it. Raises EditError where it misses the slab, or
-    runs along an edge. within: a part of the slab."""
-    slab = slab_of(plan) if within is None else within
-    rows = chords(slab, through, way)
-    if rows:
-        return min(rows, key=lambda ends: LineString(ends).distance(Point(through)))
-    if slab.boundary.distance(Point(through)) < EDGE_MM:
-        raise EditError("That joint would run along an edge of the slab.", path)
-    raise EditError("That line does not cross the slab.", path)
 
 
 def _joined(plan: Plan, ends: tuple[XY, XY], path: str) -> Joint:
@@ -79,36 +56,8 @@ class CallJoint(EditBase):
     text: Calls
 
     def apply(self, plan: Plan) -> Edited:
-        made = _joined(plan, self._ends(plan), "text")
+        made = _joined(plan, called_across(plan, self.text, EXAMPLE), "text")
         return with_joints(plan, [*plan.joints.lines, made]), f"Joint {self.text.strip()}"
-
-    def _ends(self, plan: Plan) -> tuple[XY, XY]:
-        text = self.text.strip()
-        if match := _OFF.fullmatch(text):
-            x, y = _corner(plan, match["corner"])
-            way = WAYS[match["way"].lower()]
-            try:
-                far = parse_length(match["far"], plan.units)
-            except LengthError as error:
-                raise CallError(error.words, path="text") from None
-            return chord(plan, (x + way[0] * far, y + way[1] * far), (way[1], way[0]))
-        if match := _THROUGH.fullmatch(text):
-            return chord(plan, _corner(plan, match["corner"]), WAYS[match["way"].lower()])
-        if match := _BETWEEN.fullmatch(text):
-            a, b = _corner(plan, match["one"]), _corner(plan, match["other"])
-            size = math.dist(a, b)
-            if size < 1.0:
-                raise CallError("A joint runs between two corners.", path="text")
-            return chord(plan, ((a[0] + b[0]) / 2, (a[1] + b[1]) / 2), ((b[0] - a[0]) / size, (b[1] - a[1]) / size))
-        raise CallError(f"“{text}” was not understood. Say it like 18' n of A, through H e, or C to J.", path="text")
-
-
-def _corner(plan: Plan, letter: str) -> XY:
-    ring = ring_needed(plan)
-    for at, spot in enumerate(ring):
-        if corner_name(at) == letter.upper():
-            return spot
-    raise CallError(f"There is no corner {letter.upper()}.", path="text")
 
 
 class MoveJoint(EditBase):

@@ -19,7 +19,7 @@ from humble_trowel.core.figures import (
 )
 from humble_trowel.core.footings.footings import Footings, footings
 from humble_trowel.core.footings.records import PegShot
-from humble_trowel.core.job.joints import JointAnswers
+from humble_trowel.core.job.screed import ScreedAnswers
 from humble_trowel.core.kept import kept
 from humble_trowel.core.order.call_in import call_in
 from humble_trowel.core.order.quantity import order_findings
@@ -27,7 +27,7 @@ from humble_trowel.core.plan.refs import by_id
 from humble_trowel.core.walls.walls import Walls, poured_with, walls
 
 
-class FigureAnswers(JointAnswers):
+class FigureAnswers(ScreedAnswers):
     """The answers of all stages put together for the screens."""
 
     @kept("plan", "numbers", "second_pours")

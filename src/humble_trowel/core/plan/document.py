@@ -21,6 +21,7 @@ from humble_trowel.core.plan.ground_parts import BuildUp, GroundNotes
 from humble_trowel.core.plan.joint_parts import Joints
 from humble_trowel.core.plan.mix import Mix
 from humble_trowel.core.plan.model import Id, Model, Row
+from humble_trowel.core.plan.screed_parts import Screed
 from humble_trowel.core.plan.shape_parts import (
     Beam,
     BeamType,
@@ -145,7 +146,7 @@ class FormRow(Row):
     left_out: StrictBool = False
 
 
-LATER_STAGES = ("screed", "schedule")
+LATER_STAGES = ("schedule",)
 
 
 class Plan(Model):
@@ -192,11 +193,11 @@ class Plan(Model):
     underslab: Underslab = Underslab()
     steel: Steel = Steel()
     embeds: Embeds = Embeds()
-    screed: Any = None
+    screed: Screed = Screed()
     joints: Joints = Joints()
     schedule: Any = None
 
-    @field_validator("underslab", "steel", "embeds", "joints", mode="before")
+    @field_validator("underslab", "steel", "embeds", "screed", "joints", mode="before")
     @classmethod
     def _nothing_said(cls, value: Any) -> Any:
         return {} if value is None else value

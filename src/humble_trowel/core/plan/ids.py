@@ -27,6 +27,7 @@ Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
     "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
     "sidewalks", "ramps", "services", "risers", "treatments", "heated", "dowels", "stud_walls", "bolts", "straps", "groups", "joints", "keys",
+    "strips", "pad_lines", "stands",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
@@ -38,12 +39,15 @@ NAMES: dict[Kind, str] = {
     "existing": "thing beside the work", "forms": "form", "benchmarks": "benchmark", "layers": "layer", "footings": "footing", "pours": "pour", "walls": "wall",
     "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp", "services": "run", "risers": "riser",
     "treatments": "treatment", "heated": "heated room", "dowels": "row of dowels", "stud_walls": "wall", "bolts": "bolt", "straps": "strap",
-    "groups": "bolt group", "joints": "joint", "keys": "keyed joint",
+    "groups": "bolt group", "joints": "joint", "keys": "keyed joint", "strips": "strip", "pad_lines": "pad line", "stands": "place of the truck",
 }  # fmt: skip
 BURIED: dict[Kind, str] = {"services": "v", "risers": "i", "treatments": "n", "heated": "d"}  # rows of `underslab`
 IN_STEEL: dict[Kind, str] = {"dowels": "y", "keys": "yk"}  # rows of `steel`
 IN_EMBEDS: dict[Kind, tuple[str, str]] = {  # list and letters of rows of `embeds`
     "stud_walls": ("walls", "jw"), "bolts": ("bolts", "jb"), "straps": ("straps", "js"), "groups": ("groups", "jg"),
+}  # fmt: skip
+IN_SCREED: dict[Kind, tuple[str, str]] = {  # list and letters of rows of `screed`
+    "strips": ("strips", "gs"), "pad_lines": ("pads", "gp"), "stands": ("standing", "gt"),
 }  # fmt: skip
 T = TypeVar("T", bound=Row)
 
@@ -111,6 +115,13 @@ def with_ids(plan: Plan) -> Plan:
         changes["embeds"] = embeds
     if any(not row.id for row in plan.joints.lines):
         changes["joints"] = plan.joints.model_copy(update={"lines": _named(plan.joints.lines, "o")})
+    laid = {
+        key: _named(getattr(plan.screed, key), letters)
+        for key, letters in IN_SCREED.values()
+        if any(not row.id for row in getattr(plan.screed, key))
+    }
+    if laid:
+        changes["screed"] = plan.screed.model_copy(update=laid)
     return plan.model_copy(update=changes) if changes else plan
 
 
@@ -189,6 +200,7 @@ def check_ids(plan: Plan) -> None:
     lists += [(f"underslab.{key}", (row.id for row in getattr(plan.underslab, key))) for key in BURIED]
     lists += [(f"steel.{key}", (row.id for row in getattr(plan.steel, key))) for key in IN_STEEL]
     lists += [(f"embeds.{key}", (row.id for row in getattr(plan.embeds, key))) for key, _ in IN_EMBEDS.values()]
+    lists += [(f"screed.{key}", (row.id for row in getattr(plan.screed, key))) for key, _ in IN_SCREED.values()]
     lists += [("joints.lines", (row.id for row in plan.joints.lines))]
     lists += [(f"embeds.walls[{i}].doors", (one.id for one in row.doors)) for i, row in enumerate(plan.embeds.walls)]
     lists += [(f"build_ups[{i}].layers", (layer.id for layer in row.layers)) for i, row in enumerate(plan.build_ups)]
@@ -223,6 +235,8 @@ def ids_of(plan: Plan, kind: Kind) -> Sequence[str]:
         return [layer.id for row in plan.build_ups for layer in row.layers]
     if kind == "joints":
         return [row.id for row in plan.joints.lines]
+    if kind in IN_SCREED:
+        return [row.id for row in getattr(plan.screed, IN_SCREED[kind][0])]
     if kind in IN_EMBEDS:
         return [row.id for row in getattr(plan.embeds, IN_EMBEDS[kind][0])]
     holder = plan.underslab if kind in BURIED else plan.steel if kind in IN_STEEL else plan

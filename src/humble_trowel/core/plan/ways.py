@@ -15,6 +15,7 @@ from humble_trowel.core.plan.form_ways import BuyWay, CornerWay, FormWays, SetOu
 from humble_trowel.core.plan.ground_ways import GroundWays, RodReads
 from humble_trowel.core.plan.joint_ways import JointWays
 from humble_trowel.core.plan.local_rules import LIMIT_OF, LocalRule
+from humble_trowel.core.plan.screed_ways import ScreedWays
 from humble_trowel.core.plan.steel_ways import SteelWays
 from humble_trowel.core.plan.underslab_ways import UnderslabWays
 from humble_trowel.core.plan.way_values import Reason, SmallLength, Text, Volume, WayLength
@@ -93,6 +94,7 @@ class Ways(WaysPart):
     steel: SteelWays = SteelWays()
     embeds: EmbedWays = EmbedWays()
     joints: JointWays = JointWays()
+    screed: ScreedWays = ScreedWays()
     local_rules: dict[str, LocalRule] = {}
 
     @field_validator("local_rules")

@@ -23,6 +23,7 @@ from humble_trowel.core.rules import pour_calculators as pours
 from humble_trowel.core.rules.book_row import Rule, Table, long_ask, number_ask, thin_ask
 from humble_trowel.core.rules.embed_book import EMBED_RULES
 from humble_trowel.core.rules.joint_book import JOINT_RULES
+from humble_trowel.core.rules.screed_book import SCREED_RULES
 from humble_trowel.core.rules.steel_book import STEEL_RULES
 from humble_trowel.core.underslab.insulation import SLAB_EDGE, ZONES
 from humble_trowel.core.units import Units, parse_length, say_depth
@@ -110,6 +111,7 @@ RULES = (
                thin_ask("lap", "Lap", '6"', "150"), thin_ask("up", "Turned up", '0"', "0")), work_out=buried.rolls_of),
     *STEEL_RULES,
     *EMBED_RULES,
+    *SCREED_RULES,
     *JOINT_RULES,
     Rule("order/round-up", "The order", "Likely need up to the plant's next step, after a slack of 0.005 yd³.",
          "ceil((need − slack) ÷ step) × step", "plant",

@@ -115,14 +115,16 @@ def _chords(ring: tuple[XY, ...], way: XY, inside_mm: float, every_mm: float) ->
     return tuple(rows)
 
 
-def _on(guide: Guide, rules: ScreedRules) -> float:
-    return {"wet": rules.on_wet_mm, "edge": rules.on_edge_mm}.get(guide.kind, rules.on_mm)
+def on_mm(guide: Guide, rules: ScreedRules) -> float:
+    """How much of a board lies on a guide; less than nothing where it ends short of it."""
+    other = {"wet": rules.on_wet_mm, "edge": rules.on_edge_mm, "wall": rules.on_wall_mm}
+    return other.get(guide.kind, rules.on_mm)
 
 
 def needed_mm(site: Site, strip: Strip, rules: ScreedRules) -> float:
     """The board that a strip asks for: its width and what lies on either guide."""
     wide = max((math.dist(*chord) for chord in chords_of(strip, rules)), default=0.0)
-    return wide + sum(_on(site.guides[name], rules) for name in strip.guides if name in site.guides)
+    return wide + sum(on_mm(site.guides[name], rules) for name in strip.guides if name in site.guides)
 
 
 def _board(site: Site, strip: Strip, rules: ScreedRules) -> list[Fault]:
@@ -169,7 +171,7 @@ def _order(site: Site, strips: Sequence[Strip], rules: ScreedRules) -> list[Faul
     faults: list[Fault] = []
     placed: list[str] = []
     rest: BaseGeometry = site.slab
-    ways = _ways_out(site)
+    ways = ways_out(site)
     for strip in strips:
         for name in strip.guides:
             guide = site.guides.get(name)
@@ -187,7 +189,7 @@ def _order(site: Site, strips: Sequence[Strip], rules: ScreedRules) -> list[Faul
     return faults
 
 
-def _ways_out(site: Site) -> BaseGeometry:
+def ways_out(site: Site) -> BaseGeometry:
     """The border where one gets out."""
     if not site.open_edges:
         return MultiLineString()

@@ -7,17 +7,18 @@ from functools import cached_property
 from typing import Literal
 
 from shapely.geometry import Polygon
+from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.polygon import XY
 
 FT = 304.8
-GuideKind = Literal["form", "rail", "hard", "wet", "edge"]
+GuideKind = Literal["form", "rail", "hard", "wet", "edge", "wall"]
 Line = tuple[XY, XY]
 
 
 @dataclass(frozen=True)
 class Guide:
-    """What a board rides on. clear_mm: how far the board may stick out past it, None where nothing is in the way. pads: of a wet
+    """What a board rides on; along a wall it ends short, and the edge is floated by hand. clear_mm: how far the board may stick out past it, None where nothing is in the way. pads: of a wet
     one; of: the strip whose edge it is; pulled_after: a rail that stays until its neighbours are struck."""
 
     kind: GuideKind
@@ -63,7 +64,7 @@ class Site:
     open_edges: whether the rest of the border is a way out. reach: (middle, radius) that concrete is brought to; empty where
     anywhere is reached. limit_min: how old an edge may be when its neighbour comes."""
 
-    slab: Polygon
+    slab: BaseGeometry
     guides: dict[str, Guide]
     boards_mm: tuple[float, ...]
     closed: tuple[Line, ...] = ()
@@ -82,6 +83,7 @@ class ScreedRules:
     on_mm: float = 0.25 * FT
     on_wet_mm: float = 0.5 * FT
     on_edge_mm: float = 1.0 * FT
+    on_wall_mm: float = -2.0 * FT / 12
     along_mm: float = 0.15 * FT
     every_mm: float = 0.5 * FT
     inside_mm: float = 0.25 * FT

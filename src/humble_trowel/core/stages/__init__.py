@@ -197,7 +197,7 @@ STAGES: tuple[Stage, ...] = (
     Stage("underslab", ("underslab",), underslab.findings_of, underslab.standing_of, underslab.UnderslabStage),
     Stage("steel", ("steel",), steel.findings_of, steel.standing_of, steel.SteelStage),
     Stage("embeds", ("embeds",), embeds.findings_of, embeds.standing_of, embeds.EmbedsStage),
-    Stage("screed", ("joints",), screed.findings_of, screed.standing_of, screed.ScreedStage),
+    Stage("screed", ("screed", "joints"), screed.findings_of, screed.standing_of, screed.ScreedStage),
     Stage("order", ("mix", "order"), _order_findings, _order_standing, OrderStage),
 )  # fmt: skip
 
