@@ -63,6 +63,8 @@ export const api = {
 
 	embeds: (id: string, body: Posted<'/api/jobs/{job_id}/embeds'>) => request('post', `${JOB}/embeds`, { ...of(id), body }),
 	joints: (id: string, body: Posted<'/api/jobs/{job_id}/joints'>) => request('post', `${JOB}/joints`, { ...of(id), body }),
+	screed: (id: string, body: Posted<'/api/jobs/{job_id}/screed'>) => request('post', `${JOB}/screed`, { ...of(id), body }),
+	stripProposal: (id: string) => request('get', `${JOB}/screed/proposal`, of(id)),
 	jointProposals: (id: string) => request('get', `${JOB}/joints/proposals`, of(id)),
 	edges: (id: string) => request('get', `${JOB}/edges`, of(id)),
 	underslab: (id: string, body: Posted<'/api/jobs/{job_id}/underslab'>) =>

@@ -3,9 +3,6 @@ const COUNT = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eig
 const some = (n: number, name: string) => `${COUNT[n] ?? n} ${name}${n === 1 ? '' : 's'}`;
 
 export const joints = {
-	tabsName: 'Joints',
-	needOutline: 'No outline yet, so nothing to joint.',
-	sheet: 'Joints and panels',
 	none: 'No joints.',
 	noneUnder: 'It will choose its own. Lay them by rule, then move what you like.',
 	good: (panels: number) => `${some(panels, 'panel')}, none should crack by itself.`,

@@ -20,7 +20,7 @@ export const w = {
 		underslab: 'Underslab',
 		steel: 'Steel',
 		embeds: 'Embeds',
-		screed: 'Joints',
+		screed: 'Screed',
 		order: 'Order'
 	},
 	ask: {
@@ -39,7 +39,7 @@ export const w = {
 		underslab: 'Walk the drain: from which two faces, which way, how it falls',
 		steel: 'Say how each slab is held together: bars, mesh, fibre, or nothing',
 		embeds: 'Take a wall from each side, or say it comes whole',
-		screed: 'Lay the joints by rule, then move them',
+		screed: 'Lay the strips by rule, then move them',
 		order: 'Comes by itself; then ask the plant'
 	},
 	guess: {
@@ -104,7 +104,14 @@ export const w = {
 			look: { name: 'Look', ask: 'Is it as drawn?' }
 		}
 	},
-	screed: { tabs: { joints: { name: 'Joints', ask: 'Where may it crack?' } } },
+	screed: {
+		tabs: {
+			strips: { name: 'Strips', ask: 'What do we pull to?' },
+			pads: { name: 'Pads', ask: 'Is the pad right?' },
+			order: { name: 'Order', ask: 'Who goes first?' },
+			joints: { name: 'Joints', ask: 'Where may it crack?' }
+		}
+	},
 	embeds: {
 		tabs: {
 			walls: { name: 'Walls', ask: 'What will stand on it?' },

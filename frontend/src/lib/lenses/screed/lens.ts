@@ -1,9 +1,9 @@
-/** Screed and joints. So far: where the slab may crack. */
+/** Screed: strips, pads, their order, and where the slab may crack. */
 import { lens } from '../lens';
 
 export const screedLens = lens(
 	'screed',
 	'7',
-	['joints'] as const,
+	['strips', 'pads', 'order', 'joints'] as const,
 	'grid-cols-[minmax(420px,704fr)_minmax(540px,576fr)] max-phone:grid-rows-[330px_auto]'
 );
