@@ -13,6 +13,7 @@
 	import FormWays from './FormWays.svelte';
 	import GroundWays from './GroundWays.svelte';
 	import JointWays from './JointWays.svelte';
+	import ScreedWays from './ScreedWays.svelte';
 	import EmbedWays from './EmbedWays.svelte';
 	import SteelWays from './SteelWays.svelte';
 	import UnderslabWays from './UnderslabWays.svelte';
@@ -221,6 +222,7 @@
 			<UnderslabWays {store} {ways} />
 			<SteelWays {store} {ways} />
 			<EmbedWays {store} {ways} />
+			<ScreedWays {store} {ways} />
 			<JointWays {store} {ways} />
 		</main>
 	{/if}

@@ -39,6 +39,7 @@ export const finderWords = {
 		'as-dug': { name: 'Trench as dug', lens: 'ground', tab: 'dug' },
 		'peg-shot': { name: 'Rod at a grade peg', lens: 'edges', tab: 'footings' },
 		'steel-check': { name: 'Steel looked at', lens: 'steel', tab: 'look' },
+		'pad-set': { name: 'Pad struck', lens: 'screed', tab: 'pads' },
 		'embed-set': { name: 'Bolt or strap set', lens: 'embeds', tab: 'setting' },
 		photo: { name: 'Photo', lens: 'steel', tab: 'look' },
 		'riser-check': { name: 'Riser taped', lens: 'underslab', tab: 'check' },

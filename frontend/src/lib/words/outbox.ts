@@ -43,6 +43,7 @@ export const outboxWords = {
 		'line-test': 'Line tested',
 		'steel-check': 'Steel looked at',
 		'embed-set': 'Set',
+		'pad-set': 'Pad',
 		photo: 'Photo',
 		struck: 'Struck out'
 	} as Record<string, string>

@@ -9,6 +9,7 @@ from humble_trowel.api.screed_schemas import ScreedAsked, ScreedState, StripProp
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.job import Job
+from humble_trowel.core.screed.pads import pads_once
 from humble_trowel.core.screed.propose import proposed
 from humble_trowel.core.screed.strips import strips_laid
 from humble_trowel.core.stages.screed import findings_of
@@ -36,5 +37,5 @@ def proposal(request: Request, job_id: JobId) -> StripProposal:
     laid = strips_laid(found.on(job.plan), solid, ways)
     return StripProposal(
         pads=found.pads, strips=[row.at for row in found.strips], stands=found.stands, wrong=laid.checked.codes,
-        pad_count=sum(len(run.pads) for run in laid.runs),
+        pad_count=len(pads_once(laid.runs)),
     )  # fmt: skip

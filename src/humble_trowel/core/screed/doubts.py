@@ -12,6 +12,7 @@ from humble_trowel.core.plan.document import Plan, side_name
 from humble_trowel.core.plan.ground_ways import RodReads
 from humble_trowel.core.plan.screed_ways import ScreedWays
 from humble_trowel.core.screed.check import Fault
+from humble_trowel.core.screed.pads import pads_once
 from humble_trowel.core.screed.pulls import boards_of, rides_of
 from humble_trowel.core.screed.records import PadSet
 from humble_trowel.core.screed.strips import StripLaid, StripsLaid
@@ -53,7 +54,7 @@ def _span(fault: Fault, strip: StripLaid, plan: Plan) -> tuple[str, str, str, st
     return (
         "strip-board",
         f"the {say_length(fault.size_mm, units)} board is {short} short. It wants {say_length(fault.limit_mm, units)}.",
-        f"Lay a pad line through it, or hire a {hire} board.",
+        f"Lay a pad line through it, or hire one of {hire}.",
         "strip-board",
     )
 
@@ -159,7 +160,7 @@ def _notes(plan: Plan, ways: ScreedWays, laid: StripsLaid) -> list[Finding]:
     ]
     if pulled:
         what = sorted({rides_of(plan, ways, run.key) for run in pulled})
-        count = sum(len(run.pads) for run in pulled)
+        count = len(pads_once(pulled))
         words = f"{' and '.join(what).capitalize()} come out as you go: {count} places on {len(pulled)} line{'s' if len(pulled) > 1 else ''}."
         rows.append(
             finding(

@@ -67,10 +67,16 @@ def pad_runs(plan: Plan, borders: Sequence[Sequence[tuple[Stretch, float, float]
                 pieces.setdefault(row.key, []).append((row.start, row.end, start, end))
     drawn = {row.id: (row.start, row.end) for row in plan.screed.pads}
     keys = [*(key for key in drawn if key in pieces), *sorted(key for key in pieces if key not in drawn)]
-    return [
-        _run(key, letter_of(at), *(drawn.get(key) or _whole(pieces[key])), pieces[key], most_mm)
-        for at, key in enumerate(keys)
-    ]
+    runs: list[PadRun] = []
+    for at, key in enumerate(keys):
+        known = [pad for run in runs for pad in run.pads]
+        runs.append(_run(key, letter_of(at), drawn.get(key) or _whole(pieces[key]), pieces[key], most_mm, known))
+    return runs
+
+
+def pads_once(runs: Sequence[PadRun]) -> list[Pad]:
+    """Every pad once, also where lines meet on it."""
+    return list({pad.key: pad for run in runs for pad in run.pads}.values())
 
 
 def _whole(pieces: Sequence[Piece]) -> tuple[XY, XY]:
@@ -78,7 +84,11 @@ def _whole(pieces: Sequence[Piece]) -> tuple[XY, XY]:
     return min(spots), max(spots)
 
 
-def _run(key: str, letter: str, start: XY, end: XY, pieces: Sequence[Piece], most_mm: float) -> PadRun:
+def _run(
+    key: str, letter: str, ends: tuple[XY, XY], pieces: Sequence[Piece], most_mm: float, known: Sequence[Pad]
+) -> PadRun:
+    """A line with its pads. known: those of lines before it, one of which may lie on this one too."""
+    start, end = ends
     size = math.dist(start, end) or 1.0
     ux, uy = (end[0] - start[0]) / size, (end[1] - start[1]) / size
     stations: list[tuple[float, float]] = []
@@ -89,8 +99,11 @@ def _run(key: str, letter: str, start: XY, end: XY, pieces: Sequence[Piece], mos
             at = s + (t - s) * i / count
             if all(abs(at - had) > SAME_MM for had, _ in stations):
                 stations.append((at, low + (high - low) * i / count))
-    pads = [
-        Pad(key, round(at, 1) + 0.0, f"{letter}{i + 1}", (start[0] + ux * at, start[1] + uy * at), level)
-        for i, (at, level) in enumerate(sorted(stations))
-    ]
+    pads: list[Pad] = []
+    own = 0
+    for at, level in sorted(stations):
+        spot = start[0] + ux * at, start[1] + uy * at
+        met = next((pad for pad in known if math.dist(pad.spot, spot) < SAME_MM), None)
+        own += met is None
+        pads.append(met or Pad(key, round(at, 1) + 0.0, f"{letter}{own}", spot, level))
     return PadRun(key, letter, start, end, pads)

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from humble_trowel.core.report import Report
+from humble_trowel.core.screed.pads import pads_once
 from humble_trowel.core.screed.strips import StripsLaid
 
 
@@ -48,5 +49,5 @@ class ScreedReport(Report):
                 for row in found.strips
             ],
             violations=[ScreedViolation(rule=fault.code, strip=place.get(fault.strip, 0)) for fault in found.checked.faults],
-            pads=sum(len(run.pads) for run in found.runs), oldest_min=found.checked.worst_age_min,
+            pads=len(pads_once(found.runs)), oldest_min=found.checked.worst_age_min,
         )  # fmt: skip

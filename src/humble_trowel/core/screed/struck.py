@@ -9,13 +9,13 @@ from typing import Literal
 from humble_trowel.core.ground.levels import Stand
 from humble_trowel.core.ground.rod import say_reading
 from humble_trowel.core.plan.ground_ways import RodReads
-from humble_trowel.core.screed.pads import Pad, PadRun
+from humble_trowel.core.screed.pads import Pad, PadRun, pads_once
 from humble_trowel.core.screed.records import PadSet
 from humble_trowel.core.units import say_depth
 
 NEAR_MM = 30.0
 ON_MM = 0.8  # half a sixteenth
-STEPS = 8
+STEPS = 6
 PadState = Literal["open", "set", "off"]
 
 
@@ -67,7 +67,7 @@ def struck(
             del left[old]
         left[(said.of, said.at_mm)] = said
     done = []
-    for pad in (pad for run in runs for pad in run.pads):
+    for pad in pads_once(runs):
         key = next((key for key in left if key[0] == pad.of and abs(key[1] - pad.at_mm) <= NEAR_MM), None)
         row = left.pop(key) if key else None
         should = last.instrument_mm - pad.level_mm if last else None

@@ -37,6 +37,7 @@ from humble_trowel.core.screed.told_parts import (
 )
 from humble_trowel.core.units import Units, say_depth, say_length
 
+MOST_MINUTES = 1440
 BEARINGS = ("north", "northeast", "east", "southeast", "south", "southwest", "west", "northwest")
 RIDES_WORDS = {
     "form": "form", "step": "step board", "slab": "floor that stands there", "wall": "line on the wall", "hip": "pad line",
@@ -72,7 +73,7 @@ def screed_told(
         ],
         [BoardTold(mm, board_words(mm, plan.units), round(mm) in vibrating) for mm in boards_of(ways)],
         [FormTold(side_name(side, len(plan.outline or [])), row.n, _at(clock, row.strip.start_min)) for side, row in forms_back(plan, laid)],
-        clock is not None, _at(clock, 0.0), _at(clock, end), end, laid.edges_min, laid.checked.worst_age_min, ways.limit_min,
+        clock is not None, [_at(clock, minute) for minute in range(min(MOST_MINUTES, math.ceil(end)) + 1)], _at(clock, 0.0), _at(clock, end), end, laid.edges_min, laid.checked.worst_age_min, ways.limit_min,
         any(fault.code == "TRAP" for fault in laid.checked.faults), len(frame.unreached), laser[1], laser[0],
     )  # fmt: skip
 

@@ -129,7 +129,7 @@ class FormTold:
 
 @dataclass(frozen=True)
 class ScreedTold:
-    """All of it. clock: whether times are of the day. oldest_min: the oldest edge that a neighbour meets; limit_min: may be so old."""
+    """All of it. clock: whether times are of the day; times: of every minute from the first load. oldest_min: the oldest edge that a neighbour meets; limit_min: may be so old."""
 
     strips: list[StripTold]
     runs: list[RunTold]
@@ -138,6 +138,7 @@ class ScreedTold:
     boards: list[BoardTold]
     forms: list[FormTold]
     clock: bool
+    times: list[str]
     start_text: str
     end_text: str
     end_min: float

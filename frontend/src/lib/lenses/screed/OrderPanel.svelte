@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The order of strips: nobody walled in, trucks reach, neighbours meet in time; the slab fills as the bob is slid. */
+	import { onMount } from 'svelte';
 	import { onTab } from '../../state/findings';
 	import type { Edit } from '../../state/job.svelte';
 	import Act from '../../ui/Act.svelte';
@@ -35,8 +36,8 @@
 			if (next >= (found?.end_min ?? 0)) stop();
 		}, TICK_MS);
 	}
-	$effect(() => {
-		data.minutes ??= 0;
+	onMount(() => {
+		data.minutes = 0;
 		return () => {
 			stop();
 			data.minutes = null;
@@ -70,7 +71,9 @@
 	<PourString {data} {now} go={(minutes) => (stop(), (data.minutes = minutes))} />
 	<div class="flex items-center gap-10">
 		<Act kind="main" onclick={play} aria-pressed={playing}>{playing ? words.stop : words.play}</Act>
-		<span class="text-key font-[800]" data-pour-now>{head ? words.at(head.strip.start_text, head.strip.n) : found.end_text}</span>
+		<span class="text-key font-[800]" data-pour-now
+			>{head ? words.at(found.times[Math.round(now)] ?? '', head.strip.n) : found.end_text}</span
+		>
 	</div>
 	<ul class="mt-10">
 		<li class="border-b border-hair py-4">

@@ -25,6 +25,8 @@
 		const [dx, dy] = [to[0] - (a[0] + b[0]) / 2, to[1] - (a[1] + b[1]) / 2];
 		return [view.px([a[0] + dx, a[1] + dy]), view.px([b[0] + dx, b[1] + dy])];
 	};
+	/* on a phone the marks shrink with the plan */
+	const small = $derived(view.scale < 0.033);
 	const done = (row: StripTold) => data.minutes !== null && data.minutes >= row.end_min;
 	const part = $derived(data.now ? filled(data.now.strip.ring as XY[], data.now.strip.way as XY, data.now.share) : null);
 	const standAt = (row: StandTold): XY => (stand?.id === row.id ? stand.at : (row.at as XY));
@@ -88,7 +90,6 @@
 		);
 	}
 	const near = (at: XY, to: XY) => Math.hypot(at[0] - to[0], at[1] - to[1]) * view.scale < 26;
-	const padText = (row: { read_text: string; should_text: string }) => row.read_text || row.should_text;
 </script>
 
 <defs>
@@ -104,14 +105,14 @@
 		data-strip={row.n}
 		data-done={done(row)}
 	/>
-	{#if row.wrong.length}<path
+	{#if row.wrong.length && tab !== 'pads'}<path
 			d={view.path([row.ring as XY[]])}
 			fill="url(#{own}-wrong)"
 			class="pointer-events-none opacity-40"
 		/>{/if}
 {/each}
 {#if part}<path d={view.path([part])} class="fill-water stroke-ink stroke-[1px]" data-front />{/if}
-{#if tab !== 'pads'}
+{#if tab === 'order'}
 	{#each found?.stands ?? [] as row, i (row.id)}
 		{@const at = view.px(standAt(row))}
 		<circle
@@ -129,7 +130,9 @@
 				height="30"
 				class="fill-sheet stroke-ink stroke-[1.6px] [stroke-dasharray:6_3]"
 			/>
-			<text x={at[0]} y={at[1] + 5} text-anchor="middle" class="fill-ink text-note font-[680]">{words.standName(i + 1)}</text>
+			<text x={at[0]} y={at[1] + 5} text-anchor="middle" class="fill-ink text-note font-[680]"
+				>{small ? words.standShort(i + 1) : words.standName(i + 1)}</text
+			>
 		</g>
 	{/each}
 {/if}
@@ -182,7 +185,7 @@
 				x={at[0] + 10}
 				y={at[1] - 8}
 				class="fill-ink stroke-slab stroke-[4px] text-note font-[760] [paint-order:stroke]"
-				>{pad.name} <SvgFrac text={held ? padText(pad) : ''} /></text
+				>{pad.name} <SvgFrac text={pad.read_text} /></text
 			>{/if}
 	</g>
 {/each}
@@ -191,12 +194,17 @@
 		{@const at = view.px(carried?.id === row.id ? carried.at : (row.at as XY))}
 		<!-- svelte-ignore a11y_no_static_element_interactions (the bench lists the strips) -->
 		<g class="cursor-grab touch-none" onpointerdown={(event) => dragNumber(row, event)} data-number={row.n}>
-			<circle cx={at[0]} cy={at[1]} r="17" class={['fill-well stroke-2', row.wrong.length ? 'stroke-flag' : 'stroke-ink']} />
+			<circle
+				cx={at[0]}
+				cy={at[1]}
+				r={small ? 12 : 17}
+				class={['fill-well stroke-2', row.wrong.length ? 'stroke-flag' : 'stroke-ink']}
+			/>
 			<text
 				x={at[0]}
-				y={at[1] + 7}
+				y={at[1] + (small ? 5 : 7)}
 				text-anchor="middle"
-				class={['text-act font-black', row.wrong.length ? 'fill-flag' : 'fill-ink']}>{row.n}</text
+				class={[small ? 'text-note' : 'text-act', 'font-black', row.wrong.length ? 'fill-flag' : 'fill-ink']}>{row.n}</text
 			>
 		</g>
 	{/each}

@@ -13,7 +13,7 @@
 	import RodLadder from './RodLadder.svelte';
 	import type { StripsData } from './strips.svelte';
 	let { data }: { data: StripsData } = $props();
-	const MIDDLE = 8;
+	const MIDDLE = 6;
 	const store = $derived(data.store);
 	const pads = $derived(data.pads);
 	const pad = $derived(data.pad);
@@ -57,11 +57,11 @@
 
 <Verdict
 	text={pads.length ? words.padsLeft(left, pads.length) : words.padsNone}
-	under={off ? words.padsOff(off) : pads.length ? words.padsUnder : ''}
+	under={off ? words.padsOff(off) : ''}
 	is={off ? 'bad' : pads.length && !left ? 'good' : 'plain'}
 />
 {#if pad && !list}
-	<p class="mt-6 flex justify-between gap-10 text-key font-[800]">
+	<p class="mt-4 flex justify-between gap-10 text-key font-[800]">
 		<span>{words.pad(pad.name)}</span><span><Frac text={pad.place} /></span>
 	</p>
 	{#if pad.state !== 'open'}<p class={['mt-2 font-[800]', pad.state === 'set' ? 'text-chalk' : 'text-flag']}>
@@ -70,7 +70,7 @@
 					/>{/if}{/if}
 		</p>{/if}
 	{#if step}
-		<div class="mt-6 grid grid-cols-2 gap-10">
+		<div class="mt-4 grid grid-cols-2 gap-10">
 			<div>
 				<span class="label">{words.should}</span>
 				<p class="text-verdict font-black"><Frac text={pad.should_text} /></p>
@@ -80,22 +80,26 @@
 				<p class="font-pencil text-verdict text-pencil" data-rod-read><Frac text={step.text} /></p>
 			</div>
 		</div>
-		<RodLadder steps={pad.steps} {at} take={mark} />
-		<p
-			class={['mt-6 text-tally font-black', step.right ? 'text-ink' : 'text-flag']}
-			data-pad-verdict={step.right ? 'right' : 'wrong'}
-			aria-live="polite"
-		>
-			<Frac text={step.words} />
-		</p>
-		<div class="mt-6 grid grid-cols-[1fr_1fr_2fr] gap-8">
-			<Act kind="plain" aria-label="-" onclick={() => mark(at - 1)}>−</Act>
-			<Act kind="plain" aria-label="+" onclick={() => mark(at + 1)}>+</Act>
-			<Act kind="plain" disabled={step.right} onclick={() => void keep(pad, step.reading_mm, false)}>{words.knock}</Act>
+		<!-- in the hand what is pressed stands above the rod -->
+		<div class="flex flex-col">
+			<div class="max-phone:order-last max-phone:mt-10"><RodLadder steps={pad.steps} {at} take={mark} /></div>
+			<div class="mt-6 flex items-center gap-8">
+				<p
+					class={['flex-1 text-call leading-none font-black', step.right ? 'text-ink' : 'text-flag']}
+					data-pad-verdict={step.right ? 'right' : 'wrong'}
+					aria-live="polite"
+				>
+					<Frac text={step.words} />
+				</p>
+				<Act kind="plain" class="min-w-64" aria-label={words.less} onclick={() => mark(at - 1)}>−</Act>
+				<Act kind="plain" class="min-w-64" aria-label={words.more} onclick={() => mark(at + 1)}>+</Act>
+			</div>
+			{#if !step.right}<Act kind="plain" class="mt-8" onclick={() => void keep(pad, step.reading_mm, false)}>{words.knock}</Act
+				>{/if}
+			<Act kind="main" class="mt-8 min-h-72! w-full text-call!" onclick={() => void keep(pad, step.reading_mm, true)}
+				>{next ? words.keep(pad.name, next.name) : words.keepLast(pad.name)}</Act
+			>
 		</div>
-		<Act kind="main" class="mt-8 min-h-72! w-full text-call!" onclick={() => void keep(pad, step.reading_mm, true)}
-			>{next ? words.keep(pad.name, next.name) : words.keepLast(pad.name)}</Act
-		>
 	{:else}
 		<p class="mt-8">{words.noLaser}</p>
 		<div class="mt-8 grid gap-8">
@@ -117,9 +121,11 @@
 					onkeydown={(event) => event.key === 'Enter' && typed.trim() && void keep(pad, typed, false)}
 				/></label
 			>
+			<Act kind="plain" disabled={!typed.trim()} onclick={() => void keep(pad, typed, false)}>{words.keepTyped}</Act>
 		{/if}
 	</div>
 	{#if next}<p class="mt-8"><Frac text={words.next(next.name, next.place)} /></p>{/if}
+	<p class="label mt-4">{words.padsUnder}</p>
 {:else if list}
 	<div class="mt-8"><Act kind="plain" onclick={() => (list = false)}>{words.back}</Act></div>
 	<ul class="mt-8">

@@ -5,14 +5,16 @@
 	import { screed as words } from '../../words/screed';
 	let { steps, at, take }: { steps: readonly RodStep[]; at: number; take: (index: number) => void } = $props();
 	let wide = $state(360);
-	const ROW = 17;
-	const high = $derived(steps.length * ROW);
+	const ROW = 12;
+	const EDGE = 8;
+	const middle = $derived((steps.length - 1) / 2);
+	const high = $derived(steps.length * ROW + 2 * EDGE);
 	/* a rod grows upward: the longest reading, the lowest pad, stands at the top */
-	const y = (i: number) => (steps.length - 1 - i + 0.5) * ROW;
+	const y = (i: number) => (steps.length - 1 - i + 0.5) * ROW + EDGE;
 	const good = $derived(steps.flatMap((row, i) => (row.right ? [i] : [])));
 	function press(event: PointerEvent) {
 		const box = (event.currentTarget as SVGElement).getBoundingClientRect();
-		const index = steps.length - 1 - Math.floor(((event.clientY - box.top) / box.height) * steps.length);
+		const index = steps.length - 1 - Math.floor((event.clientY - box.top - EDGE) / ROW);
 		if (steps[index]) take(index);
 	}
 </script>
@@ -36,12 +38,12 @@
 			/>{/if}
 		<path d="M20 0V{high}M120 0V{high}" class="stroke-ink stroke-[3px]" />
 		{#each steps as row, i (i)}
-			{@const long = (i - 8) % 4 === 0}
+			{@const long = (i - middle) % 4 === 0}
 			<path d="M20 {y(i)}h{long ? 30 : 16}" class="stroke-ink stroke-[1.6px]" />
 			{#if long}<text x="56" y={y(i) + 5} class="fill-ink text-note font-[680]"><SvgFrac text={row.text} /></text>{/if}
 		{/each}
-		<path d="M120 {y(8)}H{wide}" class="stroke-chalk stroke-2 [stroke-dasharray:9_5]" />
-		<text x={wide - 8} y={y(8) - 6} text-anchor="end" class="fill-chalk text-note font-[680]">{words.laserHere}</text>
+		<path d="M120 {y(middle)}H{wide}" class="stroke-chalk stroke-2 [stroke-dasharray:9_5]" />
+		<text x={wide - 8} y={y(middle) - 6} text-anchor="end" class="fill-chalk text-note font-[680]">{words.laserHere}</text>
 		{#if steps[at]}
 			<path d="M0 {y(at)}H{wide}" class="stroke-paint stroke-3 [stroke-dasharray:12_6]" />
 			<path d="M0 {y(at) - 9}v18l15 -9z" class="fill-paint" />

@@ -15,6 +15,7 @@
 	import OverStrips from './OverStrips.svelte';
 	import PadsPanel from './PadsPanel.svelte';
 	import { ScreedData } from './screed.svelte';
+	import StripKey from './StripKey.svelte';
 	import { StripsData } from './strips.svelte';
 	import StripsPanel from './StripsPanel.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
@@ -37,9 +38,7 @@
 		});
 	});
 	/* trucks stand beside the slab */
-	const also = $derived(
-		tab === 'order' || tab === 'strips' ? (strips.found?.stands ?? []).map((row) => row.at as [number, number]) : []
-	);
+	const also = $derived(tab === 'order' ? (strips.found?.stands ?? []).map((row) => row.at as [number, number]) : []);
 	function keys(event: KeyboardEvent) {
 		const typing = event.target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(event.target.tagName);
 		if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -53,6 +52,7 @@
 <LensFrame {turn} name={words.tabsName} ready={!!store.figure?.outline}>
 	{#snippet sheet()}
 		<Sheet {store} {pick} title={words.sheets[tab]} strips={false} flat sizes={false} labels={false} {also}>
+			{#snippet key()}{#if tab !== 'joints' && strips.found}<StripKey {tab} />{/if}{/snippet}
 			{#snippet over(view)}{#if tab === 'joints'}<OverJoints {view} {data} />{:else}<OverStrips
 						{view}
 						data={strips}
