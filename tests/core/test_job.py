@@ -182,9 +182,9 @@ def test_a_stop_of_any_stage_stops_the_call_and_stands_on_the_yard(made, code, s
 
 
 def test_keys_of_stages_that_are_not_built_are_named_and_kept():
-    doubtful = Job(plan(screed={"mats": [{"bar": "#4"}]}, schedule={}))
+    doubtful = Job(plan(schedule={"mats": [{"bar": "#4"}]}))
     (row,) = [row for row in findings(doubtful) if row.code == "not-counted-yet"]
-    assert row.where == "screed" and doubtful.plan.screed == {"mats": [{"bar": "#4"}]}
+    assert row.where == "schedule" and doubtful.plan.schedule == {"mats": [{"bar": "#4"}]}
 
 
 class ToyCount(Report):
@@ -203,13 +203,13 @@ class ToyReport(stages.StageReport):
 
 def test_a_toy_stage_of_one_row_is_seen_in_report_yard_string_and_order(monkeypatch):
     toy = stages.Stage(
-        "toy", ("screed",),
+        "toy", ("schedule",),
         lambda one: [finding("form-tall", "toy", "The toy stops it.", "Put the toy away.")],
         lambda one: stages.Standing("flagged", "toy out"), ToyReport,
     )  # fmt: skip
     for place in (stages, report_names):
         monkeypatch.setattr(place, "STAGES", (*stages.STAGES, toy))
-    one = Job(plan(screed={"bars": 3}))
+    one = Job(plan(schedule={"bars": 3}))
     assert report(one)["toy"] == {"count": 1}
     assert "The toy stops it." in [row.words for row in stops(one)] and yard.yard_line(one).stops == "The toy stops it."
     assert [stage.standing(one).words for stage in stages.STAGES][-1] == "toy out"

@@ -78,10 +78,10 @@ def test_a_clockwise_outline_is_turned_and_its_sides_with_it():
 
 
 def test_a_file_goes_round_without_loss_later_stages_too():
-    later = job(screed={"any": [1, {"thing": None}]}, beams=[], walk="10' e 3")
+    later = job(schedule={"any": [1, {"thing": None}]}, beams=[], walk="10' e 3")
     once = write_job(read_plan(later))
     assert write_job(parse_job(once)) == once
-    assert json.loads(once)["screed"] == {"any": [1, {"thing": None}]}
+    assert json.loads(once)["schedule"] == {"any": [1, {"thing": None}]}
     assert json.loads(once)["walk"]["text"] == "10' e 3"
 
 

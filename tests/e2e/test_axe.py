@@ -13,7 +13,7 @@ TABS = {
     "underslab": ("services", "check", "tests", "barrier", "foam", "tubing", "clashes"),
     "steel": ("way", "mat", "cages", "dowels", "chairs", "lists", "look"),
     "embeds": ("walls", "bolts", "straps", "setting"),
-    "screed": ("joints",),
+    "screed": ("strips", "pads", "order", "joints"),
     "order": ("sum",),
 }
 BROKEN = """(only) => axe.run(document, { resultTypes: ['violations'], ...(only ? { runOnly: [only] } : {}) }).then((found) =>

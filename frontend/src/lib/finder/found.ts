@@ -44,7 +44,8 @@ function ofJob(job: JobState, doubts: JobDoubts | null, records: readonly Record
 		kind, id: `${kind}-${id}`, name, where, href, rings: [], also: '', ...more
 	}); // prettier-ignore
 	const rows: Found[] = [];
-	for (const lens of LENSES) {
+	/* a stage of one tab before tabs of the same name */
+	for (const lens of [...LENSES].sort((a, b) => Number(a.tabs.length > 1) - Number(b.tabs.length > 1))) {
 		if (lens.tabs.length < 2)
 			rows.push(row('tab', lens.id, lensName(lens.id), questionOf(lens, lens.tabs[0] ?? ''), to(lens.id)));
 		else

@@ -24,13 +24,15 @@ from humble_trowel.core.edits.base import (
 )
 from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.top_faces import Face, faces_of, tops_of
+from humble_trowel.core.geometry.top_faces import Face, face_at, faces_of, tops_of
 from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import made_id, place_of, with_ids
 from humble_trowel.core.plan.screed_parts import Brings, PadLine, Rides, ScreedStrip, TruckStand
 from humble_trowel.core.plan.values import Length
 from humble_trowel.core.units import say_length
+
+INSIDE_MM = 50.0  # a spot so near a border finds its strip no more once that moves
 
 
 def with_screed(plan: Plan, **changes: object) -> Plan:
@@ -49,11 +51,12 @@ def _matched(plan: Plan) -> list[ScreedStrip]:
     named = with_ids(plan).screed.strips
     taken = {row.id for row in named}
     for row in named:
-        found = next((face for face in left if face.area.contains(Point(row.at))), None)
+        found = face_at(left, row.at)
         if found is not None:
             left.remove(found)
             own[row.id] = found
-            rows.append(row)
+            edgy = found.area.exterior.distance(Point(row.at)) < INSIDE_MM
+            rows.append(row.model_copy(update={"at": found.spot}) if edgy else row)
     for face in left:
         near = [i for i, row in enumerate(rows) if _cut_apart(face, own[row.id])]
         new = ScreedStrip(id=made_id("gs", [round(v) for v in face.spot], taken), at=face.spot)

@@ -14,6 +14,7 @@ KINDS = (
     FindingKind("guides-pull", "note", "rails, stakes or pegs come out as the strip goes", "screed", ("pads",), False),
     FindingKind("pad-off", "check", "a pad is too high or too low", "screed", ("pads",), False),
     FindingKind("pad-stray", "note", "a pad was struck where none is now", "screed", ("pads",), False),
+    FindingKind("pad-lost", "note", "a pad line lies outside the slab", "screed", ("strips",), False),
     FindingKind("strip-trap", "check", "a strip walls somebody in", "screed", ("order",), False),
     FindingKind("strip-late", "check", "neighbours meet too late", "screed", ("order",), False),
     FindingKind("strip-reach", "check", "concrete does not reach a strip", "screed", ("order",), False),

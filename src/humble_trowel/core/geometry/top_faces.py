@@ -18,6 +18,7 @@ from humble_trowel.core.geometry.zones import Cell
 LEAST_MM2 = 1e4
 NODE_MM = 0.01
 OVER_MM = 5.0
+ON_MM = 1.0
 BRIDGED_MM = 1800.0  # a board rides over the form of an opening no wider than this
 
 
@@ -89,6 +90,13 @@ def faces_of(tops: Sequence[Top], lines: Sequence[tuple[XY, XY]]) -> list[Face]:
             plain = shapely.orient_polygons(part)
             rows.append(Face(tuple((x, y) for x, y, *_ in plain.exterior.coords[:-1]), top))
     return rows
+
+
+def face_at(faces: Sequence[Face], spot: XY) -> Face | None:
+    """The face that holds a spot; one on a border is of the first that it touches."""
+    point = Point(spot)
+    inside = next((face for face in faces if face.area.contains(point)), None)
+    return inside or next((face for face in faces if face.area.distance(point) < ON_MM), None)
 
 
 def _longer(borders: BaseGeometry, a: XY, b: XY) -> tuple[XY, XY]:

@@ -18,6 +18,7 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.embed_parts import Embeds, Strap, StudWall
 from humble_trowel.core.plan.footing_parts import Footing
 from humble_trowel.core.plan.model import Row
+from humble_trowel.core.plan.screed_parts import Screed
 from humble_trowel.core.plan.shape_parts import Zone
 from humble_trowel.core.plan.steel_parts import Dowels, Key
 from humble_trowel.core.plan.underslab_parts import HeatedRoom
@@ -115,14 +116,19 @@ def with_ids(plan: Plan) -> Plan:
         changes["embeds"] = embeds
     if any(not row.id for row in plan.joints.lines):
         changes["joints"] = plan.joints.model_copy(update={"lines": _named(plan.joints.lines, "o")})
-    laid = {
-        key: _named(getattr(plan.screed, key), letters)
-        for key, letters in IN_SCREED.values()
-        if any(not row.id for row in getattr(plan.screed, key))
-    }
-    if laid:
-        changes["screed"] = plan.screed.model_copy(update=laid)
+    if (screed := _screed_named(plan.screed)) is not None:
+        changes["screed"] = screed
     return plan.model_copy(update=changes) if changes else plan
+
+
+def _screed_named(screed: Screed) -> Screed | None:
+    """Strips, pad lines and places of the truck with an id each; None where nothing is missing."""
+    found = {
+        key: _named(getattr(screed, key), letters)
+        for key, letters in IN_SCREED.values()
+        if any(not row.id for row in getattr(screed, key))
+    }
+    return screed.model_copy(update=found) if found else None
 
 
 def _embeds_named(embeds: Embeds, corners: Sequence[str]) -> Embeds | None:

@@ -18,6 +18,7 @@ from humble_trowel.core.reading.check_beside import check_beside
 from humble_trowel.core.reading.check_embeds import check_embeds
 from humble_trowel.core.reading.check_footings import check_footings
 from humble_trowel.core.reading.check_parts import check_parts
+from humble_trowel.core.reading.check_screed import check_screed
 from humble_trowel.core.reading.check_size import check_pourable, check_work
 from humble_trowel.core.reading.check_steel import check_steel
 from humble_trowel.core.reading.check_underslab import check_underslab
@@ -48,6 +49,7 @@ def check_plan(plan: Plan) -> None:
     check_underslab(plan)
     check_steel(plan)
     check_embeds(plan)
+    check_screed(plan)
     _check_forms(plan)
 
 

@@ -20,6 +20,7 @@ from humble_trowel.core.screed.struck import PadDone, say_verdict
 from humble_trowel.core.units import Units, say_depth, say_length
 
 REACHED_SHARE = 0.005
+PULLED: dict[str, str] = {"rail": "rails", "stakes": "stakes", "pegs": "pegs"}
 Say = Callable[[Fault, StripLaid, Plan], tuple[str, str, str, str]]
 
 
@@ -143,57 +144,49 @@ def forms_back(plan: Plan, laid: StripsLaid) -> list[tuple[int, StripLaid]]:
 
 
 def _notes(plan: Plan, ways: ScreedWays, laid: StripsLaid) -> list[Finding]:
-    rows = []
-    arm = [fault for fault in laid.checked.warnings if fault.code == "REACH"]
-    if arm:
-        far = say_length(max(fault.size_mm for fault in arm), plan.units)
-        words = (
-            f"{len(arm)} of what is worked round by hand stands up to {far} from the edge."
-            if len(arm) > 1
-            else f"What is worked round by hand stands {far} from the edge."
-        )
-        rows.append(finding("strip-arm", "screed/hand", words, "Kneeling boards, or a plank across.", "strip-arm"))
-    pulled = [
-        run
-        for run in laid.runs
-        if rides_of(plan, ways, run.key) in ("rail", "stakes", "pegs") and _drawn(plan, run.key)
-    ]
-    if pulled:
-        what = sorted({rides_of(plan, ways, run.key) for run in pulled})
-        count = len(pads_once(pulled))
-        words = f"{' and '.join(what).capitalize()} come out as you go: {count} places on {len(pulled)} line{'s' if len(pulled) > 1 else ''}."
-        rows.append(
-            finding(
-                "guides-pull",
-                "screed/pads",
-                words,
-                "Fill each hole from ground that is not struck yet, before the edge stiffens.",
-                "strip-pull",
-            )
-        )
     ring = plan.outline or []
-    rows += [
-        finding(
-            "form-back",
-            f"screed/{strip.id}",
-            f"The form {side_name(side, len(ring))} is left out for the truck.",
-            f"It goes back before strip {strip.n}.",
-            "house",
-        )
-        for side, strip in forms_back(plan, laid)
-    ]
-    new = [row for row in laid.strips if not row.named]
+    rows = [*_arm(plan, laid), *_pulled(plan, ways, laid)]
+    for side, strip in forms_back(plan, laid):
+        words = f"The form {side_name(side, len(ring))} is left out for the truck."
+        back = f"It goes back before strip {strip.n}."
+        rows.append(finding("form-back", f"screed/{strip.id}", words, back, "house"))
+    there = {run.key for run in laid.runs}
+    lost = sum(1 for row in plan.screed.pads if row.id not in there)
+    if lost:
+        words = f"{'A pad line lies' if lost == 1 else f'{lost} pad lines lie'} outside the slab."
+        rows.append(finding("pad-lost", "screed", words, "Take it out, or call it anew.", "house"))
+    new = sum(1 for row in laid.strips if not row.named)
     if new:
-        rows.append(
-            finding(
-                "strip-new",
-                "screed",
-                f"{len(new)} part{'s' if len(new) > 1 else ''} of the slab came since the strips were laid, and come{'' if len(new) > 1 else 's'} last.",
-                "Put them in their order, or lay the strips anew.",
-                "house",
-            )
-        )
-    return rows  # fmt: skip
+        words = f"{'A part' if new == 1 else f'{new} parts'} of the slab came since the strips were laid, and last in their order."
+        rows.append(finding("strip-new", "screed", words, "Put it in its order, or lay the strips anew.", "house"))
+    return rows
+
+
+def _arm(plan: Plan, laid: StripsLaid) -> list[Finding]:
+    """Hand work out of arm's reach."""
+    far = [fault.size_mm for fault in laid.checked.warnings if fault.code == "REACH"]
+    if not far:
+        return []
+    most = say_length(max(far), plan.units)
+    words = (
+        f"What is worked round by hand stands {most} from the edge."
+        if len(far) == 1
+        else f"{len(far)} things worked round by hand stand up to {most} from the edge."
+    )
+    return [finding("strip-arm", "screed/hand", words, "Kneeling boards, or a plank across.", "strip-arm")]
+
+
+def _pulled(plan: Plan, ways: ScreedWays, laid: StripsLaid) -> list[Finding]:
+    """Guides that must not stay."""
+    drawn = {row.id for row in plan.screed.pads}
+    runs = [run for run in laid.runs if run.key in drawn and rides_of(plan, ways, run.key) in PULLED]
+    if not runs:
+        return []
+    what = " and ".join(sorted({PULLED[rides_of(plan, ways, run.key)] for run in runs}))
+    lines = f"{len(runs)} line{'s' if len(runs) > 1 else ''}"
+    words = f"{what.capitalize()} come out as you go: {len(pads_once(runs))} places on {lines}."
+    remedy = "Fill each hole from ground that is not struck yet, before the edge stiffens."
+    return [finding("guides-pull", "screed/pads", words, remedy, "strip-pull")]
 
 
 def pad_doubts(
@@ -211,7 +204,3 @@ def pad_doubts(
         words = f"A pad was struck {where}, {say_length(stray.at_mm, units)} along, where none is now."
         rows.append(finding("pad-stray", "screed/pads", words, "Kick it out before the board comes.", "house"))
     return rows
-
-
-def _drawn(plan: Plan, key: str) -> bool:
-    return any(row.id == key for row in plan.screed.pads)

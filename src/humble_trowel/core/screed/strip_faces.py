@@ -11,10 +11,10 @@ from dataclasses import dataclass
 
 import numpy as np
 import shapely
-from shapely.geometry import Point, Polygon
+from shapely.geometry import Polygon
 
 from humble_trowel.core.geometry.solid import Solid, region_volume_m3
-from humble_trowel.core.geometry.top_faces import Face, Top, faces_of, tops_of
+from humble_trowel.core.geometry.top_faces import Face, Top, face_at, faces_of, tops_of
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import made_id
 from humble_trowel.core.plan.screed_parts import ScreedStrip
@@ -57,7 +57,7 @@ def in_rows(strips: Sequence[ScreedStrip], faces: Sequence[Face]) -> list[tuple[
     left = list(faces)
     rows: list[tuple[ScreedStrip | None, Face]] = []
     for row in strips:
-        found = next((face for face in left if face.area.contains(Point(row.at))), None)
+        found = face_at(left, row.at)
         if found is not None:
             left.remove(found)
             rows.append((row, found))

@@ -23,6 +23,7 @@ from humble_trowel.core.screed.check import ScreedChecked, checked, on_mm
 from humble_trowel.core.screed.order import in_order
 from humble_trowel.core.screed.pads import PadRun, pad_runs
 from humble_trowel.core.screed.pulls import (
+    ROOM_MM,
     Pull,
     board_for,
     boards_of,
@@ -98,7 +99,7 @@ def _guide(
         for row, kind in zip(stretches, kinds, strict=True):
             own = [pad.spot for pad in runs[row.key].pads] if row.key in runs else []
             pads += own if kind == "wet" else _held(row, ways, rules)
-    clear = rules.inside_mm if found == "wall" else None
+    clear = -ROOM_MM if found == "wall" else None
     return Guide(found, line, clear, tuple(pads), of)
 
 

@@ -66,7 +66,7 @@ def screed_told(
     end = max((row.end_min for row in strips), default=0.0)
     vibrating = {round(mm) for mm in ways.vibrating_mm}
     return ScreedTold(
-        strips, [_run(plan, ways, run) for run in laid.runs], [_pad(plan, ways, row, reads) for row in pads],
+        strips, [_run(plan, ways, run) for run in (*laid.runs, *_lost(plan, laid))], [_pad(plan, ways, row, reads) for row in pads],
         [
             StandTold(row.row.id, row.row.at, row.brings, row.reach_mm, say_length(row.reach_mm, plan.units), place_words(plan, row.row.at).removeprefix("at "))
             for row in laid.stands
@@ -205,6 +205,12 @@ def _run(plan: Plan, ways: ScreedWays, run: PadRun) -> RunTold:
         bool(own and own.rides), say_length(run.length_mm, plan.units),
         f"{place_words(plan, run.start).removeprefix('at ')} to {place_words(plan, run.end).removeprefix('at ')}", False,
     )  # fmt: skip
+
+
+def _lost(plan: Plan, laid: StripsLaid) -> list[PadRun]:
+    """Pad lines that lie outside the slab, to be taken out."""
+    there = {run.key for run in laid.runs}
+    return [PadRun(row.id, "?", row.start, row.end, []) for row in plan.screed.pads if row.id not in there]
 
 
 def _pad(plan: Plan, ways: ScreedWays, row: PadDone, reads: RodReads) -> PadTold:
