@@ -57,6 +57,7 @@ def test_a_row_that_is_missed_ends_the_bench_with_one(monkeypatch, capsys):
             "tube_figures",
             "steel_rows",
             "embed_rows",
+            "screed_rows",
             "steel_figures",
             "shape_rows",
         ):

@@ -22,7 +22,7 @@ def _wall() -> object:
     return bolts_of(Run(WALL_MM, tuple(stock_joints([(0.0, WALL_MM)], STOCK_MM, studs, 610.0)), (), studs), RULES)
 
 
-def _comb() -> list[tuple[float, float]]:
+def comb() -> list[tuple[float, float]]:
     """An outline of sixty corners."""
     ring = [(0.0, 0.0), (29_000.0, 0.0)]
     for k in range(29):
@@ -33,7 +33,7 @@ def _comb() -> list[tuple[float, float]]:
 
 def embed_rows() -> list[Row]:
     """Bolts and joints, each from nothing."""
-    demo, comb = Job(demo_plan("honey-house")), _comb()
+    demo, floor = Job(demo_plan("honey-house")), comb()
     _ = demo.solid, demo.steel
     assert demo.solid is not None
     solid = demo.solid
@@ -48,5 +48,5 @@ def embed_rows() -> list[Row]:
             "p95",
         ),
         timed("joints of the demo job checked", demo._joints, 12, 60, "p95"),
-        timed("joints of 60 corners laid by rule", lambda: lay_joints(comb, [], 150.0, JointRules()), 3, 2000),
+        timed("joints of 60 corners laid by rule", lambda: lay_joints(floor, [], 150.0, JointRules()), 3, 2000),
     ]

@@ -84,7 +84,7 @@ describe('what sticks up', () => {
 	test('a wall lights its side, a group goes to its tab, and a stage of one tab asks its own question', () => {
 		expect(first('orchard wall')).toMatchObject({ href: '/job/j1/embeds?tab=walls', rings: [[[0, 6000], [0, 0]]] }); // prettier-ignore
 		expect(first('hoist post')?.href).toBe('/job/j1/embeds?tab=straps');
-		expect(first('what do i order')?.href).toBe('/job/j1/order');
+		expect(first('how much do i order')?.href).toBe('/job/j1/order');
 		expect(first('pads')?.href).toBe('/job/j1/screed?tab=pads');
 	});
 });
