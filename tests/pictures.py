@@ -65,11 +65,11 @@ VIEWS = [
     ("18-ground", "/job/{tansy}/ground", LAPTOP, None),
     ("19-rod-card", "/job/{tansy}/ground?tab=rod", LAPTOP, read),
     ("25-footings", "/job/{larkfield}/edges?tab=footings", LAPTOP, None),
-    ("27-walls", "/job/{larkfield}/edges?tab=walls", LAPTOP, None),
     ("10-underslab", "/job/{tansy}/underslab", LAPTOP, None),
     ("12-tubing", "/job/{tansy}/underslab?tab=tubing", LAPTOP, None),
     ("16-steel", "/job/{tansy}/steel?tab=cages", LAPTOP, None),
     ("17-bolts", "/job/{tansy}/embeds?tab=bolts", LAPTOP, None),
+    ("19-strips", "/job/{tansy}/screed?tab=strips", LAPTOP, None),
     ("20-joints", "/job/{tansy}/screed?tab=joints", LAPTOP, None),
     ("21-phone-rod", "/job/{tansy}/ground", PHONE, pressed),  # it leaves a shot
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # it leaves an open walk
