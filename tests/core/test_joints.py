@@ -12,6 +12,7 @@ from humble_trowel.core.job import Job
 from humble_trowel.core.joints.check import JointRules
 from humble_trowel.core.joints.joints import isolated_corners, joints_checked, joints_laid, proposal, regions_of
 from humble_trowel.core.joints.lay import lay_joints
+from humble_trowel.core.plan.screed_ways import ScreedWays
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.stages import STAGES, findings, report, standing
 
@@ -167,3 +168,37 @@ def test_lines_that_may_stand_anywhere_stand_at_whole_inches_or_centimetres():
         lines = lay_joints(ring, [], 100.0, JointRules(), grain_mm=grain)
         at = [a[0] if abs(a[0] - b[0]) < 1e-6 else a[1] for a, b in lines]
         assert lines and all(abs(mm / grain - round(mm / grain)) < 1e-6 for mm in at)
+
+
+def test_a_column_gets_a_joint_of_its_own_round_or_on_its_point():
+    post = {"name": "post", "kind": "column", "at": [6000, 4500], "size_mm": 200}
+    of = plan(**ONE, underslab={"risers": [post]})
+    name = of.underslab.risers[0].id
+    diamond = edited(lay(of), {"op": "isolate_column", "column": name, "shape": "diamond"})
+    found = Job(diamond).joints
+    out = 100 + 304.8
+    assert found.isolation_mm == pytest.approx(4 * out * math.sqrt(2))
+    assert found.regions[0].region.area.area == pytest.approx(12000 * 9000 - 2 * out**2, rel=1e-3)
+    assert "joint-missing" not in codes(diamond)
+    told = {row.id: (row.shape, len(row.ring)) for row in Job(diamond).joints_told.columns}
+    assert told == {name: ("diamond", 4)}
+    round_one = edited(diamond, {"op": "isolate_column", "column": name, "shape": "round"})
+    assert Job(round_one).joints.isolation_mm == pytest.approx(2 * math.pi * out, rel=0.01)
+    assert edited(round_one, {"op": "isolate_column", "column": name}).joints.isolation == []
+    with pytest.raises(EditError, match="not on this slab any more"):
+        edited(of, {"op": "isolate_column", "column": "nobody", "shape": "round"})
+
+
+def test_a_day_ends_at_a_bulkhead_that_nobody_saws_and_strips_need_not_meet_over_it():
+    laid = edited(SLAB, {"op": "call_joint", "text": "6000 e of A"}, {"op": "call_joint", "text": "3000 e of A"})
+    ends = edited(laid, {"op": "set_joint", "joint": laid.joints.lines[0].id, "how": "construction"})
+    assert Job(laid).joints.saw_mm - Job(ends).joints.saw_mm == pytest.approx(9000)
+    strips = edited(ends, {"op": "lay_strips", "pads": [], "strips": []})
+    slow = Ways(screed=ScreedWays(rate_m2_h=20, boards_mm=[6500.0]))
+    told = Job(strips, slow).screed_told
+    assert [row.right.words for row in told.strips] == ["step board", "form"] or "step board" in told.strips[
+        0
+    ].left.words
+    assert "strip-late" not in [row.code for row in Job(strips, slow).screed_findings]
+    without = edited(strips, {"op": "set_joint", "joint": laid.joints.lines[0].id, "how": "sawn"})
+    assert len(without.screed.strips) == 2 and len(Job(without, slow).screed.strips) == 1

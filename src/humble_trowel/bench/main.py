@@ -14,10 +14,10 @@ from typing import Any
 
 from humble_trowel.bench.answers import answer_rows
 from humble_trowel.bench.embeds import embed_rows
-from humble_trowel.bench.screed import screed_rows
 from humble_trowel.bench.ground import ground_rows
 from humble_trowel.bench.lines import CUTTING_CASES, Cutting, cutting_rows, lines_rows, print_cutting
 from humble_trowel.bench.rows import Other, Row
+from humble_trowel.bench.screed import screed_rows
 from humble_trowel.bench.served import browser_figures, memory_mb, served, start_row
 from humble_trowel.bench.shape import shape_rows
 from humble_trowel.bench.steel import steel_figures, steel_rows
@@ -31,7 +31,16 @@ def run(as_json: bool, compare: str | None = None) -> int:
     missed."""
     if compare:
         return compared(compare)
-    rows = answer_rows() + lines_rows() + ground_rows() + shape_rows() + underslab_rows() + steel_rows() + embed_rows() + screed_rows()
+    rows = (
+        answer_rows()
+        + lines_rows()
+        + ground_rows()
+        + shape_rows()
+        + underslab_rows()
+        + steel_rows()
+        + embed_rows()
+        + screed_rows()
+    )
     cuts = cutting_rows(CUTTING_CASES)
     others: list[Other] = [*tube_figures(), *steel_figures()]
     folder = Path(tempfile.mkdtemp(prefix="trowel-bench-"))

@@ -72,7 +72,9 @@ def _walls(told: EmbedsTold) -> list[str]:
     parts = []
     groups: dict[str, list[ItemTold]] = {}
     for item in told.items:
-        groups.setdefault(f"{item.name}, tape from {item.corner}" if item.corner else item.name, []).append(item)
+        name = f"{item.name}, tape from {item.corner}" if item.corner else item.name
+        strip = f"Strip {item.strip}: " if item.strip else ""
+        groups.setdefault(f"{strip}{name}", []).append(item)
     for name, items in groups.items():
         cells = ", ".join(f"[#{quoted(head)}]" for head in ("", "From the corner", "Off the board", "Beside", "Set"))
         for item in items:

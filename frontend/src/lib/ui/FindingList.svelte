@@ -4,7 +4,7 @@
 	let { findings }: { findings: readonly { code: string; words: string; remedy: string; severity?: string }[] } = $props();
 </script>
 
-{#each findings as one (one.code + one.words)}
+{#each findings as one, i (`${one.code} ${one.words} ${i}`)}
 	<p class={one.severity === 'note' ? 'label' : 'wrong'} role="status" data-finding={one.code}>
 		<Frac text={one.words} />
 		<Frac text={one.remedy} />

@@ -9,7 +9,7 @@
 	import type { WaysStore } from './ways.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
 	const own = $derived(ways.joints);
-	const lengths = ['cap_mm', 'depth_min_mm', 'sliver_mm'] as const;
+	const lengths = ['cap_mm', 'depth_min_mm', 'sliver_mm', 'column_mm'] as const;
 	const numbers = ['ratio_n', 'aspect_ratio', 'depth_share', 'saw_m_h', 'blade_m'] as const;
 	const problem = (at: string) => problemOf(store, at);
 </script>
@@ -34,7 +34,7 @@
 	<h3>{words.how}</h3>
 	<SchoolRows
 		school="joint-how"
-		labels={words.hows}
+		labels={words.schools}
 		value={own.how}
 		pick={(now) => void store.keep((x) => ((x.joints.how as string) = now), 'joint-how')}
 	/>

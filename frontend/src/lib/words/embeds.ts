@@ -20,6 +20,9 @@ export const embeds = {
 	out: 'Take it out',
 	side: 'Side',
 	wallCall: (side: string) => `Wall along ${side}, call it`,
+	wallInside: 'A wall inside',
+	walkCall: (name: string) => `${name}, call it`,
+	walkHint: { 'ft-in': "from 12' e of A; 10' n; studs at 16", mm: 'from 3600 e of A; 3000 n; studs at 400' },
 	wallHint: {
 		'ft-in': "studs at 16 from 0, door 3' 2 at 10', bolts at 4'",
 		mm: 'studs at 400 from 0, door 965 at 3000, bolts at 1200'
@@ -102,6 +105,7 @@ export const embeds = {
 	list: 'List',
 	back: 'Back to the mark',
 	then: 'Then',
+	inStrip: (n: number, at: string) => `strip ${n}, struck ${at}`,
 	moved: (was: string) => `It moved. Yours was ${was}: mark the board again.`,
 	tapeFrom: (wall: string, corner: string) => `${wall}, tape from ${corner}`,
 	paper: 'Setting sheet',

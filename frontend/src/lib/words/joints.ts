@@ -19,7 +19,12 @@ export const joints = {
 	hint: { 'ft-in': "18' n of A, through H e, C to J", mm: '5500 n of A, through H e, C to J' },
 	heard: 'Heard',
 	how: 'How it is made',
-	hows: { sawn: 'Sawn', tooled: 'Tooled', inserted: 'Inserted' } as Record<string, string>,
+	hows: { sawn: 'Sawn', tooled: 'Tooled', inserted: 'Inserted', construction: "Day's end" } as Record<string, string>,
+	schools: { sawn: 'Sawn', tooled: 'Tooled', inserted: 'Inserted' } as Record<string, string>,
+	dayEnd: 'A bulkhead stands here, with dowels or a key (Steel). Strips on either side need not meet.',
+	columns: 'Columns',
+	shapes: { none: 'None', diamond: 'On its point', round: 'Round' } as Record<string, string>,
+	shapeOf: (name: string) => `Joint round ${name}`,
 	out: 'Take it out',
 	joint: (n: number) => `Joint ${n}`,
 	openings: 'Openings',
@@ -31,6 +36,7 @@ export const joints = {
 		`${Math.max(1, Math.round(blades * 100))} % of a blade.`,
 	isolation: (text: string) => `${text} of isolation strip against what stands there and round openings.`,
 	dust: 'Cut wet or with a shroud and a mask: the dust scars the lungs. Ears and eyes too.',
+	after: (n: number) => `after strip ${n}`,
 	order: 'Cut first what was placed first. When a scratched edge no longer ravels it is time: the weather decides.',
 	waysTitle: 'Joints',
 	waysKeys: {
@@ -41,7 +47,8 @@ export const joints = {
 		blade_m: 'Metres of a blade',
 		cap_mm: 'Panel, never over',
 		depth_min_mm: 'Cut, at least',
-		sliver_mm: 'Panel, no narrower'
+		sliver_mm: 'Panel, no narrower',
+		column_mm: 'Joint round a column, past its face'
 	},
 	caution:
 		'Joints over beams and thickened edges, slabs with fibre or heavy steel, and construction joints are for the drawing and the engineer.'

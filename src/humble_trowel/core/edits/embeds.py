@@ -26,14 +26,15 @@ from humble_trowel.core.edits.base import (
 )
 from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.ring import side_of
-from humble_trowel.core.plan.document import Plan, corner_name, side_name
+from humble_trowel.core.geometry.wall_bases import INSIDE, WallBase, base_of
+from humble_trowel.core.plan.document import Plan, side_name
 from humble_trowel.core.plan.embed_parts import BoltGroup, HandBolt, Strap, StudWall
 from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.units import parse_length, say_length
 
 SAME_MM = 3.0
 MOST_BRACKETS = 200
-_FROM = re.compile(r"from\s+(?P<corner>[A-Za-z]{1,2})\s+(?P<far>.+)")
+_FROM = re.compile(r"from\s+(?P<corner>[A-Za-z]{1,2})(?:\s+end)?\s+(?P<far>.+)")
 Stations = Annotated[list[Annotated[float, Field(ge=0, le=1e6)]], Field(max_length=200)]
 
 
@@ -42,7 +43,8 @@ def with_embeds(plan: Plan, **changes: Any) -> Plan:
     return plan.model_copy(update={"embeds": plan.embeds.model_copy(update=changes)})
 
 
-def _made(kind: Any, values: dict[str, Any]) -> Any:
+def made(kind: Any, values: dict[str, Any]) -> Any:
+    """A row of a kind. Raises EditError in plain words."""
     try:
         return kind.model_validate(values)
     except ValidationError as error:
@@ -55,7 +57,8 @@ def _size(plan: Plan, side: int) -> float:
     return math.dist(a, b)
 
 
-def _replaced(rows: list[Any], at: int | None, row: Any) -> list[Any]:
+def replaced(rows: list[Any], at: int | None, row: Any) -> list[Any]:
+    """Rows with one in its place, or added."""
     return [*rows, row] if at is None else [row if i == at else one for i, one in enumerate(rows)]
 
 
@@ -74,16 +77,16 @@ class CallWall(EditBase):
         at = place_of(plan, "stud_walls", self.wall, "wall") if self.wall else None
         said = read_wall(self.text, plan.units)
         doors = [{**door, "id": _door_id(rows[at], door) if at is not None else ""} for door in said.pop("doors")]
-        row = _made(
+        row = made(
             StudWall,
             {
                 **said, "doors": doors, "side": plan.corner_ids[side], "drawn": self.text.strip(), "id": rows[at].id if at is not None else "",
                 "name": self.name.strip() or (rows[at].name if at is not None else side_name(side, len(ring_needed(plan)))),
             },
         )  # fmt: skip
-        _fits(plan, row, side)
+        fits(plan, row)
         return with_embeds(
-            plan, walls=_replaced(rows, at, row)
+            plan, walls=replaced(rows, at, row)
         ), f"Wall {row.name}: {self.text.strip() or 'as the crew does'}"
 
 
@@ -92,12 +95,14 @@ def _door_id(wall: StudWall, door: dict[str, Any]) -> str:
     return next((one.id for one in wall.doors if abs(one.at_mm - door["at_mm"]) <= SAME_MM), "")
 
 
-def _fits(plan: Plan, wall: StudWall, side: int) -> None:
-    """Raise EditError for a wall past its side, or doors past the wall or over each other."""
-    size, units = _size(plan, side), plan.units
+def fits(plan: Plan, wall: StudWall) -> None:
+    """Raise EditError for a wall past its side or its line, or doors past the wall or over each other."""
+    base, units = base_of(plan, wall), plan.units
+    size = base.size_mm if base else 0.0
     start, end = wall.from_mm or 0.0, wall.to_mm or size
-    if start >= size or end > size + 1.0:
-        words = f"That wall runs past its side: {side_name(side, len(plan.corner_ids))} is {say_length(size, units)}."
+    if base is None or start >= size or end > size + 1.0:
+        what = "its side" if wall.line is None else "its line"
+        words = f"That wall runs past {what}: {base.name if base else 'it'} is {say_length(size, units)}."
         raise EditError(words, "text")
     last = start
     for door in sorted(wall.doors, key=lambda one: one.at_mm):
@@ -116,7 +121,7 @@ class WallsAllRound(EditBase):
 
     def apply(self, plan: Plan) -> Edited:
         ring = ring_needed(plan)
-        walled = {row.side for row in plan.embeds.walls}
+        walled = {row.side for row in plan.embeds.walls if row.side}
         made = [
             StudWall(name=side_name(side, len(ring)), side=name)
             for side, name in enumerate(plan.corner_ids)
@@ -154,8 +159,10 @@ class SetBolt(EditBase):
 
     def apply(self, plan: Plan) -> Edited:
         wall = plan.embeds.walls[place_of(plan, "stud_walls", self.wall, "wall")]
-        side = side_at(plan, wall.side)
-        to = self._station(plan, side)
+        base = base_of(plan, wall)
+        if base is None:
+            raise EditError("That side is not on this slab any more.", "wall")
+        to = self._station(plan, base)
         if to is None and self.was is None:
             raise EditError("Where does the bolt stand?", "at")
         mine = [row for row in plan.embeds.bolts if row.wall == wall.id]
@@ -175,29 +182,32 @@ class SetBolt(EditBase):
         where = "taken out" if to is None else f"at {say_length(to, plan.units)}"
         return with_embeds(plan, bolts=[*rest, *kept]), f"Bolt of {wall.name} {where}"
 
-    def _station(self, plan: Plan, side: int) -> float | None:
-        """Where it stands from the side's first corner. Raises EditError past the side's ends."""
+    def _station(self, plan: Plan, base: WallBase) -> float | None:
+        """Where it stands from where stations start. Raises EditError past the ends."""
         if not isinstance(self.at, str):
             found = self.at
         elif not self.at.strip():
             return None
         else:
-            found = self._called(plan, side, self.at.strip())
-        if not 0 <= found <= _size(plan, side) + 1e-6:
-            raise EditError("That is past the end of the side.", "at")
+            found = self._called(plan, base, self.at.strip())
+        if not 0 <= found <= base.size_mm + 1e-6:
+            raise EditError(
+                "That is past the end of the wall." if base.side == INSIDE else "That is past the end of the side.",
+                "at",
+            )
         return found
 
-    def _called(self, plan: Plan, side: int, text: str) -> float:
+    def _called(self, plan: Plan, base: WallBase, text: str) -> float:
         match = _FROM.fullmatch(text)
         far = parse_length(match["far"] if match else text, plan.units)
         if match is None:
             return far
-        letter, count = match["corner"].upper(), len(plan.corner_ids)
-        if letter == corner_name(side):
+        letter = match["corner"].upper()
+        if letter == base.corner.partition(" ")[0].upper():
             return far
-        if letter == corner_name((side + 1) % count):
-            return _size(plan, side) - far
-        raise EditError(f"{letter} is no end of {side_name(side, count)}.", "at")
+        if letter == base.far_corner.partition(" ")[0].upper():
+            return base.size_mm - far
+        raise EditError(f"{letter} is no end of {base.name}.", "at")
 
 
 class BoltsByRule(EditBase):
@@ -237,12 +247,12 @@ class CallStrap(EditBase):
         stations = [at * n for n in range(count)] if every else [at]
         values = {**said, "side": plan.corner_ids[side], "name": self.name.strip()}
         if old is not None and len(stations) == 1:
-            row = _made(Strap, {**values, "at_mm": stations[0], "id": rows[old].id})
-            return with_embeds(plan, straps=_replaced(rows, old, row)), f"{row.what}: {self.text.strip()}"
-        made = [_made(Strap, {**values, "at_mm": mm}) for mm in stations]
-        words = said["what"] if len(made) == 1 else f"{len(made)} {said['what']}s"
+            row = made(Strap, {**values, "at_mm": stations[0], "id": rows[old].id})
+            return with_embeds(plan, straps=replaced(rows, old, row)), f"{row.what}: {self.text.strip()}"
+        several = [made(Strap, {**values, "at_mm": mm}) for mm in stations]
+        words = said["what"] if len(several) == 1 else f"{len(several)} {said['what']}s"
         return with_embeds(
-            plan, straps=[*rows, *made]
+            plan, straps=[*rows, *several]
         ), f"{words[:1].upper()}{words[1:]} on {side_name(side, len(plan.corner_ids))}"
 
 
@@ -279,7 +289,7 @@ class CallGroup(EditBase):
             "name": name,
             "id": rows[old].id if old is not None else "",
         }
-        return with_embeds(plan, groups=_replaced(rows, old, _made(BoltGroup, said))), f"{name}: {self.text.strip()}"
+        return with_embeds(plan, groups=replaced(rows, old, made(BoltGroup, said))), f"{name}: {self.text.strip()}"
 
 
 class TakeOutGroup(EditBase):

@@ -16,7 +16,7 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import place_of
-from humble_trowel.core.plan.joint_parts import How, Joint
+from humble_trowel.core.plan.joint_parts import How, Isolation, Joint, Shape
 
 EXAMPLE = "18' n of A, through H e, or C to J"
 
@@ -127,4 +127,23 @@ class IsolateOpening(EditBase):
         return plan.model_copy(update={"joints": joints}), f"Opening {'isolated' if self.on else 'not isolated'}"
 
 
-JOINT_EDITS = (LayJoints, CallJoint, MoveJoint, SetJoint, TakeOutJoint, IsolateOpening)
+class IsolateColumn(EditBase):
+    """Give a column a joint of its own, round or a square on its point; null for none."""
+
+    op: Literal["isolate_column"]
+    column: Annotated[str, Field(min_length=1, max_length=24)]
+    shape: Shape | None = None
+
+    def apply(self, plan: Plan) -> Edited:
+        names = {row.id: row.name for row in plan.underslab.risers} | {row.id: row.name for row in plan.embeds.groups}
+        if self.column not in names:
+            raise EditError("That column is not on this slab any more: somebody took it out.", "column")
+        rows = [row for row in plan.joints.isolation if row.of != self.column]
+        if self.shape:
+            rows.append(Isolation(of=self.column, shape=self.shape))
+        joints = plan.joints.model_copy(update={"isolation": rows})
+        said = f"a {self.shape} joint round it" if self.shape else "no joint of its own"
+        return plan.model_copy(update={"joints": joints}), f"{names[self.column]}: {said}"
+
+
+JOINT_EDITS = (LayJoints, CallJoint, MoveJoint, SetJoint, TakeOutJoint, IsolateOpening, IsolateColumn)

@@ -24,7 +24,7 @@ from humble_trowel.core.edits.base import (
 )
 from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.top_faces import Face, face_at, faces_of, tops_of
+from humble_trowel.core.geometry.top_faces import Face, face_at, faces_of, parting_lines, tops_of
 from humble_trowel.core.geometry.zones import lay_zones
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import made_id, place_of, with_ids
@@ -44,7 +44,7 @@ def with_screed(plan: Plan, **changes: object) -> Plan:
 def _matched(plan: Plan) -> list[ScreedStrip]:
     """One strip for every part, in the order there was; new parts where the strip they were cut from stood."""
     ring_needed(plan)
-    faces = faces_of(tops_of(lay_zones(plan)), [(row.start, row.end) for row in plan.screed.pads])
+    faces = faces_of(tops_of(lay_zones(plan)), parting_lines(plan))
     left = sorted(faces, key=lambda one: one.spot)
     rows: list[ScreedStrip] = []
     own: dict[str, Face] = {}

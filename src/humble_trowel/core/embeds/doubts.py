@@ -12,6 +12,7 @@ from humble_trowel.core.embeds.straps import GroupLaid, StrapLaid
 from humble_trowel.core.embeds.walls import STUB_MM, Bolt, WallLaid
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.solid import Solid
+from humble_trowel.core.geometry.wall_bases import INSIDE
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.embed_ways import EmbedWays
 from humble_trowel.core.units import Units, say_depth, say_length
@@ -65,7 +66,7 @@ def _along(walls: Sequence[WallLaid]) -> list[Finding]:
 
 def _plate(plan: Plan, wall: WallLaid) -> list[Finding]:
     units, where, found = plan.units, f"embeds/wall/{wall.id}", []
-    if -wall.in_mm > wall.plate_mm * PAST_SHARE + 0.05:
+    if wall.side != INSIDE and -wall.in_mm > wall.plate_mm * PAST_SHARE + 0.05:
         words = f"{wall.name}: {say_depth(-wall.in_mm, units)} of a {say_depth(wall.plate_mm, units)} plate stands past the concrete; a third of it may."
         found.append(finding("plate-past", where, words, "Take a wider plate, or bring the wall in.", "plate-bearing"))
     for piece in wall.pieces:

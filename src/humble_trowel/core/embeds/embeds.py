@@ -13,6 +13,7 @@ from humble_trowel.core.embeds.straps import GroupLaid, StrapLaid, group_laid, s
 from humble_trowel.core.embeds.walls import WallLaid, lying, wall_laid
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.geometry.solid import Solid
+from humble_trowel.core.geometry.wall_bases import INSIDE
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.embed_ways import EmbedWays
 
@@ -44,7 +45,7 @@ def embeds_laid(plan: Plan, solid: Solid | None, ways: EmbedWays, within: Sequen
         return None
     under = lying(within, ways)
     walls = [one for one in (wall_laid(plan, row, ways, under) for row in said.walls) if one is not None]
-    walls.sort(key=lambda one: (one.side, one.start_mm))
+    walls.sort(key=lambda one: (one.side == INSIDE, one.side, one.start_mm))
     straps, groups = straps_laid(plan, walls, ways), [group_laid(row) for row in said.groups]
     bolts = sum(len(wall.bolts) for wall in walls)
     counts = Counter(one.what for one in straps)

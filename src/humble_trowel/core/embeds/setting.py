@@ -13,8 +13,10 @@ from typing import Literal
 from humble_trowel.core.embeds.records import EmbedSet
 from humble_trowel.core.embeds.straps import GroupLaid, StrapLaid
 from humble_trowel.core.embeds.walls import WallLaid
+from humble_trowel.core.geometry.wall_bases import INSIDE
 
 SAME_MM = 3.0
+MOST_SIDES = 10_000  # walls inside come after those along sides
 State = Literal["open", "set", "cannot"]
 
 
@@ -54,14 +56,20 @@ def setting(
             del left[old]
         left[(row.of, row.at_mm)] = row
     items: list[Item] = []
-    named = {wall.side: wall.id for wall in walls}
-    rows: list[tuple[int, float, str, str, str, str, int]] = [
-        (wall.side, bolt.at_mm, bolt.key, wall.id, "bolt", wall.name, bolt.n) for wall in walls for bolt in wall.bolts
+    place = {wall.id: wall.side if wall.side != INSIDE else MOST_SIDES + n for n, wall in enumerate(walls)}
+    sided = {wall.side: wall.id for wall in walls if wall.side != INSIDE}
+    rows: list[tuple[int, float, str, str, str, str, int, str]] = [
+        (place[wall.id], bolt.at_mm, bolt.key, wall.id, "bolt", wall.name, bolt.n, wall.id)
+        for wall in walls
+        for bolt in wall.bolts
     ]
-    rows += [(one.side, one.at_mm, one.key, one.key, one.what, one.name or one.side_name, 0) for one in straps]
-    for side, at, key, of, kind, name, n in sorted(rows):
+    for one in straps:
+        wall_id = sided.get(one.side, "") if one.side != INSIDE else one.key.partition("/")[0]
+        order = one.side if one.side != INSIDE else place.get(wall_id, MOST_SIDES)
+        rows.append((order, one.at_mm, one.key, one.key, one.what, one.name or one.side_name, 0, wall_id))
+    for _, at, key, of, kind, name, n, wall_id in sorted(rows):
         found = next((one for one in left if one[0] == of and _same(one[1], at)), None)
-        items.append(_item(key, of, kind, name, named.get(side, ""), n, at, left.pop(found) if found else None))
+        items.append(_item(key, of, kind, name, wall_id, n, at, left.pop(found) if found else None))
     for group in groups:
         found = next((one for one in left if one[0] == group.id), None)
         items.append(_item(group.id, group.id, "group", group.name, "", 0, None, left.pop(found) if found else None))

@@ -105,7 +105,9 @@ def _posts(plan: Plan, walls: Sequence[WallLaid], ways: EmbedWays) -> list[Strap
             at = low + (high - low) * n / (count - 1)
             if not any(start < at - wall.start_mm < end for start, end in wall.run.openings):
                 key = f"{wall.id}/post/{n}"
-                rows.append(_row(plan, key, "bracket", "", wall.side, at, wall.edge_mm, 0.0, True))
+                rows.append(
+                    StrapLaid(key, "bracket", "", wall.side, wall.side_name, wall.corner, at, 0.0, wall.spot(at), True)
+                )
     return rows
 
 

@@ -10,8 +10,8 @@ from humble_trowel.core.embeds.setting import Item, SettingDone
 from humble_trowel.core.embeds.straps import StrapLaid
 from humble_trowel.core.embeds.walls import Bolt, WallLaid, rules_of
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.ring import side_of
-from humble_trowel.core.plan.document import Plan, corner_name
+from humble_trowel.core.geometry.wall_bases import INSIDE
+from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.embed_parts import StudWall
 from humble_trowel.core.plan.embed_ways import EmbedWays
 from humble_trowel.core.units import Units, say_depth, say_length
@@ -49,7 +49,7 @@ class DoorTold:
 
 @dataclass(frozen=True)
 class WallTold:
-    """A wall. corner, far_corner: letters of its side's ends; size_mm: of the side. face, inside: the plate's outline on the plan.
+    """A wall. side: -1 for one inside. corner, far_corner: letters of its side's ends, or which end of its line; size_mm: of the side. face, inside: the plate's outline on the plan.
     joints_mm, studs_mm, blocked: stations. words: what it is, in a line; call: as it would be called."""
 
     id: str
@@ -106,7 +106,8 @@ class GroupTold:
 
 @dataclass(frozen=True)
 class ItemTold:
-    """A thing to set. beside: studs left and right of a bolt, in words. was_text: where it was marked before."""
+    """A thing to set. beside: studs left and right of a bolt, in words. was_text: where it was marked before. strip,
+    strip_text: the strip that it stands in, and when that is struck; 0 where there are none."""
 
     key: str
     of: str
@@ -123,6 +124,8 @@ class ItemTold:
     was_text: str
     edge_text: str
     beside: str
+    strip: int = 0
+    strip_text: str = ""
 
 
 @dataclass(frozen=True)
@@ -169,8 +172,7 @@ def embeds_told(plan: Plan, ways: EmbedWays, found: EmbedsLaid, done: SettingDon
 
 def _wall(plan: Plan, row: StudWall, wall: WallLaid, ways: EmbedWays) -> WallTold:
     units, start = plan.units, wall.start_mm
-    a, b = side_of(list(plan.outline or []), wall.side)
-    size = math.dist(a, b)
+    size = wall.size_mm
     edges = (wall.in_mm, wall.in_mm + wall.plate_mm)
     outline = [
         wall.spot(start, edges[0]),
@@ -179,7 +181,7 @@ def _wall(plan: Plan, row: StudWall, wall: WallLaid, ways: EmbedWays) -> WallTol
         wall.spot(start, edges[1]),
     ]
     return WallTold(
-        wall.id, wall.name, wall.side, wall.corner, corner_name((wall.side + 1) % len(plan.corner_ids)), wall.comes, size, start, wall.end_mm,
+        wall.id, wall.name, wall.side, wall.corner, wall.far_corner, wall.comes, size, start, wall.end_mm,
         wall.plate_mm, say_depth(wall.plate_mm, units), say_depth(max(0.0, wall.edge_mm), units), _words(row, wall, ways, units), row.drawn,
         outline, [at + start for at in wall.run.studs], ways.clear_mm, [at + start for at in wall.run.joints],
         [(low + start, high + start) for low, high in wall.run.blocked],
@@ -262,5 +264,5 @@ def _item(found: EmbedsLaid, item: Item, units: Units) -> ItemTold:
     return ItemTold(
         item.key, item.of, item.kind, item.name, item.wall, item.n, item.at_mm, "" if item.at_mm is None else say_length(item.at_mm, units),
         corner, spot, item.state, item.why, "" if item.was_mm is None else say_length(item.was_mm, units),
-        say_depth(max(0.0, wall.edge_mm), units) if wall else "", beside,
+        say_depth(max(0.0, wall.edge_mm), units) if wall and wall.side != INSIDE else "", beside,
     )  # fmt: skip

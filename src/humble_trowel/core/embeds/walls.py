@@ -18,8 +18,9 @@ from humble_trowel.core.edges.section_blocks import Within
 from humble_trowel.core.embeds.bolts import BoltRules, Broken, bolts_of, checked
 from humble_trowel.core.embeds.plates import Run, stock_joints, studs_at
 from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.geometry.ring import angle_at, side_of
-from humble_trowel.core.plan.document import Plan, corner_name, side_name
+from humble_trowel.core.geometry.ring import angle_at
+from humble_trowel.core.geometry.wall_bases import INSIDE, base_of
+from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.embed_parts import HandBolt, StudWall
 from humble_trowel.core.plan.embed_ways import EmbedWays
 
@@ -66,7 +67,7 @@ class PlatePiece:
 
 @dataclass(frozen=True)
 class WallLaid:
-    """A wall. a: the side's first corner; way: along it; left: into the slab. edge_mm: the plate's middle from the concrete's edge.
+    """A wall. side: -1 for one inside, whose ends corner and far_corner name. a: where its stations start; size_mm: of its side or line; way: along it; left: into the slab. edge_mm: the plate's middle from the concrete's edge.
     apart_mm: widest gap allowed. along: names of bars that lie along under bolts, with how many of them."""
 
     id: str
@@ -74,6 +75,8 @@ class WallLaid:
     side: int
     side_name: str
     corner: str
+    far_corner: str
+    size_mm: float
     comes: str
     start_mm: float
     end_mm: float
@@ -107,19 +110,18 @@ def rules_of(plan: Plan, wall: StudWall, ways: EmbedWays) -> BoltRules:
 
 
 def wall_laid(plan: Plan, wall: StudWall, ways: EmbedWays, under: Sequence[Lying]) -> WallLaid | None:
-    """One wall; None where its side is gone."""
-    if plan.outline is None or wall.side not in plan.corner_ids:
+    """One wall; None where its side is gone. One inside stands with its plate's middle on its line."""
+    base = base_of(plan, wall)
+    if base is None:
         return None
-    ring, side = list(plan.outline), plan.corner_ids.index(wall.side)
-    a, b = side_of(ring, side)
-    size = math.dist(a, b)
+    a, b, size, inside = base.a, base.b, base.size_mm, base.side == INSIDE
     way = ((b[0] - a[0]) / size, (b[1] - a[1]) / size)
     plate = wall.plate_mm or ways.plate_mm
-    start, end = _ends(plan, wall, side, size, plate)
-    edge = wall.in_mm + plate / 2
+    start, end = (wall.from_mm or 0.0, wall.to_mm or size) if inside else _ends(plan, wall, base.side, size, plate)
+    edge = wall.in_mm + (0.0 if inside else plate / 2)
     blank = WallLaid(
-        wall.id, wall.name, side, side_name(side, len(ring)), corner_name(side), wall.comes, start, end, a, way, (-way[1], way[0]),
-        plate, wall.in_mm, edge, wall.bolt_mm or ways.most_mm, Run(end - start), [], [], [], [],
+        wall.id, wall.name, base.side, base.name, base.corner, base.far_corner, size, wall.comes, start, min(size, end), a, way, (-way[1], way[0]),
+        plate, edge - plate / 2, edge, wall.bolt_mm or ways.most_mm, Run(end - start), [], [], [], [],
     )  # fmt: skip
     doors = tuple(sorted((row.at_mm - start, row.at_mm + row.width_mm - start) for row in wall.doors))
     beside = [
@@ -142,7 +144,7 @@ def wall_laid(plan: Plan, wall: StudWall, ways: EmbedWays, under: Sequence[Lying
 def _ends(plan: Plan, wall: StudWall, side: int, size: float, plate: float) -> tuple[float, float]:
     """Where a wall starts and ends along its side."""
     ring = list(plan.outline or [])
-    walled = {row.side: row for row in plan.embeds.walls}
+    walled = {row.side: row for row in plan.embeds.walls if row.side}
     after = (side + 1) % len(ring)
     start, end = wall.from_mm, wall.to_mm
     if start is None:

@@ -14,6 +14,7 @@ from humble_trowel.core.geometry.overlay import GRID_MM
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.tops import Plane
 from humble_trowel.core.geometry.zones import Cell
+from humble_trowel.core.plan.document import Plan
 
 LEAST_MM2 = 1e4
 NODE_MM = 0.01
@@ -73,6 +74,16 @@ def _filled(part: Polygon) -> Polygon:
 def _wide(hole: Polygon) -> float:
     x1, y1, x2, y2 = hole.bounds
     return min(x2 - x1, y2 - y1)
+
+
+def day_ends(plan: Plan) -> list[tuple[XY, XY]]:
+    """Construction joints: a bulkhead stands there, and boards ride on it from either side."""
+    return [(row.start, row.end) for row in plan.joints.lines if row.how == "construction"]
+
+
+def parting_lines(plan: Plan) -> list[tuple[XY, XY]]:
+    """What strips lie between, besides the borders of tops: pad lines and day's ends."""
+    return [*((row.start, row.end) for row in plan.screed.pads), *day_ends(plan)]
 
 
 def faces_of(tops: Sequence[Top], lines: Sequence[tuple[XY, XY]]) -> list[Face]:

@@ -2,10 +2,13 @@
 
 from __future__ import annotations
 
+from humble_trowel.core.embeds.told import EmbedsTold
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.ground.rod import rod_reads
 from humble_trowel.core.job.joints import JointAnswers
+from humble_trowel.core.joints.told import JointsTold
 from humble_trowel.core.kept import kept
+from humble_trowel.core.screed.afterwards import cut_in_order, set_in_order
 from humble_trowel.core.screed.doubts import doubts, pad_doubts
 from humble_trowel.core.screed.records import PadSet
 from humble_trowel.core.screed.strips import StripsLaid, strips_laid
@@ -18,7 +21,7 @@ class ScreedAnswers(JointAnswers):
     """What boards are pulled to."""
 
     @kept(
-        "plan.screed", "plan.units", "plan.outline", "plan.corner_ids", "plan.openings", "plan.existing", "plan.laps", "plan.walls",
+        "plan.screed", "plan.joints", "plan.units", "plan.outline", "plan.corner_ids", "plan.openings", "plan.existing", "plan.laps", "plan.walls",
         "plan.footings", "plan.zones", "plan.forms", "plan.underslab", "plan.embeds", "plan.order", "solid", "ways.screed",
     )  # fmt: skip
     def screed(self) -> StripsLaid | None:
@@ -57,3 +60,15 @@ class ScreedAnswers(JointAnswers):
         return screed_told(
             self.plan, self.ways.screed, self.screed, self.pads_struck[0], rod_reads(self.plan, self.ways), laser
         )
+
+    @property
+    def embeds_told(self) -> EmbedsTold | None:
+        """What sticks up, set strip by strip where there are strips."""
+        told = super().embeds_told
+        return set_in_order(self.plan, told, self.screed) if told and self.screed else told
+
+    @property
+    def joints_told(self) -> JointsTold | None:
+        """The joints, the oldest concrete first where there are strips."""
+        told = super().joints_told
+        return cut_in_order(told, self.screed) if told and self.screed else told

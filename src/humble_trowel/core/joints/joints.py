@@ -17,6 +17,7 @@ from humble_trowel.core.geometry.alike import parts_alike
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.joints.check import Crack, JointRules, JointsChecked, Line, checked
+from humble_trowel.core.joints.columns import cut_out, isolation_rings, perimeter_mm
 from humble_trowel.core.joints.lay import lay_joints
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.plan.joint_ways import JointWays
@@ -78,32 +79,34 @@ def rules_of(plan: Plan, ways: JointWays, ratio_n: float | None = None) -> Joint
     )  # fmt: skip
 
 
-def regions_of(solid: Solid) -> list[Region]:
-    """The slab by thickness and level, the largest first."""
+def regions_of(solid: Solid, rings: Sequence[list[XY]] = ()) -> list[Region]:
+    """The slab by thickness and level, the largest first. rings: of columns with a joint of their own, which are out of it."""
     return [
         Region(
             thick,
             [(x, y) for x, y, *_ in area.exterior.coords[:-1]],
             [[(x, y) for x, y, *_ in ring.coords[:-1]] for ring in area.interiors],
         )
-        for thick, area in parts_alike(solid.cells)
+        for thick, area in ((thick, cut_out(whole, list(rings))) for thick, whole in parts_alike(solid.cells))
     ]
 
 
-def isolated_corners(plan: Plan) -> list[XY]:
-    """Corners of openings with a joint of their own."""
+def isolated_corners(plan: Plan, rings: Sequence[list[XY]] = ()) -> list[XY]:
+    """Corners of openings and round columns with a joint of their own."""
     named = dict(zip(plan.opening_ids, plan.openings, strict=False))
-    return [tuple(spot) for name in plan.joints.isolated for spot in named.get(name, ())]  # type: ignore[misc]
+    spots = [tuple(spot) for name in plan.joints.isolated for spot in named.get(name, ())]
+    return [*spots, *(spot for ring in rings for spot in ring)]  # type: ignore[list-item]
 
 
 def proposal(
     plan: Plan, solid: Solid, ways: JointWays, ratio_n: float | None, tick: Callable[[], None] = lambda: None
 ) -> list[Line]:
     """A layout for the whole slab by a ratio, region by region."""
-    rules, free = rules_of(plan, ways, ratio_n), isolated_corners(plan)
+    rings = [ring for _, _, ring in isolation_rings(plan, ways)]
+    rules, free = rules_of(plan, ways, ratio_n), isolated_corners(plan, rings)
     return [
         line
-        for region in regions_of(solid)
+        for region in regions_of(solid, rings)
         for line in lay_joints(
             region.ring, region.holes, region.thick_mm, rules, free, tick, 10.0 if plan.units == "mm" else 25.4
         )
@@ -114,9 +117,10 @@ def joints_checked(
     plan: Plan, solid: Solid, ways: JointWays, lines: Sequence[Line], ratio_n: float | None = None
 ) -> list[RegionJoints]:
     """Joints region by region. ratio_n: by another than the job's own."""
-    rules, free = rules_of(plan, ways, ratio_n), isolated_corners(plan)
+    rings = [ring for _, _, ring in isolation_rings(plan, ways)]
+    rules, free = rules_of(plan, ways, ratio_n), isolated_corners(plan, rings)
     rows = []
-    for region in regions_of(solid):
+    for region in regions_of(solid, rings):
         area = region.area.buffer(1.0, join_style="mitre")
         own: list[Line] = []
         for line in lines:
@@ -147,10 +151,11 @@ def joints_laid(plan: Plan, solid: Solid, ways: JointWays, within: Sequence[With
     found += _under(plan, solid, lines, depth, within)
     return JointsLaid(
         regions,
-        math.fsum(one.found.saw_mm for one in regions),
+        math.fsum(one.found.saw_mm for one in regions)
+        - math.fsum(math.dist(row.start, row.end) for row in plan.joints.lines if row.how == "construction"),
         depth,
         _steps(regions),
-        _isolation_mm(plan),
+        _isolation_mm(plan, ways),
         fails,
         found,
     )
@@ -168,14 +173,15 @@ def _steps(regions: Sequence[RegionJoints]) -> list[Line]:
     return rows
 
 
-def _isolation_mm(plan: Plan) -> float:
-    """Against what stands at the sides, and round openings that have a joint of their own."""
+def _isolation_mm(plan: Plan, ways: JointWays) -> float:
+    """Against what stands at the sides, and round openings and columns that have a joint of their own."""
     ring = plan.outline or []
     against = math.fsum(
         reach.to_mm - reach.from_mm for side in range(len(ring)) for reach in reaches(plan, side) if reach.against
     )
     named = dict(zip(plan.opening_ids, plan.openings, strict=False))
-    return against + math.fsum(Polygon(named[name]).length for name in plan.joints.isolated if name in named)
+    round_openings = math.fsum(Polygon(named[name]).length for name in plan.joints.isolated if name in named)
+    return against + round_openings + math.fsum(perimeter_mm(ring) for _, _, ring in isolation_rings(plan, ways))
 
 
 def _told(plan: Plan, one: RegionJoints) -> list[Finding]:

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from humble_trowel.core.calls.places import place_words
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.joints.columns import columns_of, isolation_rings
 from humble_trowel.core.joints.joints import JointsLaid, panel_words
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.joint_ways import JointWays
@@ -18,7 +19,8 @@ FT_M = 0.3048
 
 @dataclass(frozen=True)
 class JointTold:
-    """A joint. how: sawn, tooled or inserted; chalk: from where its line is measured."""
+    """A joint. how: sawn, tooled or inserted; chalk: from where its line is measured. strip: the last that
+    it crosses, 0 where there are none."""
 
     id: str
     start: XY
@@ -26,6 +28,7 @@ class JointTold:
     how: str
     length_text: str
     chalk: str
+    strip: int = 0
 
 
 @dataclass(frozen=True)
@@ -47,12 +50,24 @@ class CrackTold:
 
 
 @dataclass(frozen=True)
+class ColumnTold:
+    """A column. shape: of the joint round it, '' for none; ring: as it lies."""
+
+    id: str
+    name: str
+    at: XY
+    shape: str
+    ring: list[XY]
+
+
+@dataclass(frozen=True)
 class JointsTold:
     """All of it. limit_text: the longest side; saw_hours: of one saw; blades: worn out; fails: panels that fail by 24, 30, 36 t."""
 
     lines: list[JointTold]
     panels: list[PanelTold]
     cracks: list[CrackTold]
+    columns: list[ColumnTold]
     steps: list[list[XY]]
     ratio_n: float
     limit_text: str
@@ -82,10 +97,16 @@ def joints_told(plan: Plan, ways: JointWays, found: JointsLaid) -> JointsTold:
             for panel in one.found.panels
         ],
         [CrackTold(crack.at, crack.rule) for one in found.regions for crack in one.found.cracks if crack.rule in ("J3", "J5")],
-        [list(line) for line in found.steps], plan.joints.ratio_n or ways.ratio_n, " and ".join(limits), say_depth(found.depth_mm, units),
+        columns_told(plan, ways), [list(line) for line in found.steps], plan.joints.ratio_n or ways.ratio_n, " and ".join(limits), say_depth(found.depth_mm, units),
         say_run(found.saw_mm, units), saw_m / ways.saw_m_h, saw_m / ways.blade_m, say_run(found.isolation_mm, units),
         {f"{ratio:g}": count for ratio, count in found.fails.items()}, sum(len(one.found.cracks) for one in found.regions),
     )  # fmt: skip
+
+
+def columns_told(plan: Plan, ways: JointWays) -> list[ColumnTold]:
+    """Every column with the joint round it."""
+    rings = {column.id: (said.shape, ring) for column, said, ring in isolation_rings(plan, ways)}
+    return [ColumnTold(row.id, row.name, row.at, *rings.get(row.id, ("", []))) for row in columns_of(plan)]
 
 
 def say_run(mm: float, units: str) -> str:

@@ -26,12 +26,13 @@ class Door(Row):
 
 
 class StudWall(Row):
-    """A wall that will stand on the slab along a side. comes: framed on a plate, delivered whole, or on posts. plate_mm: width of
+    """A wall that will stand on the slab along a side, or inside along a line through its plate's middle. comes: framed on a plate, delivered whole, or on posts. plate_mm: width of
     the plate; in_mm: its outer face from the concrete's edge, below zero where it stands out over it. stud_start_mm: the first
     stud's middle from the wall's start. bolt_mm: the widest gap between bolts. post_mm: between posts."""
 
     name: Name
-    side: Side
+    side: Side = ""
+    line: tuple[Point, Point] | None = None
     comes: Comes = "framed"
     from_mm: Length | None = None
     to_mm: Length | None = None
@@ -47,6 +48,10 @@ class StudWall(Row):
 
     @model_validator(mode="after")
     def _runs_on(self) -> Self:
+        if bool(self.side) == (self.line is not None):
+            raise ValueError("side: a wall stands along a side, or along a line inside.")
+        if self.line is not None and self.line[0] == self.line[1]:
+            raise ValueError("line: the wall starts where it ends.")
         if self.from_mm is not None and self.to_mm is not None and self.from_mm >= self.to_mm:
             raise ValueError("to_mm: the wall ends before it starts.")
         return self

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Annotated
+from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
@@ -14,16 +14,17 @@ IN, FT = 25.4, 304.8
 
 class JointWays(BaseModel):
     """ratio_n: a panel's side in thicknesses, cap_mm at most; aspect_ratio: long over short; depth_share: of the thickness, depth_min_mm
-    at least; sliver_mm: no panel narrower; saw_m_h: metres that one saw cuts in an hour; blade_m: metres of a blade."""
+    at least; sliver_mm: no panel narrower; column_mm: how far a joint round a column lies past its face; saw_m_h: metres that one saw cuts in an hour; blade_m: metres of a blade."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
-    how: How = "sawn"
+    how: Literal["sawn", "tooled", "inserted"] = "sawn"
     ratio_n: Annotated[float, Field(ge=12, le=60)] = 30.0
     cap_mm: WayLength = 15 * FT
     aspect_ratio: Annotated[float, Field(ge=1.0, le=4.0)] = 1.5
     depth_share: Annotated[float, Field(gt=0, le=0.5)] = 0.25
     depth_min_mm: SmallLength = IN
     sliver_mm: WayLength = 2 * FT
+    column_mm: WayLength = FT
     saw_m_h: Annotated[float, Field(ge=1, le=1000)] = 45.0
     blade_m: Annotated[float, Field(ge=10, le=20_000)] = 600.0
     reason: Reason = "House figures until the crew writes its own."

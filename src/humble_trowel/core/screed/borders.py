@@ -17,7 +17,7 @@ from shapely.geometry import LineString, Point
 from humble_trowel.core.forms.exposed import holding, reaches
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.ring import point_along, side_of
-from humble_trowel.core.geometry.top_faces import Face, Top
+from humble_trowel.core.geometry.top_faces import Face, Top, day_ends
 from humble_trowel.core.plan.document import Plan
 
 ON_MM = 4.0
@@ -58,6 +58,7 @@ class Stretch:
 def things_along(plan: Plan) -> list[Along]:
     """Pad lines, then the sides as they are formed or held by what stands there."""
     rows = [Along("pad", row.id, LineString([row.start, row.end])) for row in plan.screed.pads]
+    rows += [Along("step", "", LineString(line)) for line in day_ends(plan)]
     ring = list(plan.outline or [])
     walls = {thing.name for thing in plan.existing if thing.what == "wall"}
     standing = holding(plan)

@@ -54,7 +54,7 @@ def checked(site: Site, strips: Sequence[Strip], rules: ScreedRules = ScreedRule
     """Every rule that a strip plan breaks; strips in the order of their starts."""
     own = sorted(strips, key=lambda one: one.start_min)
     faults = [*_lying(site, own, rules), *_order(site, own, rules)]
-    ages = _ages(own, rules)
+    ages = _ages(own, rules, site)
     worst = max((age for _, age in ages), default=0.0)
     faults += _old(site, ages)
     return ScreedChecked(faults, _warnings(site, rules), worst)
@@ -228,12 +228,18 @@ def _pipes(site: Site, strips: Sequence[Strip], rules: ScreedRules) -> list[Faul
     return faults
 
 
-def _ages(strips: Sequence[Strip], rules: ScreedRules) -> list[tuple[str, float]]:
+def parting(site: Site) -> BaseGeometry:
+    """Where bulkheads stand."""
+    return shapely.union_all([LineString(line).buffer(5.0) for line in site.parted]) if site.parted else Polygon()
+
+
+def _ages(strips: Sequence[Strip], rules: ScreedRules, site: Site) -> list[tuple[str, float]]:
     """(later strip, how old the earlier one's edge is by its end) of every two that share a side."""
     rows = []
+    parted = parting(site)
     for i, one in enumerate(strips):
         for other in strips[i + 1 :]:
-            shared = one.area.buffer(1.0, join_style="mitre").intersection(other.area.boundary)
+            shared = one.area.buffer(1.0, join_style="mitre").intersection(other.area.boundary).difference(parted)
             if shared.length > rules.side_mm:
                 first, later = sorted((one, other), key=lambda strip: strip.start_min)
                 rows.append((later.id, later.end_min - first.start_min))
@@ -267,7 +273,7 @@ def orders(
             took = strip.area.area / rate_mm2_min
             timed.append(replace(strip, start_min=at, end_min=at + took))
             at += took
-        ages = _ages(timed, rules)
+        ages = _ages(timed, rules, site)
         if not _old(site, ages) and not _order(site, timed, rules):
             found.append((max((age for _, age in ages), default=0.0), timed))
     return sorted(found, key=lambda row: row[0])

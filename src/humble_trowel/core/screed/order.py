@@ -13,7 +13,7 @@ import shapely
 from shapely.geometry import LineString
 from shapely.geometry.base import BaseGeometry
 
-from humble_trowel.core.screed.check import chords_of, ways_out
+from humble_trowel.core.screed.check import chords_of, parting, ways_out
 from humble_trowel.core.screed.site import ScreedRules, Site, Strip
 
 MOST_TRIED = 6000
@@ -35,18 +35,19 @@ class _Graph:
 def _graph(site: Site, strips: Sequence[Strip], minutes: Sequence[float], rules: ScreedRules) -> _Graph:
     areas = [one.area for one in strips]
     near = [area.buffer(rules.touch_mm) for area in areas]
-    out = ways_out(site)
+    out, parted = ways_out(site), parting(site)
     exits = [shapely.Point(at) for at in site.exits]
     touch: list[set[int]] = [set() for _ in strips]
     share: list[set[int]] = [set() for _ in strips]
     for i, one in enumerate(areas):
         for j in range(i + 1, len(areas)):
             if near[i].intersects(areas[j]):
-                shared = one.buffer(1.0, join_style="mitre").intersection(areas[j].boundary).length
+                between = one.buffer(1.0, join_style="mitre").intersection(areas[j].boundary)
+                shared = between.length
                 if shared > rules.touch_mm:
                     touch[i].add(j)
                     touch[j].add(i)
-                if shared > rules.side_mm:
+                if between.difference(parted).length > rules.side_mm:
                     share[i].add(j)
                     share[j].add(i)
     free = [

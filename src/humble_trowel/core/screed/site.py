@@ -62,7 +62,8 @@ class Pipe:
 class Site:
     """The slab and what is round it. closed: stretches of its border where nobody gets out; exits: spots where one does;
     open_edges: whether the rest of the border is a way out. reach: (middle, radius) that concrete is brought to; empty where
-    anywhere is reached. limit_min: how old an edge may be when its neighbour comes."""
+    anywhere is reached. limit_min: how old an edge may be when its neighbour comes; parted: where a
+    bulkhead stands, so that neighbours need not meet."""
 
     slab: BaseGeometry
     guides: dict[str, Guide]
@@ -73,6 +74,7 @@ class Site:
     pipes: tuple[Pipe, ...] = ()
     reach: tuple[tuple[XY, float], ...] = ()
     limit_min: float = 120.0
+    parted: tuple[Line, ...] = ()
 
 
 @dataclass(frozen=True)

@@ -14,7 +14,7 @@ import shapely
 from shapely.geometry import Polygon
 
 from humble_trowel.core.geometry.solid import Solid, region_volume_m3
-from humble_trowel.core.geometry.top_faces import Face, Top, face_at, faces_of, tops_of
+from humble_trowel.core.geometry.top_faces import Face, Top, face_at, faces_of, parting_lines, tops_of
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import made_id
 from humble_trowel.core.plan.screed_parts import ScreedStrip
@@ -38,7 +38,7 @@ class StripFace:
 def strip_faces(plan: Plan, solid: Solid, ways: ScreedWays) -> tuple[list[Top], list[StripFace]]:
     """Every face in the order of the plan's strips, with how it is pulled; faces without a strip last."""
     tops = tops_of(solid.cells)
-    faces = faces_of(tops, [(row.start, row.end) for row in plan.screed.pads])
+    faces = faces_of(tops, parting_lines(plan))
     along, rules = things_along(plan), rules_of(ways)
     rows: list[StripFace] = []
     left = list(faces)

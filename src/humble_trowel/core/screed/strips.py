@@ -14,7 +14,7 @@ from shapely.geometry import Point
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
-from humble_trowel.core.geometry.top_faces import Face, Top
+from humble_trowel.core.geometry.top_faces import Face, Top, day_ends
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.screed_parts import TruckStand
 from humble_trowel.core.plan.screed_ways import ScreedWays
@@ -124,7 +124,7 @@ def site_of(
     ]
     return Site(
         slab, guides, tuple(boards_of(ways)), tuple(closed), (), True, tuple(pipes_of(plan)),
-        tuple((row.row.at, row.reach_mm) for row in stands), ways.limit_min,
+        tuple((row.row.at, row.reach_mm) for row in stands), ways.limit_min, tuple(day_ends(plan)),
     )  # fmt: skip
 
 

@@ -59,7 +59,7 @@ def screed_told(
     plan: Plan, ways: ScreedWays, laid: StripsLaid, pads: Sequence[PadDone], reads: RodReads, laser: tuple[str, str]
 ) -> ScreedTold:
     """Everything in words and drawings. laser: (id, name) of the last set-up, empty where none stands."""
-    clock = _clock(plan)
+    clock = clock_of(plan)
     letters = {run.key: run.letter for run in laid.runs}
     frame = _Frame(clock, letters, zones_at(plan, laid), {row.id for row in not_reached(laid)})
     strips = [_strip(plan, ways, laid, row, frame) for row in laid.strips]
@@ -72,17 +72,18 @@ def screed_told(
             for row in laid.stands
         ],
         [BoardTold(mm, board_words(mm, plan.units), round(mm) in vibrating) for mm in boards_of(ways)],
-        [FormTold(side_name(side, len(plan.outline or [])), row.n, _at(clock, row.strip.start_min)) for side, row in forms_back(plan, laid)],
-        clock is not None, [_at(clock, minute) for minute in range(min(MOST_MINUTES, math.ceil(end)) + 1)], _at(clock, 0.0), _at(clock, end), end, laid.edges_min, laid.checked.worst_age_min, ways.limit_min,
+        [FormTold(side_name(side, len(plan.outline or [])), row.n, time_at(clock, row.strip.start_min)) for side, row in forms_back(plan, laid)],
+        clock is not None, [time_at(clock, minute) for minute in range(min(MOST_MINUTES, math.ceil(end)) + 1)], time_at(clock, 0.0), time_at(clock, end), end, laid.edges_min, laid.checked.worst_age_min, ways.limit_min,
         any(fault.code == "TRAP" for fault in laid.checked.faults), len(frame.unreached), laser[1], laser[0],
     )  # fmt: skip
 
 
-def _clock(plan: Plan) -> datetime | None:
+def clock_of(plan: Plan) -> datetime | None:
+    """When the first load comes, where the order says it."""
     return datetime.fromisoformat(plan.order.pour_at) if plan.order.pour_at else None
 
 
-def _at(clock: datetime | None, minutes: float) -> str:
+def time_at(clock: datetime | None, minutes: float) -> str:
     """A time of the day, or minutes from the first load."""
     whole = round(minutes)
     if clock is None:
@@ -121,7 +122,7 @@ def _strip(plan: Plan, ways: ScreedWays, laid: StripsLaid, row: StripLaid, frame
         row.needed_mm, say_length(row.needed_mm, units) if row.pull else "", row.board_mm, board_words(row.board_mm, units),
         any(abs(row.board_mm - mm) < 1.0 for mm in ways.vibrating_mm), _board_at(lying, row.board_mm),
         short, say_depth(short, units) if short else "", sides[0], sides[1],
-        row.strip.start_min, row.strip.end_min, _at(frame.clock, row.strip.start_min), row.hand, row.m3, wrong,
+        row.strip.start_min, row.strip.end_min, time_at(frame.clock, row.strip.start_min), row.hand, row.m3, wrong,
         _remedy(plan, row) if short or row.pull is None else None,
         _row_says(plan, row.id, "board_mm"), _row_says(plan, row.id, "toward_deg"),
     )  # fmt: skip

@@ -62,6 +62,7 @@
 	{#if item.at_text}<p class="text-[88px] leading-none font-black font-stretch-[86%] max-phone:text-[80px]" data-station>
 			<Frac text={item.at_text} />
 		</p>{/if}
+	{#if item.strip}<p class="text-note">{words.inStrip(item.strip, item.strip_text)}</p>{/if}
 	{#if item.was_text}<p class="mt-4 font-[800] text-flag"><Frac text={words.moved(item.was_text)} /></p>{/if}
 	{#if item.state !== 'open'}<p class={['mt-4 font-[800]', item.state === 'set' ? 'text-chalk' : 'text-flag']}>
 			{words.state[item.state]}{item.why ? `: ${item.why}` : ''}
@@ -100,7 +101,8 @@
 					><b>{row.kind === 'bolt' ? words.bolt(row.n) : words.what[row.kind]}</b>
 					{row.name}
 					<Frac text={row.at_text} />
-					<span class="label">{words.state[row.state]}</span></button
+					<span class="label">{words.state[row.state]}{row.strip ? `, ${words.inStrip(row.strip, row.strip_text)}` : ''}</span
+					></button
 				>
 				{#if row.state !== 'set'}<Act
 						kind="quiet"

@@ -17,21 +17,32 @@
 	const walls = $derived(data.walls);
 	const ids = $derived(store.document?.corner_ids ?? []);
 	const name = (i: number) => `${cornerName(i)} to ${cornerName((i + 1) % ids.length)}`;
-	const sides = $derived(ids.map((id, i) => ({ value: id, label: name(i) })));
+	const INSIDE = 'inside';
+	/** what a wall stands along: the id of its side, its own where it stands inside */
+	const along = (row: { id: string; side: number }) => (row.side < 0 ? row.id : (ids[row.side] ?? ''));
+	const sides = $derived([
+		...ids.map((id, i) => ({ value: id, label: name(i) })),
+		...walls.filter((row) => row.side < 0).map((row) => ({ value: row.id, label: row.name })),
+		{ value: INSIDE, label: words.wallInside }
+	]);
 	const wall = $derived(data.wall);
 	let picked = $state('');
-	const side = $derived(ids.includes(picked) ? picked : (ids[wall?.side ?? 0] ?? ''));
-	const here = $derived(walls.find((row) => ids[row.side] === side) ?? null);
+	const side = $derived(sides.some((row) => row.value === picked) ? picked : wall ? along(wall) : (ids[0] ?? INSIDE));
+	const here = $derived(walls.find((row) => along(row) === side) ?? null);
+	const walked = $derived(side === INSIDE || (here?.side ?? 0) < 0);
 	const found = $derived(onTab(data.findings, 'walls'));
 	const wrong = $derived(found.filter((row) => row.severity !== 'note').length);
 	const keep = (edit: object, at: string) => void store.keep([edit as Edit], at).then(() => data.load());
 	function pick(id: string) {
 		picked = id;
-		const own = walls.find((row) => ids[row.side] === id);
+		const own = walls.find((row) => along(row) === id);
 		if (own) data.hold(own.id);
 	}
+	/* the wall that is pressed on the plan comes up here; what is being typed of another stays */
+	let last = '';
 	$effect(() => {
-		if (wall) picked = ids[wall.side] ?? '';
+		const now = wall ? along(wall) : '';
+		if (now && now !== last) picked = last = now;
 	});
 </script>
 
@@ -40,7 +51,7 @@
 	under={walls.length ? '' : words.noneUnder}
 	is={wrong ? 'bad' : 'plain'}
 />
-{#if walls.length < ids.length}
+{#if walls.filter((row) => row.side >= 0).length < ids.length}
 	<div class="mt-8">
 		<Act kind={walls.length ? 'plain' : 'main'} onclick={() => keep({ op: 'walls_all_round' }, 'walls')}>{words.allRound}</Act>
 	</div>
@@ -52,7 +63,8 @@
 		<Choose label name={words.side} rows={sides} value={side} {pick} />
 		<div class="flex flex-wrap gap-6">
 			{#if here}<Act kind="quiet" onclick={() => keep({ op: 'take_out_stud_wall', wall: here.id }, 'wall-out')}>{words.out}</Act
-				>{:else}<Act kind="quiet" onclick={() => keep({ op: 'call_wall', side, text: '' }, `wall-${side}`)}>{words.asCrew}</Act
+				>{:else if !walked}<Act kind="quiet" onclick={() => keep({ op: 'call_wall', side, text: '' }, `wall-${side}`)}
+					>{words.asCrew}</Act
 				>{/if}
 		</div>
 	</div>
@@ -64,10 +76,13 @@
 	{#key side}<CallBox
 			{store}
 			at="wall-{side}"
-			name={words.wallCall(sides.find((row) => row.value === side)?.label ?? '')}
-			hint={here?.call || words.wallHint[store.units]}
+			name={(walked ? words.walkCall : words.wallCall)(sides.find((row) => row.value === side)?.label ?? '')}
+			hint={here?.call || (walked ? words.walkHint : words.wallHint)[store.units]}
 			heardName={words.heard}
-			edit={(text) => ({ op: 'call_wall', side, text, wall: here?.id ?? null }) as Edit}
+			edit={(text) =>
+				(walked
+					? { op: 'walk_wall', text, wall: here?.id ?? null }
+					: { op: 'call_wall', side, text, wall: here?.id ?? null }) as Edit}
 			done={() => data.load()}
 		/>{/key}
 {/if}
@@ -77,7 +92,7 @@
 			<button
 				type="button"
 				class="flex min-h-44 w-full items-center justify-between gap-10 text-left"
-				onclick={() => pick(ids[row.side] ?? '')}
+				onclick={() => pick(along(row))}
 			>
 				<b>{row.name}</b><span class="text-note"><Frac text={row.words} /></span>
 			</button>

@@ -23,6 +23,7 @@
 	const openings = $derived((store.document?.openings ?? []) as XY[][]);
 	const openingIds = $derived(store.document?.opening_ids ?? []);
 	const isolated = $derived(store.document?.joints?.isolated ?? []);
+	const shapes = Object.entries(words.shapes).map(([value, label]) => ({ value, label }));
 	const near = (a: readonly number[] | undefined, b: readonly number[] | undefined) =>
 		Math.hypot((a?.[0] ?? 0) - (b?.[0] ?? 9e9), (a?.[1] ?? 0) - (b?.[1] ?? 9e9)) < 2;
 	/** whether the joints there are, are those of a layout */
@@ -66,6 +67,7 @@
 	<section class="mt-12 border-t-2 border-ink pt-8" data-held-joint>
 		<h2 class="text-key font-[800]">{words.joint(data.lines.indexOf(held) + 1)}, <Frac text={held.length_text} /></h2>
 		<p><Frac text={held.chalk} /></p>
+		{#if held.how === 'construction'}<p>{words.dayEnd}</p>{/if}
 		<div class="mt-6 flex flex-wrap items-end gap-8">
 			<Choice
 				name={words.how}
@@ -87,6 +89,22 @@
 			>{/each}
 	</div>
 {/if}
+{#if found?.columns.length}
+	<h2 class="panel-head">{words.columns}</h2>
+	<ul>
+		{#each found.columns as row (row.id)}
+			<li class="flex min-h-48 flex-wrap items-center justify-between gap-10 border-b border-hair">
+				<b>{row.name}</b>
+				<Choice
+					name={words.shapeOf(row.name)}
+					rows={shapes}
+					value={row.shape || 'none'}
+					pick={(now) => void data.keep({ op: 'isolate_column', column: row.id, shape: now === 'none' ? null : now }, 'isolate')}
+				/>
+			</li>
+		{/each}
+	</ul>
+{/if}
 {#if found}
 	<h2 class="panel-head">{words.saw}</h2>
 	<p><b>{words.cut(found.saw_text)}</b> {words.hours(found.saw_hours_share, found.blades_share)}</p>
@@ -100,9 +118,11 @@
 					aria-pressed={data.held?.id === row.id}
 					onclick={() => data.hold(row.id)}
 				>
-					<span><b>{i + 1}</b> {words.hows[row.how]} <Frac text={row.chalk} /></span><span class="text-note"
-						><Frac text={row.length_text} /></span
-					>
+					<span
+						><b>{i + 1}</b>
+						{words.hows[row.how]}
+						<Frac text={row.chalk} />{#if row.strip}<span class="label">, {words.after(row.strip)}</span>{/if}</span
+					><span class="text-note"><Frac text={row.length_text} /></span>
 				</button>
 			</li>
 		{/each}

@@ -87,6 +87,11 @@
 		d={view.path([line as XY[]], false)}
 		class="fill-none stroke-ink stroke-[1.6px] [stroke-dasharray:8_4]"
 	/>{/each}
+{#each found?.columns ?? [] as row (row.id)}{#if row.ring.length}
+		{@const ring = view.path([row.ring as XY[]])}
+		<path d={ring} class="pointer-events-none fill-slab stroke-ink stroke-[5px]" data-isolation={row.shape} />
+		<path d={ring} class="pointer-events-none fill-none stroke-sheet stroke-[2px]" />
+	{/if}{/each}
 {#each data.lines as row (row.id)}
 	{@const on = data.held?.id === row.id}
 	<!-- svelte-ignore a11y_no_static_element_interactions (the bench lists the joints and calls them) -->
@@ -94,7 +99,12 @@
 		<path d={path(row)} class="stroke-transparent stroke-18" />
 		<path
 			d={path(row)}
-			class={['stroke-[2.6px]', on ? 'stroke-chalk' : 'stroke-ink', row.how === 'inserted' && '[stroke-dasharray:3_3]']}
+			class={[
+				'stroke-[2.6px]',
+				on ? 'stroke-chalk' : 'stroke-ink',
+				row.how === 'inserted' && '[stroke-dasharray:3_3]',
+				row.how === 'construction' && 'stroke-[6px]'
+			]}
 		/>
 		{#if row.how === 'sawn'}<path d={teeth(row)} class={['stroke-[1.4px]', on ? 'stroke-chalk' : 'stroke-ink']} />{/if}
 	</g>
