@@ -265,6 +265,47 @@ def _beside(draw, ring):
     }  # fmt: skip
 
 
+def _on_top(draw, ring, shape):
+    """Walls along sides and inside, joints and pad lines across, places of trucks; a box, a column and its bolts."""
+    dice, n = draw.dice, len(ring)
+
+    def across():
+        a, b = dice.sample(range(n), 2)
+        t, u = dice.random(), dice.random()
+        ends = [[ring[i][k] + (ring[(i + 1) % n][k] - ring[i][k]) * t for k in (0, 1)] for i, t in ((a, t), (b, u))]
+        return draw.turned(ends)
+
+    walls = [
+        {"name": f"wall {side}", "side": str(side), "comes": dice.choice(["framed", "framed", "whole", "posts"])}
+        for side in dice.sample(range(n), dice.randint(0, min(n, 3)))
+    ]
+    if draw.chance(0.3):
+        walls.append({"name": "inside", "line": across(), "stud_mm": dice.choice([400, 406.4, 600])})
+    lines = [
+        {"start": a, "end": b, "how": dice.choice([None, "sawn", "tooled", "construction"])}
+        for a, b in (across() for _ in range(dice.choice([0, 0, 1, 3])))
+    ]
+    pads = [
+        {"start": a, "end": b, "rides": dice.choice([None, "wet", "rail", "edge"])}
+        for a, b in (across() for _ in range(dice.choice([0, 1, 1, 2])))
+    ]
+    x, y = draw.turned([draw.spot(shape)])[0]
+    group = {
+        "name": "post",
+        "at": [x, y],
+        "across_mm": 200,
+        "along_mm": 150,
+        "bolt_mm": 19,
+        "embed_mm": 250,
+        "stick_up_mm": 80,
+    }
+    return {
+        "embeds": {"walls": walls, "groups": [group] if draw.chance(0.3) else []},
+        "joints": {"lines": lines},
+        "screed": {"pads": pads, "standing": [{"at": [x, y]}] if draw.chance(0.3) else []},
+    }
+
+
 def random_job(seed):
     """A job file as data."""
     draw = Draw(seed)
@@ -274,7 +315,9 @@ def random_job(seed):
     types = ["S1", "S2"][: dice.choice([1, 1, 2])]
     edge_types, edges = _edges(draw, len(ring), shape)
     below = Draw(seed + 7_000_000_019)
-    below.c, below.s, below.shift = draw.c, draw.s, draw.shift
+    top = Draw(seed + 11_000_000_033)
+    for other in (below, top):
+        other.c, other.s, other.shift = draw.c, draw.s, draw.shift
     return {
         "format": "humble-trowel-job", "version": 1, "name": f"random {seed}", "units": dice.choice(["mm", "ft-in"]),
         "site": {"frost_depth_mm": dice.choice([None, 300, 813, 1500]), "air_freezing_index_f_days": dice.choice([None, 1200, 2600])},
@@ -283,5 +326,5 @@ def random_job(seed):
         "slab_types": [{"mark": mark, "thickness_mm": dice.choice([100, 101.6, 127, 152.4, dice.uniform(75, 250)])} for mark in types],
         "zones": _zones(draw, shape, types), "edge_types": edge_types, "edges": edges,
         **_parts(draw, shape), **_second(draw, shape), **_ground(draw, types, len(ring)),
-        **_below(below), **_beside(below, ring),
+        **_below(below), **_beside(below, ring), **_on_top(top, ring, shape),
     }  # fmt: skip

@@ -24,8 +24,12 @@ from humble_trowel.core.footings.slices import sliced_near_m3
 from humble_trowel.core.geometry.slices import count_by_slices
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.job import Job
+from humble_trowel.core.joints.joints import proposal as joints_by_rule
+from humble_trowel.core.plan.joint_ways import JointWays
+from humble_trowel.core.plan.screed_ways import ScreedWays
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.reading.job_file import read_plan
+from humble_trowel.core.screed.propose import proposed
 from humble_trowel.core.stages import report
 from humble_trowel.core.walls.rows import formed_m3, prisms_of
 from tests.plain_columns import columns_m3, footing_solids, wall_solids
@@ -91,6 +95,11 @@ def answers(plan):
     lost = [row["words"] for row in told["findings"] if row["code"] == "cannot-compute"]
     if lost:
         return lost[0]
+    laid = proposed(plan, build_solid(plan), ScreedWays()).on(plan)
+    taken = report(Job(laid))["screed"]
+    if any(row["rule"] in ("COVER", "OVERLAP", "OUTSIDE", "PADS", "BOARD") for row in taken["violations"]):
+        return f"strips by rule: {taken['violations']}"
+    joints_by_rule(plan, build_solid(plan), JointWays(), 30.0)
     xs, ys = [x for x, _ in plan.outline], [y for _, y in plan.outline]
     middle, far = (sum(xs) / len(xs), sum(ys) / len(ys)), math.dist((min(xs), min(ys)), (max(xs), max(ys)))
     for way in (0.0, 0.7, math.pi / 2, 2.5):

@@ -58,17 +58,26 @@ def tops_of(cells: Sequence[Cell]) -> list[Top]:
             plane = facet.plane
             key = round(plane.at_0, 0), round(plane.per_x, 6), round(plane.per_y, 6)
             groups.setdefault(key, []).append((plane, facet.region))
-    rows = []
+    parts: list[tuple[Plane, Polygon]] = []
     for found in groups.values():
         joined = shapely.union_all([region for _, region in found], grid_size=GRID_MM)
-        for part in shapely.get_parts(joined):
-            if isinstance(part, Polygon) and part.area > LEAST_MM2:
-                rows.append(Top(found[0][0], _filled(part)))
+        parts += [
+            (found[0][0], part)
+            for part in shapely.get_parts(joined)
+            if isinstance(part, Polygon) and part.area > LEAST_MM2
+        ]
+    rows = [Top(plane, _filled(part, [other for _, other in parts if other is not part])) for plane, part in parts]
     return sorted(rows, key=lambda row: -row.area.area)
 
 
-def _filled(part: Polygon) -> Polygon:
-    return Polygon(part.exterior, [ring for ring in part.interiors if _wide(Polygon(ring)) > BRIDGED_MM])
+def _filled(part: Polygon, others: Sequence[Polygon]) -> Polygon:
+    """A part without its small openings; a hole that another part lies in stays."""
+    kept = []
+    for ring in part.interiors:
+        hole = Polygon(ring)
+        if _wide(hole) > BRIDGED_MM or any(other.intersection(hole).area > LEAST_MM2 for other in others):
+            kept.append(ring)
+    return Polygon(part.exterior, kept)
 
 
 def _wide(hole: Polygon) -> float:

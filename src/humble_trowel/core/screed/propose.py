@@ -27,7 +27,7 @@ from humble_trowel.core.plan.screed_parts import PadLine, ScreedStrip, TruckStan
 from humble_trowel.core.plan.screed_ways import ScreedWays
 from humble_trowel.core.screed.borders import Along, border_of, things_along
 from humble_trowel.core.screed.order import best_order
-from humble_trowel.core.screed.pulls import asked_mm, best_pull, boards_of, pulls_of, rules_of
+from humble_trowel.core.screed.pulls import ALONG, asked_mm, best_pull, boards_of, pulls_of, rules_of
 from humble_trowel.core.screed.site import ScreedRules
 from humble_trowel.core.screed.strip_faces import strip_faces
 from humble_trowel.core.screed.strips import BRINGS, guided, minutes_of, site_of
@@ -155,8 +155,8 @@ def _inside_corners(top: Top, way: XY) -> list[XY]:
             ax, ay = here[0] - before[0], here[1] - before[1]
             bx, by = after[0] - here[0], after[1] - here[1]
             if ax * by - ay * bx < -1e-3 * math.hypot(ax, ay) * math.hypot(bx, by):
-                steep = [abs(x * way[0] + y * way[1]) < 0.5 * math.hypot(x, y) for x, y in ((ax, ay), (bx, by))]
-                if any(steep):
+                alongs = [(x * way[0] + y * way[1]) / math.hypot(x, y) for x, y in ((ax, ay), (bx, by))]
+                if min(abs(along) for along in alongs) < ALONG or alongs[0] * alongs[1] < 0:
                     found.append(here)
     return found
 

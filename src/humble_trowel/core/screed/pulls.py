@@ -15,7 +15,7 @@ from humble_trowel.core.screed.borders import Stretch
 from humble_trowel.core.screed.check import chords_of, on_mm
 from humble_trowel.core.screed.site import Guide, GuideKind, ScreedRules, Strip
 
-ALONG = 0.5  # a border within 60 degrees of the pull is at its side
+ALONG = 0.05  # a border that runs across the pull, but for 3 degrees, is its start or end
 ROOM_MM = 12.7  # a board passes between walls with so much on either hand
 PLAIN: dict[str, GuideKind] = {"form": "form", "step": "form", "slab": "hard", "wall": "wall", "hip": "wet"}
 SOFT: tuple[GuideKind, ...] = ("wet", "edge", "rail", "wall", "form", "hard")  # the first of them is what counts

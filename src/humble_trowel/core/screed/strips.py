@@ -189,6 +189,13 @@ def guided(
     return strips, guides, needed
 
 
+def _pulled(judge: ScreedChecked, faces: Sequence[StripFace]) -> ScreedChecked:
+    """What cannot be pulled at all has no board to be short."""
+    whole = {one.id for one in faces if one.pull is None}
+    rows = [row for row in judge.faults if row.strip not in whole or row.code not in ("BOARD", "SPAN", "CLEAR")]
+    return replace(judge, faults=rows)
+
+
 def judged(plan: Plan, solid: Solid, ways: ScreedWays, tops: Sequence[Top], faces: Sequence[StripFace]) -> StripsLaid:
     """The strips in the order of their faces, timed and judged."""
     rules = rules_of(ways)
@@ -199,7 +206,7 @@ def judged(plan: Plan, solid: Solid, ways: ScreedWays, tops: Sequence[Top], face
     before, minutes = minutes_of(solid, faces, ways)
     fixed = [one.row is not None and one.row.toward_deg is not None for one in faces]
     timed = in_order(site, strips, minutes, fixed, rules, before)
-    judge = checked(replace(site, reach=()), timed, rules)
+    judge = _pulled(checked(replace(site, reach=()), timed, rules), faces)
     rows = []
     for n, (one, strip) in enumerate(zip(faces, timed, strict=True), 1):
         pull = one.pull
