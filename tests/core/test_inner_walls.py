@@ -93,3 +93,33 @@ def test_things_are_set_and_joints_cut_in_the_order_of_the_strips():
     assert told.embeds_told.items[0].strip_text == "0:40"
     cuts = [(line.strip, line.start[0] / FT) for line in told.joints_told.lines]
     assert [strip for strip, _ in cuts] == [1, 2, 2] and cuts[0][1] == pytest.approx(27) and math.isfinite(cuts[1][1])
+
+
+def test_a_cut_across_a_bolted_wall_shows_its_plate_and_the_nearest_bolt():
+    of = edited(SLAB, {"op": "call_wall", "side": SLAB.corner_ids[0], "text": "door 6' at 12'"})
+    job = Job(of)
+    bolt = job.embeds.walls[0].bolts[1]
+    at = bolt.at_mm + 100
+    through = job.section((at, -500), (at, 3000))
+    plate, seen = (row for row in through.blocks if row.kind in ("plate", "bolt"))
+    assert (plate.s0_mm, plate.s1_mm) == pytest.approx((500, 500 + 5.5 * IN)) and plate.top_mm == pytest.approx(
+        1.5 * IN
+    )
+    assert seen.name == "1/2″ bolt, 3 15/16″ off" and seen.bottom_mm == pytest.approx(-7 * IN)
+    assert seen.top_mm == pytest.approx(job.embeds.stick_up_mm) and (seen.s0_mm + seen.s1_mm) / 2 == pytest.approx(
+        500 + 2.75 * IN
+    )
+    door = job.section((15 * FT, -500), (15 * FT, 3000))
+    assert [row.kind for row in door.blocks if row.kind in ("plate", "bolt")] == ["bolt"]
+    assert job.section((at, -500), (at, 3000), moving=True).blocks == []
+
+
+def test_what_stands_up_of_other_stages_is_named_too():
+    kerb = {"name": "curb", "path": [[1000, 3000], [9000, 3000]], "width_mm": 150, "height_mm": 100, "starter_mm": 600}
+    risers = [
+        {"name": "panel", "kind": "conduit", "at": [1000, 1000], "size_mm": 25},
+        {"name": "wc", "kind": "drain", "at": [2000, 2000], "size_mm": 100},
+    ]
+    of = read_plan(plan_data(SLAB) | {"kerbs": [kerb], "underslab": {"risers": risers}})
+    found = [(row.name, row.what, row.count, row.lens) for row in Job(of).stands_up]
+    assert found == [("Kerbs", "starters", 14, "steel"), ("panel", "conduit", 1, "underslab")]

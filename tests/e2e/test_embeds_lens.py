@@ -112,3 +112,25 @@ def test_bolts_are_set_one_by_one_with_a_wet_glove_and_no_signal(phone):
     expect(verdict).to_have_text(re.compile("^4[0-9] of"))
     phone.evaluate(AXE)
     assert phone.evaluate(BROKEN) == [] and phone.evaluate(SMALL) == []
+
+
+def test_a_wall_inside_is_walked_and_said_anew(page):
+    verdict = opened(page, "walls")
+    expect(verdict).to_have_text("Eight walls.")
+    page.get_by_label("Side: A to B").click()
+    page.get_by_role("option", name="A wall inside").click()
+    call = page.get_by_label("A wall inside, call it")
+    call.fill("from 12' e; 8' n")
+    call.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("was not understood")
+    call.fill("from 20' e of A; 12' n; studs at 16, door 3' at 4'")
+    expect(page.get_by_text("Heard:")).to_be_visible()
+    expect(call).to_be_visible()  # what is tried on the plan does not take the place of what is typed
+    call.press("Enter")
+    expect(verdict).to_have_text("Nine walls.")
+    page.get_by_role("button", name=re.compile("^Inner wall 1")).click()
+    again = page.get_by_label("Inner wall 1, call it")
+    again.fill("studs at 24")
+    expect(page.get_by_text("Heard:")).to_be_visible()
+    again.press("Enter")
+    expect(page.get_by_role("button", name=re.compile("^Inner wall 1.*studs 24"))).to_be_visible()

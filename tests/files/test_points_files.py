@@ -7,6 +7,7 @@ from itertools import pairwise
 import ezdxf
 import pytest
 
+from humble_trowel.core.job import Job
 from humble_trowel.core.lines.setting_out import set_out
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.files.dxf_read import read_dxf
@@ -37,8 +38,16 @@ def box(x, y, w, h):
 @pytest.mark.parametrize("name", ["honey-house", "boat-bay", "wax-store"])
 def test_a_written_plan_audits_clean_and_reads_back(name):
     job = demo(name)
-    data = write_dxf(job, set_out(job, WAYS), form_plan(job, WAYS))
+    data = write_dxf(job, set_out(job, WAYS), form_plan(job, WAYS), (), Job(job).bolt_spots)
     document = ezdxf.read(io.StringIO(data.decode()))
+    counts = {
+        layer: len(document.modelspace().query(f"*[layer=='{layer}']")) for layer in ("JOINTS", "PAD-LINES", "BOLTS")
+    }
+    assert counts == {
+        "JOINTS": len(job.joints.lines),
+        "PAD-LINES": len(job.screed.pads),
+        "BOLTS": len(Job(job).bolt_spots),
+    }
     audit = document.audit()
     assert not audit.errors and not audit.fixes
     assert set(LAYERS) <= {layer.dxf.name for layer in document.layers}

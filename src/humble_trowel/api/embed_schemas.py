@@ -7,6 +7,7 @@ from typing import Annotated
 from pydantic import BaseModel, ConfigDict, Field
 
 from humble_trowel.core.edits.registry import Edit
+from humble_trowel.core.embeds.others import OtherTold
 from humble_trowel.core.embeds.told import EmbedsTold
 from humble_trowel.core.findings import Finding
 
@@ -19,7 +20,8 @@ class EmbedsAsked(BaseModel):
 
 
 class EmbedsState(BaseModel):
-    """embeds: None where nothing is said."""
+    """embeds: None where nothing is said; others: what stands up of other stages."""
 
     embeds: EmbedsTold | None
+    others: list[OtherTold]
     findings: list[Finding]

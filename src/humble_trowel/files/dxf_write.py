@@ -1,4 +1,4 @@
-"""The plan as DXF: outline, openings, forms, strings, footings, walls, what lies beside, existing work and dimensions, each on a layer of its own."""
+"""The plan as DXF: outline, openings, forms, strings, footings, walls, what lies beside, steel, joints, pad lines, bolts, existing work and dimensions, each on a layer of its own."""
 
 from __future__ import annotations
 
@@ -26,16 +26,19 @@ from humble_trowel.core.units import Units, say_length
 LAYERS = {
     "OUTLINE": (7, 50), "OPENINGS": (7, 35), "ZONES": (8, 18), "FORMS": (30, 25), "STRINGS": (5, 18),
     "EXISTING": (9, 25), "FOOTINGS": (8, 25), "WALLS": (3, 35), "BESIDE": (4, 25), "DIMENSIONS": (7, 13), "CORNERS": (7, 18),
-    "BARS": (12, 25), "STIRRUPS": (12, 13), "BAR-MARKS": (12, 18),
+    "BARS": (12, 25), "STIRRUPS": (12, 13), "BAR-MARKS": (12, 18), "JOINTS": (1, 25), "PAD-LINES": (6, 18), "BOLTS": (1, 18),
 }  # fmt: skip
 DIMENSIONS = "SLAB"  # the style of them all
 TEXT_MM = 150.0
+BOLT_MM = 20.0  # drawn larger than it is
 AWAY_MM = 600.0
 
 
-def write_dxf(plan: Plan, sheet: SetOutSheet, forms: FormPlan, steel: Sequence[Laid] = ()) -> bytes:
-    """A DXF R2010 file, in inches for a ft-in job and mm otherwise. steel: bars to draw, each mark named at its first. The plan
-    must have an outline."""
+def write_dxf(
+    plan: Plan, sheet: SetOutSheet, forms: FormPlan, steel: Sequence[Laid] = (), bolts: Sequence[XY] = ()
+) -> bytes:
+    """A DXF R2010 file, in inches for a ft-in job and mm otherwise. steel: bars to draw, each mark named at its first; bolts: their
+    middles. The plan must have an outline."""
     import ezdxf
     from ezdxf.enums import TextEntityAlignment
 
@@ -79,6 +82,12 @@ def write_dxf(plan: Plan, sheet: SetOutSheet, forms: FormPlan, steel: Sequence[L
         letter = space.add_text(corner_name(i), height=TEXT_MM * per, dxfattribs={"layer": "CORNERS"})
         letter.set_placement(place, align=TextEntityAlignment.MIDDLE_CENTER)
     _bars(space, steel, per)
+    lines = [("JOINTS", row.start, row.end) for row in plan.joints.lines]
+    for layer, start, end in [*lines, *(("PAD-LINES", row.start, row.end) for row in plan.screed.pads)]:
+        one, other = scaled([start, end])
+        space.add_line(one, other, dxfattribs={"layer": layer})
+    for x, y in scaled(bolts):
+        space.add_circle((x, y), BOLT_MM * per, dxfattribs={"layer": "BOLTS"})
     _dimensions(space, ring, per, plan.units)
     document.write(out := io.StringIO())
     return out.getvalue().encode("utf-8")

@@ -21,6 +21,8 @@ export const embeds = {
 	side: 'Side',
 	wallCall: (side: string) => `Wall along ${side}, call it`,
 	wallInside: 'A wall inside',
+	others: 'Stands up too',
+	otherStage: { steel: 'Steel', underslab: 'Underslab' } as Record<string, string>,
 	walkCall: (name: string) => `${name}, call it`,
 	walkHint: { 'ft-in': "from 12' e of A; 10' n; studs at 16", mm: 'from 3600 e of A; 3000 n; studs at 400' },
 	wallHint: {

@@ -22,4 +22,4 @@ def embeds(request: Request, job_id: JobId, body: EmbedsAsked) -> EmbedsState:
         job = Job(apply(job.plan, body.edits)[0], job.crew, job.records, before=job)
     if job.embeds is None and job.stumbles("embeds"):
         job.answered("embeds", None)
-    return EmbedsState(embeds=job.embeds_told, findings=findings_of(job))
+    return EmbedsState(embeds=job.embeds_told, others=job.stands_up, findings=findings_of(job))

@@ -125,7 +125,12 @@ def plan_dxf(request: Request, job_id: JobId) -> Response:
 
     job = service_of(request).laid_out(job_id)
     plan, sheet, forms = job.plan, job.answered("set_out", job.set_out), job.answered("forms", job.forms)
-    return _file(write_dxf(plan, sheet, forms, job.steel.bars if job.steel else ()), plan.name, ".dxf", "image/vnd.dxf")
+    return _file(
+        write_dxf(plan, sheet, forms, job.steel.bars if job.steel else (), job.bolt_spots),
+        plan.name,
+        ".dxf",
+        "image/vnd.dxf",
+    )
 
 
 @router.post("/read-points", response_model=PointsFile, openapi_extra=file_body("application/octet-stream"))

@@ -2,10 +2,16 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
+from humble_trowel.core.edges.section import Section
 from humble_trowel.core.embeds.embeds import EmbedsLaid, embeds_laid
+from humble_trowel.core.embeds.others import OtherTold, others_of
 from humble_trowel.core.embeds.records import EmbedSet
+from humble_trowel.core.embeds.seen import seen_in_cut
 from humble_trowel.core.embeds.setting import SettingDone, setting
 from humble_trowel.core.embeds.told import EmbedsTold, embeds_told
+from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.job.steel import SteelAnswers
 from humble_trowel.core.kept import kept
 
@@ -50,3 +56,24 @@ class EmbedAnswers(SteelAnswers):
         """All of it in words and drawings."""
         found = self.embeds
         return embeds_told(self.plan, self.ways.embeds, found, self.setting) if found else None
+
+    @property
+    def stands_up(self) -> list[OtherTold]:
+        """What else stands up, of other stages."""
+        return others_of(self.plan, self.steel.bars if self.steel else ())
+
+    @property
+    def bolt_spots(self) -> list[XY]:
+        """The middle of every bolt, of plates and of templates."""
+        if self.embeds is None:
+            return []
+        rows = [bolt.spot for wall in self.embeds.walls for bolt in wall.bolts]
+        return rows + [spot for group in self.embeds.groups for spot in group.spots]
+
+    def section(self, start: XY, end: XY, moving: bool = False) -> Section:
+        """The section along a line, with plates and bolts in it where nothing moves. Raises InputError, PlanError."""
+        cut = super().section(start, end, moving)
+        if moving or self.embeds is None or self.solid is None:
+            return cut
+        more = seen_in_cut(self.embeds, self.solid, self.ways.embeds, self.plan.units, start, end)
+        return replace(cut, blocks=[*cut.blocks, *more])

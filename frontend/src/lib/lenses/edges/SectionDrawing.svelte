@@ -8,7 +8,7 @@
 	import SectionFoam from './SectionFoam.svelte';
 	import SectionGround from './SectionGround.svelte';
 	import SectionSizes from './SectionSizes.svelte';
-	import { drawnBlocks, lyingWithin, SectionView } from './section_view';
+	import { drawnBlocks, lyingWithin, roundIn, SectionView } from './section_view';
 	import { editOf } from './section_edits';
 	import { lengthKeys } from '../../ui/typed';
 	let { store, section, tall = 330 }: { store: JobStore; section: Section; tall?: number } = $props();
@@ -98,8 +98,14 @@
 						y={view.y(block.top_mm)}
 						width={(block.s1_mm - block.s0_mm) * view.scale}
 						height={(block.top_mm - block.bottom_mm) * view.scale}
-						rx={block.kind === 'pipe' || lyingWithin(block.kind) ? ((block.s1_mm - block.s0_mm) * view.scale) / 2 : 0}
-						fill={block.kind === 'pipe' ? 'var(--color-well)' : block.kind === 'bar' ? 'var(--color-rust)' : 'var(--color-water)'}
+						rx={roundIn(block.kind) ? ((block.s1_mm - block.s0_mm) * view.scale) / 2 : 0}
+						fill={block.kind === 'pipe'
+							? 'var(--color-well)'
+							: block.kind === 'plate'
+								? 'var(--color-board)'
+								: block.kind === 'bar' || block.kind === 'bolt'
+									? 'var(--color-rust)'
+									: 'var(--color-water)'}
 						stroke="var(--color-ink)"
 						stroke-width={lyingWithin(block.kind) ? 1 : 2.4}
 					/>
@@ -116,13 +122,13 @@
 					/>
 				{/if}
 				<text
-					x={view.x((block.s0_mm + block.s1_mm) / 2)}
-					y={block.kind === 'footing' || block.kind === 'wall'
+					x={view.x((block.s0_mm + block.s1_mm) / 2) + (block.kind === 'bolt' ? 10 : 0)}
+					y={['footing', 'wall', 'bolt'].includes(block.kind)
 						? view.y((block.top_mm + block.bottom_mm) / 2) + 5
 						: block.kind === 'pipe' || lyingWithin(block.kind)
 							? view.y(block.bottom_mm) + 17
 							: view.y(block.top_mm) - 7}
-					text-anchor="middle"
+					text-anchor={block.kind === 'bolt' ? 'start' : 'middle'}
 					class="name fill-ink2 stroke-bench stroke-4 text-note font-mid [paint-order:stroke]">{block.name}</text
 				>
 			{/each}

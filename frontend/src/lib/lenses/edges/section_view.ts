@@ -29,7 +29,9 @@ export function stretchesOf(marks: readonly number[]): { from: number; to: numbe
 export const builtBelow = (section: Section) =>
 	section.blocks.filter((block) => ['footing', 'wall', 'pipe'].includes(block.kind));
 
-export const lyingWithin = (kind: string) => kind === 'tube' || kind === 'bar';
+export const lyingWithin = (kind: string) => ['tube', 'bar', 'bolt', 'plate'].includes(kind);
+/** what is round, cut across */
+export const roundIn = (kind: string) => ['pipe', 'tube', 'bar'].includes(kind);
 /** Blocks as they are drawn: tube and bars of a mark thinned to every so many px, each named once. */
 export function drawnBlocks(section: Section, x: (s: number) => number) {
 	const last: Record<string, number> = {};

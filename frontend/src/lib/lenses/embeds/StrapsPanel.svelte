@@ -61,6 +61,17 @@
 		{/each}
 	</ul>
 {/each}
+{#if data.others.length}
+	<h2 class="panel-head">{words.others}</h2>
+	<ul>
+		{#each data.others as row (row.what + row.name)}
+			<li class="flex min-h-44 items-center justify-between gap-10 border-b border-hair" data-other={row.what}>
+				<span><b>{row.name}</b> {row.count > 1 ? `${row.count} ${row.what}` : row.what}</span>
+				<Act kind="quiet" href="/job/{store.id}/{row.lens}?tab={row.tab}">{words.otherStage[row.lens]}</Act>
+			</li>
+		{/each}
+	</ul>
+{/if}
 <h2 class="panel-head">{words.groups}</h2>
 <p class="label">{words.groupPress}</p>
 <div class="mt-6 flex flex-wrap gap-6">

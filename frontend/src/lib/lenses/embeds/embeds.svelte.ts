@@ -33,6 +33,9 @@ export class EmbedsData {
 	get found() {
 		return this.#state.value?.embeds ?? null;
 	}
+	get others() {
+		return this.#state.value?.others ?? [];
+	}
 	get findings() {
 		return this.#state.value?.findings ?? [];
 	}

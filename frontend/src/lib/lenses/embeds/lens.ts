@@ -6,5 +6,5 @@ export const embedsLens = lens(
 	'6',
 	['walls', 'bolts', 'straps', 'setting'] as const,
 	'grid-cols-[minmax(420px,704fr)_minmax(540px,576fr)] max-phone:grid-rows-[300px_auto]',
-	{ setting: 'grid-cols-[minmax(420px,704fr)_minmax(540px,576fr)] max-phone:grid-rows-[34svh_auto]' }
+	{ setting: 'grid-cols-[minmax(420px,704fr)_minmax(540px,576fr)] max-phone:grid-rows-[22svh_auto]' }
 );
