@@ -69,28 +69,37 @@ def write_dxf(
         space.add_lwpolyline(scaled(shape), close=True, dxfattribs={"layer": layer})
     for board in form_boards(ring, forms):
         space.add_lwpolyline(scaled(board), close=True, dxfattribs={"layer": "FORMS"})
-    for line in sheet.strings:
-        ends = scaled([(line.start.x_mm, line.start.y_mm), (line.end.x_mm, line.end.y_mm)])
-        space.add_line(ends[0], ends[1], dxfattribs={"layer": "STRINGS"})
-        for nail in (line.start, line.end):
-            if nail.board:
-                one, other = scaled(nail.board)
-                space.add_line(one, other, dxfattribs={"layer": "STRINGS"})
+    _strings(space, sheet, per)
     for i, (x, y) in enumerate(scaled(ring)):
         nx, ny = outward(ring, i)
         place = (x + nx * 1.4 * TEXT_MM * per, y + ny * 1.4 * TEXT_MM * per)
         letter = space.add_text(corner_name(i), height=TEXT_MM * per, dxfattribs={"layer": "CORNERS"})
         letter.set_placement(place, align=TextEntityAlignment.MIDDLE_CENTER)
     _bars(space, steel, per)
-    lines = [("JOINTS", row.start, row.end) for row in plan.joints.lines]
-    for layer, start, end in [*lines, *(("PAD-LINES", row.start, row.end) for row in plan.screed.pads)]:
-        one, other = scaled([start, end])
-        space.add_line(one, other, dxfattribs={"layer": layer})
-    for x, y in scaled(bolts):
-        space.add_circle((x, y), BOLT_MM * per, dxfattribs={"layer": "BOLTS"})
+    _on_top(space, plan, bolts, per)
     _dimensions(space, ring, per, plan.units)
     document.write(out := io.StringIO())
     return out.getvalue().encode("utf-8")
+
+
+def _strings(space: Any, sheet: SetOutSheet, per: float) -> None:
+    """Strings, and the batter boards they hang on."""
+    for line in sheet.strings:
+        ends = [(nail.x_mm * per, nail.y_mm * per) for nail in (line.start, line.end)]
+        space.add_line(ends[0], ends[1], dxfattribs={"layer": "STRINGS"})
+        for nail in (line.start, line.end):
+            if nail.board:
+                one, other = [(x * per, y * per) for x, y in nail.board]
+                space.add_line(one, other, dxfattribs={"layer": "STRINGS"})
+
+
+def _on_top(space: Any, plan: Plan, bolts: Sequence[XY], per: float) -> None:
+    """Joints, pad lines, and the middle of every bolt."""
+    lines = [("JOINTS", row.start, row.end) for row in plan.joints.lines]
+    for layer, start, end in [*lines, *(("PAD-LINES", row.start, row.end) for row in plan.screed.pads)]:
+        space.add_line((start[0] * per, start[1] * per), (end[0] * per, end[1] * per), dxfattribs={"layer": layer})
+    for x, y in bolts:
+        space.add_circle((x * per, y * per), BOLT_MM * per, dxfattribs={"layer": "BOLTS"})
 
 
 def _bars(space: Any, steel: Sequence[Laid], per: float) -> None:

@@ -3,10 +3,9 @@
 from __future__ import annotations
 
 import math
-import re
-from typing import Annotated, Any, Literal
+from typing import Any, Literal
 
-from pydantic import Field, ValidationError
+from pydantic import ValidationError
 
 from humble_trowel.core.calls.embed_calls import read_group, read_strap, read_wall
 from humble_trowel.core.edits.base import (
@@ -14,28 +13,24 @@ from humble_trowel.core.edits.base import (
     EditBase,
     Edited,
     GroupId,
-    Short,
     SideId,
     Spot,
     StrapId,
     StudWallId,
     Title,
-    Typed,
     ring_needed,
     side_at,
 )
 from humble_trowel.core.errors import EditError
 from humble_trowel.core.geometry.ring import side_of
-from humble_trowel.core.geometry.wall_bases import INSIDE, WallBase, base_of
+from humble_trowel.core.geometry.wall_bases import base_of
 from humble_trowel.core.plan.document import Plan, side_name
-from humble_trowel.core.plan.embed_parts import BoltGroup, HandBolt, Strap, StudWall
+from humble_trowel.core.plan.embed_parts import BoltGroup, Strap, StudWall
 from humble_trowel.core.plan.ids import place_of
-from humble_trowel.core.units import parse_length, say_length
+from humble_trowel.core.units import say_length
 
 SAME_MM = 3.0
 MOST_BRACKETS = 200
-_FROM = re.compile(r"from\s+(?P<corner>[A-Za-z]{1,2})(?:\s+end)?\s+(?P<far>.+)")
-Stations = Annotated[list[Annotated[float, Field(ge=0, le=1e6)]], Field(max_length=200)]
 
 
 def with_embeds(plan: Plan, **changes: Any) -> Plan:
@@ -146,84 +141,6 @@ class TakeOutWall(EditBase):
         return with_embeds(plan, walls=walls, bolts=bolts), f"Wall {gone.name} taken out"
 
 
-class SetBolt(EditBase):
-    """Move, add or take out a bolt by hand. was: where it stood, null for a new one; at: where it stands now ('22' 7 1/2', 'from A
-    13''), '' to take it out; others: the other bolts of its piece, which are by hand from then on too."""
-
-    op: Literal["set_bolt"]
-    wall: StudWallId
-    was: Annotated[float, Field(ge=0, le=1e6)] | None = None
-    at: Typed = ""
-    others: Stations = []
-    reason: Short = ""
-
-    def apply(self, plan: Plan) -> Edited:
-        wall = plan.embeds.walls[place_of(plan, "stud_walls", self.wall, "wall")]
-        base = base_of(plan, wall)
-        if base is None:
-            raise EditError("That side is not on this slab any more.", "wall")
-        to = self._station(plan, base)
-        if to is None and self.was is None:
-            raise EditError("Where does the bolt stand?", "at")
-        mine = [row for row in plan.embeds.bolts if row.wall == wall.id]
-        rest = [row for row in plan.embeds.bolts if row.wall != wall.id]
-        old = next((row for row in mine if self.was is not None and abs(row.at_mm - self.was) <= SAME_MM), None)
-        kept = [row for row in mine if row is not old]
-        if to is not None and any(abs(row - to) <= SAME_MM for row in [*self.others, *(one.at_mm for one in kept)]):
-            raise EditError("A bolt stands there already.", "at")
-        kept += [
-            HandBolt(wall=wall.id, at_mm=at)
-            for at in self.others
-            if not any(abs(at - row.at_mm) <= SAME_MM for row in kept)
-        ]
-        if to is not None:
-            kept.append(HandBolt(id=old.id if old else "", wall=wall.id, at_mm=to, reason=self.reason.strip()))
-        kept.sort(key=lambda row: row.at_mm)
-        where = "taken out" if to is None else f"at {say_length(to, plan.units)}"
-        return with_embeds(plan, bolts=[*rest, *kept]), f"Bolt of {wall.name} {where}"
-
-    def _station(self, plan: Plan, base: WallBase) -> float | None:
-        """Where it stands from where stations start. Raises EditError past the ends."""
-        if not isinstance(self.at, str):
-            found = self.at
-        elif not self.at.strip():
-            return None
-        else:
-            found = self._called(plan, base, self.at.strip())
-        if not 0 <= found <= base.size_mm + 1e-6:
-            raise EditError(
-                "That is past the end of the wall." if base.side == INSIDE else "That is past the end of the side.",
-                "at",
-            )
-        return found
-
-    def _called(self, plan: Plan, base: WallBase, text: str) -> float:
-        match = _FROM.fullmatch(text)
-        far = parse_length(match["far"] if match else text, plan.units)
-        if match is None:
-            return far
-        letter = match["corner"].upper()
-        if letter == base.corner.partition(" ")[0].upper():
-            return far
-        if letter == base.far_corner.partition(" ")[0].upper():
-            return base.size_mm - far
-        raise EditError(f"{letter} is no end of {base.name}.", "at")
-
-
-class BoltsByRule(EditBase):
-    """Let the rules place all bolts of a wall again."""
-
-    op: Literal["bolts_by_rule"]
-    wall: StudWallId
-
-    def apply(self, plan: Plan) -> Edited:
-        wall = plan.embeds.walls[place_of(plan, "stud_walls", self.wall, "wall")]
-        rest = [row for row in plan.embeds.bolts if row.wall != wall.id]
-        if len(rest) == len(plan.embeds.bolts):
-            raise EditError(f"No bolt of {wall.name} is by hand.", "wall")
-        return with_embeds(plan, bolts=rest), f"Bolts of {wall.name} by the rules"
-
-
 class CallStrap(EditBase):
     """A strap, hold-down, bracket, threshold or leave-out at a side, as it is called; 'bracket every 8'' makes a row of them."""
 
@@ -305,5 +222,5 @@ class TakeOutGroup(EditBase):
 
 
 EMBED_EDITS = (
-    CallWall, WallsAllRound, TakeOutWall, SetBolt, BoltsByRule, CallStrap, TakeOutStrap, CallGroup, TakeOutGroup,
+    CallWall, WallsAllRound, TakeOutWall, CallStrap, TakeOutStrap, CallGroup, TakeOutGroup,
 )  # fmt: skip

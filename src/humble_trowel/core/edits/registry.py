@@ -34,6 +34,7 @@ from humble_trowel.core.edits.outline import OUTLINE_EDITS
 from humble_trowel.core.edits.pads import PAD_EDITS
 from humble_trowel.core.edits.recesses import RECESS_EDITS
 from humble_trowel.core.edits.screed_calls import SCREED_EDITS
+from humble_trowel.core.edits.set_bolts import BOLT_EDITS
 from humble_trowel.core.edits.steel import STEEL_EDITS
 from humble_trowel.core.edits.take_out import TakeOut
 from humble_trowel.core.edits.templates import Template
@@ -50,7 +51,7 @@ from humble_trowel.core.reading.plain_errors import plan_error
 
 EDITS: tuple[type[EditBase], ...] = (
     *OUTLINE_EDITS, *OPENING_EDITS, *ZONE_EDITS, *EDGE_EDITS, *BESIDE_EDITS, *FORM_EDITS, *GROUND_EDITS, *BEAM_EDITS, *BAY_EDITS, *PAD_EDITS,
-    *RECESS_EDITS, *TOP_EDITS, *FOOTING_EDITS, *WALL_EDITS, *ALONGSIDE_EDITS, *UNDERSLAB_EDITS, *COVERING_EDITS, *HEATED_EDITS, *STEEL_EDITS, *EMBED_EDITS, WalkWall, *JOINT_EDITS, *SCREED_EDITS, *CALL_EDITS, *KIND_EDITS, *KIND_OF_JOB_EDITS, Template, TakeOut, SetFields, ReplacePlan,
+    *RECESS_EDITS, *TOP_EDITS, *FOOTING_EDITS, *WALL_EDITS, *ALONGSIDE_EDITS, *UNDERSLAB_EDITS, *COVERING_EDITS, *HEATED_EDITS, *STEEL_EDITS, *EMBED_EDITS, WalkWall, *BOLT_EDITS, *JOINT_EDITS, *SCREED_EDITS, *CALL_EDITS, *KIND_EDITS, *KIND_OF_JOB_EDITS, Template, TakeOut, SetFields, ReplacePlan,
 )  # fmt: skip
 if TYPE_CHECKING:
     Edit = EditBase
