@@ -204,6 +204,7 @@ def test_a_fresh_edge_asks_for_a_foot_of_board_and_rails_come_out():
     )
     railed = edited(laid, {"op": "set_pad_line", "pad": pad, "rides": "rail"})
     (pull,) = [row for row in Job(railed).screed_findings if row.code == "guides-pull"]
+    assert Job(railed).screed_told.runs[0].out_by == Job(railed).screed_told.end_text and edge
     assert pull.words.startswith("Rails come out") and Job(railed).screed_told.strips[0].left.kind in ("rail", "form")
 
 

@@ -39,6 +39,7 @@ export const screed = {
 	lines: 'Pad lines',
 	line: (letter: string) => `Line ${letter}`,
 	fall: 'where two falls meet',
+	outBy: (at: string) => `out by ${at}`,
 	rides: { wet: 'Wet pads', rail: 'Rail', stakes: 'Stakes', pegs: 'Pegs', edge: 'Fresh edge' } as Record<string, string>,
 	ridesName: 'Boards ride on',
 	out: 'Take it out',

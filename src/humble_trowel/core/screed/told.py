@@ -19,7 +19,7 @@ from humble_trowel.core.plan.ground_ways import RodReads
 from humble_trowel.core.plan.screed_ways import ScreedWays
 from humble_trowel.core.screed.borders import Stretch
 from humble_trowel.core.screed.check import chords_of, on_mm
-from humble_trowel.core.screed.doubts import forms_back, not_reached
+from humble_trowel.core.screed.doubts import PULLED, forms_back, not_reached
 from humble_trowel.core.screed.pads import PadRun
 from humble_trowel.core.screed.pulls import boards_of, rides_of, rules_of
 from humble_trowel.core.screed.strips import StripLaid, StripsLaid
@@ -66,7 +66,7 @@ def screed_told(
     end = max((row.end_min for row in strips), default=0.0)
     vibrating = {round(mm) for mm in ways.vibrating_mm}
     return ScreedTold(
-        strips, [_run(plan, ways, run) for run in (*laid.runs, *_lost(plan, laid))], [_pad(plan, ways, row, reads) for row in pads],
+        strips, [_run(plan, ways, run, laid, clock) for run in (*laid.runs, *_lost(plan, laid))], [_pad(plan, ways, row, reads) for row in pads],
         [
             StandTold(row.row.id, row.row.at, row.brings, row.reach_mm, say_length(row.reach_mm, plan.units), place_words(plan, row.row.at).removeprefix("at "))
             for row in laid.stands
@@ -199,12 +199,14 @@ def _remedy(plan: Plan, row: StripLaid) -> Remedy | None:
     )
 
 
-def _run(plan: Plan, ways: ScreedWays, run: PadRun) -> RunTold:
+def _run(plan: Plan, ways: ScreedWays, run: PadRun, laid: StripsLaid, clock: datetime | None) -> RunTold:
     own = next((row for row in plan.screed.pads if row.id == run.key), None)
+    rides = rides_of(plan, ways, run.key) if own else "wet"
+    ends = [row.strip.end_min for row in laid.strips if any(one.key == run.key for one in row.border)]
     return RunTold(
-        run.key, run.letter, run.start, run.end, own is not None, rides_of(plan, ways, run.key) if own else "wet",
+        run.key, run.letter, run.start, run.end, own is not None, rides,
         bool(own and own.rides), say_length(run.length_mm, plan.units),
-        f"{place_words(plan, run.start).removeprefix('at ')} to {place_words(plan, run.end).removeprefix('at ')}", False,
+        f"{place_words(plan, run.start).removeprefix('at ')} to {place_words(plan, run.end).removeprefix('at ')}", time_at(clock, max(ends)) if rides in PULLED and ends else "",
     )  # fmt: skip
 
 

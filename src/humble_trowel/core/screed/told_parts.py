@@ -83,7 +83,7 @@ class PadTold:
 
 @dataclass(frozen=True)
 class RunTold:
-    """A line of pads. drawn: somebody laid it; else two falls meet there."""
+    """A line of pads. drawn: somebody laid it; else two falls meet there. out_by: when a rail, stakes or pegs are out, '' for none."""
 
     key: str
     letter: str
@@ -94,7 +94,7 @@ class RunTold:
     own_rides: bool
     length_text: str
     chalk: str
-    wrong: bool
+    out_by: str
 
 
 @dataclass(frozen=True)

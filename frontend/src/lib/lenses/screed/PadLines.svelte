@@ -17,7 +17,7 @@
 				<span class="min-w-180 flex-1"
 					><b class="text-key text-paint">{run.letter}</b>
 					<Frac text={run.drawn ? run.chalk : words.fall} />
-					<span class="label"><Frac text={run.length_text} /></span></span
+					<span class="label"><Frac text={run.length_text} />{run.out_by ? `, ${words.outBy(run.out_by)}` : ''}</span></span
 				>
 				{#if run.drawn}
 					<Choose
