@@ -111,6 +111,7 @@ def test_the_json_names_are_fixed():
         "tubing",
         "steel",
         "embeds",
+        "screed",
         "joints",
         "findings",
     ]

@@ -19,7 +19,7 @@ def test_lay_out_an_l_on_a_phone(phone):
         "Underslab",
         "Steel",
         "Embeds",
-        "Joints",
+        "Screed",
         "Order",
     ):  # the neighbours of where one is are on the string
         phone.get_by_role("link", name=beside).click()

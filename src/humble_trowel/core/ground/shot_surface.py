@@ -157,8 +157,10 @@ def _outside(spots: Array, sides: Index, reach: float) -> tuple[Array, Index]:
         if one[0] * two[1] - one[1] * two[0] <= 1e-12:
             continue
         spot, tip = spots[start], one + two
-        # long enough that the quadrilateral holds the whole arc of the wedge
-        tip = tip / max(float(tip @ one), 0.2) if float(tip @ one) > 0 else tip
+        if float(tip @ tip) < 1.0:  # nearly a half plane: the middle stands square on what lies between the two
+            tip = np.array([two[1] - one[1], one[0] - two[0]])
+        # long enough that the quadrilateral holds nearly the whole arc of the wedge, however wide that is
+        tip = 2.0 * tip / np.hypot(tip[0], tip[1])
         wedges.append([spot, spot + reach * one, spot + reach * tip, spot + reach * two, spot])
         corners.append(start)
     if wedges:
