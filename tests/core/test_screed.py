@@ -66,7 +66,7 @@ def test_the_demo_has_one_strip_that_is_short_and_the_press_that_is_offered_mend
     assert short.words == "Strip 6: the 16′ board is 9″ short. It wants 16′-9″." and "18′" in short.remedy
     assert standing(STAGES[6], job).words == "1 strip short"
     strip = job.screed_told.strips[5]
-    assert (strip.left.words, strip.right.words, strip.short_text) == ("pad line f", "step board", "9″")
+    assert (strip.left.words, strip.right.words, strip.short_text) == ("pad line u", "step board", "9″")
     assert strip.wide_mm == pytest.approx(16 * FT) and strip.needed_mm == pytest.approx(16.75 * FT)
     mended = edited(job.plan, {"op": "lay_pad_line", "ends": strip.remedy.ends})
     assert "strip-board" not in codes(mended) and len(mended.screed.strips) == 8

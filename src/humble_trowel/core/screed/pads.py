@@ -66,11 +66,16 @@ def pad_runs(plan: Plan, borders: Sequence[Sequence[tuple[Stretch, float, float]
             if row.on in ("pad", "hip"):
                 pieces.setdefault(row.key, []).append((row.start, row.end, start, end))
     drawn = {row.id: (row.start, row.end) for row in plan.screed.pads}
-    keys = [*(key for key in drawn if key in pieces), *sorted(key for key in pieces if key not in drawn)]
+    laid = [key for key in drawn if key in pieces]
+    met = sorted(key for key in pieces if key not in drawn)
+    # lines that somebody lays are a, b, c; where falls meet they are z, y, x, so that neither moves the other's letters
+    letters = [letter_of(at) for at in range(len(laid))] + [
+        letter_of(25 - at if at < 26 else at) for at in range(len(met))
+    ]
     runs: list[PadRun] = []
-    for at, key in enumerate(keys):
+    for key, letter in zip([*laid, *met], letters, strict=True):
         known = [pad for run in runs for pad in run.pads]
-        runs.append(_run(key, letter_of(at), drawn.get(key) or _whole(pieces[key]), pieces[key], most_mm, known))
+        runs.append(_run(key, letter, drawn.get(key) or _whole(pieces[key]), pieces[key], most_mm, known))
     return runs
 
 

@@ -23,7 +23,7 @@
 	const first = $derived(data.strips.find((row) => row.remedy && row.wrong.length) ?? null);
 	/* one scale for all cuts: the longest board or strip fills three quarters of the room */
 	const scale = $derived(190 / Math.max(1, ...data.strips.flatMap((row) => [row.board_mm, row.needed_mm])));
-	const letter = $derived(String.fromCharCode(97 + (data.runs.length % 26)));
+	const letter = $derived(String.fromCharCode(97 + (data.runs.filter((run) => run.drawn).length % 26)));
 </script>
 
 <Verdict
