@@ -16,6 +16,7 @@ from humble_trowel.core.rules.forms import forms
 from humble_trowel.core.rules.grades import grades
 from humble_trowel.core.rules.insulation import insulation
 from humble_trowel.core.rules.joints import joints
+from humble_trowel.core.rules.order import order
 from humble_trowel.core.rules.screed import screed
 from humble_trowel.core.rules.squaring import squaring
 from humble_trowel.core.rules.steel import steel
@@ -23,7 +24,7 @@ from humble_trowel.core.rules.volume import volume
 
 ANSWERS: dict[str, Callable[[Given], Answer]] = {
     "volume": volume, "squaring": squaring, "forms": forms, "grades": grades, "insulation": insulation, "steel": steel,
-    "cutting": cutting, "anchors": anchors, "joints": joints, "screed": screed,
+    "cutting": cutting, "anchors": anchors, "joints": joints, "screed": screed, "order": order,
 }  # fmt: skip
 
 
