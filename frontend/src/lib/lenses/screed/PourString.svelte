@@ -43,6 +43,7 @@
 		min={0}
 		max={end}
 		step={1}
+		thumbPositioning="exact"
 		bind:value={() => now, (value) => go(value)}
 	>
 		<Slider.Thumb index={0} class="block size-44 cursor-grab" aria-label={words.slide}>
