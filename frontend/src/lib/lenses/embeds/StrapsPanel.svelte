@@ -66,7 +66,7 @@
 	<ul>
 		{#each data.others as row (row.what + row.name)}
 			<li class="flex min-h-44 items-center justify-between gap-10 border-b border-hair" data-other={row.what}>
-				<span><b>{row.name}</b> {row.count > 1 ? `${row.count} ${row.what}` : row.what}</span>
+				<span><b>{row.name}</b> {row.count > 1 ? `${row.count} ${row.what}` : row.name.includes(row.what) ? '' : row.what}</span>
 				<Act kind="quiet" href="/job/{store.id}/{row.lens}?tab={row.tab}">{words.otherStage[row.lens]}</Act>
 			</li>
 		{/each}
