@@ -4,16 +4,19 @@ import type { BoltTold, EmbedsState, ItemTold, WallTold } from '../../api/schema
 import { outbox } from '../../outbox/outbox.svelte';
 import type { JobStore } from '../../state/job.svelte';
 import { Resource } from '../../state/resource.svelte';
+import { tried } from '../../state/tried';
 
 export class EmbedsData {
-	readonly #state = new Resource<EmbedsState>(() => api.embeds(this.store.id, { edits: this.store.onTop }));
+	readonly #state: Resource<EmbedsState>;
 	#wall = $state('');
 	#bolt = $state(0);
 	#item = $state('');
 	/** where a group will stand, mm on the plan */
 	spot = $state.raw<readonly [number, number] | null>(null);
 
-	constructor(readonly store: JobStore) {}
+	constructor(readonly store: JobStore) {
+		this.#state = tried(store, api.embeds);
+	}
 
 	/** what the program has and this screen has not read again yet: without a signal that may take a while */
 	#kept = $state.raw<Record<string, unknown>[]>([]);

@@ -3,13 +3,16 @@ import { api } from '../../api/api';
 import type { JointsState, JointTold, Proposals } from '../../api/schema';
 import type { Edit, JobStore } from '../../state/job.svelte';
 import { Resource } from '../../state/resource.svelte';
+import { tried } from '../../state/tried';
 
 export class ScreedData {
-	readonly #state = new Resource<JointsState>(() => api.joints(this.store.id, { edits: this.store.onTop }));
+	readonly #state: Resource<JointsState>;
 	readonly #laid = new Resource<Proposals>(() => api.jointProposals(this.store.id));
 	#held = $state('');
 
-	constructor(readonly store: JobStore) {}
+	constructor(readonly store: JobStore) {
+		this.#state = tried(store, api.joints);
+	}
 
 	async load() {
 		if (this.store.kept?.document.outline) await this.#state.load();

@@ -4,9 +4,10 @@ import type { PadTold, RunTold, ScreedState, StripProposal, StripTold } from '..
 import { outbox } from '../../outbox/outbox.svelte';
 import type { Edit, JobStore } from '../../state/job.svelte';
 import { Resource } from '../../state/resource.svelte';
+import { tried } from '../../state/tried';
 
 export class StripsData {
-	readonly #state = new Resource<ScreedState>(() => api.screed(this.store.id, { edits: this.store.onTop }));
+	readonly #state: Resource<ScreedState>;
 	readonly #laid = new Resource<StripProposal>(() => api.stripProposal(this.store.id));
 	#strip = $state('');
 	#pad = $state('');
@@ -14,7 +15,9 @@ export class StripsData {
 	minutes = $state<number | null>(null);
 	#kept = $state.raw<Record<string, unknown>[]>([]);
 
-	constructor(readonly store: JobStore) {}
+	constructor(readonly store: JobStore) {
+		this.#state = tried(store, api.screed);
+	}
 
 	async load() {
 		if (!this.store.kept?.document.outline) return;

@@ -4,6 +4,7 @@ import { api } from '../../api/api';
 import type { MarkTold, Place, SteelCuts, SteelState } from '../../api/schema';
 import type { Edit, JobStore } from '../../state/job.svelte';
 import { Resource, troubleOf } from '../../state/resource.svelte';
+import { tried } from '../../state/tried';
 
 /** What a call is of: a slab type, a cage's type, a side. */
 export interface Target {
@@ -13,7 +14,7 @@ export interface Target {
 }
 
 export class SteelData {
-	readonly #state = new Resource<SteelState>(() => api.steel(this.store.id, { edits: this.store.onTop }));
+	readonly #state: Resource<SteelState>;
 	/** the cuts that were worked out last; how far newer ones are, null while none are worked out; whether they were let go */
 	#cuts = $state.raw<SteelCuts | null>(null);
 	share = $state<number | null>(null);
@@ -23,7 +24,9 @@ export class SteelData {
 	#target = $state.raw<Target | null>(null);
 	#look = $state.raw({ place: '', look: '' });
 
-	constructor(readonly store: JobStore) {}
+	constructor(readonly store: JobStore) {
+		this.#state = tried(store, api.steel);
+	}
 
 	get problem() {
 		return this.#state.problem;

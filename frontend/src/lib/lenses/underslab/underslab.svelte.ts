@@ -2,12 +2,13 @@
 import { api } from '../../api/api';
 import type { UnderslabState } from '../../api/schema';
 import { Resource } from '../../state/resource.svelte';
+import { tried } from '../../state/tried';
 import type { Edit, JobStore } from '../../state/job.svelte';
 
 export type What = 'run' | 'riser';
 
 export class UnderslabData {
-	readonly #state = new Resource<UnderslabState>(() => api.underslab(this.store.id, { edits: this.store.onTop }));
+	readonly #state: Resource<UnderslabState>;
 	/** id of the run or riser that is held */
 	#held = $state.raw<{ what: What; id: string } | null>(null);
 	#line = $state('');
@@ -17,7 +18,9 @@ export class UnderslabData {
 	text = $state('');
 	refused = $state(false);
 
-	constructor(readonly store: JobStore) {}
+	constructor(readonly store: JobStore) {
+		this.#state = tried(store, api.underslab);
+	}
 
 	get problem() {
 		return this.#state.problem;
