@@ -11,12 +11,14 @@ from humble_trowel.core.cutting.cut import Clock
 from humble_trowel.core.errors import InputError, TrowelError
 from humble_trowel.core.rules.anchors import anchors
 from humble_trowel.core.rules.case import Answer, Given
+from humble_trowel.core.rules.cold_hot import cold_hot
 from humble_trowel.core.rules.cutting import cutting
 from humble_trowel.core.rules.forms import forms
 from humble_trowel.core.rules.grades import grades
 from humble_trowel.core.rules.insulation import insulation
 from humble_trowel.core.rules.joints import joints
 from humble_trowel.core.rules.order import order
+from humble_trowel.core.rules.pour import pour
 from humble_trowel.core.rules.screed import screed
 from humble_trowel.core.rules.squaring import squaring
 from humble_trowel.core.rules.steel import steel
@@ -25,6 +27,7 @@ from humble_trowel.core.rules.volume import volume
 ANSWERS: dict[str, Callable[[Given], Answer]] = {
     "volume": volume, "squaring": squaring, "forms": forms, "grades": grades, "insulation": insulation, "steel": steel,
     "cutting": cutting, "anchors": anchors, "joints": joints, "screed": screed, "order": order,
+    "pour": pour, "cold-hot": cold_hot,
 }  # fmt: skip
 
 

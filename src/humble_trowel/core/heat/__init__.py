@@ -1,0 +1,1 @@
+"""Heat of concrete: how fast it hydrates and when it sets."""

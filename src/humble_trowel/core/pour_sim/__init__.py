@@ -1,0 +1,1 @@
+"""A pour played through: plant, road, places to stand, crew, board and float."""

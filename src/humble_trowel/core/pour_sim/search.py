@@ -1,0 +1,67 @@
+"""How far apart trucks come for the least money, and what luck does to a day."""
+
+from __future__ import annotations
+
+import random
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, replace
+
+from humble_trowel.core.pour_sim.pour import Pour, Poured
+from humble_trowel.core.pour_sim.simulate import Luck, simulate
+
+SPACINGS = tuple(range(4, 61))
+COLD_JOINT_CENTS = 150_000.0
+LATE_CENTS_M2 = 300.0 / 0.09290304
+LEAST_TRAVEL_MIN, LEAST_PACE = 3.0, 0.5
+
+
+@dataclass(frozen=True)
+class Tried:
+    """A spacing and what it comes to. objective_cents: with what cold joints and late finish are held to cost."""
+
+    spacing_min: float
+    objective_cents: float
+    poured: Poured
+
+
+@dataclass(frozen=True)
+class Dearer:
+    """What a cold joint, and a m2 that is finished too late, are held to cost."""
+
+    cold_joint_cents: float = COLD_JOINT_CENTS
+    late_cents_m2: float = LATE_CENTS_M2
+
+
+def spaced(pour: Pour, spacing_min: float, dear: Dearer) -> Tried:
+    """The pour with another spacing."""
+    found = simulate(replace(pour, loads=replace(pour.loads, spacing_min=spacing_min)))
+    objective = found.cost_cents + dear.cold_joint_cents * found.cold_joints + dear.late_cents_m2 * found.late_m2
+    return Tried(spacing_min, objective, found)
+
+
+def every_spacing(
+    pour: Pour,
+    dear: Dearer = Dearer(),
+    spacings: Sequence[float] = SPACINGS,
+    tick: Callable[[float], None] = lambda _: None,
+) -> list[Tried]:
+    """Every spacing tried. tick: how much of it is done, from 0 to 1."""
+    rows = []
+    for at, spacing in enumerate(spacings):
+        rows.append(spaced(pour, float(spacing), dear))
+        tick((at + 1) / len(spacings))
+    return rows
+
+
+def best(rows: Sequence[Tried]) -> Tried:
+    """The cheapest; of equals the one where trucks wait least, then the closest."""
+    return min(rows, key=lambda row: (round(row.objective_cents, 4), round(row.poured.wait_min, 6), row.spacing_min))
+
+
+def lucky(pour: Pour, seed: int, travel_sd_min: float, pace_sd_share: float) -> Poured:
+    """A day by chance: roads and unloading vary about the plan. The same seed gives the same day."""
+    chance = random.Random(seed)
+    count = len(pour.loads.load_m3)
+    travel = tuple(max(LEAST_TRAVEL_MIN, chance.gauss(pour.loads.travel_min, travel_sd_min)) for _ in range(count))
+    pace = tuple(max(LEAST_PACE, chance.gauss(1.0, pace_sd_share)) for _ in range(count))
+    return simulate(pour, Luck(travel, pace))
