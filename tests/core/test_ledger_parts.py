@@ -7,8 +7,8 @@ from tests.answers import figure
 from tests.plans import edited, l_shape, plan
 
 from humble_trowel.core.geometry.solid import build_solid
+from humble_trowel.core.order.allowances import allowances
 from humble_trowel.core.order.measured import Measured
-from humble_trowel.core.order.quantity import allowances
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import M3_PER_YD3
 from humble_trowel.core.working import evaluate

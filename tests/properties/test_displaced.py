@@ -10,7 +10,7 @@ from tests.random_jobs import random_job
 from humble_trowel.core.errors import PlanError
 from humble_trowel.core.geometry.solid import build_solid
 from humble_trowel.core.ground.displaced import displaced_m3
-from humble_trowel.core.order.quantity import allowances
+from humble_trowel.core.order.allowances import allowances
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.reading.job_file import read_plan
 

@@ -29,6 +29,7 @@ from humble_trowel.api.routes import (
     joints,
     laser,
     lines,
+    order,
     papers,
     photos,
     readings,
@@ -57,7 +58,7 @@ REFUSALS = {
     507: "The disk takes no more.",
 }
 ROUTERS = (
-    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
+    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, order.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
     rules.router, readings.router,
 )  # fmt: skip
 HOUR_S = 3600

@@ -21,11 +21,12 @@ from humble_trowel.core.footings.footings import Footings
 from humble_trowel.core.geometry.slices import Slices
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.lines.outline import Outline
+from humble_trowel.core.order.allowances import Allowance, allowances
 from humble_trowel.core.order.call_in import CallLine
 from humble_trowel.core.order.leaves import volume_unit
 from humble_trowel.core.order.ledger_part import LedgerPart
 from humble_trowel.core.order.measured import Measured
-from humble_trowel.core.order.quantity import Allowance, Ordered, Truck, allowances, order
+from humble_trowel.core.order.quantity import Decided, Ordered, Truck, order
 from humble_trowel.core.order.second_pours import SecondPour
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
@@ -95,33 +96,27 @@ NO_OUTLINE = finding(
 )
 
 
-def concrete_of(
-    plan: Plan,
-    solid: Solid,
-    parts: list[LedgerPart],
-    ways: JobWays,
-    found: Measured,
-    pours: Sequence[SecondPour] = (),
-    buried: Allowance | None = None,
-) -> Concrete:
-    """The ledger with its allowances and the order, counted one way. found: what the site measured; buried: what comes off
-    for what sits in the concrete."""
-    extras = [
-        Allowance(
-            f"{row.name}, with the slab",
-            row.m3,
-            "From the same trucks.",
-            "with_slab",
-            "typed",
-            row.text,
-            row.how,
-            row.working,
-        )
+def extras_of(
+    plan: Plan, solid: Solid, ways: JobWays, found: Measured, pours: Sequence[SecondPour] = (), buried: Allowance | None = None
+) -> list[Allowance]:  # fmt: skip
+    """What is ordered over what is drawn. found: what the site measured; buried: what comes off for what sits in the concrete."""
+    with_it = [
+        Allowance(f"{row.name}, with the slab", row.m3, "From the same trucks.", "with_slab", "typed", row.text, row.how, row.working)
         for row in pours
         if row.with_slab
-    ]
-    extras += allowances(plan, solid, ways, found) + ([buried] if buried else [])
-    ordered = order(plan, parts, extras, ways)
+    ]  # fmt: skip
+    return with_it + allowances(plan, solid, ways, found) + ([buried] if buried else [])
+
+
+def concrete_of(
+    plan: Plan,
+    parts: list[LedgerPart],
+    extras: list[Allowance],
+    ways: JobWays,
+    decided: Decided | None = None,
+) -> Concrete:
+    """The ledger with its allowances and the order, counted one way. decided: an order in place of the need rounded up."""
+    ordered = order(plan, parts, extras, ways, decided)
     unit, per_unit = volume_unit(plan)
     net_m3 = math.fsum(part.m3 for part in parts)
     texts = {f"part_{part.letter}": part.working for part in parts}

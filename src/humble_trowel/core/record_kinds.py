@@ -10,6 +10,7 @@ from humble_trowel.core.footings.record_kinds import FOOTING_RECORDS
 from humble_trowel.core.ground.record_kinds import GROUND_RECORDS
 from humble_trowel.core.lines.record_kinds import LINES_RECORDS
 from humble_trowel.core.lines.records import Struck
+from humble_trowel.core.order.record_kinds import ORDER_RECORDS
 from humble_trowel.core.photos.record_kinds import PHOTO_RECORDS
 from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
 from humble_trowel.core.reading.site_records import SiteRecords
@@ -36,6 +37,7 @@ RECORD_KINDS: tuple[RecordKind[Any], ...] = (
     *STEEL_RECORDS,
     *EMBED_RECORDS,
     *SCREED_RECORDS,
+    *ORDER_RECORDS,
     *PHOTO_RECORDS,
     StruckKind(),
 )

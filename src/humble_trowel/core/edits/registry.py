@@ -30,6 +30,7 @@ from humble_trowel.core.edits.inner_walls import WalkWall
 from humble_trowel.core.edits.joints import JOINT_EDITS
 from humble_trowel.core.edits.on_top import TOP_EDITS
 from humble_trowel.core.edits.openings import OPENING_EDITS
+from humble_trowel.core.edits.order import ORDER_EDITS
 from humble_trowel.core.edits.outline import OUTLINE_EDITS
 from humble_trowel.core.edits.pads import PAD_EDITS
 from humble_trowel.core.edits.recesses import RECESS_EDITS
@@ -51,7 +52,7 @@ from humble_trowel.core.reading.plain_errors import plan_error
 
 EDITS: tuple[type[EditBase], ...] = (
     *OUTLINE_EDITS, *OPENING_EDITS, *ZONE_EDITS, *EDGE_EDITS, *BESIDE_EDITS, *FORM_EDITS, *GROUND_EDITS, *BEAM_EDITS, *BAY_EDITS, *PAD_EDITS,
-    *RECESS_EDITS, *TOP_EDITS, *FOOTING_EDITS, *WALL_EDITS, *ALONGSIDE_EDITS, *UNDERSLAB_EDITS, *COVERING_EDITS, *HEATED_EDITS, *STEEL_EDITS, *EMBED_EDITS, WalkWall, *BOLT_EDITS, *JOINT_EDITS, *SCREED_EDITS, *CALL_EDITS, *KIND_EDITS, *KIND_OF_JOB_EDITS, Template, TakeOut, SetFields, ReplacePlan,
+    *RECESS_EDITS, *TOP_EDITS, *FOOTING_EDITS, *WALL_EDITS, *ALONGSIDE_EDITS, *UNDERSLAB_EDITS, *COVERING_EDITS, *HEATED_EDITS, *STEEL_EDITS, *EMBED_EDITS, WalkWall, *BOLT_EDITS, *JOINT_EDITS, *SCREED_EDITS, *ORDER_EDITS, *CALL_EDITS, *KIND_EDITS, *KIND_OF_JOB_EDITS, Template, TakeOut, SetFields, ReplacePlan,
 )  # fmt: skip
 if TYPE_CHECKING:
     Edit = EditBase

@@ -21,4 +21,24 @@ KINDS = (
         "order",
         (),
     ),
+    FindingKind("order-under-drawn", "check", "less is ordered than is drawn", "order", ("sure",)),
+    FindingKind("order-short", "check", "five or more of twenty pours run short at this order", "order", ("sure",)),
+    FindingKind("truck-under-least", "check", "a truck carries less than the plant's least load", "order", ("sure",)),
+    FindingKind(
+        "concrete-unpriced",
+        "check",
+        "concrete costs nothing, so short and long cannot be weighed",
+        "order",
+        ("sure", "cost"),
+    ),
+    FindingKind("load-old", "check", "a load is older than the limit when its last is out", "order", ("trucks",)),
+    FindingKind("joint-cold", "check", "an edge is too old when its neighbour comes", "order", ("trucks",)),
+    FindingKind("finish-late", "check", "floor sets before it is finished", "order", ("trucks",)),
+    FindingKind("pour-long", "check", "the pour is longer than the crew's day", "order", ("trucks",)),
+    FindingKind(
+        "mix-clash", "check", "two rules pull apart on a line of the mix, and nobody settled it", "order", ("mix",)
+    ),
+    FindingKind("mix-line", "check", "a line of the mix breaks a rule", "order", ("mix",)),
+    FindingKind("mix-heat", "check", "the mix comes too warm or too cold", "order", ("mix",)),
+    FindingKind("order-scope", "check", "the plan or the order changed since the plant was called", "order", ("call",)),
 )

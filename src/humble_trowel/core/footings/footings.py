@@ -18,9 +18,10 @@ from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.ground.levels import Stand
 from humble_trowel.core.ground.rod import rod_reads
 from humble_trowel.core.ground.spoil import FootingDig, footing_dig
+from humble_trowel.core.order.allowances import Allowance, left_behind
 from humble_trowel.core.order.call_in import mix_words
 from humble_trowel.core.order.leaves import volume_unit
-from humble_trowel.core.order.quantity import Allowance, Ordered, left_behind, order_of
+from humble_trowel.core.order.quantity import Ordered, order_of
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.footing_parts import Footing, Pour
 from humble_trowel.core.plan.ways import JobWays

@@ -13,8 +13,8 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.geometry.strips import Run, edge_runs
 from humble_trowel.core.ground.records import AsDug, DugStation
+from humble_trowel.core.order.allowances import slab_beside
 from humble_trowel.core.order.leaves import volume_unit
-from humble_trowel.core.order.quantity import slab_beside
 from humble_trowel.core.plan.document import Plan, side_name
 from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.plan.refs import by_id

@@ -139,10 +139,10 @@ def measured(plan: Plan, solid: Solid, ways: JobWays, records: SiteRecords, shot
     layers = concrete_shots(shots)
     runs = dug_runs(plan, solid, records.of(AsDug))
     unit, per = volume_unit(plan)
-    base, words = None, ""
+    base, words, doubt = None, "", None
     if layers and layers[-1].layer == "base":  # foam alone says nothing of the zones without foam
         settled = enough(layers[-1], plan, ways)
-        words = settled.words
+        words, doubt = settled.words, settled.doubt_m3
         layers = [taken for taken in layers if enough(taken, plan, ways).enough]
         if settled.enough and not any(shot.doubt for taken in layers for shot in taken.shots):
             rows = zone_errors(layers)
@@ -156,7 +156,7 @@ def measured(plan: Plan, solid: Solid, ways: JobWays, records: SiteRecords, shot
             base = work("Base as shot", unit, " + ".join(inputs), inputs, source="shot")
     trenches = dug_working(plan, runs)
     return Measured(
-        base, words, trenches, "Measured at stations along the trench.",
+        base, words, doubt if base else None, trenches, "Measured at stations along the trench.",
         frozenset(run.side for run in runs if run.measured and run.side is not None),
         frozenset(run.row for run in runs if run.measured and run.side is None and run.beam is None),
         frozenset(run.beam for run in runs if run.measured and run.beam is not None),

@@ -2,19 +2,21 @@
 
 from __future__ import annotations
 
+import math
+
 from humble_trowel.core.beside.rows import besides
-from humble_trowel.core.figures import (
-    Concrete,
-    concrete_of,
-    with_second_way,
-)
+from humble_trowel.core.figures import Concrete, concrete_of, extras_of, with_second_way
 from humble_trowel.core.job.ground import GroundAnswers
 from humble_trowel.core.kept import kept
+from humble_trowel.core.order.allowances import Allowance
+from humble_trowel.core.order.doubts import Doubt, as_surveyed, doubts_of, forms_face_m2
 from humble_trowel.core.order.foam_faces import foam_pours
 from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.order.ledger_part import LedgerPart
-from humble_trowel.core.order.quantity import Allowance
+from humble_trowel.core.order.quantity import Decided
+from humble_trowel.core.order.risk import Volume
 from humble_trowel.core.order.second_pours import SecondPour, second_pours
+from humble_trowel.core.order.sure import Sure, costs_of, decided, sure
 from humble_trowel.core.walls.rows import Standing, standing_walls, with_the_slab
 
 SECOND = (
@@ -37,9 +39,51 @@ class OrderAnswers(GroundAnswers):
         return None if self.solid is None else self.guarded("numbers", "The concrete", self._numbers, None)
 
     def _numbers(self) -> Concrete:
-        return concrete_of(
-            self.plan, self.shape, self.parts, self.ways, self.measured, self.second_pours, self.off_the_order
-        )
+        return concrete_of(self.plan, self.parts, self.extras, self.ways, self.decided)
+
+    @kept("plan", "solid", "ways", "records")
+    def extras(self) -> list[Allowance]:
+        """What is ordered over what is drawn."""
+        return extras_of(self.plan, self.shape, self.ways, self.measured, self.second_pours, self.off_the_order)
+
+    @property
+    def need_m3(self) -> float:
+        """What is drawn, with its allowances."""
+        return math.fsum(row.m3 for row in self.parts) + math.fsum(row.m3 for row in self.extras)
+
+    @kept("plan", "solid", "ways", "records")
+    def doubts(self) -> list[Doubt]:
+        """How sure each part of the need is."""
+        face = forms_face_m2(self.plan, self.shape)
+        return doubts_of(self.plan, self.shape, self.ways, self.measured, self.extras, self.need_m3, face)
+
+    @property
+    def decided(self) -> Decided | None:
+        """An order in place of the need rounded up: as a person said it, or the one that costs least where the crew orders so."""
+        order = self.plan.order
+        if order.ordered_m3 is not None:
+            who = f"{order.ordered_by} said so: " if order.ordered_by else "Said: "
+            return Decided(order.ordered_m3, f"{who}{order.ordered_why}", "typed")
+        if self.ways.doubt.decide == "need":
+            return None
+        volume = Volume(self.need_m3, math.sqrt(math.fsum(row.sd_m3**2 for row in self.doubts)))
+        least = decided(volume, costs_of(self.plan, self.ways))
+        return Decided(least, "Short and long weighed, least on the average.", "least-cost")
+
+    @kept("plan", "solid", "ways", "records")
+    def sure(self) -> Sure | None:
+        """The order as a decision."""
+        return None if self.solid is None else self.guarded("sure", "How sure the order is", self._sure, None)
+
+    def _sure(self) -> Sure | None:
+        if self.numbers is None:
+            return None
+        shot = None
+        if self.measured.base is None:
+            ways, face = as_surveyed(self.ways), forms_face_m2(self.plan, self.shape)
+            rows = doubts_of(self.plan, self.shape, ways, self.measured, self.extras, self.need_m3, face)
+            shot = math.sqrt(math.fsum(row.sd_m3**2 for row in rows))
+        return sure(self.plan, self.ways, self.doubts, self.need_m3, self.numbers.order_m3, shot)
 
     @property
     def off_the_order(self) -> Allowance | None:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from humble_trowel.core.edges.section_blocks import Within
 from humble_trowel.core.job.lines import LinesAnswers
 from humble_trowel.core.kept import kept
-from humble_trowel.core.order.quantity import Allowance
+from humble_trowel.core.order.allowances import Allowance
 from humble_trowel.core.plan.refs import by_id
 from humble_trowel.core.underslab.covered import Covered, covered
 from humble_trowel.core.underslab.displaces import Displaced, displaced, may_displace, taken_off

@@ -32,7 +32,7 @@ class Asked:
     """What all classes together ask. by: the class that sets each."""
 
     water_share: float | None
-    psi: float
+    least_psi: float
     water_by: str
     psi_by: str
 

@@ -18,7 +18,7 @@ LOST_PER_H = {"drum": 0.25, "covered": 0.10, "open": 0.20}
 class Part:
     """So much of something at its temperature."""
 
-    kg: float
+    mass_kg: float
     temp_c: float
 
 
@@ -34,33 +34,33 @@ class Batch:
 
 def _sums(batch: Batch) -> tuple[float, float]:
     """(heat over 0 C, what holds it), as kg of water, without the added water and the ice."""
-    wet = [one for one in batch.free if one.kg]
-    heat = SOLID * sum(one.kg * one.temp_c for one in batch.solids) + sum(one.kg * one.temp_c for one in wet)
-    return heat, SOLID * sum(one.kg for one in batch.solids) + sum(one.kg for one in wet)
+    wet = [one for one in batch.free if one.mass_kg]
+    heat = SOLID * sum(one.mass_kg * one.temp_c for one in batch.solids) + sum(one.mass_kg * one.temp_c for one in wet)
+    return heat, SOLID * sum(one.mass_kg for one in batch.solids) + sum(one.mass_kg for one in wet)
 
 
 def mixed_c(batch: Batch) -> float:
     """What the mix comes to."""
     heat, mass = _sums(batch)
-    top = heat + batch.water.kg * batch.water.temp_c - ICE_C * batch.ice_kg
-    return top / (mass + batch.water.kg + batch.ice_kg)
+    top = heat + batch.water.mass_kg * batch.water.temp_c - ICE_C * batch.ice_kg
+    return top / (mass + batch.water.mass_kg + batch.ice_kg)
 
 
 def water_c_for(batch: Batch, target_c: float) -> float | None:
     """How hot the water must be; None without water."""
-    if not batch.water.kg:
+    if not batch.water.mass_kg:
         return None
     heat, mass = _sums(batch)
-    whole = target_c * (mass + batch.water.kg + batch.ice_kg)
-    return (whole - heat + ICE_C * batch.ice_kg) / batch.water.kg
+    whole = target_c * (mass + batch.water.mass_kg + batch.ice_kg)
+    return (whole - heat + ICE_C * batch.ice_kg) / batch.water.mass_kg
 
 
 def ice_kg_for(batch: Batch, target_c: float) -> float:
     """Ice in place of as much water. It may be more than the water there is: then it cannot be done by ice alone."""
     plain = replace(batch, ice_kg=0.0)
     heat, mass = _sums(plain)
-    total = mass + batch.water.kg
-    over = heat + batch.water.kg * batch.water.temp_c - target_c * total
+    total = mass + batch.water.mass_kg
+    over = heat + batch.water.mass_kg * batch.water.temp_c - target_c * total
     return max(0.0, over / (ICE_C + batch.water.temp_c))
 
 

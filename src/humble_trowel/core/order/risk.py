@@ -62,13 +62,14 @@ class Costs:
 
 @dataclass(frozen=True)
 class Ordered:
-    """An order. short_share: how likely it runs short; left_m3: expected over."""
+    """An order. short_share: how likely it runs short; left_m3: expected over; long_cents: price and disposal of that, with fees of its loads."""
 
     order_m3: float
     loads_m3: list[float]
     cost_cents: float
     short_share: float
     left_m3: float
+    long_cents: float = 0.0
 
 
 def total(terms: Sequence[Term], yield_share: float = 1.0, yield_sd_share: float = 0.0) -> Volume:
@@ -124,8 +125,9 @@ def expected(
     have = order_m3 + firm_m3
     low = volume.mean_m3 - WIDE * volume.sd_m3 - EVEN_M3
     high = volume.mean_m3 + WIDE * volume.sd_m3 + EVEN_M3
-    cost = costs.price_cents_m3 * order_m3 + math.fsum(costs.fee_cents(load) for load in rows)
-    cost += costs.disposal_cents_m3 * _over(volume, low, min(high, have), have - costs.use_m3)
+    fees = math.fsum(costs.fee_cents(load) for load in rows)
+    fees += costs.disposal_cents_m3 * _over(volume, low, min(high, have), have - costs.use_m3)
+    cost = costs.price_cents_m3 * order_m3 + fees
     short = 0.0
     at = max(low, have)
     while at < high - EVEN_M3:
@@ -141,7 +143,8 @@ def expected(
         )
         cost += share * each + costs.disposal_cents_m3 * _over(volume, at, to, have + load - costs.use_m3)
         at = to
-    return Ordered(order_m3, rows, cost, short, _over(volume, low, high, have))
+    left = _over(volume, low, high, have)
+    return Ordered(order_m3, rows, cost, short, left, costs.price_cents_m3 * left + fees)
 
 
 def curve(volume: Volume, costs: Costs) -> list[Ordered]:

@@ -21,6 +21,7 @@ from humble_trowel.core.plan.ground_parts import BuildUp, GroundNotes
 from humble_trowel.core.plan.joint_parts import Joints
 from humble_trowel.core.plan.mix import Mix
 from humble_trowel.core.plan.model import Id, Model, Row
+from humble_trowel.core.plan.order_parts import Contact, OrderNotes, Quote
 from humble_trowel.core.plan.screed_parts import Screed
 from humble_trowel.core.plan.shape_parts import (
     Beam,
@@ -48,16 +49,10 @@ from humble_trowel.core.plan.values import (
     Point,
     Position,
     Ring,
-    When,
 )
 from humble_trowel.core.plan.wall_parts import Wall
 from humble_trowel.core.plan.ways import WaysOverride
 from humble_trowel.core.units import Units
-
-
-class Contact(Model):
-    name: Note = ""
-    phone: Note = ""
 
 
 class Site(Model):
@@ -84,14 +79,6 @@ class Walk(Model):
     text: Note = ""
     kind: WalkKind = "outline"
     start: Point | None = None
-
-
-class OrderNotes(Model):
-    pour_at: When | None = None
-    spacing_min: Number | None = Field(default=None, gt=0, le=600)
-    method: Literal["chute", "pump", "barrows", "conveyor"] | None = None
-    ring: Contact | None = None
-    notes: Note = ""
 
 
 class MeasuredLevel(Model):
@@ -184,6 +171,7 @@ class Plan(Model):
     pours: Annotated[list[Pour], Field(max_length=12)] = []
     mix: Mix = Mix()
     order: OrderNotes = OrderNotes()
+    quote: Quote = Quote()
     ways: WaysOverride = WaysOverride()
     existing: Annotated[list[Existing], Field(max_length=60)] = []
     set_out: SetOut = SetOut()
@@ -197,7 +185,7 @@ class Plan(Model):
     joints: Joints = Joints()
     schedule: Any = None
 
-    @field_validator("underslab", "steel", "embeds", "screed", "joints", mode="before")
+    @field_validator("quote", "underslab", "steel", "embeds", "screed", "joints", mode="before")
     @classmethod
     def _nothing_said(cls, value: Any) -> Any:
         return {} if value is None else value

@@ -28,7 +28,7 @@ Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
     "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
     "sidewalks", "ramps", "services", "risers", "treatments", "heated", "dowels", "stud_walls", "bolts", "straps", "groups", "joints", "keys",
-    "strips", "pad_lines", "stands",
+    "strips", "pad_lines", "stands", "spare", "quote_lines",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
@@ -41,6 +41,7 @@ NAMES: dict[Kind, str] = {
     "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp", "services": "run", "risers": "riser",
     "treatments": "treatment", "heated": "heated room", "dowels": "row of dowels", "stud_walls": "wall", "bolts": "bolt", "straps": "strap",
     "groups": "bolt group", "joints": "joint", "keys": "keyed joint", "strips": "strip", "pad_lines": "pad line", "stands": "place of the truck",
+    "spare": "thing to pour with the rest", "quote_lines": "line of the quote",
 }  # fmt: skip
 BURIED: dict[Kind, str] = {"services": "v", "risers": "i", "treatments": "n", "heated": "d"}  # rows of `underslab`
 IN_STEEL: dict[Kind, str] = {"dowels": "y", "keys": "yk"}  # rows of `steel`
@@ -49,6 +50,9 @@ IN_EMBEDS: dict[Kind, tuple[str, str]] = {  # list and letters of rows of `embed
 }  # fmt: skip
 IN_SCREED: dict[Kind, tuple[str, str]] = {  # list and letters of rows of `screed`
     "strips": ("strips", "gs"), "pad_lines": ("pads", "gp"), "stands": ("standing", "gt"),
+}  # fmt: skip
+IN_ORDER: dict[Kind, tuple[str, str, str]] = {  # key of the plan, list and letters of its rows
+    "spare": ("order", "spare", "os"), "quote_lines": ("quote", "extra", "oq"),
 }  # fmt: skip
 T = TypeVar("T", bound=Row)
 
@@ -118,6 +122,10 @@ def with_ids(plan: Plan) -> Plan:
         changes["joints"] = plan.joints.model_copy(update={"lines": _named(plan.joints.lines, "o")})
     if (screed := _screed_named(plan.screed)) is not None:
         changes["screed"] = screed
+    for holder, own, letters in IN_ORDER.values():
+        listed: Sequence[Row] = getattr(getattr(plan, holder), own)
+        if any(not row.id for row in listed):
+            changes[holder] = getattr(plan, holder).model_copy(update={own: _named(listed, letters)})
     return plan.model_copy(update=changes) if changes else plan
 
 
@@ -207,6 +215,9 @@ def check_ids(plan: Plan) -> None:
     lists += [(f"steel.{key}", (row.id for row in getattr(plan.steel, key))) for key in IN_STEEL]
     lists += [(f"embeds.{key}", (row.id for row in getattr(plan.embeds, key))) for key, _ in IN_EMBEDS.values()]
     lists += [(f"screed.{key}", (row.id for row in getattr(plan.screed, key))) for key, _ in IN_SCREED.values()]
+    lists += [
+        (f"{key}.{own}", (row.id for row in getattr(getattr(plan, key), own))) for key, own, _ in IN_ORDER.values()
+    ]
     lists += [("joints.lines", (row.id for row in plan.joints.lines))]
     lists += [(f"embeds.walls[{i}].doors", (one.id for one in row.doors)) for i, row in enumerate(plan.embeds.walls)]
     lists += [(f"build_ups[{i}].layers", (layer.id for layer in row.layers)) for i, row in enumerate(plan.build_ups)]
@@ -243,6 +254,8 @@ def ids_of(plan: Plan, kind: Kind) -> Sequence[str]:
         return [row.id for row in plan.joints.lines]
     if kind in IN_SCREED:
         return [row.id for row in getattr(plan.screed, IN_SCREED[kind][0])]
+    if kind in IN_ORDER:
+        return [row.id for row in getattr(getattr(plan, IN_ORDER[kind][0]), IN_ORDER[kind][1])]
     if kind in IN_EMBEDS:
         return [row.id for row in getattr(plan.embeds, IN_EMBEDS[kind][0])]
     holder = plan.underslab if kind in BURIED else plan.steel if kind in IN_STEEL else plan

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from datetime import datetime
+from datetime import date, datetime
 from typing import Annotated, Any
 
 from pydantic import AfterValidator, BeforeValidator, Field, ValidationInfo
@@ -138,3 +138,14 @@ def _a_time(value: str) -> str:
 
 
 When = Annotated[str, AfterValidator(_a_time)]
+
+
+def _a_day(value: str) -> str:
+    try:
+        date.fromisoformat(value)
+    except ValueError as error:
+        raise ValueError(f"{value} is not a day. Say it like 2027-06-17.") from error
+    return value
+
+
+Day = Annotated[str, AfterValidator(_a_day)]

@@ -10,11 +10,14 @@ from typing import Annotated, Literal
 
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StrictBool, field_validator
 
+from humble_trowel.core.plan.doubt_ways import DoubtWays, RiskWays
 from humble_trowel.core.plan.embed_ways import EmbedWays
 from humble_trowel.core.plan.form_ways import BuyWay, CornerWay, FormWays, SetOutWays, StackWay, Tape
 from humble_trowel.core.plan.ground_ways import GroundWays, RodReads
 from humble_trowel.core.plan.joint_ways import JointWays
 from humble_trowel.core.plan.local_rules import LIMIT_OF, LocalRule
+from humble_trowel.core.plan.pour_ways import PourWays
+from humble_trowel.core.plan.price_ways import PriceWays
 from humble_trowel.core.plan.screed_ways import ScreedWays
 from humble_trowel.core.plan.steel_ways import SteelWays
 from humble_trowel.core.plan.underslab_ways import UnderslabWays
@@ -95,6 +98,10 @@ class Ways(WaysPart):
     embeds: EmbedWays = EmbedWays()
     joints: JointWays = JointWays()
     screed: ScreedWays = ScreedWays()
+    doubt: DoubtWays = DoubtWays()
+    risk: RiskWays = RiskWays()
+    pour: PourWays = PourWays()
+    prices: PriceWays = PriceWays()
     local_rules: dict[str, LocalRule] = {}
 
     @field_validator("local_rules")
@@ -126,6 +133,11 @@ class WaysOverride(WaysPart):
     rod_reads: RodReads | None = None
     high_mm: SmallLength | None = None
     low_mm: SmallLength | None = None
+    base_sd_mm: SmallLength | None = None
+    trench_wide_sd_mm: SmallLength | None = None
+    bow_sd_mm: SmallLength | None = None
+    yield_sd_share: Annotated[float, Field(ge=0, le=0.1)] | None = None
+    left_sd_m3: Volume | None = None
     reason: Reason = ""
 
 
@@ -142,6 +154,7 @@ SECTION_OF = {
     "profile_mm": "set_out",
     "corner": "forms", "stack": "forms", "buy": "forms",
     "rod_reads": "ground", "high_mm": "ground", "low_mm": "ground",
+    "base_sd_mm": "doubt", "trench_wide_sd_mm": "doubt", "bow_sd_mm": "doubt", "yield_sd_share": "doubt", "left_sd_m3": "doubt",
 }  # fmt: skip
 
 

@@ -4,6 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass, field
+from itertools import accumulate
+
+NEAR_M3 = 1e-9
 
 
 @dataclass(frozen=True)
@@ -57,18 +60,19 @@ class Rates:
     pump_least_h: float = 0.0
     pump_after_h: float = 0.75
     overtime_after_h: float = 8.0
-    overtime_times: float = 1.5
+    overtime_ratio: float = 1.5
 
 
 @dataclass(frozen=True)
 class Pour:
-    """Everything of a pour. pairs: (older load, newer load, whether they meet along a side) beyond loads that follow each other."""
+    """Everything of a pour. beside_m3: where older floor meets newer along a side, as (volume placed when the older was begun, volume placed
+    when the newer is done), beyond loads that follow each other."""
 
     loads: Loads
     crew: Crew
     sets: SetsIn
     rates: Rates
-    pairs: tuple[tuple[int, int, bool], ...] | None = None
+    beside_m3: tuple[tuple[float, float], ...] = ()
 
 
 @dataclass(frozen=True)
@@ -100,11 +104,12 @@ class Visit:
 
 @dataclass(frozen=True)
 class Meeting:
-    """Where a newer load meets an older one, and how old that is by then."""
+    """Where a newer load meets an older one, and how old that is by then. beside: along the side of a strip."""
 
     older: int
     newer: int
     age_min: float
+    beside: bool = False
 
 
 @dataclass(frozen=True)
@@ -168,20 +173,39 @@ class Poured:
         return max((max(one.screed_end_min, one.finish_end_min) for one in self.visits), default=0.0)
 
 
-def in_rows(count: int, width: int, serpentine: bool) -> tuple[tuple[int, int, bool], ...]:
+def in_rows(load_m3: Sequence[float], width: int, serpentine: bool) -> tuple[tuple[float, float], ...]:
     """Loads laid in rows of `width` beside each other: each meets the one beside it in the row before, along its side."""
 
     def place(load: int) -> int:
         row, at = divmod(load, width)
         return width - 1 - at if serpentine and row % 2 else at
 
-    rows = []
-    for newer in range(count):
-        row = newer // width
-        for older in range((row - 1) * width, row * width) if row else ():
-            if place(older) == place(newer):
-                rows.append((older, newer, True))
-    return tuple(rows)
+    before = [0.0, *accumulate(load_m3)]
+    return tuple(
+        (before[older], before[newer + 1])
+        for newer in range(len(load_m3))
+        for older in range(max(0, newer // width - 1) * width, newer // width * width)
+        if place(older) == place(newer)
+    )
+
+
+def load_at(load_m3: Sequence[float], placed_m3: float, *, ends: bool) -> int | None:
+    """The load that holds a volume of the pour. ends: at a border the load that ends there, else the one that begins. None past the last."""
+    before = 0.0
+    for at, m3 in enumerate(load_m3):
+        if placed_m3 < before + m3 - NEAR_M3 or (ends and placed_m3 <= before + m3 + NEAR_M3):
+            return at
+        before += m3
+    return None
+
+
+def minute_at(visits: Sequence[Visit], load_m3: Sequence[float], placed_m3: float) -> float | None:
+    """When so much is in the forms; None where it never is. visits: in the order of their loads."""
+    at = load_at(load_m3, placed_m3, ends=True)
+    if at is None:
+        return None
+    one = visits[at]
+    return one.unload_min + (placed_m3 - sum(load_m3[:at])) / one.m3 * (one.end_min - one.unload_min)
 
 
 def order_min(loads: Loads) -> list[float]:

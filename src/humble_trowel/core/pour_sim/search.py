@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-import random
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
+
+import numpy as np
 
 from humble_trowel.core.pour_sim.pour import Pour, Poured
 from humble_trowel.core.pour_sim.simulate import Luck, simulate
@@ -60,8 +61,10 @@ def best(rows: Sequence[Tried]) -> Tried:
 
 def lucky(pour: Pour, seed: int, travel_sd_min: float, pace_sd_share: float) -> Poured:
     """A day by chance: roads and unloading vary about the plan. The same seed gives the same day."""
-    chance = random.Random(seed)
+    chance = np.random.default_rng(seed)
     count = len(pour.loads.load_m3)
-    travel = tuple(max(LEAST_TRAVEL_MIN, chance.gauss(pour.loads.travel_min, travel_sd_min)) for _ in range(count))
-    pace = tuple(max(LEAST_PACE, chance.gauss(1.0, pace_sd_share)) for _ in range(count))
+    travel = tuple(
+        max(LEAST_TRAVEL_MIN, one) for one in chance.normal(pour.loads.travel_min, travel_sd_min, count).tolist()
+    )
+    pace = tuple(max(LEAST_PACE, one) for one in chance.normal(1.0, pace_sd_share, count).tolist())
     return simulate(pour, Luck(travel, pace))

@@ -9,7 +9,19 @@ from typing import Any
 
 import simpy
 
-from humble_trowel.core.pour_sim.pour import Crew, Loads, Meeting, Pour, Poured, Rates, SetsIn, Visit, order_min
+from humble_trowel.core.pour_sim.pour import (
+    Crew,
+    Loads,
+    Meeting,
+    Pour,
+    Poured,
+    Rates,
+    SetsIn,
+    Visit,
+    load_at,
+    minute_at,
+    order_min,
+)
 
 Steps = Generator[simpy.Event, Any, None]
 
@@ -101,13 +113,15 @@ def _finished(visits: list[Visit], crew: Crew, sets: SetsIn) -> list[Visit]:
     return rows
 
 
-def _meetings(visits: list[Visit], pairs: tuple[tuple[int, int, bool], ...] | None) -> list[Meeting]:
-    by_load = {one.load: one for one in visits}
-    follow = [(visits[at - 1].load, one.load, False) for at, one in enumerate(visits) if at]
-    rows = []
-    for older, newer, side in [*follow, *(pairs or ())]:
-        new = by_load[newer]
-        rows.append(Meeting(older, newer, (new.end_min if side else new.unload_min) - by_load[older].batch_min))
+def _meetings(visits: list[Visit], pour: Pour) -> list[Meeting]:
+    """Each load with the one before it, then floor beside floor."""
+    rows = [Meeting(a.load, b.load, b.unload_min - a.batch_min) for a, b in pairwise(visits)]
+    in_order, loads = sorted(visits, key=lambda one: one.load), pour.loads.load_m3
+    for begun, done in pour.beside_m3:
+        older, newer = load_at(loads, begun, ends=False), load_at(loads, done, ends=True)
+        at = minute_at(in_order, loads, done)
+        if older is not None and newer is not None and at is not None:
+            rows.append(Meeting(older, newer, at - in_order[older].batch_min, beside=True))
     return rows
 
 
@@ -117,7 +131,7 @@ def _told(visits: list[Visit], pour: Pour) -> Poured:
     ]
     charge = sum(_charge(one, pour.rates) for one in visits)
     found = Poured(
-        visits, _meetings(visits, pour.pairs), pour.sets.joint_min, pour.sets.load_min,
+        visits, _meetings(visits, pour), pour.sets.joint_min, pour.sets.load_min,
         sum(to - since for since, to in idle), charge, 0.0, idle=idle,
     )  # fmt: skip
     return _costed(found, pour.rates)
@@ -133,7 +147,7 @@ def _costed(found: Poured, rates: Rates) -> Poured:
         return found
     hours = (found.left_min - found.first_min) / 60
     over = max(0.0, hours - rates.overtime_after_h)
-    hands = rates.crew_cents_h * (hours - over + over * rates.overtime_times)
+    hands = rates.crew_cents_h * (hours - over + over * rates.overtime_ratio)
     struck = max(one.screed_end_min for one in found.visits)
     pumped = max(rates.pump_least_h, (struck - found.first_min) / 60 + rates.pump_after_h) * rates.pump_cents_h
     return replace(found, cost_cents=hands + pumped + found.charge_cents, pump_cents=pumped, crew_h=hours)

@@ -80,7 +80,7 @@ def _air(given: Given) -> Answer:
 
 def _exposure(given: Given) -> Answer:
     found = asked_by([str(name) for name in given["classes"]])
-    return {"max_wcm": found.water_share, "min_fc_psi": found.psi}
+    return {"max_wcm": found.water_share, "min_fc_psi": found.least_psi}
 
 
 def _nmsa(given: Given) -> Answer:

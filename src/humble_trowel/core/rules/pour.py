@@ -80,5 +80,5 @@ def _pour(given: Given) -> Pour:
             float(row["wait_rate"]) * CENTS, float(row["allowed"]) / YD3, float(row["crew_cost"]) * CENTS, float(row["pump_cost"]) * CENTS,
             float(row["pump_min_h"]), 0.75, float(row["overtime_after_h"]), float(row["overtime_factor"]),
         ),
-        in_rows(len(loads), width, bool(row["serpentine"])) if width else None,
+        in_rows(loads, width, bool(row["serpentine"])) if width else (),
     )  # fmt: skip

@@ -7,23 +7,17 @@ from __future__ import annotations
 
 from typing import Any, Self
 
-from humble_trowel.core.edges.report import EdgesReport, FrostOptionReport, LevelsReport
+from humble_trowel.core.edges.report import EdgesReport, FrostOptionReport
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.footings.report import FootingsReport
 from humble_trowel.core.forms.report import FormsReport
-from humble_trowel.core.ground.report import GroundReport, PartAsDugReport
+from humble_trowel.core.ground.report import GroundReport
 from humble_trowel.core.job import Job
 from humble_trowel.core.lines.report import LinesReport
-from humble_trowel.core.order.report import (
-    AllowanceReport,
-    OutlineReport,
-    PartReport,
-    SecondPourReport,
-    TruckReport,
-)
 from humble_trowel.core.plan.document import LATER_STAGES
-from humble_trowel.core.report import FindingReport, Report
+from humble_trowel.core.report import FindingReport
 from humble_trowel.core.stages import embeds, screed, steel, underslab
+from humble_trowel.core.stages.order import OrderStage
 from humble_trowel.core.stages.stage import Stage, StageReport, Standing
 from humble_trowel.core.walls.report import WallsReport
 
@@ -122,7 +116,7 @@ class EdgesStage(StageReport):
 
 
 def _order_findings(job: Job) -> list[Finding]:
-    return [*job.figure.findings, *_not_counted(job)]
+    return [*job.figure.findings, *job.deciding_findings, *_not_counted(job)]
 
 
 def _not_counted(job: Job) -> list[Finding]:
@@ -151,45 +145,6 @@ def _order_standing(job: Job) -> Standing:
     return Standing("loop" if unsaid else "tight", f"{unsaid} to say" if unsaid else "say it")
 
 
-class ConcreteReport(Report):
-    """The concrete, counted two ways, and the order."""
-
-    net_m3: float
-    parts: list[PartReport]
-    second_way_m3: float | None
-    second_pours: list[SecondPourReport]
-    allowances: list[AllowanceReport]
-    order_m3: float
-    order_yd3: float
-    parts_as_dug: list[PartAsDugReport]
-
-
-class OrderStage(StageReport):
-    """What the order stage answers."""
-
-    outline: OutlineReport | None
-    concrete: ConcreteReport | None
-    trucks: list[TruckReport]
-    levels: LevelsReport
-
-    @classmethod
-    def of(cls, job: Job) -> Self:
-        """Its part of a job's answer."""
-        figure = job.figure
-        found = figure.concrete
-        return cls(
-            outline=None if figure.outline is None else OutlineReport.model_validate(figure.outline),
-            concrete=None if found is None else ConcreteReport(
-                net_m3=found.net_m3, parts=PartReport.rows(found.parts), second_way_m3=found.second_way_m3,
-                second_pours=SecondPourReport.rows(figure.second_pours), allowances=AllowanceReport.rows(found.allowances),
-                order_m3=found.order_m3, order_yd3=found.order_yd3,
-                parts_as_dug=PartAsDugReport.rows(job.ground.parts) if job.ground else [],
-            ),
-            trucks=TruckReport.rows(figure.trucks),
-            levels=LevelsReport.of(figure.levels),
-        )  # fmt: skip
-
-
 STAGES: tuple[Stage, ...] = (
     Stage("lines", ("outline", "walk", "set_out", "existing", "forms"), _lines_findings, _lines_standing, LinesStage),
     Stage("ground", ("ground", "build_ups"), _ground_findings, _ground_standing, GroundStage),
@@ -198,7 +153,7 @@ STAGES: tuple[Stage, ...] = (
     Stage("steel", ("steel",), steel.findings_of, steel.standing_of, steel.SteelStage),
     Stage("embeds", ("embeds",), embeds.findings_of, embeds.standing_of, embeds.EmbedsStage),
     Stage("screed", ("screed", "joints"), screed.findings_of, screed.standing_of, screed.ScreedStage),
-    Stage("order", ("mix", "order"), _order_findings, _order_standing, OrderStage),
+    Stage("order", ("mix", "order", "quote"), _order_findings, _order_standing, OrderStage),
 )  # fmt: skip
 
 

@@ -13,8 +13,8 @@ from shapely.geometry import Point
 
 from humble_trowel.core.geometry.pipes import legs_of, outside_mm
 from humble_trowel.core.geometry.solid import Solid
+from humble_trowel.core.order.allowances import Allowance
 from humble_trowel.core.order.leaves import volume_unit
-from humble_trowel.core.order.quantity import Allowance
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.underslab.services import Run
 from humble_trowel.core.units import format_volume

@@ -16,8 +16,9 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.ground.levels import Stand
 from humble_trowel.core.ground.rod import rod_reads
+from humble_trowel.core.order.allowances import Allowance, left_behind
 from humble_trowel.core.order.leaves import short_sum, volume_unit
-from humble_trowel.core.order.quantity import Allowance, Ordered, left_behind, order_of
+from humble_trowel.core.order.quantity import Ordered, order_of
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import format_volume, say_depth, say_length

@@ -1,0 +1,1 @@
+"""What it costs, and what the owner is told."""
