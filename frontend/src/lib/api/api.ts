@@ -64,6 +64,7 @@ export const api = {
 	embeds: (id: string, body: Posted<'/api/jobs/{job_id}/embeds'>) => request('post', `${JOB}/embeds`, { ...of(id), body }),
 	joints: (id: string, body: Posted<'/api/jobs/{job_id}/joints'>) => request('post', `${JOB}/joints`, { ...of(id), body }),
 	screed: (id: string, body: Posted<'/api/jobs/{job_id}/screed'>) => request('post', `${JOB}/screed`, { ...of(id), body }),
+	order: (id: string, body: Posted<'/api/jobs/{job_id}/order'>) => request('post', `${JOB}/order`, { ...of(id), body }),
 	stripProposal: (id: string) => request('get', `${JOB}/screed/proposal`, of(id)),
 	jointProposals: (id: string) => request('get', `${JOB}/joints/proposals`, of(id)),
 	edges: (id: string) => request('get', `${JOB}/edges`, of(id)),

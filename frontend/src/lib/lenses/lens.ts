@@ -25,13 +25,12 @@ export const lens = <T extends string>(
 	splits: Partial<Record<NoInfer<T>, string>> = {}
 ): Lens<T> => ({ id, key, tabs, columns, splits });
 
-const words = (of: LensId, tab: string): TabWords | undefined =>
-	of === 'order' ? undefined : (w[of].tabs as Record<string, TabWords>)[tab];
+const words = (of: LensId, tab: string): TabWords | undefined => (w[of].tabs as Record<string, TabWords>)[tab];
 /** The tabs as a row to turn. */
 export const rowsOf = <T extends string>(of: Lens<T>) =>
 	of.tabs.map((tab) => ({ value: tab, label: words(of.id, tab)?.name ?? '' }));
 /** The one question that a tab answers. */
-export const questionOf = (of: Lens, tab: string): string => words(of.id, tab)?.ask ?? w.ask.order;
+export const questionOf = (of: Lens, tab: string): string => words(of.id, tab)?.ask ?? '';
 /** How a tab parts the screen. */
 export const columnsOf = (of: Lens, tab: string | null): string =>
 	(of.splits as Record<string, string>)[tabOf(of, tab)] ?? of.columns;

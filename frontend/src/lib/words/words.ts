@@ -25,8 +25,7 @@ export const w = {
 	},
 	ask: {
 		start: 'Where does it start?',
-		lines: 'Does it close, and is it square?',
-		order: 'How much do I order?'
+		lines: 'Does it close, and is it square?'
 	},
 	firstActs: {
 		title: 'The first act of each stage',
@@ -118,6 +117,16 @@ export const w = {
 			bolts: { name: 'Bolts', ask: 'What sticks up?' },
 			straps: { name: 'Straps and plates', ask: 'What else is set?' },
 			setting: { name: 'Setting', ask: 'Where is the next one?' }
+		}
+	},
+	order: {
+		tabs: {
+			ledger: { name: 'Ledger', ask: 'How much do I order?' },
+			sure: { name: 'How sure', ask: 'How much do I order?' },
+			mix: { name: 'Mix', ask: 'What goes in the drum?' },
+			trucks: { name: 'Trucks', ask: 'How far apart do they come?' },
+			cost: { name: 'Cost', ask: 'What does it cost?' },
+			call: { name: 'Call-in', ask: 'What do I say to the plant?' }
 		}
 	},
 	edges: { tabs: edgeTabs },

@@ -6,7 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from humble_trowel.core.heat.hydration import SetTimes
-from humble_trowel.core.mix.lines import Clash, MixLine, Way, degrees_text, size_text
+from humble_trowel.core.mix.lines import MixClash, MixLine, Way, degrees_text, size_text
 from humble_trowel.core.mix.stone import largest
 from humble_trowel.core.mix.strength import air_lines, exposed, strength_line, water_line
 from humble_trowel.core.plan.document import Plan
@@ -24,7 +24,7 @@ class MixFound:
     """lines: in the order in which a plant asks. asked: whether anybody said what is outside. needs_outside: frost is said, and no zone."""
 
     lines: list[MixLine]
-    clashes: list[Clash]
+    clashes: list[MixClash]
     classes: list[str]
     outside: list[str]
     frozen: str
@@ -97,7 +97,7 @@ def _reducer(plan: Plan, most_share: float | None) -> MixLine:
     return MixLine("reducer", "Reducer", text, said or kind, why, "reducer", "PLANT", "said" if said else "worked", "mix.reducer")  # fmt: skip
 
 
-def _ash(plan: Plan) -> tuple[MixLine, Clash | None]:
+def _ash(plan: Plan) -> tuple[MixLine, MixClash | None]:
     mix = plan.mix
     share = (mix.ash_share or 0) + (mix.slag_share or 0)
     said = f"{share * 100:.0f} in 100" if share else "none"
@@ -105,7 +105,7 @@ def _ash(plan: Plan) -> tuple[MixLine, Clash | None]:
     if mix.stained:
         settled = mix.settled.get("ash")
         ways = [Way("none: the stain maker forbids it", "Maker says none"), Way("allowed: a sample panel was stained", "Maker says yes, sample made")]  # fmt: skip
-        clash = Clash("ash", "Ash: the finisher wants it, the stain may forbid it", "Ask the finisher, then the stain maker. Both answers are kept.", ways, settled)  # fmt: skip
+        clash = MixClash("ash", "Ash: the finisher wants it, the stain may forbid it", "Ask the finisher, then the stain maker. Both answers are kept.", ways, settled)  # fmt: skip
         text = settled.answer if settled else "to settle"
         why = (
             f"Settled by {settled.by}."

@@ -40,7 +40,7 @@ class Way:
 
 
 @dataclass(frozen=True)
-class Clash:
+class MixClash:
     """Two rules that pull apart. key: of the line that it is about. settled: what was decided, None while it is open."""
 
     key: str

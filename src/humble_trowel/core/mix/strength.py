@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from humble_trowel.core.mix.durability import Asked, air_for, asked_by
-from humble_trowel.core.mix.lines import INDOOR_PSI, Clash, MixLine, Way, psi_text, share_text
+from humble_trowel.core.mix.lines import INDOOR_PSI, MixClash, MixLine, Way, psi_text, share_text
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.mix import Settled
 from humble_trowel.core.units import MPA_PER_PSI
@@ -77,7 +77,7 @@ def water_line(plan: Plan, found: Exposed) -> MixLine:
     return MixLine("water", "Water to cement", f"{share_text(said)} at most", share_text(said), why, "exposure", "CODE", "said", "mix.water_share", wrong)  # fmt: skip
 
 
-def air_lines(plan: Plan, found: Exposed, stone_mm: float) -> tuple[MixLine, Clash | None]:
+def air_lines(plan: Plan, found: Exposed, stone_mm: float) -> tuple[MixLine, MixClash | None]:
     """Entrained air, and the clash where one drum must do for a hard-trowelled floor and for frost."""
     mix = plan.mix
     psi = max(found.asked.least_psi, (mix.strength_mpa or 0) / MPA_PER_PSI)
@@ -109,7 +109,7 @@ def air_lines(plan: Plan, found: Exposed, stone_mm: float) -> tuple[MixLine, Cla
     return line, clash
 
 
-def _by(clash: Clash) -> str:
+def _by(clash: MixClash) -> str:
     assert clash.settled is not None
     return f"Settled by {clash.settled.by}." if clash.settled.by else "Settled."
 
@@ -121,7 +121,7 @@ def _both(found: Exposed, percent: str, done: bool) -> MixLine:
     return MixLine("air", "Air", "to settle", "", why, "air-trowel", "CODE", "unsaid", "mix.air_percent", wrong)
 
 
-def _air_clash(found: Exposed, settled: Settled | None) -> Clash:
+def _air_clash(found: Exposed, settled: Settled | None) -> MixClash:
     if found.outside and found.inside:
         out = found.outside[0]
         title, words = f"Air: yes for {out}, no for the floor", "One drum cannot do both."
@@ -132,4 +132,4 @@ def _air_clash(found: Exposed, settled: Settled | None) -> Clash:
     else:
         title, words = "Air: frost asks it, the trowel forbids it", "No mix does both: no number is given."
         ways = [Way("no hard trowel: float and broom", "Float and broom it"), Way("no frost there: kept warm", "It never freezes")]  # fmt: skip
-    return Clash("air", title, words, ways, settled)
+    return MixClash("air", title, words, ways, settled)

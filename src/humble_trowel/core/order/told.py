@@ -12,8 +12,8 @@ from humble_trowel.core.order.quantity import Ordered
 from humble_trowel.core.order.sure import POURS, Sure, Weighed
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
-from humble_trowel.core.units import M3_PER_YD3, format_ordered, format_volume, number_word
-from humble_trowel.core.working import Working
+from humble_trowel.core.units import M3_PER_YD3, format_ordered, format_volume, number_word, say_depth
+from humble_trowel.core.working import Working, number_text
 
 LETTERS = "abcdefghijklmnop"
 
@@ -32,6 +32,7 @@ class DoubtTold:
     why: str
     measured: bool
     way: str
+    way_text: str
     at: XY | None
     spread: Working
 
@@ -132,7 +133,7 @@ def sure_told(
         unit=unit, mean_m3=found.volume.mean_m3, sd_m3=found.volume.sd_m3, drawn_text=format_volume(net_m3, plan.units),
         likely_text=format_volume(found.volume.mean_m3 - net_m3, plan.units), need_text=format_volume(found.volume.mean_m3, plan.units),
         sd_text=format_volume(found.volume.sd_m3, plan.units), need=ordered.need, spread=together(plan, found.doubts),
-        doubts=[_doubt(plan, at, row) for at, row in enumerate(found.doubts)], pours_m3=found.pours_m3,
+        doubts=[_doubt(plan, ways, at, row) for at, row in enumerate(found.doubts)], pours_m3=found.pours_m3,
         rows=[_weighed(plan, row) for row in found.rows], best=_weighed(plan, found.best), called=called, step_m3=found.costs.step_m3,
         step_text=size(found.costs.step_m3), saves_cents=found.saves_cents, said=plan.order.ordered_m3 is not None,
         why=plan.order.ordered_why, by=plan.order.ordered_by, decide=ways.doubt.decide, reason=_reason(plan, found), rule=_rule(plan, ways, found),
@@ -145,11 +146,21 @@ def _size(plan: Plan) -> Callable[[float], str]:
     return lambda m3: format_ordered(m3, plan.units)
 
 
-def _doubt(plan: Plan, at: int, row: Doubt) -> DoubtTold:
+def _doubt(plan: Plan, ways: JobWays, at: int, row: Doubt) -> DoubtTold:
     return DoubtTold(
         row.key, LETTERS[at], row.name, row.mean_m3, row.sd_m3, format_volume(row.mean_m3, plan.units), format_volume(row.sd_m3, plan.units),
-        row.why, row.measured, row.way, row.at, row.spread,
+        row.why, row.measured, row.way, _way_text(plan, ways, row.way), row.at, row.spread,
     )  # fmt: skip
+
+
+def _way_text(plan: Plan, ways: JobWays, way: str) -> str:
+    """A spread as a person types it: a length, a volume, or so many in a hundred."""
+    if not way:
+        return ""
+    value = float(getattr(ways.doubt, way))
+    if way.endswith("_share"):
+        return number_text(value * 100, 2)
+    return format_volume(value, plan.units) if way.endswith("_m3") else say_depth(value, plan.units)
 
 
 def _weighed(plan: Plan, row: Weighed) -> WeighedTold:

@@ -21,7 +21,7 @@ EASY_SPACING_MIN = 30.0
 
 @dataclass(frozen=True)
 class Part:
-    """A part of the floor that is filled in its turn. beside: parts that it meets along a side."""
+    """A part of the floor that is filled in its turn, along its way. beside: parts that it meets along a side."""
 
     id: str
     name: str
@@ -29,6 +29,7 @@ class Part:
     area_m2: float
     rings: list[list[XY]]
     at: XY
+    way: XY = (1.0, 0.0)
     beside: tuple[str, ...] = ()
 
 

@@ -26,7 +26,9 @@ def parts_of_strips(laid: StripsLaid) -> list[Part]:
             if float(areas[i].buffer(5.0).intersection(areas[at].exterior).length) > SHARED_MM
         )
         ring = [(float(x), float(y)) for x, y in row.face.ring]
-        rows.append(Part(row.id, f"Strip {row.n}", row.m3, areas[at].area / 1e6, [ring], row.face.spot, near))
+        rows.append(
+            Part(row.id, f"Strip {row.n}", row.m3, areas[at].area / 1e6, [ring], row.face.spot, row.strip.way, near)
+        )
     return rows
 
 
@@ -43,7 +45,7 @@ def parts_of_floor(solid: Solid, net_m3: float) -> list[Part]:
         spot = band.representative_point()
         before = (rows[-1].id,) if rows else ()
         share = band.area / floor.area
-        rows.append(Part(f"band{at}", f"Band {at + 1}", net_m3 * share, band.area / 1e6, _rings(band), (spot.x, spot.y), before))  # fmt: skip
+        rows.append(Part(f"band{at}", f"Band {at + 1}", net_m3 * share, band.area / 1e6, _rings(band), (spot.x, spot.y), (1.0, 0.0), before))  # fmt: skip
     return rows
 
 

@@ -48,6 +48,7 @@ class PartTold:
     name: str
     rings: list[list[XY]]
     at: XY
+    way: XY
     start_min: float | None
     end_min: float | None
     full_text: str
@@ -190,7 +191,9 @@ def _truck(plan: Plan, one: Visit, pour: Pour, count: int) -> TruckTold:
 def _part(plan: Plan, at: int, one: Filled) -> PartTold:
     text = "" if one.end_min is None else clock(plan, one.end_min)
     part = one.part
-    return PartTold(part.id, at + 1, part.name, part.rings, part.at, one.start_min, one.end_min, text, one.steps)
+    return PartTold(
+        part.id, at + 1, part.name, part.rings, part.at, part.way, one.start_min, one.end_min, text, one.steps
+    )
 
 
 def _spacing(one: Tried) -> SpacingTold:

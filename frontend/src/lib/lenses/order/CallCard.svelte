@@ -9,7 +9,14 @@
 	import { alike } from '../../state/findings';
 	import CardFields from './CardFields.svelte';
 	import Act from '../../ui/Act.svelte';
-	let { store, lines, stops }: { store: JobStore; lines: CallLine[]; stops: Finding[] } = $props();
+	/** ticks: keys of lines that were read back */
+	let {
+		store,
+		lines,
+		stops,
+		ticks,
+		tick
+	}: { store: JobStore; lines: CallLine[]; stops: Finding[]; ticks: string[]; tick: (key: string) => void } = $props();
 	let open = $state<string | null>(null);
 	let copied = $state(false);
 	const asText = $derived(
@@ -64,7 +71,20 @@
 	<ol>
 		{#each lines as line}
 			<li class="relative border-t border-hair px-0 pt-5 pb-6" data-line={line.key} class:missing={line.missing}>
-				<p class="text-note font-label text-ink2">{line.asks}</p>
+				<p class="flex items-center gap-8 text-note font-label text-ink2">
+					{#if line.says && !stops.length}<button
+							type="button"
+							class={[
+								'flex size-30 flex-none items-center justify-center border-2 border-ink text-key font-black print:hidden',
+								'max-phone:size-44 pointer-coarse:size-44',
+								ticks.includes(line.key) ? 'bg-chalk text-on-chalk' : 'bg-well'
+							]}
+							aria-pressed={ticks.includes(line.key)}
+							aria-label="{orderWords.call.tick}: {line.asks}"
+							onclick={() => tick(line.key)}>{ticks.includes(line.key) ? '✓' : ''}</button
+						>{/if}
+					<span>{line.asks}</span>
+				</p>
 				{#if line.says}<p class="pr-54 text-act leading-[1.2] font-[680] max-phone:text-ask print:text-[24pt]">
 						<Frac text={line.says} />
 					</p>{/if}

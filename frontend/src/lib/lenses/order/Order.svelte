@@ -1,89 +1,92 @@
 <script lang="ts">
-	/** Order: how much do I order? */
+	/** Order: the ledger, how sure it is, the mix, the trucks, the cost, the call to the plant. */
+	import { untrack } from 'svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Sheet from '../../drawing/Sheet.svelte';
 	import FirstActs from '../../shell/FirstActs.svelte';
-	import Verdict from '../../ui/Verdict.svelte';
 	import LensFrame from '../../shell/LensFrame.svelte';
-	import { Turn } from '../turn.svelte';
-	import { orderLens } from './lens';
-	import { forOrder } from '../../state/findings';
 	import type { JobStore } from '../../state/job.svelte';
-	import { orderWords } from '../../words/order';
-	import CallCard from './CallCard.svelte';
-	import Ledger from './Ledger.svelte';
-	import Loads from './Loads.svelte';
-	import SecondPours from './SecondPours.svelte';
-	import OwnWays from './OwnWays.svelte';
+	import { orderWords as words } from '../../words/order';
+	import { Turn } from '../turn.svelte';
+	import CallPanel from './CallPanel.svelte';
+	import CostPanel from './CostPanel.svelte';
+	import DoubtRows from './DoubtRows.svelte';
+	import HeatPlank from './HeatPlank.svelte';
+	import LedgerPanel from './LedgerPanel.svelte';
+	import { orderLens } from './lens';
+	import MixPanel from './MixPanel.svelte';
+	import { OrderData } from './order.svelte';
+	import OverLedger from './OverLedger.svelte';
+	import OverMix from './OverMix.svelte';
+	import OverSure from './OverSure.svelte';
+	import OverTrucks from './OverTrucks.svelte';
+	import PlayBar from './PlayBar.svelte';
 	import SliceBars from './SliceBars.svelte';
-	import FindingList from '../../ui/FindingList.svelte';
+	import SurePanel from './SurePanel.svelte';
+	import TrucksPanel from './TrucksPanel.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
+	// svelte-ignore state_referenced_locally (one for the life of this lens)
+	const data = new OrderData(store);
 	const turn = new Turn(orderLens);
+	const tab = $derived(turn.tab);
 	const concrete = $derived(store.figure?.concrete ?? null);
 	const unit = $derived(store.units === 'mm' ? 'm³' : 'yd');
-	const doubts = $derived(forOrder(store.doubts?.findings ?? store.figure?.findings).filter((one) => one.severity !== 'stop'));
+	$effect(() => {
+		void [store.kept?.revision, store.kept?.records, store.draft];
+		data.tab = tab;
+		untrack(() => void data.load());
+	});
+	const title = $derived(tab === 'ledger' && store.units === 'mm' ? words.whereM : words.sheets[tab]);
+	const FEET = { ledger: 182, sure: 70, mix: 244, trucks: 122, cost: 0, call: 0 } as const;
+	const foot_px = $derived(tab === 'sure' ? FEET.sure + 46 * (data.sure?.doubts.length ?? 5) : FEET[tab]);
+	const also = $derived(tab === 'trucks' ? (store.document?.screed.standing ?? []).map((row) => row.at as [number, number]) : []);
 </script>
 
-<LensFrame {turn} ready={concrete !== null}>
+<LensFrame {turn} name={words.tabsName} ready={concrete !== null}>
 	{#snippet sheet()}
 		<Sheet
 			{store}
 			{pick}
-			title={store.units === 'mm' ? orderWords.whereM : orderWords.where}
-			strips
+			{title}
+			{also}
+			strips={tab !== 'trucks' && tab !== 'mix'}
+			flat={tab === 'trucks'}
 			labels={false}
 			sizes={false}
 			letters={false}
-			footHeight={182}
+			footHeight={foot_px}
 		>
+			{#snippet key()}{#if tab === 'sure'}<p class="label max-phone:hidden side:hidden">{words.sureKey}</p>{/if}{/snippet}
 			{#snippet over(view)}
-				{#each concrete?.parts ?? [] as part}
-					{@const [x, y] = view.px(part.at)}
-					<g transform="translate({x} {y})" data-on-plan={part.letter}>
-						<circle class="fill-well stroke-ink stroke-[1.8px]" r="13" /><text
-							class="fill-ink text-body font-heavy"
-							text-anchor="middle"
-							y="5">{part.letter}</text
-						>
-						{#if part.kind === 'slab'}<text
-								text-anchor="middle"
-								y="31"
-								class="fill-ink stroke-slab stroke-5 text-note font-mid [paint-order:stroke]">{part.text}</text
-							>{/if}
-					</g>
-				{/each}
+				{#if tab === 'sure'}{#if data.sure}<OverSure {view} told={data.sure} />{/if}
+				{:else if tab === 'trucks'}{#if data.delivery}<OverTrucks {view} {data} told={data.delivery} />{/if}
+				{:else if tab === 'mix'}<OverMix {view} {data} />
+				{:else}<OverLedger {view} parts={concrete?.parts ?? []} />{/if}
 			{/snippet}
-			{#snippet foot()}{#if concrete}<SliceBars {concrete} counting={store.counting} units={store.units} {unit} />{/if}{/snippet}
+			{#snippet foot(width)}
+				{#if tab === 'ledger' && concrete}<SliceBars {concrete} counting={store.counting} units={store.units} {unit} />
+				{:else if tab === 'sure' && data.sure}<div class="absolute inset-x-20 bottom-8">
+						<DoubtRows {data} told={data.sure} />
+					</div>
+				{:else if tab === 'trucks' && data.delivery}<div class="absolute inset-x-20 bottom-8">
+						<PlayBar {data} told={data.delivery} keys />
+					</div>
+				{:else if tab === 'mix' && data.heat}<div class="absolute inset-x-0 bottom-6 border-t-2 border-ink pt-6">
+						<h3 class="px-20">{words.mix.heat}</h3>
+						<p class="label px-20">{words.mix.heatHow}</p>
+						<HeatPlank heat={data.heat} units={store.units} wide={width} />
+					</div>{/if}
+			{/snippet}
 		</Sheet>
 	{/snippet}
-	{#snippet empty()}<FirstActs jobId={store.id} here="order" why={orderWords.needOutline} />{/snippet}
+	{#snippet empty()}<FirstActs jobId={store.id} here="order" why={words.needOutline} />{/snippet}
+	{#if data.problem && !store.trying.length}<p class="wrong" role="alert">{data.problem}</p>{/if}
 	{#if concrete}
-		<div class="print:hidden">
-			<Verdict
-				text={orderWords.verdict(concrete.ordered.text, unit)}
-				under={orderWords.verdictUnder(
-					concrete.net_text,
-					concrete.ordered.trucks.map((truck) => truck.text),
-					(store.doubts?.stops ?? []).length
-				)}
-				is={(store.doubts?.stops ?? []).length ? 'bad' : 'plain'}
-			/>
-		</div>
-		<div
-			class={[
-				'mt-8 grid grid-cols-[minmax(0,1.25fr)_minmax(280px,1fr)] items-start gap-18 max-mid:grid-cols-[1fr]',
-				'print:block'
-			]}
-		>
-			<div class="count print:hidden">
-				<Ledger {concrete} {unit} />
-				<Loads ordered={concrete.ordered} {unit} />
-				<SecondPours pours={(store.figure?.second_pours ?? []).filter((pour) => !pour.with_slab)} />
-				<FindingList findings={doubts} />
-				<OwnWays {store} />
-				<p class="mt-10 text-note text-ink2">{orderWords.caution}</p>
-			</div>
-			<CallCard {store} lines={store.figure?.call_in ?? []} stops={store.doubts?.stops ?? []} />
-		</div>
-	{/if}</LensFrame
->
+		{#if tab === 'ledger'}<LedgerPanel {store} {concrete} {unit} />
+		{:else if tab === 'sure'}<SurePanel {data} />
+		{:else if tab === 'mix'}<MixPanel {data} />
+		{:else if tab === 'trucks'}<TrucksPanel {data} />
+		{:else if tab === 'cost'}<CostPanel {data} />
+		{:else}<CallPanel {data} />{/if}
+	{/if}
+</LensFrame>

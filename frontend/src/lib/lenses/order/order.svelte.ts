@@ -1,0 +1,82 @@
+/** What the tabs of Order look at: the answer of the tab, with what is tried: an order on the board, a spacing, other days by chance. */
+import { api } from '../../api/api';
+import type { OrderState } from '../../api/schema';
+import type { Edit, JobStore } from '../../state/job.svelte';
+import { Resource } from '../../state/resource.svelte';
+import { tried } from '../../state/tried';
+
+export type OrderTab = 'ledger' | 'sure' | 'mix' | 'trucks' | 'cost' | 'call';
+
+export class OrderData {
+	readonly #state: Resource<OrderState>;
+	tab: OrderTab = 'ledger';
+	/** an order that is tried on the board, m3; null for the one that stands */
+	board = $state<number | null>(null);
+	/** minutes between trucks that are tried; null for what is said */
+	spacing = $state<number | null>(null);
+	seed = $state(1);
+	/** minutes after the first truck, played; null for the whole pour */
+	minutes = $state<number | null>(null);
+	#rest: ReturnType<typeof setTimeout> | undefined;
+
+	constructor(readonly store: JobStore) {
+		this.#state = tried(store, (id, body) =>
+			api.order(id, { ...body, tab: this.tab, spacing_min: this.spacing, seed: this.seed, today: today() })
+		);
+	}
+	async load() {
+		if (this.store.kept?.document.outline) await this.#state.load();
+	}
+	/** Try a spacing: asked for when the hand rests. */
+	space(minutes: number | null) {
+		this.spacing = minutes;
+		clearTimeout(this.#rest);
+		this.#rest = setTimeout(() => void this.load(), 120);
+	}
+	get problem() {
+		return this.#state.problem;
+	}
+	get loading() {
+		return this.#state.loading;
+	}
+	get sure() {
+		return this.#state.value?.sure ?? null;
+	}
+	get mix() {
+		return this.#state.value?.mix ?? null;
+	}
+	get heat() {
+		return this.#state.value?.heat ?? null;
+	}
+	get delivery() {
+		return this.#state.value?.delivery ?? null;
+	}
+	get cost() {
+		return this.#state.value?.cost ?? null;
+	}
+	get called() {
+		return this.#state.value?.called ?? null;
+	}
+	get findings() {
+		return this.#state.value?.findings ?? [];
+	}
+	/** the order that is looked at, m3 */
+	get order(): number {
+		return this.board ?? this.sure?.called.order_m3 ?? 0;
+	}
+	async keep(edit: object, at = 'order') {
+		const kept = await this.store.keep([edit as Edit], at);
+		await this.load();
+		return kept;
+	}
+	/** Keep plain fields of the plan by their key path. */
+	set(values: Record<string, unknown>, at = 'order') {
+		return this.keep({ op: 'set_fields', values }, at);
+	}
+}
+
+/** The day here, as the program writes days. */
+export function today(now = new Date()): string {
+	const two = (n: number) => `${n}`.padStart(2, '0');
+	return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}
