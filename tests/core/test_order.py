@@ -88,7 +88,7 @@ def test_the_card_is_in_the_dispatchers_order_and_marks_what_is_unsaid():
     text = card_text(said, full.call_in)
     assert "Thursday 17 June, first truck on site at 6:30." in text
     assert "4,000 psi, 3/4″ stone, 5″ slump, no added air." in text
-    assert "Three trucks: 9, 9 and 1. 40 minutes apart." in text
+    assert "Three trucks: 9, 9 and 1 1/2. 40 minutes apart." in text
 
 
 def test_the_json_names_are_fixed():
@@ -98,6 +98,10 @@ def test_the_json_names_are_fixed():
         "concrete",
         "trucks",
         "levels",
+        "order",
+        "delivery",
+        "mix",
+        "cost",
         "lines",
         "forms",
         "ground",

@@ -13,6 +13,7 @@
 	import FormWays from './FormWays.svelte';
 	import GroundWays from './GroundWays.svelte';
 	import JointWays from './JointWays.svelte';
+	import OrderWays from './OrderWays.svelte';
 	import ScreedWays from './ScreedWays.svelte';
 	import EmbedWays from './EmbedWays.svelte';
 	import SteelWays from './SteelWays.svelte';
@@ -223,6 +224,7 @@
 			<SteelWays {store} {ways} />
 			<EmbedWays {store} {ways} />
 			<ScreedWays {store} {ways} />
+			<OrderWays {store} {ways} />
 			<JointWays {store} {ways} />
 		</main>
 	{/if}

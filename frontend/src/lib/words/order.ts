@@ -69,6 +69,7 @@ export const orderWords = {
 			over
 				? `Struck off at ${text}: ${over} stand${over === 1 ? 's' : ''} over the board`
 				: `Struck off at ${text}: all stand under the board`,
+		over: (n: number) => (n ? `${n} over the board` : 'none over'),
 		pours: 'Twenty pours of this slab, least first. Concrete over the board is a load you do not have.',
 		onePour: 'One pour: nothing is in doubt.',
 		board: 'The board: order',
@@ -136,10 +137,10 @@ export const orderWords = {
 		old: (minutes: number) => `${minutes} min old`,
 		waits: (minutes: number) => `waits ${minutes}`,
 		standsShort: (minutes: number) => `stands ${minutes}`,
-		bead: 'One bead is one load of barrows: a yard. A sag is a wait.',
+		bead: 'One bead is one yard. A sag is a wait.',
 		beadM: 'One bead is a cubic metre. A sag is a wait.',
 		curve: 'What each spacing costs',
-		tried: (n: number) => `${n} tried, crew and waiting`,
+		tried: (n: number) => `${n} tried`,
 		peg: 'Minutes between trucks',
 		at: (minutes: string, money: string) => `${minutes}: ${money}`,
 		days: 'Twenty days like it',

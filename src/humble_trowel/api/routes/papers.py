@@ -13,6 +13,7 @@ from humble_trowel.api.routes.jobs import JobId, ReadingKey, service_of
 from humble_trowel.api.schemas import file_answer, file_body
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.plan.ids import place_of
+from humble_trowel.core.plan.values import Day
 from humble_trowel.core.steel.cuts_told import cuts_told
 from humble_trowel.files.points_file import LengthUnit, PointsError, PointsFile
 
@@ -96,6 +97,28 @@ def steel_xlsx(request: Request, job_id: JobId) -> Response:
     job = service_of(request).laid_out(job_id)
     rows = job.steel.bars if job.steel else []
     return _file(write_steel_xlsx(rows, job.steel_cuts, job.plan.units), job.plan.name, "-steel.xlsx", XLSX)
+
+
+@router.get("/quote.pdf", response_class=Response, responses=file_answer("application/pdf"))
+def quote_pdf(
+    request: Request, job_id: JobId, paper: Literal["a4", "letter"] = "letter", today: Day | None = None
+) -> Response:
+    """One page for the owner, in plain words. today: printed on it, and to tell how old prices are."""
+    from humble_trowel.papers.quote_sheet import quote_pdf as make
+
+    job = service_of(request).laid_out(job_id)
+    concrete, cost = job.answered("numbers", job.numbers), job.answered("numbers", job.cost(today))
+    data = make(job.plan, job.ways.firm, cost, concrete, job.mix_found, paper, today)
+    return _file(data, job.plan.name, "-quote.pdf", "application/pdf")
+
+
+@router.get("/cost.xlsx", response_class=Response, responses=file_answer(XLSX))
+def cost_xlsx(request: Request, job_id: JobId, today: Day | None = None) -> Response:
+    """Every row of the cost, its margin and its price."""
+    from humble_trowel.files.cost_table import write_cost_xlsx
+
+    job = service_of(request).laid_out(job_id)
+    return _file(write_cost_xlsx(job.answered("numbers", job.cost(today))), job.plan.name, "-cost.xlsx", XLSX)
 
 
 @router.get("/set-out.csv", response_class=Response, responses=file_answer("text/csv"))

@@ -65,7 +65,9 @@ def water_line(plan: Plan, found: Exposed) -> MixLine:
     said, asked = plan.mix.water_share, found.asked
     if said is None and asked.water_share is None:
         why = "No class asks one here; less water is stronger and shrinks less."
-        return MixLine("water", "Water to cement", "", "", why, "exposure", "CODE", "unsaid", "mix.water_share")
+        return MixLine(
+            "water", "Water to cement", "none asked", "", why, "exposure", "CODE", "worked", "mix.water_share"
+        )
     if said is None:
         assert asked.water_share is not None
         text = f"{share_text(asked.water_share)} at most"

@@ -20,10 +20,10 @@ NINETY_SD = 1.2816  # one pour in ten is above, one in ten below
 
 @dataclass(frozen=True)
 class Moment:
-    """How wide the doubt is at a minute. share: of the slab that is down."""
+    """How wide the doubt is at a minute. placed_share: of the slab that is down."""
 
     at_min: float
-    share: float
+    placed_share: float
     sd_m3: float
 
 

@@ -67,7 +67,7 @@ class MomentTold:
 
     at_min: float
     text: str
-    share: float
+    placed_share: float
     sd_m3: float
     sd_text: str
     firm_text: str
@@ -212,8 +212,8 @@ def hold_told(plan: Plan, ways: JobWays, hold: Hold, clock: Callable[[float], st
     low, high = size(hold.last_m3_min), size(hold.last_m3_max)
     firm = " + ".join(size(load) for load in hold.firm_m3)
     moments = [
-        MomentTold(one.at_min, clock(one.at_min), one.share, one.sd_m3, format_volume(one.sd_m3, plan.units), _firm(plan, hold, one.at_min), one.at_min == max(0.0, hold.say_min))
-        for one in hold.moments
+        MomentTold(one.at_min, clock(one.at_min), one.placed_share, one.sd_m3, format_volume(one.sd_m3, plan.units), _firm(plan, hold, at), one.at_min == max(0.0, hold.say_min))
+        for at, one in enumerate(hold.moments)
     ]  # fmt: skip
     span = low if low == high else f"{low} to {high}"
     return HoldTold(
@@ -221,8 +221,9 @@ def hold_told(plan: Plan, ways: JobWays, hold: Hold, clock: Callable[[float], st
     )  # fmt: skip
 
 
-def _firm(plan: Plan, hold: Hold, at_min: float) -> str:
-    if at_min >= hold.arrives_min - 1e-9:
-        low, high = format_ordered(hold.last_m3_min, plan.units), format_ordered(hold.last_m3_max, plan.units)
-        return low if low == high else f"{low} to {high}"
-    return "firm"
+def _firm(plan: Plan, hold: Hold, at: int) -> str:
+    """Under a knot: what is firm there, or what the held load may be."""
+    if at < len(hold.moments) - 1:
+        return f"{format_ordered(hold.firm_m3[min(at, len(hold.firm_m3) - 1)], plan.units)} firm"
+    low, high = format_ordered(hold.last_m3_min, plan.units), format_ordered(hold.last_m3_max, plan.units)
+    return low if low == high else f"{low} to {high}"

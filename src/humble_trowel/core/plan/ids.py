@@ -122,11 +122,18 @@ def with_ids(plan: Plan) -> Plan:
         changes["joints"] = plan.joints.model_copy(update={"lines": _named(plan.joints.lines, "o")})
     if (screed := _screed_named(plan.screed)) is not None:
         changes["screed"] = screed
-    for holder, own, letters in IN_ORDER.values():
-        listed: Sequence[Row] = getattr(getattr(plan, holder), own)
-        if any(not row.id for row in listed):
-            changes[holder] = getattr(plan, holder).model_copy(update={own: _named(listed, letters)})
+    changes |= _order_named(plan)
     return plan.model_copy(update=changes) if changes else plan
+
+
+def _order_named(plan: Plan) -> dict[str, Any]:
+    """Order and quote with an id for each of their rows, where one is missing."""
+    changes: dict[str, Any] = {}
+    for holder, own, letters in IN_ORDER.values():
+        rows: Sequence[Row] = getattr(getattr(plan, holder), own)
+        if any(not row.id for row in rows):
+            changes[holder] = getattr(plan, holder).model_copy(update={own: _named(rows, letters)})
+    return changes
 
 
 def _screed_named(screed: Screed) -> Screed | None:

@@ -23,6 +23,7 @@ from humble_trowel.core.rules import pour_calculators as pours
 from humble_trowel.core.rules.book_row import Rule, Table, long_ask, number_ask, thin_ask
 from humble_trowel.core.rules.embed_book import EMBED_RULES
 from humble_trowel.core.rules.joint_book import JOINT_RULES
+from humble_trowel.core.rules.order_book import ORDER_RULES
 from humble_trowel.core.rules.screed_book import SCREED_RULES
 from humble_trowel.core.rules.steel_book import STEEL_RULES
 from humble_trowel.core.underslab.insulation import SLAB_EDGE, ZONES
@@ -112,6 +113,7 @@ RULES = (
     *STEEL_RULES,
     *EMBED_RULES,
     *SCREED_RULES,
+    *ORDER_RULES,
     *JOINT_RULES,
     Rule("order/round-up", "The order", "Likely need up to the plant's next step, after a slack of 0.005 yd³.",
          "ceil((need − slack) ÷ step) × step", "plant",

@@ -55,8 +55,9 @@
 		<tbody>
 			{#each groups as group (group.key)}
 				<tr
-					><th colspan="3" scope="rowgroup" class="pt-8 text-left font-[800] max-phone:col-span-2">{words.groups[group.key]}</th
-					><td class="pt-8 text-right font-[800]">{exact(sum(group.rows))}</td></tr
+					><th colspan="2" scope="rowgroup" class="pt-8 text-left font-[800]">{words.groups[group.key]}</th>
+					<td class="max-phone:hidden"></td>
+					<td class="pt-8 text-right font-[800]">{exact(sum(group.rows))}</td></tr
 				>
 				{#each group.rows as row (row.key)}
 					<tr data-cost-row={row.key}>
@@ -66,7 +67,7 @@
 									kind="quiet"
 									aria-label="{words.out}, {row.name}"
 									onclick={() => void data.keep({ op: 'take_out_quote_line', line: row.id }, 'quote-line')}>{words.out}</Act
-								>{:else}<a class="block text-label text-ink2 underline" href="/job/{store.id}/{row.stage}"
+								>{:else}<a class="ml-6 text-label text-ink2 underline" href="/job/{store.id}/{row.stage}"
 									>{w.lenses[row.stage as 'order']}</a
 								>{/if}</td
 						>
@@ -77,16 +78,18 @@
 				{/each}
 			{/each}
 			<tr class="text-key font-[760]"
-				><td colspan="3" class="border-t-2 border-ink pt-4">{words.before}</td><td class="border-t-2 border-ink pt-4 text-right"
-					>{exact(told.rows_cents)}</td
-				></tr
+				><td colspan="2" class="border-t-2 border-ink pt-4">{words.before}</td><td class="border-t-2 border-ink max-phone:hidden"
+				></td><td class="border-t-2 border-ink pt-4 text-right">{exact(told.rows_cents)}</td></tr
 			>
 			<tr
-				><td colspan="3" class="py-2">{words.margin(`${+(told.margin_share * 100).toFixed(1)} %`)}</td><td class="py-2 text-right"
+				><td colspan="2" class="py-2">{words.margin(`${+(told.margin_share * 100).toFixed(1)} %`)}</td><td class="py-2 text-right"
 					>{exact(told.margin_cents)}</td
 				></tr
 			>
-			<tr class="text-ask font-black"><td colspan="3">{words.total}</td><td class="text-right">{exact(told.total_cents)}</td></tr>
+			<tr class="text-ask font-black"
+				><td colspan="2">{words.total}</td><td class="max-phone:hidden"></td><td class="text-right">{exact(told.total_cents)}</td
+				></tr
+			>
 		</tbody>
 	</table>
 	<div class="mt-10 flex flex-wrap items-end gap-12">

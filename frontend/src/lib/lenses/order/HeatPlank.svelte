@@ -1,5 +1,6 @@
 <script lang="ts">
-	/** The heat balance drawn: each part stands on the plank at its own temperature, as big as the heat it holds; it balances where the mix is. */
+	/** The heat balance drawn: each part stands on the plank at its own temperature, as big as the heat it holds; it balances where
+	 * the mix is. */
 	import type { Balance } from '../../api/schema';
 	import { orderWords } from '../../words/order';
 	import { shownDegrees, type Units } from './temps';

@@ -32,6 +32,7 @@
 			`mix-${path}`
 		);
 	}
+	const why = $derived(line.wrong && !line.why.includes(line.wrong) ? `${line.wrong} ${line.why}` : line.why);
 	const paths = $derived(
 		line.field === 'mix.strength_mpa'
 			? (['mix.strength_mpa', 'mix.strength_by'] as const)
@@ -40,7 +41,9 @@
 </script>
 
 <tr class={[flagged && 'bg-flag/12']} data-mix-line={line.what}>
-	<th scope="row" class="border-b border-hair py-4 pr-8 text-left align-top font-[760]">{line.name}</th>
+	<th scope="row" class="border-b border-hair py-4 pr-8 text-left align-top font-[760]"
+		>{line.name}<span class="hidden text-note font-plain max-phone:block"><Frac text={why} /></span></th
+	>
 	<td class="border-b border-hair py-2 pr-8 align-top">
 		<button
 			type="button"
@@ -90,8 +93,6 @@
 			</div>
 		{/if}
 	</td>
-	<td class="border-b border-hair py-4 pr-8 align-top max-phone:col-span-2"
-		><Frac text={line.wrong && !line.why.includes(line.wrong) ? `${line.wrong} ${line.why}` : line.why} /></td
-	>
+	<td class="border-b border-hair py-4 pr-8 align-top max-phone:hidden"><Frac text={why} /></td>
 	<td class="border-b border-hair py-4 text-right align-top"><span class="boxed">{line.who}</span></td>
 </tr>

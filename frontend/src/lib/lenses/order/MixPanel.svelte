@@ -42,7 +42,9 @@
 	<table class="mt-6 w-full border-collapse" aria-label={words.heads[1]}>
 		<thead
 			><tr class="border-b-2 border-ink text-left text-label"
-				>{#each words.heads as head, i}<th class={['pb-2 font-[600]', i === 3 && 'text-right']}>{head}</th>{/each}</tr
+				>{#each words.heads as head, i}<th class={['pb-2 font-[600]', i === 3 && 'text-right', i === 2 && 'max-phone:hidden']}
+						>{head}</th
+					>{/each}</tr
 			></thead
 		>
 		<tbody>

@@ -58,10 +58,14 @@
 		>
 			{#snippet key()}{#if tab === 'sure'}<p class="label max-phone:hidden side:hidden">{words.sureKey}</p>{/if}{/snippet}
 			{#snippet over(view)}
-				{#if tab === 'sure'}{#if data.sure}<OverSure {view} told={data.sure} />{/if}
+				{#if tab === 'sure'}{#if data.sure}<OverSure
+							{view}
+							told={data.sure}
+							ring={(store.document?.outline ?? []) as [number, number][]}
+						/>{/if}
 				{:else if tab === 'trucks'}{#if data.delivery}<OverTrucks {view} {data} told={data.delivery} />{/if}
 				{:else if tab === 'mix'}<OverMix {view} {data} />
-				{:else}<OverLedger {view} parts={concrete?.parts ?? []} />{/if}
+				{:else if tab === 'ledger'}<OverLedger {view} parts={concrete?.parts ?? []} />{/if}
 			{/snippet}
 			{#snippet foot(width)}
 				{#if tab === 'ledger' && concrete}<SliceBars {concrete} counting={store.counting} units={store.units} {unit} />

@@ -15,6 +15,15 @@
 	const shares = $derived(told.parts.map((part) => shareOf(part, now)));
 	const cut = (part: DeliveryTold['parts'][number], share: number) =>
 		part.rings.map((ring) => filled(ring as XY[], part.way as XY, share)).filter((ring) => ring.length > 2);
+	/** where the truck stands for the part that is being filled */
+	const nearest = $derived.by(() => {
+		const part =
+			told.parts.find((_, i) => (shares[i] ?? 0) > 0 && (shares[i] ?? 0) < 1) ??
+			told.parts.findLast((_, i) => (shares[i] ?? 0) > 0);
+		if (!part || !truck) return -1;
+		const far = stands.map(([x, y]) => Math.hypot(x - (part.at[0] ?? 0), y - (part.at[1] ?? 0)));
+		return far.indexOf(Math.min(...far));
+	});
 	const small = $derived(view.scale < 0.033);
 </script>
 
@@ -53,15 +62,20 @@
 {/if}
 {#each stands as at, i (i)}
 	{@const [x, y] = view.px(at)}
-	{@const here = i === 0 && truck !== null}
-	<rect
-		x={x - 46}
-		y={y - 20}
-		width="92"
-		height="40"
-		class={['fill-sheet stroke-ink stroke-[1.8px]', !here && '[stroke-dasharray:6_3]']}
-	/>
-	{#if here && truck}<text {x} y={y - 3} text-anchor="middle" class="fill-ink text-note font-[760]">{words.truck(truck.n)}</text>
+	{@const here = i === nearest}
+	{#if !here}<rect
+			x={x - 8}
+			y={y - 8}
+			width="16"
+			height="16"
+			class="fill-sheet stroke-ink stroke-[1.6px] [stroke-dasharray:4_2]"
+		/>
+	{:else if truck}<rect x={x - 46} y={y - 20} width="92" height="40" class="fill-sheet stroke-ink stroke-[1.8px]" /><text
+			{x}
+			y={y - 3}
+			text-anchor="middle"
+			class="fill-ink text-note font-[760]">{words.truck(truck.n)}</text
+		>
 		<text {x} y={y + 13} text-anchor="middle" class="fill-ink text-note"
 			>{((truck.m3 - unloadedOf(truck, now)) / per).toFixed(1)} left</text
 		>{/if}

@@ -2,6 +2,7 @@
 	/** What each spacing costs: a knot for each that was tried, the peg at the one that is looked at. Drag it, or arrows. */
 	import { Slider } from 'bits-ui';
 	import type { DeliveryTold } from '../../api/schema';
+	import Act from '../../ui/Act.svelte';
 	import { orderWords } from '../../words/order';
 	import { dollars } from './board';
 	let { told, go }: { told: DeliveryTold; go: (minutes: number) => void } = $props();
@@ -19,7 +20,12 @@
 	const at = $derived(x(Math.max(first, Math.min(last, told.spacing_min))));
 </script>
 
-<h3 class="mt-8 flex items-baseline gap-10">{words.curve} <span class="label">{words.tried(rows.length)}</span></h3>
+<h3 class="mt-8 flex items-baseline gap-10">
+	{words.curve} <span class="label flex-1">{words.tried(rows.length)}</span>
+	{#if Math.abs(told.best_min - told.spacing_min) > 0.5}<Act kind="quiet" onclick={() => go(told.best_min)}
+			>{words.best(`${told.best_min}`)}</Act
+		>{/if}
+</h3>
 <div class="relative" bind:clientWidth={wide} data-spacings={rows.length}>
 	<svg width={wide} height={HIGH} class="block" aria-hidden="true">
 		<path

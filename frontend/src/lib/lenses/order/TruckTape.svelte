@@ -1,5 +1,6 @@
 <script lang="ts">
-	/** Every truck as a string: batched, on the road, here, waiting (a sag), a bead a yard as it is given; the crew's own string sags while it stands. */
+	/** Every truck as a string: batched, on the road, here, waiting (a sag), a bead a yard as it is given;
+	 * the crew's own string sags while it stands. */
 	import type { DeliveryTold, TruckTold } from '../../api/schema';
 	import { orderWords } from '../../words/order';
 	import type { OrderData } from './order.svelte';
@@ -9,7 +10,7 @@
 	const LEFT = 92;
 	const MOST = 8;
 	let wide = $state(640);
-	const row_high = $derived(told.trucks.length > 4 ? 36 : 46);
+	const row_high = $derived(told.trucks.length > 3 ? 34 : 42);
 	/* many trucks: the first ones and the last */
 	const shown = $derived(
 		told.trucks.length > MOST ? [...told.trucks.slice(0, MOST - 1), told.trucks.at(-1) as TruckTold] : told.trucks

@@ -52,7 +52,7 @@
 		{under}
 		is={bad && !trial ? 'bad' : 'plain'}
 	/>
-	<div class="mt-6 flex flex-wrap gap-8">
+	<div class="flex flex-wrap gap-8 not-empty:mt-6">
 		{#if trial || !told.spacing_said}<Act
 				kind="main"
 				onclick={() => {
@@ -61,10 +61,6 @@
 				}}>{words.keep(spacing)}</Act
 			>{/if}
 		{#if trial}<Act kind="plain" onclick={() => data.space(null)}>{orderWords.letGo}</Act>{/if}
-		{#if told.trucks.length > 1 && Math.abs(told.best_min - told.spacing_min) > 0.5}<Act
-				kind="plain"
-				onclick={() => data.space(told.best_min)}>{words.best(`${told.best_min}`)}</Act
-			>{/if}
 	</div>
 	{#if store.problemFor('spacing')}<p class="wrong" role="alert">{store.problemFor('spacing')?.detail}</p>{/if}
 	<div class="mt-8 hidden max-phone:block"><PlayBar {data} {told} /></div>

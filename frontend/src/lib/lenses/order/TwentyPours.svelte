@@ -11,7 +11,7 @@
 	let { told, order, go }: { told: SureTold; order: number; go: (m3: number) => void } = $props();
 	const words = orderWords.sure;
 	const own = $props.id();
-	const HIGH = 236;
+	const HIGH = 212;
 	const LEFT = 92;
 	const RIGHT = 78;
 	const TOP = 26;
@@ -85,11 +85,11 @@
 		{/if}
 		<!-- svelte-ignore a11y_no_static_element_interactions (the label beside it is a slider with keys) -->
 		<g class="cursor-grab touch-none" onpointerdown={drag} data-strike-board>
-			<rect x={LEFT - 6} y={y(order) - 14} width={wide - LEFT - RIGHT + 44} height="28" class="fill-transparent" />
+			<rect x={LEFT - 6} y={y(order) - 14} width={Math.max(0, wide - LEFT - RIGHT + 44)} height="28" class="fill-transparent" />
 			<rect
 				x={LEFT - 2}
 				y={y(order) - 6}
-				width={wide - LEFT - RIGHT + 34}
+				width={Math.max(0, wide - LEFT - RIGHT + 34)}
 				height="12"
 				class="fill-board stroke-board-ink stroke-[1.6px]"
 			/>
@@ -99,7 +99,7 @@
 			x={LEFT + 12}
 			y={Math.max(14, y(order) - 12)}
 			class="fill-ink stroke-bench stroke-[4px] text-note font-[760] [paint-order:stroke]"
-			><SvgFrac text={words.struck(text(order), over)} /></text
+			><SvgFrac text={wide < 460 ? words.over(over) : words.struck(text(order), over)} /></text
 		>
 	</svg>
 	<Slider.Root
@@ -122,7 +122,7 @@
 			<Frac text={text(order)} />
 		</Slider.Thumb>
 	</Slider.Root>
-	<div class="absolute top-0 right-0 grid gap-64">
+	<div class="absolute top-0 right-0 grid gap-48">
 		<Act kind="plain" class="min-w-60" onclick={() => set(order + told.step_m3)}><Frac text={words.more(told.step_text)} /></Act>
 		<Act kind="plain" class="min-w-60" onclick={() => set(order - told.step_m3)}><Frac text={words.less(told.step_text)} /></Act>
 	</div>

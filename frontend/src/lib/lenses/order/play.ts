@@ -16,7 +16,8 @@ export function between(steps: readonly (readonly number[])[], minute: number): 
 	return before[1] ?? 0;
 }
 /** How much of a part is in at a minute, 0 to 1. */
-export const shareOf = (part: PartTold, minute: number): number => Math.min(1, between(part.steps as number[][], minute));
+export const shareOf = (part: PartTold, minute: number): number => whole(between(part.steps as number[][], minute));
+const whole = (share: number) => (share > 0.995 ? 1 : share);
 /** m3 in the forms at a minute. */
 export const placedOf = (told: DeliveryTold, minute: number): number =>
 	told.trucks.reduce((sum, one) => sum + unloadedOf(one, minute), 0);
