@@ -306,6 +306,26 @@ def _on_top(draw, ring, shape):
     }
 
 
+def _order(draw):
+    """What is said of the order, the mix and the quote."""
+    dice = draw.dice
+    order = {
+        "spacing_min": dice.choice([None, 1, 20, 45, 90]), "method": dice.choice([None, "chute", "pump", "barrows"]),
+        "ordered_m3": dice.choice([None, None, 0.5, 40]), "travel_min": dice.choice([None, 0, 70]), "fleet": dice.choice([None, 1, 5]),
+        "places": dice.choice([None, 2]), "spare": [{"name": "pad", "m3": 0.2}] if draw.chance(0.3) else [],
+    }  # fmt: skip
+    mix = {
+        "finish": dice.choice([None, "trowelled", "broomed"]), "freeze": dice.choice([None, "F0", "F1", "F3"]), "salt": draw.chance(0.2),
+        "stained": draw.chance(0.2), "sulphate": dice.choice([None, "S2"]), "air_c": dice.choice([None, -12, 18, 39]),
+        "stone_mm": dice.choice([None, 10, 40, 75]), "line_mm": dice.choice([None, 25, 100]), "setting": dice.choice([None, "retarded"]),
+    }  # fmt: skip
+    return {
+        "order": order,
+        "mix": mix,
+        "quote": {"extra": [{"name": "permit", "cents": -500}] if draw.chance(0.3) else []},
+    }
+
+
 def random_job(seed):
     """A job file as data."""
     draw = Draw(seed)
@@ -316,6 +336,7 @@ def random_job(seed):
     edge_types, edges = _edges(draw, len(ring), shape)
     below = Draw(seed + 7_000_000_019)
     top = Draw(seed + 11_000_000_033)
+    said = Draw(seed + 13_000_000_067)
     for other in (below, top):
         other.c, other.s, other.shift = draw.c, draw.s, draw.shift
     return {
@@ -326,5 +347,5 @@ def random_job(seed):
         "slab_types": [{"mark": mark, "thickness_mm": dice.choice([100, 101.6, 127, 152.4, dice.uniform(75, 250)])} for mark in types],
         "zones": _zones(draw, shape, types), "edge_types": edge_types, "edges": edges,
         **_parts(draw, shape), **_second(draw, shape), **_ground(draw, types, len(ring)),
-        **_below(below), **_beside(below, ring), **_on_top(top, ring, shape),
+        **_below(below), **_beside(below, ring), **_on_top(top, ring, shape), **_order(said),
     }  # fmt: skip

@@ -75,7 +75,7 @@ def test_a_call_goes_stale_when_the_plan_moves_and_names_the_yards():
     records = SiteRecords([("r1", called(job))])
     same = Job(job.plan, job.crew, records)
     assert not same.called.stale and same.called.heard_by == "Ann"
-    deeper = edited(job.plan, {"op": "set_edge_type", "type": {**EDGE["edge_types"][0], "depth_mm": 800}})
+    deeper = edited(job.plan, {"op": "set_edge_type", "mark": "E1", "depth": 800.0})
     moved = Job(deeper, job.crew, records)
     change = moved.called.changes[0]
     assert change.name == "E1 edge below the slab" and change.by_m3 == pytest.approx(6 * 0.35 * 0.3, rel=0.02)

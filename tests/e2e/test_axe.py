@@ -14,7 +14,7 @@ TABS = {
     "steel": ("way", "mat", "cages", "dowels", "chairs", "lists", "look"),
     "embeds": ("walls", "bolts", "straps", "setting"),
     "screed": ("strips", "pads", "order", "joints"),
-    "order": ("sum",),
+    "order": ("ledger", "sure", "mix", "trucks", "cost", "call"),
 }
 BROKEN = """(only) => axe.run(document, { resultTypes: ['violations'], ...(only ? { runOnly: [only] } : {}) }).then((found) =>
   found.violations.flatMap((rule) => rule.nodes.map((node) => `${rule.id}: ${node.html.slice(0, 140)} ${node.failureSummary}`)))"""

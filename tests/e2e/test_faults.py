@@ -224,6 +224,7 @@ def test_what_the_program_refuses_later_stays_in_sight_until_it_is_let_go(page, 
 def test_text_that_was_refused_or_not_said_yet_is_there_after_a_reload(page, server):
     page.get_by_role("link", name="Ferrier's Reach boat bay", exact=True).click()
     page.get_by_role("link", name="Order").click()
+    page.get_by_role("tab", name="Call-in").click()
     mix, air = page.locator("[data-line='mix']"), page.get_by_label("Air, %")
     mix.get_by_role("button", name="Fill in").click()
     air.fill("40")
@@ -236,5 +237,5 @@ def test_text_that_was_refused_or_not_said_yet_is_there_after_a_reload(page, ser
     air.press("Enter")
     expect(mix).to_contain_text("6")
     page.reload()
-    mix.get_by_role("button").first.click()
+    mix.get_by_role("button", name="Change").click()
     expect(air).to_have_value("6")

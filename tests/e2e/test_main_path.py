@@ -110,6 +110,7 @@ def test_a_second_walk_an_opening_and_a_size_typed_on_the_drawing(page):
 def test_the_card_says_what_is_unsaid_and_is_filled_in_place(page):
     page.get_by_role("link", name="Ferrier's Reach boat bay", exact=True).click()
     page.get_by_role("link", name="Order").click()
+    page.get_by_role("tab", name="Call-in").click()
     when = page.locator("[data-line='when']")
     expect(when).to_contain_text("Not said yet: day and first truck's time.")
     when.get_by_role("button", name="Fill in").click()
@@ -126,7 +127,7 @@ def test_the_card_says_what_is_unsaid_and_is_filled_in_place(page):
     air.fill("6")
     air.press("Enter")
     expect(mix).to_contain_text("6 % air")
-    expect(page.locator("[data-line='yards']")).to_contain_text("20.5 cubic metres in all.")
+    expect(page.locator("[data-line='yards']")).to_contain_text("21 cubic metres in all.")
 
 
 def test_keyboard_alone_lays_out_and_moves_a_corner(page):

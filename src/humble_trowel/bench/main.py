@@ -16,6 +16,7 @@ from humble_trowel.bench.answers import answer_rows
 from humble_trowel.bench.embeds import embed_rows
 from humble_trowel.bench.ground import ground_rows
 from humble_trowel.bench.lines import CUTTING_CASES, Cutting, cutting_rows, lines_rows, print_cutting
+from humble_trowel.bench.order import order_rows
 from humble_trowel.bench.rows import Other, Row
 from humble_trowel.bench.screed import screed_rows
 from humble_trowel.bench.served import browser_figures, memory_mb, served, start_row
@@ -40,6 +41,7 @@ def run(as_json: bool, compare: str | None = None) -> int:
         + steel_rows()
         + embed_rows()
         + screed_rows()
+        + order_rows()
     )
     cuts = cutting_rows(CUTTING_CASES)
     others: list[Other] = [*tube_figures(), *steel_figures()]

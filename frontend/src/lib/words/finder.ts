@@ -40,6 +40,7 @@ export const finderWords = {
 		'peg-shot': { name: 'Rod at a grade peg', lens: 'edges', tab: 'footings' },
 		'steel-check': { name: 'Steel looked at', lens: 'steel', tab: 'look' },
 		'pad-set': { name: 'Pad struck', lens: 'screed', tab: 'pads' },
+		'order-called': { name: 'Called the plant', lens: 'order', tab: 'call' },
 		'embed-set': { name: 'Bolt or strap set', lens: 'embeds', tab: 'setting' },
 		photo: { name: 'Photo', lens: 'steel', tab: 'look' },
 		'riser-check': { name: 'Riser taped', lens: 'underslab', tab: 'check' },

@@ -5,7 +5,7 @@ export const orderWords = {
 	verdict: (text: string, unit: string) => `Order ${text} ${unit}.`,
 	verdictUnder: (net: string, loads: readonly string[], stops: number) =>
 		`${net} as drawn, the rest by reason. ${loads.length === 1 ? 'One truck' : `${loads.length} trucks: ${foldedLoads(loads).join(', ')}`}.${
-			stops ? ` ${stops === 1 ? 'One thing stops' : `${stops} things stop`} the call; see the card.` : ''
+			stops ? ` ${stops === 1 ? 'One thing stops' : `${stops} things stop`} the call.` : ''
 		}`,
 	secondPours: 'Second pours, ordered on their own',
 	secondHow: 'Poured on starters or beside the slab, on another day; none of it is in the order above.',

@@ -44,6 +44,7 @@ export const outboxWords = {
 		'steel-check': 'Steel looked at',
 		'embed-set': 'Set',
 		'pad-set': 'Pad',
+		'order-called': 'Call to the plant',
 		photo: 'Photo',
 		struck: 'Struck out'
 	} as Record<string, string>

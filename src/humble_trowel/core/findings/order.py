@@ -30,15 +30,23 @@ KINDS = (
         "concrete costs nothing, so short and long cannot be weighed",
         "order",
         ("sure", "cost"),
+        False,
     ),
-    FindingKind("load-old", "check", "a load is older than the limit when its last is out", "order", ("trucks",)),
-    FindingKind("joint-cold", "check", "an edge is too old when its neighbour comes", "order", ("trucks",)),
-    FindingKind("finish-late", "check", "floor sets before it is finished", "order", ("trucks",)),
-    FindingKind("pour-long", "check", "the pour is longer than the crew's day", "order", ("trucks",)),
     FindingKind(
-        "mix-clash", "check", "two rules pull apart on a line of the mix, and nobody settled it", "order", ("mix",)
+        "load-old", "check", "a load is older than the limit when its last is out", "order", ("trucks",), False
     ),
-    FindingKind("mix-line", "check", "a line of the mix breaks a rule", "order", ("mix",)),
-    FindingKind("mix-heat", "check", "the mix comes too warm or too cold", "order", ("mix",)),
+    FindingKind("joint-cold", "check", "an edge is too old when its neighbour comes", "order", ("trucks",), False),
+    FindingKind("finish-late", "check", "floor sets before it is finished", "order", ("trucks",), False),
+    FindingKind("pour-long", "check", "the pour is longer than the crew's day", "order", ("trucks",), False),
+    FindingKind(
+        "mix-clash",
+        "check",
+        "two rules pull apart on a line of the mix, and nobody settled it",
+        "order",
+        ("mix",),
+        False,
+    ),
+    FindingKind("mix-line", "check", "a line of the mix breaks a rule", "order", ("mix",), False),
+    FindingKind("mix-heat", "check", "the mix comes too warm or too cold", "order", ("mix",), False),
     FindingKind("order-scope", "check", "the plan or the order changed since the plant was called", "order", ("call",)),
 )

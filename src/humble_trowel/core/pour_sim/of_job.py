@@ -8,6 +8,7 @@ from itertools import accumulate
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.heat.hydration import Paste, SetTimes, set_times
+from humble_trowel.core.mix.balance import balance
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.mix import Mix
 from humble_trowel.core.plan.pour_ways import PourWays
@@ -57,8 +58,18 @@ def paste_of(mix: Mix) -> Paste:
 
 def sets_of(plan: Plan, ways: PourWays) -> SetTimes:
     """When it sets at the temperature at which it is placed."""
-    wanted = plan.mix.wanted_c
-    return set_times(paste_of(plan.mix), ways.temp_c if wanted is None else wanted)
+    return set_times(paste_of(plan.mix), placed_c(plan, ways))
+
+
+def placed_c(plan: Plan, ways: PourWays) -> float:
+    """How warm concrete is as it is placed: as it is wanted, else as its heat balances where the air is known, else as it usually is."""
+    mix = plan.mix
+    if mix.wanted_c is not None:
+        return mix.wanted_c
+    if mix.air_c is None:
+        return ways.temp_c
+    road = ways.travel_min if plan.order.travel_min is None else plan.order.travel_min
+    return balance(mix, 100.0, road / 60).here_c
 
 
 def brings_m3_h(plan: Plan, ways: PourWays) -> float:

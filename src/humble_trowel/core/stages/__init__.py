@@ -142,7 +142,13 @@ def _order_standing(job: Job) -> Standing:
     if job.plan.outline is None:
         return Standing("loop", "to do")
     unsaid = sum(1 for line in figure.call_in if line.missing)
-    return Standing("loop" if unsaid else "tight", f"{unsaid} to say" if unsaid else "say it")
+    if unsaid:
+        return Standing("loop", f"{unsaid} to say")
+    called = job.called
+    if called is not None:
+        return Standing("flagged", "call again") if called.stale else Standing("tight", "called")
+    settle = sum(1 for row in job.deciding_findings if row.code == "mix-clash")
+    return Standing("loop", f"{settle} to settle") if settle else Standing("tight", "say it")
 
 
 STAGES: tuple[Stage, ...] = (

@@ -5,9 +5,8 @@
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
 	import { orderWords } from '../../words/order';
-	import type { LensId } from '../lens';
-	import { alike } from '../../state/findings';
 	import CardFields from './CardFields.svelte';
+	import Stops from './Stops.svelte';
 	import Act from '../../ui/Act.svelte';
 	/** ticks: keys of lines that were read back */
 	let {
@@ -51,23 +50,7 @@
 			<Act kind="quiet" class="disabled:opacity-40" disabled={stops.length > 0} onclick={() => print()}>{orderWords.print}</Act>
 		</div>
 	</header>
-	{#if stops.length}
-		<div class="mt-12 border-2 border-flag bg-well p-12" role="alert" data-stops={stops.length}>
-			<h3 class="text-lg font-bold">{orderWords.stopped}</h3>
-			<ul class="mt-4 grid list-none gap-8 p-0">
-				{#each alike(stops) as { first: stop, more }}
-					<li class="relative border-t border-hair px-0 pt-5 pb-6" data-stop={stop.code}>
-						<Frac text="{stop.words} {stop.remedy}{more ? ` ${orderWords.moreAlike(more)}` : ''}" />
-						{#if stop.stage !== 'order'}<a
-								class="mt-4 block font-semibold underline"
-								href="/job/{store.id}/{stop.stage}{stop.tabs[0] ? `?tab=${stop.tabs[0]}` : ''}"
-								>{orderWords.mend} {w.lenses[stop.stage as LensId]}</a
-							>{/if}
-					</li>
-				{/each}
-			</ul>
-		</div>
-	{/if}
+	<Stops {store} {stops} />
 	<ol>
 		{#each lines as line}
 			<li class="relative border-t border-hair px-0 pt-5 pb-6" data-line={line.key} class:missing={line.missing}>

@@ -10,6 +10,7 @@
 	import Loads from './Loads.svelte';
 	import OwnWays from './OwnWays.svelte';
 	import SecondPours from './SecondPours.svelte';
+	import Stops from './Stops.svelte';
 	let { store, concrete, unit }: { store: JobStore; concrete: Concrete; unit: string } = $props();
 	const doubts = $derived(forOrder(store.doubts?.findings ?? store.figure?.findings).filter((one) => one.severity !== 'stop'));
 	const stops = $derived(store.doubts?.stops ?? []);
@@ -24,6 +25,7 @@
 	)}
 	is={stops.length ? 'bad' : 'plain'}
 />
+<Stops {store} {stops} />
 <div class="mt-8 grid grid-cols-[minmax(0,1.5fr)_minmax(240px,1fr)] items-start gap-18 max-mid:grid-cols-[1fr]">
 	<div>
 		<Ledger {concrete} {unit} />
