@@ -22,8 +22,10 @@ def typing(page: Page) -> None:
     page.wait_for_timeout(300)
 
 
-def working(page: Page) -> None:
-    page.locator("[data-part='g'] .num").click()
+def played(page: Page) -> None:
+    for _ in range(15):
+        page.get_by_role("button", name="1 yd").first.click()
+    page.wait_for_timeout(300)
 
 
 def beam(page: Page) -> None:
@@ -57,9 +59,9 @@ VIEWS = [
     ("1-yard", "/", LAPTOP, None),
     ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
     ("22-beams", "/job/{tansy}/edges?tab=grid", LAPTOP, beam),
-    ("4-order", "/job/{tansy}/order", LAPTOP, working),
+    ("4-order", "/job/{tansy}/order?tab=sure", LAPTOP, None),
+    ("23-trucks", "/job/{tansy}/order?tab=trucks", LAPTOP, played),
     ("6-ways", "/ways", LAPTOP, None),
-    ("13-set-out", "/job/{tansy}/lines?tab=setout", LAPTOP, None),
     ("14-square", "/job/{tansy}/lines?tab=square", LAPTOP, squared),
     ("15-forms", "/job/{tansy}/lines?tab=forms", LAPTOP, side),
     ("18-ground", "/job/{tansy}/ground", LAPTOP, None),

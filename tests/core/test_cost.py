@@ -81,6 +81,10 @@ def test_a_call_goes_stale_when_the_plan_moves_and_names_the_yards():
     assert change.name == "E1 edge below the slab" and change.by_m3 == pytest.approx(6 * 0.35 * 0.3, rel=0.02)
     row = next(row for row in moved.deciding_findings if row.code == "order-scope")
     assert "was called" in row.words and "E1 edge below the slab: 0.63 m³ more" in row.words and row.tabs == ("call",)
+    last = called(job, last=True, ordered_m3=4.5, loads_m3=[4.5], parts_m3={}, lines={})
+    said = Job(job.plan, job.crew, SiteRecords([("r1", called(job)), ("r2", last)]))
+    assert said.called.order_text == "4.5" and not said.called.stale
+    assert ORDER_RECORDS[0].sentence(job, last) == "Last load said to Ann: 4.5 m³ in all, order 77."
     again = Job(deeper, job.crew, SiteRecords([("r1", called(job)), ("r2", called(moved))]))
     assert not again.called.stale
 

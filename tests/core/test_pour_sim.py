@@ -92,6 +92,16 @@ def test_a_job_pours_its_strips_in_their_order_and_bands_where_none_are_laid():
     assert laid.planned_pour.trucks == told.trucks and laid.planned_pour.spacings == []
 
 
+def test_a_truck_that_is_tried_late_is_late_and_the_crew_stands():
+    said = {"pour_at": "2027-06-17T06:30", "spacing_min": 30}
+    from humble_trowel.core.plan.ways import Ways
+
+    job = Job(plan(order=said), Ways.model_validate({"plant": {"truck_m3": 1.0}}))
+    late = job.delivery_with(None, 1, {1: 25.0})
+    assert [row.arrive_text for row in late.trucks][:2] == ["6:30", "7:25"]
+    assert late.idle_min > job.delivery.idle_min
+
+
 def test_an_order_under_the_drawing_ends_before_the_last_part():
     short = Job(plan(order={"spacing_min": 30, "ordered_m3": 1.5, "ordered_why": "half of it"}, screed=STRIPS))
     assert [part.full_text == "" for part in short.delivery.parts] == [False, True]

@@ -18,12 +18,13 @@ from humble_trowel.core.pour_sim.told import DeliveryTold
 
 
 class OrderAsked(BaseModel):
-    """edits: not kept yet. tab: whose answer is wanted. spacing_min: tried; seed: of days by chance; today: to tell how old prices are."""
+    """edits: not kept yet. tab: whose answer is wanted. spacing_min: tried; late_min: single loads that come late, by their number from 0; seed: of days by chance; today: to tell how old prices are."""
 
     model_config = ConfigDict(extra="forbid")
     edits: Annotated[list[Edit], Field(max_length=60)] = []
     tab: Literal["ledger", "sure", "mix", "trucks", "cost", "call"] = "sure"
     spacing_min: Annotated[float, Field(gt=0, le=600)] | None = None
+    late_min: Annotated[dict[int, Annotated[float, Field(ge=-600, le=600)]], Field(max_length=200)] = {}
     seed: Annotated[int, Field(ge=0, le=10**9)] = 1
     today: Day | None = None
 

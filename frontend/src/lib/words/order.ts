@@ -155,6 +155,9 @@ export const orderWords = {
 		placed: (text: string, unit: string) => `${text} ${unit} in the forms`,
 		west: 'No strips are laid: the slab fills from the west.',
 		ends: (n: number) => `load ${n} ends`,
+		tape: 'Trucks on the clock; drag a stake to make one late',
+		lateName: (n: number) => `Truck ${n} stands here; minutes late`,
+		late: (n: number, minutes: number) => (minutes > 0 ? `Truck ${n}, ${minutes} min late` : `Truck ${n}, ${-minutes} min early`),
 		rests: 'What it rests on',
 		travel: 'Road, minutes',
 		places: 'Places to stand',
@@ -256,7 +259,10 @@ export const orderWords = {
 		list: 'All lines',
 		of: (n: number, of: number) => `${n} of ${of}`,
 		log: 'It is written down with the time and your name.',
-		changes: 'Changed since the call'
+		changes: 'Changed since the call',
+		lastName: 'The last load, as it was said',
+		last: 'They have the last load',
+		lastWrong: 'Say it as a number, like 5 1/2.'
 	},
 	needOutline: 'No outline yet, so nothing to order.',
 	ownWays: 'This job’s own ways',

@@ -25,8 +25,8 @@ def order(request: Request, job_id: JobId, body: OrderAsked) -> OrderState:
     if body.tab == "mix":
         state.mix, state.heat = job.mix_found, job.heat
     if body.tab == "trucks":
-        tried = body.spacing_min is not None or body.seed != 1
-        state.delivery = job.delivery_with(body.spacing_min, body.seed) if tried else job.delivery
+        tried = body.spacing_min is not None or body.seed != 1 or bool(body.late_min)
+        state.delivery = job.delivery_with(body.spacing_min, body.seed, body.late_min) if tried else job.delivery
     if body.tab == "cost":
         state.cost = job.cost(body.today)
     return state

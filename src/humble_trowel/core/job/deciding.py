@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Mapping
 
 from humble_trowel.core.cost.cost import Costed, Takes, costed, thicker
 from humble_trowel.core.findings import Finding
@@ -18,7 +19,7 @@ from humble_trowel.core.order.records import OrderCalled
 from humble_trowel.core.order.risk_findings import order_doubts
 from humble_trowel.core.order.told import SureTold, sure_told
 from humble_trowel.core.pour_sim.findings import pour_doubts
-from humble_trowel.core.pour_sim.of_job import Part, sets_of
+from humble_trowel.core.pour_sim.of_job import NOBODY_LATE, Part, sets_of
 from humble_trowel.core.pour_sim.parts import parts_of_floor, parts_of_strips
 from humble_trowel.core.pour_sim.told import DeliveryTold, clock, delivery
 
@@ -52,14 +53,18 @@ class DecidingAnswers(FigureAnswers):
         """The pour played through, every spacing tried, twenty days by chance; None without an outline."""
         return self.guarded("delivery", "The pour", lambda: self._pour(None, 1, search=True), None)
 
-    def delivery_with(self, spacing_min: float | None, seed: int) -> DeliveryTold | None:
-        """The same with another spacing, or other days by chance."""
-        return self._pour(spacing_min, seed, search=True)
+    def delivery_with(
+        self, spacing_min: float | None, seed: int, late_min: Mapping[int, float] = NOBODY_LATE
+    ) -> DeliveryTold | None:
+        """The same with another spacing, other days by chance, or single loads late."""
+        return self._pour(spacing_min, seed, search=True, late_min=late_min)
 
-    def _pour(self, spacing_min: float | None, seed: int, *, search: bool) -> DeliveryTold | None:
+    def _pour(
+        self, spacing_min: float | None, seed: int, *, search: bool, late_min: Mapping[int, float] = NOBODY_LATE
+    ) -> DeliveryTold | None:
         strips = self.screed is not None and bool(self.screed.strips)
         return delivery(
-            self.plan, self.ways, self.loads_m3, self.pour_parts, by_strips=strips, spacing_min=spacing_min, seed=seed, search=search
+            self.plan, self.ways, self.loads_m3, self.pour_parts, by_strips=strips, spacing_min=spacing_min, seed=seed, search=search, late_min=late_min
         )  # fmt: skip
 
     @kept("plan", "solid", "ways", "records")

@@ -130,9 +130,24 @@ def mix_words(mix: Mix, units: Units) -> tuple[str, str]:
         bits.append(f"{mix.air_percent:g} % air" if mix.air_percent else "no added air")
     if mix.fibre:
         bits.append(mix.fibre if isinstance(mix.fibre, str) else "with fibre")
+    bits += _as_decided(mix)
     if mix.notes.strip():
         bits.append(mix.notes.strip().rstrip("."))
     return (f"{', '.join(bits)}." if bits else ""), ", ".join(missing)
+
+
+REDUCERS = {"low": "low-range reducer", "mid": "mid-range reducer", "high": "high-range reducer"}
+
+
+def _as_decided(mix: Mix) -> list[str]:
+    """What was decided beyond the plain mix: water to cement, reducer, ash, slag, set, and what settled a clash."""
+    bits = [f"{mix.water_share:.2f} water to cement at most"] if mix.water_share else []
+    bits += [REDUCERS[mix.reducer]] if mix.reducer and mix.reducer != "none" else []
+    bits += [
+        f"{share * 100:.0f} % {name}" for share, name in ((mix.ash_share, "ash"), (mix.slag_share, "slag")) if share
+    ]
+    bits += [mix.setting] if mix.setting and mix.setting != "as it comes" else []
+    return bits + [f"{key}: {row.answer}" for key, row in mix.settled.items() if row.answer]
 
 
 def _loads(plan: Plan, ordered: Ordered | None) -> CallLine:

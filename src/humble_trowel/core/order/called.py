@@ -53,10 +53,13 @@ def called_of(
     order_m3: float,
     card: Sequence[CallLine],
 ) -> Called | None:
-    """The newest call, and what changed since; None where nobody called."""
+    """The newest call, and what changed since the whole order was called; None where nobody called."""
     if not calls:
         return None
-    record, call = calls[-1]
+    record, newest = calls[-1]
+    call = next(
+        (one for _, one in reversed(calls) if not one.last), newest
+    )  # the last load leaves the rest as it was called
     now = {part.part: part.m3 for part in parts}
     unit = "m³" if plan.units == "mm" else "yd"
     changes = []
@@ -69,11 +72,11 @@ def called_of(
     other = [
         key for key, text in call.lines.items() if key in said and key not in ("yards", "loads") and said[key] != text
     ]
-    moved = abs(order_m3 - call.ordered_m3) > 1e-6
+    moved = not newest.last and abs(order_m3 - call.ordered_m3) > 1e-6
     names = {line.key: line.asks for line in card}
     words = _sentence(plan, call, order_m3, moved, changes, [names[key] for key in other], unit)
     return Called(
-        record, call.at, call.by, call.heard_by, call.number, call.ordered_m3, format_ordered(call.ordered_m3, plan.units),
+        record, newest.at, newest.by, newest.heard_by, newest.number, newest.ordered_m3, format_ordered(newest.ordered_m3, plan.units),
         format_ordered(order_m3, plan.units), list(call.lines), changes, other, moved or bool(changes) or bool(other), words,
     )  # fmt: skip
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from itertools import accumulate
 
@@ -18,6 +18,7 @@ from humble_trowel.core.pour_sim.pour import Crew, Loads, Pour, Poured, Rates, S
 SHIFT_H = {"retarded": 2.0, "accelerated": -1.5}
 USUAL_SHARE = 0.50
 EASY_SPACING_MIN = 30.0
+NOBODY_LATE: Mapping[int, float] = {}
 
 
 @dataclass(frozen=True)
@@ -81,9 +82,9 @@ def brings_m3_h(plan: Plan, ways: PourWays) -> float:
 
 
 def pour_of(
-    plan: Plan, ways: JobWays, loads_m3: Sequence[float], parts: Sequence[Part], spacing_min: float
+    plan: Plan, ways: JobWays, loads_m3: Sequence[float], parts: Sequence[Part], spacing_min: float, late_min: Mapping[int, float] = NOBODY_LATE
 ) -> Pour:  # fmt: skip
-    """The pour with its spacing. loads_m3: as ordered; parts: in the order in which they are filled."""
+    """The pour with its spacing. loads_m3: as ordered; parts: in the order in which they are filled; late_min: by the number of a load."""
     own, order = ways.pour, plan.order
     travel = own.travel_min if order.travel_min is None else order.travel_min
     back = own.back_min if order.travel_min is None else order.travel_min
@@ -92,7 +93,7 @@ def pour_of(
     total = sum(part.m3 for part in parts) or 1.0
     loads = Loads(
         tuple(loads_m3), spacing_min, -(own.batch_min + travel), own.batch_min, travel, back, order.fleet or own.fleet,
-        order.places or own.places, 1, own.position_min, own.clear_min,
+        order.places or own.places, 1, own.position_min, own.clear_min, tuple(late_min.get(at, 0.0) for at in range(len(loads_m3))),
     )  # fmt: skip
     return Pour(
         loads,

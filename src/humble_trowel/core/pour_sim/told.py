@@ -2,14 +2,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
-from humble_trowel.core.pour_sim.of_job import EASY_SPACING_MIN, Filled, Part, filled, pour_of
+from humble_trowel.core.pour_sim.of_job import EASY_SPACING_MIN, NOBODY_LATE, Filled, Part, filled, pour_of
 from humble_trowel.core.pour_sim.pour import Pour, Poured, Visit
 from humble_trowel.core.pour_sim.search import Tried, best, every_spacing, lucky
 from humble_trowel.core.pour_sim.simulate import simulate
@@ -138,14 +138,15 @@ def clock(plan: Plan, minute: float) -> str:
 
 def delivery(
     plan: Plan, ways: JobWays, loads_m3: Sequence[float], parts: Sequence[Part], *, by_strips: bool,
-    spacing_min: float | None = None, seed: int = FIRST_SEED, search: bool = True,
+    spacing_min: float | None = None, seed: int = FIRST_SEED, search: bool = True, late_min: Mapping[int, float] = NOBODY_LATE,
 ) -> DeliveryTold | None:  # fmt: skip
-    """The whole pour; None without loads. spacing_min: as it is tried, else as the job says, else the best one. search: with every spacing
-    tried and days by chance; without it, None where no spacing is said."""
+    """The whole pour; None without loads. spacing_min: as it is tried, else as the job says, else the best one; late_min: minutes that
+    single loads come late, by their number from 0. search: with every
+    spacing tried and days by chance; without it, None where no spacing is said."""
     said = spacing_min if spacing_min is not None else plan.order.spacing_min
     if not loads_m3 or (said is None and not search):
         return None
-    pour = pour_of(plan, ways, loads_m3, parts, said or EASY_SPACING_MIN)
+    pour = pour_of(plan, ways, loads_m3, parts, said or EASY_SPACING_MIN, late_min)
     tried = every_spacing(pour) if search and len(loads_m3) > 1 else []
     spacing = said or (best(tried).spacing_min if tried else EASY_SPACING_MIN)
     pour = replace(pour, loads=replace(pour.loads, spacing_min=spacing))

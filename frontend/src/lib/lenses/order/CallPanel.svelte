@@ -51,6 +51,44 @@
 		if (got) await store.load();
 		await data.load();
 	}
+	const lastKey = untrack(() => `${data.store.id}/call-last`);
+	let last = $state(restored<string>(lastKey) ?? '');
+	$effect(() => note(lastKey, last));
+	/** The held load, said during the day: what was firm stays, the last is as it was said. */
+	async function keepLast() {
+		const trucks = concrete?.ordered.trucks ?? [];
+		if (!called || trucks.length < 2) return;
+		const [firm, m3] = [trucks.slice(0, -1).map((truck) => truck.load_m3), yards(last)];
+		if (m3 === null) return void (wrong = words.lastWrong);
+		const values = {
+			at: local(),
+			by: session.who,
+			heard_by: called.heard_by,
+			number: called.number,
+			ordered_m3: [...firm, m3].reduce((a, b) => a + b, 0),
+			loads_m3: [...firm, m3],
+			spacing_min: store.document?.order.spacing_min ?? null,
+			last: true
+		};
+		const got = await addRecord(store, 'order-called', values, session.who);
+		if (isWrong(got)) return void (wrong = got.words);
+		[wrong, last] = ['', ''];
+		if (got) await store.load();
+		await data.load();
+	}
+	/** 5 1/2, 5.5 or 5,5 in the job's unit, as m3; null where it is no number. */
+	function yards(text: string): number | null {
+		const parts = text
+			.trim()
+			.replace(',', '.')
+			.split(/\s+/)
+			.map((part) => {
+				const [over, under] = part.split('/').map(Number);
+				return under === undefined ? (over ?? NaN) : (over ?? NaN) / under;
+			});
+		const sum = parts.reduce((a, b) => a + b, 0);
+		return text.trim() && Number.isFinite(sum) && sum > 0 ? sum * (store.units === 'mm' ? 1 : 0.764554857984) : null;
+	}
 	/** Now, as a clock on the wall says it. */
 	function local(now = new Date()): string {
 		return new Date(now.getTime() - now.getTimezoneOffset() * 60000).toISOString().slice(0, 19);
@@ -102,6 +140,24 @@
 		<Act kind="main" type="submit" disabled={!concrete?.ordered.trucks.length}>{words.keep}</Act>
 	</form>
 	<p class="label mt-4">{words.log}</p>
+	{#if called && (concrete?.ordered.trucks.length ?? 0) > 1}
+		<form
+			class="mt-8 flex flex-wrap items-end gap-10"
+			onsubmit={(event) => {
+				event.preventDefault();
+				void keepLast();
+			}}
+		>
+			<label class="w-260"
+				><span class="label">{words.lastName}, {store.units === 'mm' ? 'm³' : 'yd'}</span><input
+					class="well w-full"
+					autocomplete="off"
+					bind:value={last}
+				/></label
+			>
+			<Act kind="plain" type="submit" disabled={!last.trim()}>{words.last}</Act>
+		</form>
+	{/if}
 	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 {/if}
 <p class="mt-12 border-t border-hair pt-6 text-note text-ink2">{orderWords.caution}</p>

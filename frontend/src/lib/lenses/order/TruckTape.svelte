@@ -2,6 +2,7 @@
 	/** Every truck as a string: batched, on the road, here, waiting (a sag), a bead a yard as it is given;
 	 * the crew's own string sags while it stands. */
 	import type { DeliveryTold, TruckTold } from '../../api/schema';
+	import { follow } from '../../drawing/follow';
 	import { orderWords } from '../../words/order';
 	import type { OrderData } from './order.svelte';
 	import { unloadedOf } from './play';
@@ -41,12 +42,33 @@
 			});
 		return rows;
 	});
+	let held = $state<{ load: number; from: number; was: number } | null>(null);
+	/** a stake dragged along its string makes that truck late; arrows do it by five minutes */
+	function drag(one: TruckTold, event: PointerEvent) {
+		const target = event.currentTarget as SVGElement;
+		target.setPointerCapture(event.pointerId);
+		event.preventDefault();
+		const [load, per_px] = [one.n - 1, (to - from) / Math.max(1, wide - LEFT - 92)];
+		const [start, was] = [event.clientX, data.late[load] ?? 0];
+		follow(
+			target,
+			(now) => data.delay(load, Math.round(was + (now.clientX - start) * per_px)),
+			() => (held = null)
+		);
+		held = { load, from: start, was };
+	}
+	function press(one: TruckTold, event: KeyboardEvent) {
+		const by = event.key === 'ArrowRight' ? 5 : event.key === 'ArrowLeft' ? -5 : 0;
+		if (!by) return;
+		event.preventDefault();
+		data.delay(one.n - 1, (data.late[one.n - 1] ?? 0) + by);
+	}
 	const sag = (a: number, b: number, y: number) => `M${x(a)} ${y}Q${(x(a) + x(b)) / 2} ${y + 22} ${x(b)} ${y}`;
 	const done = $derived(shown.length);
 </script>
 
 <div bind:clientWidth={wide} data-tape={told.trucks.length}>
-	<svg width={wide} height={high} class="block" aria-hidden="true">
+	<svg width={wide} height={high} class="block" role="group" aria-label={words.tape}>
 		{#each ticks as tick (tick.at)}
 			<path d="M{x(tick.at)} 22V{high}" class="stroke-hair stroke-[1.2px]" />
 			<text x={x(tick.at)} y="14" text-anchor="middle" class="fill-ink text-note font-mid">{tick.text}</text>
@@ -62,7 +84,23 @@
 			<circle cx={x(one.batch_min)} cy={y} r="5" class="fill-bench stroke-ink stroke-[1.8px]" />
 			<path d="M{x(one.batch_min) + 5} {y}H{x(one.arrive_min)}" class="stroke-ink stroke-[1.8px]" />
 			<path d="M{x(one.leaves_min)} {y - 7}v14" class="stroke-ink stroke-[1.8px]" />
-			<path d="M{x(one.arrive_min)} {y - 9}v18" class="stroke-ink stroke-[3.4px]" />
+			<g
+				class="cursor-ew-resize touch-none"
+				role="slider"
+				tabindex="0"
+				aria-label={words.lateName(one.n)}
+				aria-valuenow={data.late[one.n - 1] ?? 0}
+				aria-valuetext={one.arrive_text}
+				onpointerdown={(event) => drag(one, event)}
+				onkeydown={(event) => press(one, event)}
+				data-stake={one.n}
+			>
+				<rect x={x(one.arrive_min) - 22} y={y - 22} width="44" height="44" class="fill-transparent" />
+				<path
+					d="M{x(one.arrive_min)} {y - 9}v18"
+					class={['stroke-[3.4px]', data.late[one.n - 1] || held?.load === one.n - 1 ? 'stroke-flag' : 'stroke-ink']}
+				/>
+			</g>
 			<text x={x(one.arrive_min)} y={y - 13} text-anchor="middle" class="fill-ink text-note font-mid">{one.arrive_text}</text>
 			{#if one.wait_min > 0.5}
 				<path d={sag(one.arrive_min, one.place_min, y)} class="fill-none stroke-flag stroke-[2.6px]" />

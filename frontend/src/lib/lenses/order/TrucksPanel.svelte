@@ -22,11 +22,13 @@
 	const per = $derived(store.units === 'mm' ? 1 : 0.764554857984);
 	const spacing = $derived(told ? `${+told.spacing_min.toFixed(0)}` : '');
 	const trial = $derived(data.spacing !== null && data.spacing !== (plan?.order.spacing_min ?? null));
+	const lates = $derived(Object.entries(data.late).filter(([, minutes]) => minutes));
 	const waits = $derived((told?.waits_min ?? []).map(Math.round).filter((one) => one > 0));
 	const bad = $derived(onTab(data.findings, 'trucks').length > 0);
 	onMount(() => () => {
 		data.minutes = null;
 		data.spacing = null;
+		data.late = {};
 		data.seed = 1;
 	});
 	const under = $derived.by(() => {
@@ -48,7 +50,7 @@
 
 {#if told}
 	<Verdict
-		text={told.trucks.length === 1 ? words.one : trial ? words.ask(spacing) : words.verdict(spacing)}
+		text={told.trucks.length === 1 ? words.one : trial || lates.length ? words.ask(spacing) : words.verdict(spacing)}
 		{under}
 		is={bad && !trial ? 'bad' : 'plain'}
 	/>
@@ -60,7 +62,10 @@
 					void keep();
 				}}>{words.keep(spacing)}</Act
 			>{/if}
-		{#if trial}<Act kind="plain" onclick={() => data.space(null)}>{orderWords.letGo}</Act>{/if}
+		{#if trial || lates.length}<Act kind="plain" onclick={() => data.letTrucksGo()}>{orderWords.letGo}</Act>{/if}
+		{#each lates as [load, minutes] (load)}<span class="self-center font-[760] text-flag"
+				>{words.late(Number(load) + 1, minutes)}</span
+			>{/each}
 	</div>
 	{#if store.problemFor('spacing')}<p class="wrong" role="alert">{store.problemFor('spacing')?.detail}</p>{/if}
 	<div class="mt-8 hidden max-phone:block"><PlayBar {data} {told} /></div>

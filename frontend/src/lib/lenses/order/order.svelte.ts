@@ -14,6 +14,8 @@ export class OrderData {
 	board = $state<number | null>(null);
 	/** minutes between trucks that are tried; null for what is said */
 	spacing = $state<number | null>(null);
+	/** minutes that single trucks are tried late, by their number from 0 */
+	late = $state.raw<Record<string, number>>({});
 	seed = $state(1);
 	/** minutes after the first truck, played; null for the whole pour */
 	minutes = $state<number | null>(null);
@@ -21,7 +23,7 @@ export class OrderData {
 
 	constructor(readonly store: JobStore) {
 		this.#state = tried(store, (id, body) =>
-			api.order(id, { ...body, tab: this.tab, spacing_min: this.spacing, seed: this.seed, today: today() })
+			api.order(id, { ...body, tab: this.tab, spacing_min: this.spacing, late_min: this.late, seed: this.seed, today: today() })
 		);
 	}
 	async load() {
@@ -32,6 +34,17 @@ export class OrderData {
 		this.spacing = minutes;
 		clearTimeout(this.#rest);
 		this.#rest = setTimeout(() => void this.load(), 120);
+	}
+	/** Try a truck late, or early: asked for when the hand rests. */
+	delay(load: number, minutes: number) {
+		this.late = { ...this.late, [load]: minutes };
+		clearTimeout(this.#rest);
+		this.#rest = setTimeout(() => void this.load(), 120);
+	}
+	/** What was tried of the trucks is let go. */
+	letTrucksGo() {
+		this.late = {};
+		this.space(null);
 	}
 	get problem() {
 		return this.#state.problem;
