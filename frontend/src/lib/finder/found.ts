@@ -44,11 +44,13 @@ function ofJob(job: JobState, doubts: JobDoubts | null, records: readonly Record
 		kind, id: `${kind}-${id}`, name, where, href, rings: [], also: '', ...more
 	}); // prettier-ignore
 	const rows: Found[] = [];
-	/* a stage of one tab before tabs of the same name */
-	for (const lens of [...LENSES].sort((a, b) => Number(a.tabs.length > 1) - Number(b.tabs.length > 1))) {
-		if (lens.tabs.length < 2)
+	/* a stage of one tab, or one that a tab elsewhere is named like, stands before those tabs */
+	const named = (lens: (typeof LENSES)[number]) =>
+		LENSES.some((other) => other !== lens && rowsOf(other).some((tab) => tab.label === lensName(lens.id)));
+	for (const lens of [...LENSES].sort((a, b) => Number(named(b)) - Number(named(a)))) {
+		if (lens.tabs.length < 2 || named(lens))
 			rows.push(row('tab', lens.id, lensName(lens.id), questionOf(lens, lens.tabs[0] ?? ''), to(lens.id)));
-		else
+		if (lens.tabs.length > 1)
 			for (const tab of rowsOf(lens))
 				rows.push(row('tab', `${lens.id}-${tab.value}`, tab.label, lensName(lens.id), to(lens.id, tab.value)));
 	}

@@ -57,7 +57,6 @@ export const orderWords = {
 		cost: 'The slab',
 		call: 'The slab'
 	},
-	sureKey: 'Letters are the rows. Press a spread to say your own.',
 	sure: {
 		ask: (text: string, unit: string) => `Order ${text} ${unit}?`,
 		none: 'Nothing to weigh yet.',
@@ -79,6 +78,7 @@ export const orderWords = {
 		nShort: (n: number) => (n ? `${n} short` : 'none short'),
 		money: 'Short against long',
 		slip: (money: string) => `one slip is ${money}, on the average`,
+		at: (text: string) => `At ${text}:`,
 		shortWord: 'short',
 		longWord: 'long',
 		least: 'least',
@@ -88,7 +88,7 @@ export const orderWords = {
 		bestWhy: 'Costs least on the average.',
 		drop: 'As worked out again',
 		sum: (drawn: string, likely: string, need: string) => `${drawn} drawn + ${likely} likely = ${need}`,
-		added: 'What is added, and why',
+		added: 'What is added, and why; press a spread to say your own',
 		saves: (money: string) => `Shooting the base saves about ${money}.`,
 		shoot: 'Shoot it',
 		measured: 'measured',
@@ -129,7 +129,7 @@ export const orderWords = {
 		about: (minutes: number) => `about ${minutes} is too old`,
 		limit: (minutes: number) => `${minutes} is the limit`,
 		free: (minutes: number) => `${minutes} min free a load`,
-		rate: (money: string) => `of ${money} an hour`,
+		crewHours: (hours: string) => `crew ${hours} h, tools away`,
 		truck: (n: number) => `Truck ${n}`,
 		last: 'Last',
 		held: 'held',

@@ -9,7 +9,13 @@ KINDS = (
     FindingKind(
         "last-load-short", "check", "the last truck carries less than the plant's short-load threshold", "order", ()
     ),
-    FindingKind("truck-unknown", "check", "the truck size is a house default that nobody has confirmed", "order", ()),
+    FindingKind(
+        "truck-unknown",
+        "check",
+        "the truck size is a house default that nobody has confirmed",
+        "order",
+        ("sure", "trucks", "cost"),
+    ),
     FindingKind(
         "cannot-compute", "stop", "a fault of the program in one part of the answer; the rest stands", "order", ()
     ),

@@ -9,11 +9,12 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.order.doubts import Doubt, together
 from humble_trowel.core.order.hold import Hold
 from humble_trowel.core.order.quantity import Ordered
+from humble_trowel.core.order.risk import Costs
 from humble_trowel.core.order.sure import POURS, Sure, Weighed
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import M3_PER_YD3, format_ordered, format_volume, number_word, say_depth
-from humble_trowel.core.working import Working, number_text
+from humble_trowel.core.working import Working, leaf, number_text, work
 
 LETTERS = "abcdefghijklmnop"
 
@@ -39,7 +40,7 @@ class DoubtTold:
 
 @dataclass(frozen=True)
 class WeighedTold:
-    """An order and what it comes to on the average. pours_short: of twenty."""
+    """An order and what it comes to on the average. pours_short: of twenty. short, long: the workings, in money."""
 
     order_m3: float
     text: str
@@ -50,6 +51,8 @@ class WeighedTold:
     short_share: float
     pours_short: int
     left_text: str
+    short: Working
+    long: Working
 
 
 @dataclass(frozen=True)
@@ -128,13 +131,13 @@ def sure_told(
     """The decision in words. clock: a minute after the first truck as a person reads it."""
     unit = "m³" if plan.units == "mm" else "yd"
     size = _size(plan)
-    called = _weighed(plan, found.called)
+    called = _weighed(plan, found.called, found.costs)
     return SureTold(
         unit=unit, mean_m3=found.volume.mean_m3, sd_m3=found.volume.sd_m3, drawn_text=format_volume(net_m3, plan.units),
         likely_text=format_volume(found.volume.mean_m3 - net_m3, plan.units), need_text=format_volume(found.volume.mean_m3, plan.units),
         sd_text=format_volume(found.volume.sd_m3, plan.units), need=ordered.need, spread=together(plan, found.doubts),
         doubts=[_doubt(plan, ways, at, row) for at, row in enumerate(found.doubts)], pours_m3=found.pours_m3,
-        rows=[_weighed(plan, row) for row in found.rows], best=_weighed(plan, found.best), called=called, step_m3=found.costs.step_m3,
+        rows=[_weighed(plan, row, found.costs) for row in found.rows], best=_weighed(plan, found.best, found.costs), called=called, step_m3=found.costs.step_m3,
         step_text=size(found.costs.step_m3), saves_cents=found.saves_cents, said=plan.order.ordered_m3 is not None,
         why=plan.order.ordered_why, by=plan.order.ordered_by, decide=ways.doubt.decide, reason=_reason(plan, found), rule=_rule(plan, ways, found),
         spare=[SpareTold(row.id, row.name, size(row.m3)) for row in plan.order.spare],
@@ -163,12 +166,47 @@ def _way_text(plan: Plan, ways: JobWays, way: str) -> str:
     return format_volume(value, plan.units) if way.endswith("_m3") else say_depth(value, plan.units)
 
 
-def _weighed(plan: Plan, row: Weighed) -> WeighedTold:
+def _weighed(plan: Plan, row: Weighed, costs: Costs) -> WeighedTold:
     size = _size(plan)
     return WeighedTold(
         row.order_m3, size(row.order_m3), " + ".join(size(load) for load in row.loads_m3), row.short_cents, row.long_cents, row.cost_cents,
-        row.short_share, row.pours_short, format_volume(row.left_m3, plan.units),
+        row.short_share, row.pours_short, format_volume(row.left_m3, plan.units), _short(row), _long(plan, row, costs),
     )  # fmt: skip
+
+
+def _dollars(cents: float) -> str:
+    return f"${round(cents / 100):,}"
+
+
+def _money_leaf(name: str, cents: float, source: str = "least-cost") -> Working:
+    return leaf(name, cents / 100, "", _dollars(cents), source, "ways/risk")
+
+
+def _short(row: Weighed) -> Working:
+    """How often it runs short, by what that costs then on the average."""
+    each = row.short_cents / row.short_share if row.short_share > 1e-12 else 0.0
+    inputs = {
+        "chance": leaf("Pours that run short", row.short_share, "", f"{row.short_share:.3f}", "least-cost"),
+        "each": _money_leaf("What a short pour costs: the load sent for, the crew that stands, the joint", each),
+    }
+    return work(
+        "Short, on the average", "", "chance * each", inputs, source="least-cost", text=_dollars(row.short_cents)
+    )
+
+
+def _long(plan: Plan, row: Weighed, costs: Costs) -> Working:
+    """What is left over at its price, with what it costs to be rid of it, and fees of small loads."""
+    per, unit = (1.0, "m³") if plan.units == "mm" else (M3_PER_YD3, "yd³")
+    price = costs.price_cents_m3 * per
+    fees = row.long_cents - costs.price_cents_m3 * row.left_m3
+    inputs = {
+        "left": leaf("Left over, on the average", row.left_m3 / per, unit, f"{row.left_m3 / per:.3f} {unit}", "least-cost"),
+        "price": leaf(f"Price of a {unit}", price / 100, "", f"${price / 100:,.2f}", "price", "ways/ground"),
+        "fees": _money_leaf("To be rid of it, after what is used on site, and fees of small loads", fees),
+    }  # fmt: skip
+    return work(
+        "Long, on the average", "", "left * price + fees", inputs, source="least-cost", text=_dollars(row.long_cents)
+    )
 
 
 def short_words(count: int) -> str:

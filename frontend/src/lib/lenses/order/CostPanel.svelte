@@ -2,7 +2,6 @@
 	/** Cost and quote: every row by its group, the margin, the price; other ways to build it; the paper for the owner. */
 	import { untrack } from 'svelte';
 	import { note, restored } from '../../state/remember.svelte';
-	import { onTab } from '../../state/findings';
 	import Act from '../../ui/Act.svelte';
 	import Field from '../../ui/Field.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
@@ -44,7 +43,7 @@
 	{#if told.stale}<p class="wrong" role="status" data-stale>
 			{told.stale} <a class="underline" href="/ways">{words.prices}</a>
 		</p>{/if}
-	<FindingList findings={onTab(data.findings, 'cost')} />
+	<FindingList findings={data.doubts('cost')} />
 	<table class="mt-6 w-full border-collapse" aria-label={words.heads[0]} data-cost={told.total_cents}>
 		<thead>
 			<tr

@@ -41,13 +41,13 @@
 </script>
 
 <tr class={[flagged && 'bg-flag/12']} data-mix-line={line.what}>
-	<th scope="row" class="border-b border-hair py-4 pr-8 text-left align-top font-[760]"
+	<th scope="row" class="border-b border-hair py-3 pr-8 text-left align-top font-[760]"
 		>{line.name}<span class="hidden text-note font-plain max-phone:block"><Frac text={why} /></span></th
 	>
-	<td class="border-b border-hair py-2 pr-8 align-top">
+	<td class="border-b border-hair py-1 pr-8 align-top">
 		<button
 			type="button"
-			class="min-h-32 text-left max-phone:min-h-44 pointer-coarse:min-h-44"
+			class="min-h-26 text-left max-phone:min-h-44 pointer-coarse:min-h-44"
 			aria-expanded={open}
 			onclick={() => (open = !open)}
 			aria-label="{words.say}: {line.name}"
@@ -93,6 +93,6 @@
 			</div>
 		{/if}
 	</td>
-	<td class="border-b border-hair py-4 pr-8 align-top max-phone:hidden"><Frac text={why} /></td>
-	<td class="border-b border-hair py-4 text-right align-top"><span class="boxed">{line.who}</span></td>
+	<td class="border-b border-hair py-3 pr-8 align-top max-phone:hidden"><Frac text={why} /></td>
+	<td class="border-b border-hair py-3 text-right align-top"><span class="boxed">{line.who}</span></td>
 </tr>

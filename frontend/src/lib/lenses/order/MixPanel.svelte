@@ -40,6 +40,11 @@
 		is={bad ? 'bad' : unsaid.length ? 'plain' : 'good'}
 	/>
 	<table class="mt-6 w-full border-collapse" aria-label={words.heads[1]}>
+		<colgroup>
+			<col class="w-142 max-phone:w-auto" /><col class="w-132 max-phone:w-96" /><col class="max-phone:hidden" /><col
+				class="w-108"
+			/>
+		</colgroup>
 		<thead
 			><tr class="border-b-2 border-ink text-left text-label"
 				>{#each words.heads as head, i}<th class={['pb-2 font-[600]', i === 3 && 'text-right', i === 2 && 'max-phone:hidden']}
@@ -86,7 +91,7 @@
 	<div class="hidden max-phone:block" bind:clientWidth={wide}>
 		<h3 class="mt-12">{words.heat}</h3>
 		<p class="label">{words.heatHow}</p>
-		<HeatPlank {heat} units={store.units} {wide} />
+		{#if wide > 100}<HeatPlank {heat} units={store.units} {wide} />{/if}
 	</div>
 	<p class="mt-8">
 		{words.ten(`${(store.units === 'mm' ? heat.per_ten_c : heat.per_ten_c).toFixed(1)}°`)}

@@ -55,8 +55,8 @@
 			sizes={false}
 			letters={false}
 			footHeight={foot_px}
+			clear={tab === 'sure' ? 40 : 0}
 		>
-			{#snippet key()}{#if tab === 'sure'}<p class="label max-phone:hidden side:hidden">{words.sureKey}</p>{/if}{/snippet}
 			{#snippet over(view)}
 				{#if tab === 'sure'}{#if data.sure}<OverSure
 							{view}

@@ -11,6 +11,11 @@
 	const zones = $derived(
 		(data.store.figure?.drawing?.zones ?? []).map((zone) => ({ ...zone, id: plan?.zones[zone.index]?.id ?? '' }))
 	);
+	/** how many px a zone is across */
+	function across(rings: XY[][]): number {
+		const xs = rings.flat().map((at) => at[0]);
+		return (Math.max(...xs) - Math.min(...xs)) * view.scale;
+	}
 	const turn = (id: string) =>
 		void data.set(
 			{ 'mix.outside': outside.includes(id) ? outside.filter((one) => one !== id) : [...outside, id] },
@@ -26,6 +31,7 @@
 {#each zones as zone (zone.index)}
 	{@const out = outside.includes(zone.id)}
 	{@const [x, y] = view.px(zone.at as XY)}
+	{@const wide = across(zone.rings as XY[][])}
 	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the bench has a switch for each) -->
 	<g class="cursor-pointer" onclick={() => turn(zone.id)} data-outside={out}>
 		<path
@@ -37,12 +43,12 @@
 		<text {x} y={y - 2} text-anchor="middle" class="fill-ink stroke-slab stroke-[5px] text-body font-[760] [paint-order:stroke]"
 			>{zone.name}</text
 		>
-		{#if out}<text
+		{#if out && wide > 96}<text
 				{x}
 				y={y + 15}
 				text-anchor="middle"
 				class="fill-flag stroke-slab stroke-[5px] text-note font-[680] [paint-order:stroke]">{words.outsideMark}</text
-			>{:else if plan?.mix.finish}<text
+			>{:else if !out && wide > 96 && plan?.mix.finish}<text
 				{x}
 				y={y + 15}
 				text-anchor="middle"

@@ -20,7 +20,7 @@
 </script>
 
 {#if ring.length && loose.length}
-	<g transform="translate({drum[0] - 20 - loose.length * 30} {drum[1] - 6})" data-drum>
+	<g transform="translate({drum[0] - 20 - loose.length * 30} {drum[1] - 30})" data-drum>
 		<path
 			d="M-16 20L8 -8L{loose.length * 30 + 6} -14L{loose.length * 30 + 18} 4L{loose.length * 30 + 6} 22L8 26Z"
 			class="fill-well stroke-ink stroke-[1.8px]"

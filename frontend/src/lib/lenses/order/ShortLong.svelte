@@ -2,12 +2,14 @@
 	/** What short and long cost, an order a row, one slip for so much money: full slips are short, empty ones long. Press a row to try it. */
 	import type { SureTold, WeighedTold } from '../../api/schema';
 	import Frac from '../../ui/Frac.svelte';
+	import Num from '../../ui/Num.svelte';
 	import { orderWords } from '../../words/order';
-	import { dollars, MOST_SLIPS, rowsAbout, slipCents } from './board';
+	import { dollars, MOST_SLIPS, rowOf, rowsAbout, slipCents } from './board';
 	let { told, order, go }: { told: SureTold; order: number; go: (m3: number) => void } = $props();
 	const words = orderWords.sure;
 	const rows = $derived(rowsAbout(told, order));
 	const slip = $derived(slipCents(rows));
+	const own = $derived(rowOf(told, order));
 	const is = (row: WeighedTold, m3: number) => Math.abs(row.order_m3 - m3) < 1e-6;
 	function slips(row: WeighedTold) {
 		const [full, empty] = [Math.round(row.short_cents / slip), Math.round(row.long_cents / slip)];
@@ -20,7 +22,7 @@
 <ul data-short-long>
 	{#each rows as row (row.order_m3)}
 		{@const best = is(row, told.best.order_m3)}
-		{@const own = is(row, order)}
+		{@const here = is(row, order)}
 		{@const { shown, full, more } = slips(row)}
 		<li>
 			<button
@@ -29,9 +31,9 @@
 					'grid min-h-32 w-full grid-cols-[62px_1fr_70px_84px] items-center gap-6 px-6 text-left max-phone:min-h-44 pointer-coarse:min-h-44',
 					'max-phone:grid-cols-[48px_1fr_62px_78px]',
 					best && 'bg-well outline-2 outline-ink',
-					own && 'font-black'
+					here && 'font-black'
 				]}
-				aria-pressed={own}
+				aria-pressed={here}
 				onclick={() => go(row.order_m3)}
 				data-weighed={row.text}
 			>
@@ -52,6 +54,12 @@
 		</li>
 	{/each}
 </ul>
+<p class="mt-4 text-note" data-workings>
+	<Frac text={words.at(own.text)} />
+	{words.shortWord}
+	<Num working={own.short} />, {words.longWord}
+	<Num working={own.long} />.
+</p>
 <p class="label mt-2">
 	<svg width="9" height="14" class="inline align-[-2px]" aria-hidden="true"
 		><rect x="1" width="7" height="14" class="fill-flag" /></svg

@@ -80,7 +80,7 @@
 			<a class="font-semibold underline" href="/job/{store.id}/ground?tab=shots">{words.shoot}</a>
 		</p>
 	{/if}
-	<FindingList findings={onTab(data.findings, 'sure')} />
+	<FindingList findings={data.doubts('sure')} />
 	<div class="mt-12 hidden max-phone:block"><DoubtRows {data} {told} /></div>
 	<SpareRows {data} {told} />
 	<p class="mt-10 text-note"><a class="underline" href="/ways">{words.decide}</a></p>

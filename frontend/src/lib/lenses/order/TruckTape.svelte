@@ -38,7 +38,7 @@
 		for (let t = Math.ceil((base + from) / span) * span; t <= base + to; t += span)
 			rows.push({
 				at: t - base,
-				text: base ? `${Math.floor(t / 60) % 24}:${`${t % 60}`.padStart(2, '0')}` : `${t > 0 ? '+' : ''}${t}`
+				text: base ? `${Math.floor(t / 60) % 24}:${`${t % 60}`.padStart(2, '0')}` : t < 0 ? `−${-t}` : `+${t}`
 			});
 		return rows;
 	});

@@ -34,7 +34,8 @@
 	const under = $derived.by(() => {
 		if (!told) return '';
 		const money = told.charge_cents >= 50 ? words.charge(dollars(told.charge_cents)) : words.noCharge;
-		return `${money} ${words.stands(Math.round(told.idle_min), told.done_text)}${told.spacing_said ? '' : ` ${words.unsaid}`}`;
+		const unsaid = !told.spacing_said && told.trucks.length > 1 ? ` ${words.unsaid}` : '';
+		return `${money} ${words.stands(Math.round(told.idle_min), told.done_text)}${unsaid}`;
 	});
 	async function keep() {
 		if (data.spacing === null) return;
@@ -55,7 +56,7 @@
 		is={bad && !trial ? 'bad' : 'plain'}
 	/>
 	<div class="flex flex-wrap gap-8 not-empty:mt-6">
-		{#if trial || !told.spacing_said}<Act
+		{#if trial || (!told.spacing_said && told.trucks.length > 1)}<Act
 				kind="main"
 				onclick={() => {
 					data.spacing ??= told.spacing_min;
@@ -95,9 +96,12 @@
 		<div data-of-pour="charge">
 			<dt class="label">{words.waiting}</dt>
 			<dd class="text-ask font-black">{dollars(told.charge_cents)}</dd>
+			<dd class={['text-label', told.crew_h > told.day_h && 'font-[720] text-flag']}>
+				{words.crewHours(told.crew_h.toFixed(1))}
+			</dd>
 		</div>
 	</dl>
-	<FindingList findings={onTab(data.findings, 'trucks')} />
+	<FindingList findings={data.doubts('trucks')} />
 	<div class="grid grid-cols-[minmax(0,1fr)_250px] gap-18 max-mid:grid-cols-1">
 		<div>
 			{#if told.spacings.length}<SpacingCurve {told} go={(minutes) => data.space(minutes)} />{/if}

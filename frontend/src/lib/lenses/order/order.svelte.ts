@@ -1,7 +1,8 @@
 /** What the tabs of Order look at: the answer of the tab, with what is tried: an order on the board, a spacing, other days by chance. */
 import { api } from '../../api/api';
-import type { OrderState } from '../../api/schema';
+import type { Finding, OrderState } from '../../api/schema';
 import type { Edit, JobStore } from '../../state/job.svelte';
+import { onTab } from '../../state/findings';
 import { Resource } from '../../state/resource.svelte';
 import { tried } from '../../state/tried';
 
@@ -76,6 +77,13 @@ export class OrderData {
 	/** the order that is looked at, m3 */
 	get order(): number {
 		return this.board ?? this.sure?.called.order_m3 ?? 0;
+	}
+	/** what is doubtful on a tab, and that nobody has asked the plant */
+	doubts(tab: OrderTab): Finding[] {
+		const asked = (this.store.doubts?.findings ?? this.store.figure?.findings ?? []).filter(
+			(one) => one.code === 'truck-unknown'
+		);
+		return onTab([...this.findings, ...asked], tab);
 	}
 	async keep(edit: object, at = 'order') {
 		const kept = await this.store.keep([edit as Edit], at);
