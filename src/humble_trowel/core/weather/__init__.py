@@ -1,0 +1,1 @@
+"""Weather at the slab: how fast it dries, where the sun falls."""
