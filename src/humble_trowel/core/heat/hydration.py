@@ -90,7 +90,7 @@ def _plain_tau_h(paste: Paste) -> float:
     return 66.78 * _product(powers) * math.exp(2.187 * paste.slag_share + 9.50 * paste.ash_share * paste.ash_cao_share)
 
 
-def _age_h(paste: Paste, tau_h: float, part: float) -> float:
+def age_h(paste: Paste, tau_h: float, part: float) -> float:
     """Equivalent age at which so much of w/cm has hydrated."""
     reached = part * paste.water_share / ultimate_share(paste)
     return tau_h * math.pow(-math.log(reached), -1 / shape(paste))
@@ -101,14 +101,14 @@ def tau_h(paste: Paste) -> float:
     plain = _plain_tau_h(paste)
     if not paste.shift_h:
         return plain
-    initial = _age_h(paste, plain, INITIAL) / rate(paste, LABORATORY_C)
+    initial = age_h(paste, plain, INITIAL) / rate(paste, LABORATORY_C)
     return plain * max(0.05, 1 + paste.shift_h / initial)
 
 
 def set_times(paste: Paste, temp_c: float) -> SetTimes:
     """Set at one temperature. Between needle pressures the log of pressure runs along the log of age (ASTM C403)."""
     tau, speed = tau_h(paste), rate(paste, temp_c)
-    initial, final = _age_h(paste, tau, INITIAL), _age_h(paste, tau, FINAL)
+    initial, final = age_h(paste, tau, INITIAL), age_h(paste, tau, FINAL)
     power = math.log(FINAL_PSI / NEEDLE_PSI) / math.log(final / initial)
     footprint = initial * math.pow(FOOTPRINT_PSI / NEEDLE_PSI, 1 / power)
     return SetTimes(footprint / speed, initial / speed, final / speed)

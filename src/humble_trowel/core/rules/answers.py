@@ -23,12 +23,12 @@ from humble_trowel.core.rules.screed import screed
 from humble_trowel.core.rules.squaring import squaring
 from humble_trowel.core.rules.steel import steel
 from humble_trowel.core.rules.volume import volume
-from humble_trowel.core.rules.weather import evaporation, hydration, sun
+from humble_trowel.core.rules.weather import evaporation, hydration, slab_heat, sun
 
 ANSWERS: dict[str, Callable[[Given], Answer]] = {
     "volume": volume, "squaring": squaring, "forms": forms, "grades": grades, "insulation": insulation, "steel": steel,
     "cutting": cutting, "anchors": anchors, "joints": joints, "screed": screed, "order": order,
-    "pour": pour, "cold-hot": cold_hot, "evaporation": evaporation, "sun": sun, "hydration": hydration,
+    "pour": pour, "cold-hot": cold_hot, "evaporation": evaporation, "sun": sun, "hydration": hydration, "slab-heat": slab_heat,
 }  # fmt: skip
 
 

@@ -7,9 +7,11 @@ from typing import Any
 
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.heat.hydration import activation_j_mol, set_times, shape, tau_h, ultimate_share
+from humble_trowel.core.heat.slab import Cover, Layer, Poured, Stuff, warmed
 from humble_trowel.core.heat.strength import equivalent_h, heat_j_g, hours_to, kept_warm, nurse_saul_c_h
 from humble_trowel.core.rules.case import Answer, Given
 from humble_trowel.core.rules.pour import paste_of
+from humble_trowel.core.weather.daily import LikeAny, air_of
 from humble_trowel.core.weather.drying import (
     KMH_PER_MPH,
     least_humid_share,
@@ -187,3 +189,30 @@ def _maturity(given: Given) -> Answer:
 
 
 HYDRATION = {"set": _set, "adiabatic": _adiabatic, "maturity": _maturity}
+
+
+def slab_heat(given: Given) -> Answer:
+    """Heat in a slab through its thickness: when it sets, may be sawn, is safe from frost."""
+    stuffs = {name: Stuff(*(float(one) for one in row)) for name, row in given["materials"].items()}
+    layers = [Layer(stuffs[name], float(thick)) for name, thick in given["layers"]]
+    sky, mix = given["weather"], given["mix"]
+    month, day = (int(one) for one in sky["doy_month"])
+    like = LikeAny(
+        float(sky["mean_c"]), float(sky["amp_c"]), float(sky["rh_mean"]), float(sky["wind_ms"]), float(sky["okta"]), float(sky["lat"]),
+        month, day, bool(sky["shade"]),
+    )  # fmt: skip
+    cover = Cover(float(given["blanket_R"]), float(given["blanket_from_h"])) if "blanket_R" in given else None
+    poured = Poured(
+        paste_of(mix, given["cement"], float(given["initial_set_shift_h"])), float(mix["cm_lb"]) * LB / YD3,
+        float(mix["fc_psi"]) * PSI_MPA, float(mix["a"]), layers, stuffs["soil"], float(given["soil_m"]), float(given["t_conc_C"]),
+        float(given["t_base_C"]), float(given["t_deep_C"]), float(given["age_place_h"]), float(given["clock_place"]), air_of(like),
+        menzel_kg_m2_h, cover,
+    )  # fmt: skip
+    found = warmed(poured, float(given["hours"]))
+    return {
+        "init_set_surface": found.initial_h, "final_set_surface": found.final_h, "init_set_bottom": found.initial_below_h,
+        "footprint_6mm(float_start)": found.float_h, "early_entry_open": found.early_saw_h, "conventional_saw_open": found.saw_from_h,
+        "conventional_saw_close": found.saw_until_h, "saw_window_negative": found.no_saw, "frost_safe_500psi": found.safe_h,
+        "peak_mean": found.peak_c, "surface_at_24h": found.surface_day_c, "bottom_at_24h": found.below_day_c,
+        "min_any_node_before_500psi": found.least_c, "froze_before_500psi": found.froze,
+    }  # fmt: skip
