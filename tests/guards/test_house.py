@@ -19,7 +19,7 @@ ROOT = Path(core.__file__).resolve().parents[3]
 PYTHON = sorted((ROOT / "src").rglob("*.py"))
 LONG_MODULES = {"document.py": 360, "units.py": 340}
 LONG_FUNCTIONS = {"_apply", "browser_figures", "run", "_section", "yard_job", "_faces"}
-UNITS = ("_c", "_k", "_w", "_okta", "_h", "_l", "_psi", "_t", "_in", "_mm2", "_kg", "_ml", "_kg_m", "_share", "_ratio", "_kg_m3", "_mm2_m",
+UNITS = ("_c", "_days", "_k", "_w", "_okta", "_h", "_l", "_psi", "_t", "_in", "_mm2", "_kg", "_ml", "_kg_m", "_share", "_ratio", "_kg_m3", "_mm2_m",
     "_mm", "_m", "_m2", "_m3", "_yd3", "_deg", "_rad", "_ms", "_min", "_mpa", "_percent", "_px", "_n", "_kpa", "_n_per_mm", "_cents", "_MM", "_IN", "_FT",
     "_M3", "_M2", "_PSI", "_YD3", "_RAD",
 )  # fmt: skip
