@@ -193,7 +193,7 @@ def test_ways_change_every_slab(page):
     field.press("Enter")
     expect(field).to_have_value("25 mm")
     page.get_by_role("link", name="Yard").click()
-    expect(page.locator("[data-job^='Ferrier'] .yards b")).to_contain_text("22.5")
+    expect(page.locator("[data-job^='Ferrier'] .yards b")).to_contain_text("23")
     page.get_by_role("link", name="Ways", exact=True).click()
     page.get_by_placeholder("2x14").fill("2x14")
     page.reload()

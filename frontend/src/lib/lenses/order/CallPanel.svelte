@@ -104,7 +104,7 @@
 	is={called?.stale ? 'bad' : called ? 'good' : 'plain'}
 />
 {#if called?.changes.length}
-	<h3 class="mt-8">{words.changes}</h3>
+	<h2 class="mt-8">{words.changes}</h2>
 	<ul data-changes={called.changes.length}>
 		{#each called.changes as change (change.name)}<li class="border-b border-hair py-3"><Frac text={change.words} /></li>{/each}
 	</ul>

@@ -41,7 +41,7 @@
 {#if told}
 	<Verdict text={words.verdict(dollars(told.total_cents))} under={words.under(told.per_area_text, told.area_text)} />
 	{#if told.stale}<p class="wrong" role="status" data-stale>
-			{told.stale} <a class="underline" href="/ways">{words.prices}</a>
+			{told.stale} <a class="inline-flex min-h-44 items-center underline" href="/ways">{words.prices}</a>
 		</p>{/if}
 	<FindingList findings={data.doubts('cost')} />
 	<table class="mt-6 w-full border-collapse" aria-label={words.heads[0]} data-cost={told.total_cents}>
@@ -66,8 +66,9 @@
 									kind="quiet"
 									aria-label="{words.out}, {row.name}"
 									onclick={() => void data.keep({ op: 'take_out_quote_line', line: row.id }, 'quote-line')}>{words.out}</Act
-								>{:else}<a class="ml-6 text-label text-ink2 underline" href="/job/{store.id}/{row.stage}"
-									>{w.lenses[row.stage as 'order']}</a
+								>{:else}<a
+									class="ml-6 text-label text-ink2 underline max-phone:inline-flex max-phone:min-h-44 max-phone:items-center"
+									href="/job/{store.id}/{row.stage}">{w.lenses[row.stage as 'order']}</a
 								>{/if}</td
 						>
 						<td class={CELL}><Frac text={row.quantity_text} /></td>
@@ -111,7 +112,7 @@
 			keep={(text) => data.set({ 'quote.not_in': text.trim() }, 'quote-not-in')}
 		/>
 	</div>
-	<h3 class="mt-12">{words.add}</h3>
+	<h2 class="mt-12">{words.add}</h2>
 	<form
 		class="mt-4 flex flex-wrap items-end gap-8"
 		onsubmit={(event) => {
@@ -134,7 +135,7 @@
 		>
 	</form>
 	{#if store.problemFor('quote-line')}<p class="wrong" role="alert">{store.problemFor('quote-line')?.detail}</p>{/if}
-	<h3 class="mt-12">{words.alternates}</h3>
+	<h2 class="mt-12">{words.alternates}</h2>
 	<ul>
 		{#each told.alternates as row (row.key)}
 			<li class="flex min-h-40 items-baseline gap-10 border-b border-hair py-4" data-alternate={row.key}>
@@ -145,7 +146,7 @@
 			</li>
 		{/each}
 	</ul>
-	<h3 class="mt-12">{words.paper}</h3>
+	<h2 class="mt-12">{words.paper}</h2>
 	<p class="mt-4 flex flex-wrap gap-8">
 		{#each PAPERS as paper (paper)}<Act kind="quiet" href="/api/jobs/{store.id}/quote.pdf?paper={paper}&today={today()}" download
 				>{words.pdf(w.lines.paper[paper])}</Act

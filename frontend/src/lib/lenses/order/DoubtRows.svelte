@@ -45,7 +45,7 @@
 							type="button"
 							class="pen block w-full text-right text-note max-phone:min-h-30 pointer-coarse:min-h-44"
 							aria-expanded={open === row.key}
-							aria-label={words.spreadOf(row.name)}
+							aria-label={`± ${row.sd_text}, ${words.spreadOf(row.name)}`}
 							onclick={() => (open = open === row.key ? '' : row.key)}>± {row.sd_text}</button
 						>{:else}<span class="block text-note">± <Num working={row.spread} text={row.sd_text} /></span>{/if}</span
 				>

@@ -14,7 +14,7 @@
 </script>
 
 <section aria-label={words.hold(hold.say_text)} data-hold={hold.say_text}>
-	<h3 class="mt-8">{hold.late ? words.holdLate(hold.say_text) : words.hold(hold.say_text)}</h3>
+	<h2 class="mt-8">{hold.late ? words.holdLate(hold.say_text) : words.hold(hold.say_text)}</h2>
 	<p class="label">{words.holdHow} <Frac text={words.holdRange(hold.range_text, unit)} /></p>
 	<div bind:clientWidth={wide}>
 		<svg width={wide} height="118" class="block" aria-hidden="true">

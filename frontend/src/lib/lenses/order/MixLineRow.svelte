@@ -50,8 +50,8 @@
 			class="min-h-26 text-left max-phone:min-h-44 pointer-coarse:min-h-44"
 			aria-expanded={open}
 			onclick={() => (open = !open)}
-			aria-label="{words.say}: {line.name}"
 		>
+			<span class="sr-only">{words.say}: {line.name},</span>
 			{#if flagged}<span class="text-flag" aria-hidden="true">⚑</span>{/if}
 			<span
 				class={[

@@ -64,7 +64,7 @@
 		<div class="mt-10 grid grid-cols-2 gap-12 max-mid:grid-cols-1">
 			{#each found.clashes as clash (clash.key)}
 				<div class={['border-2 bg-well p-12', clash.settled ? 'border-ink' : 'border-flag']} data-clash={clash.key}>
-					<h3>{clash.title}</h3>
+					<h2>{clash.title}</h2>
 					<p>{clash.words}</p>
 					{#if clash.settled}
 						<p class="mt-6">
@@ -89,7 +89,7 @@
 	{/if}
 	<FindingList findings={onTab(data.findings, 'mix').filter((one) => one.code === 'mix-heat')} />
 	<div class="hidden max-phone:block" bind:clientWidth={wide}>
-		<h3 class="mt-12">{words.heat}</h3>
+		<h2 class="mt-12">{words.heat}</h2>
 		<p class="label">{words.heatHow}</p>
 		{#if wide > 100}<HeatPlank {heat} units={store.units} {wide} />{/if}
 	</div>

@@ -18,7 +18,7 @@
 	const TEMPS = ['air_c', 'noon_c', 'cement_c', 'stone_c', 'water_c', 'wanted_c'] as const;
 </script>
 
-<h3 class="mt-14">{words.stands}</h3>
+<h2 class="mt-14">{words.stands}</h2>
 <div class="mt-6 flex flex-wrap items-end gap-10">
 	<Choose
 		label

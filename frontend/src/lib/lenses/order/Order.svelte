@@ -76,7 +76,7 @@
 						<PlayBar {data} told={data.delivery} keys />
 					</div>
 				{:else if tab === 'mix' && data.heat}<div class="absolute inset-x-0 bottom-6 border-t-2 border-ink pt-6">
-						<h3 class="px-20">{words.mix.heat}</h3>
+						<h2 class="px-20">{words.mix.heat}</h2>
 						<p class="label px-20">{words.mix.heatHow}</p>
 						<HeatPlank heat={data.heat} units={store.units} wide={width} />
 					</div>{/if}

@@ -18,7 +18,7 @@
 	}
 </script>
 
-<h3 class="mt-8 flex items-baseline gap-10">{words.money} <span class="label">{words.slip(dollars(slip))}</span></h3>
+<h2 class="mt-8 flex items-baseline gap-10">{words.money} <span class="label">{words.slip(dollars(slip))}</span></h2>
 <ul data-short-long>
 	{#each rows as row (row.order_m3)}
 		{@const best = is(row, told.best.order_m3)}

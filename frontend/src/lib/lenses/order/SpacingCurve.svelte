@@ -20,12 +20,12 @@
 	const at = $derived(x(Math.max(first, Math.min(last, told.spacing_min))));
 </script>
 
-<h3 class="mt-8 flex items-baseline gap-10 whitespace-nowrap">
+<h2 class="mt-8 flex items-baseline gap-10 whitespace-nowrap">
 	{words.curve} <span class="label flex-1">{words.tried(rows.length)}</span>
 	{#if Math.abs(told.best_min - told.spacing_min) > 0.5}<Act kind="quiet" onclick={() => go(told.best_min)}
 			>{words.best(`${told.best_min}`)}</Act
 		>{/if}
-</h3>
+</h2>
 <div class="relative" bind:clientWidth={wide} data-spacings={rows.length}>
 	<svg width={wide} height={HIGH} class="block" aria-hidden="true">
 		<path

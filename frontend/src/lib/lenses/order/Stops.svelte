@@ -12,7 +12,7 @@
 
 {#if stops.length}
 	<div class="mt-12 border-2 border-flag bg-well p-12" role="alert" data-stops={stops.length}>
-		<h3 class="text-lg font-bold">{orderWords.stopped}</h3>
+		<h2 class="text-lg font-bold">{orderWords.stopped}</h2>
 		<ul class="mt-4 grid list-none gap-8 p-0">
 			{#each alike(stops) as { first: stop, more }}
 				<li class="relative border-t border-hair px-0 pt-5 pb-6" data-stop={stop.code}>

@@ -77,11 +77,13 @@
 	{#if told.saves_cents !== null && told.saves_cents > 500}
 		<p class="mt-8">
 			{words.saves(dollars(told.saves_cents))}
-			<a class="font-semibold underline" href="/job/{store.id}/ground?tab=shots">{words.shoot}</a>
+			<a class="inline-flex min-h-44 items-center font-semibold underline" href="/job/{store.id}/ground?tab=shots"
+				>{words.shoot}</a
+			>
 		</p>
 	{/if}
 	<FindingList findings={data.doubts('sure')} />
 	<div class="mt-12 hidden max-phone:block"><DoubtRows {data} {told} /></div>
 	<SpareRows {data} {told} />
-	<p class="mt-10 text-note"><a class="underline" href="/ways">{words.decide}</a></p>
+	<p class="mt-10 text-note"><a class="inline-flex min-h-44 items-center underline" href="/ways">{words.decide}</a></p>
 {:else}<Verdict text={words.none} />{/if}

@@ -108,7 +108,7 @@
 		</div>
 		<div><TwentyDays {told} seed={data.seed} other={() => ((data.seed += 20), void data.load())} /></div>
 	</div>
-	<h3 class="mt-12">{words.rests}</h3>
+	<h2 class="mt-12">{words.rests}</h2>
 	<Choice
 		rows={methods}
 		value={plan?.order.method ?? null}

@@ -9,7 +9,7 @@
 	const at = (i: number) => [14 + (i % 10) * 22, 16 + Math.floor(i / 10) * 38] as const;
 </script>
 
-<h3 class="mt-8 flex items-baseline gap-10">{words.days} <span class="label">{words.seed(seed)}</span></h3>
+<h2 class="mt-8 flex items-baseline gap-10">{words.days} <span class="label">{words.seed(seed)}</span></h2>
 <svg width="236" height="78" class="block" role="img" aria-label={words.daysOld(old, told.load_limit_min)} data-days-old={old}>
 	{#each [0, 1] as row}<path d="M2 {16 + row * 38}H232" class="stroke-chalk stroke-2" />{/each}
 	{#each told.days as day, i (day.seed)}
