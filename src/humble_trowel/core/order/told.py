@@ -10,10 +10,10 @@ from humble_trowel.core.order.doubts import Doubt, together
 from humble_trowel.core.order.hold import Hold
 from humble_trowel.core.order.quantity import Ordered
 from humble_trowel.core.order.risk import Costs
-from humble_trowel.core.order.sure import POURS, Sure, Weighed
+from humble_trowel.core.order.sure import Sure, Weighed
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
-from humble_trowel.core.units import M3_PER_YD3, format_ordered, format_volume, number_word, say_depth
+from humble_trowel.core.units import M3_PER_YD3, format_ordered, format_volume, say_depth
 from humble_trowel.core.working import Working, leaf, number_text, work
 
 LETTERS = "abcdefghijklmnop"
@@ -96,7 +96,7 @@ class HoldTold:
 
 @dataclass(frozen=True)
 class SureTold:
-    """All of it. said: a person said the order, why and by whom. saves_cents: what shooting the base is worth. rule: what is weighed, in words."""
+    """All of it. said: a person said the order, why and by whom. saves_cents: what shooting the base is worth. rule: what is weighed."""
 
     unit: str
     mean_m3: float
@@ -118,8 +118,6 @@ class SureTold:
     said: bool
     why: str
     by: str
-    decide: str
-    reason: str
     rule: str
     spare: list[SpareTold]
     hold: HoldTold | None
@@ -139,7 +137,7 @@ def sure_told(
         doubts=[_doubt(plan, ways, at, row) for at, row in enumerate(found.doubts)], pours_m3=found.pours_m3,
         rows=[_weighed(plan, row, found.costs) for row in found.rows], best=_weighed(plan, found.best, found.costs), called=called, step_m3=found.costs.step_m3,
         step_text=size(found.costs.step_m3), saves_cents=found.saves_cents, said=plan.order.ordered_m3 is not None,
-        why=plan.order.ordered_why, by=plan.order.ordered_by, decide=ways.doubt.decide, reason=_reason(plan, found), rule=_rule(plan, ways, found),
+        why=plan.order.ordered_why, by=plan.order.ordered_by, rule=_rule(plan, ways, found),
         spare=[SpareTold(row.id, row.name, size(row.m3)) for row in plan.order.spare],
         hold=None if hold is None else hold_told(plan, ways, hold, clock),
     )  # fmt: skip
@@ -207,21 +205,6 @@ def _long(plan: Plan, row: Weighed, costs: Costs) -> Working:
     return work(
         "Long, on the average", "", "left * price + fees", inputs, source="least-cost", text=_dollars(row.long_cents)
     )
-
-
-def short_words(count: int) -> str:
-    """'None of twenty runs short', '3 of twenty run short'."""
-    if not count:
-        return "None of twenty runs short"
-    return f"{number_word(count) if count < 13 else count} of twenty run{'s' if count == 1 else ''} short"
-
-
-def _reason(plan: Plan, found: Sure) -> str:
-    unit = "m³" if plan.units == "mm" else "yd"
-    left = format_volume(found.called.left_m3, plan.units)
-    if len(found.pours_m3) < POURS:
-        return "Nothing is in doubt: the plain sum, up to the plant's next step."
-    return f"{short_words(found.called.pours_short)}, {left} {unit} left on the average."
 
 
 def _rule(plan: Plan, ways: JobWays, found: Sure) -> str:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
@@ -40,18 +40,9 @@ def spaced(pour: Pour, spacing_min: float, dear: Dearer) -> Tried:
     return Tried(spacing_min, objective, found)
 
 
-def every_spacing(
-    pour: Pour,
-    dear: Dearer = Dearer(),
-    spacings: Sequence[float] = SPACINGS,
-    tick: Callable[[float], None] = lambda _: None,
-) -> list[Tried]:
-    """Every spacing tried. tick: how much of it is done, from 0 to 1."""
-    rows = []
-    for at, spacing in enumerate(spacings):
-        rows.append(spaced(pour, float(spacing), dear))
-        tick((at + 1) / len(spacings))
-    return rows
+def every_spacing(pour: Pour, dear: Dearer = Dearer(), spacings: Sequence[float] = SPACINGS) -> list[Tried]:
+    """Every spacing tried."""
+    return [spaced(pour, float(spacing), dear) for spacing in spacings]
 
 
 def best(rows: Sequence[Tried]) -> Tried:
