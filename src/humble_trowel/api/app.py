@@ -21,6 +21,7 @@ from starlette.middleware.trustedhost import TrustedHostMiddleware
 from humble_trowel.api import errors
 from humble_trowel.api.guard import Guard
 from humble_trowel.api.routes import (
+    day,
     edges,
     embeds,
     gauge,
@@ -58,7 +59,7 @@ REFUSALS = {
     507: "The disk takes no more.",
 }
 ROUTERS = (
-    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, order.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
+    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, order.router, day.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
     rules.router, readings.router,
 )  # fmt: skip
 HOUR_S = 3600

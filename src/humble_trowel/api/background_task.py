@@ -1,6 +1,6 @@
 """What the background process works out: a job as JSON in, an answer as JSON out, a line each. It imports the core alone.
 
-In: {"id", "name", "plan", "crew"} asks for an answer, {"drop": id} lets it go.
+In: {"id", "name", "plan", "crew", "records"} asks for an answer (records where it needs them: id, kind, values as text), {"drop": id} lets it go.
 Out: {"id", "share"} while it works, then {"id", "answer"}, {"id", "dropped": true} or {"id", "failed": words}.
 """
 
@@ -19,12 +19,14 @@ from typing import Any
 import numpy as np
 from pydantic import TypeAdapter
 
+from humble_trowel.core.day.day import DayFound
 from humble_trowel.core.forms.cut_boards import CutPlanOfJob
 from humble_trowel.core.geometry.slices import Slices
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.progress import Dropped, watched
 from humble_trowel.core.reading.job_file import read_plan
+from humble_trowel.core.record_kinds import read_records
 from humble_trowel.core.steel.schedule import SizeCut
 
 SAY_EVERY_S = 0.05
@@ -44,7 +46,9 @@ def _slices(data: Any) -> Slices:
 
 _BOARDS: TypeAdapter[CutPlanOfJob | None] = TypeAdapter(CutPlanOfJob | None)
 _STEEL: TypeAdapter[list[SizeCut]] = TypeAdapter(list[SizeCut])
+_DAY: TypeAdapter[DayFound | None] = TypeAdapter(DayFound | None)
 SLOW: dict[str, SlowAnswer] = {
+    "day": SlowAnswer(lambda one: _DAY.dump_python(one, mode="json"), _DAY.validate_python),
     "second_way": SlowAnswer(
         lambda one: {"x_mm": one.x_mm.tolist(), "width_mm": one.width_mm, "m3": one.m3.tolist()}, _slices
     ),
@@ -85,7 +89,8 @@ class Child:
             self.dropped.discard(said["id"])
 
     def _answer(self, said: dict[str, Any]) -> Any:
-        job = Job(read_plan(said["plan"]), Ways.model_validate(said["crew"]))
+        records = read_records((name, kind, text) for name, kind, text in said.get("records", ()))
+        job = Job(read_plan(said["plan"]), Ways.model_validate(said["crew"]), records)
         found = getattr(job, said["name"])
         if job.stumbles(said["name"]):
             raise ValueError("It stumbled.")  # the program says how, working it out once more by itself

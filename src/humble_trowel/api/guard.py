@@ -36,7 +36,7 @@ _MOST = (MAX_BODY_BYTES, MAX_DRAWING_BYTES, MAX_PHOTO_BYTES)
 
 def _most(path: str) -> int:
     """Bytes that a body may have at an address."""
-    if path.endswith(("/read-points", "/shots-file")):
+    if path.endswith(("/read-points", "/shots-file", "/weather-file")):
         return MAX_DRAWING_BYTES
     return MAX_PHOTO_BYTES if "/photos/" in path else MAX_BODY_BYTES
 

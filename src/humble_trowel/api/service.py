@@ -6,6 +6,7 @@ import sqlite3
 from collections.abc import Iterator, Sequence
 from contextlib import contextmanager
 from datetime import UTC, datetime
+from functools import partial
 from threading import Lock
 from typing import Any
 
@@ -16,13 +17,14 @@ from humble_trowel.api.background import Background
 from humble_trowel.api.reading import Reader
 from humble_trowel.api.schemas import Before, JobDoubts, JobState, RecordStep, StageKnot
 from humble_trowel.api.yard import Yard
+from humble_trowel.core.edits.registry import Edit, apply
 from humble_trowel.core.errors import InputError, TrowelError
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.reading.site_records import SiteRecords
-from humble_trowel.core.record_kinds import KIND_OF, read_records
+from humble_trowel.core.record_kinds import KIND_OF, RECORD_KINDS, read_records
 from humble_trowel.core.stages import STAGES, findings, standing, stops
 from humble_trowel.core.units import Units
 from humble_trowel.files.job_file import plan_data
@@ -32,6 +34,8 @@ from humble_trowel.store.db import connect
 from humble_trowel.store.jobs import NoSuchJob, Revision, Unreadable
 
 KEPT_BYTES = 64_000_000
+TRIED_JOBS = 6
+NEED_RECORDS = ("day",)  # answers that the background process works out of records too
 WAIT_S = 1.0
 
 
@@ -44,6 +48,7 @@ class Service:
         self._jobs: LRUCache[tuple[str, int, int, str], Job] = LRUCache(
             KEPT_BYTES, getsizeof=lambda job: job.size_bytes
         )
+        self._tried: LRUCache[tuple[int, str], Job] = LRUCache(TRIED_JOBS)
         self._crew: tuple[int, Ways] | None = None
         self._data_stamp: int | None = None
         self.ways_unread = ""  # why the newest ways are not those in use
@@ -130,6 +135,20 @@ class Service:
             raise InputError("There is no outline yet. Call the first side.", "outline")
         return job
 
+    def tried(self, job: Job, edits: Sequence[Edit]) -> Job:
+        """A job with edits that are not kept; the very object while the same are tried on the same job, so that slow answers are asked for once."""
+        if not edits:
+            return job
+        key = (id(job), "|".join(edit.model_dump_json() for edit in edits))
+        with self._lock:
+            kept = self._tried.get(key)
+        if kept is not None and kept.before is job:
+            return kept
+        made = Job(apply(job.plan, edits)[0], job.crew, job.records, before=job)
+        with self._lock:
+            self._tried[key] = made
+        return made
+
     def begun(self, job_id: str) -> Job:
         """The newest revision of a job that has an outline or footings. Raises InputError without either."""
         with self.open() as db:
@@ -189,7 +208,10 @@ class Service:
         for name in names:
             if job.at_hand(name):
                 continue
-            work = self.background.ask(job_id, name, (job.plan, job.crew), lambda: _given(job))
+            with_records = name in NEED_RECORDS
+            stamp = (job.plan, job.crew, job.records) if with_records else (job.plan, job.crew)
+            given = partial(_given, job, with_records=with_records)
+            work = self.background.ask(job_id, name, stamp, given)
             self.background.wait(work, WAIT_S / len(names))
             if work.state == "done":
                 job.take(name, work.answer)
@@ -200,7 +222,8 @@ class Service:
     def doubts(self, db: sqlite3.Connection, row: Revision) -> JobDoubts:
         """Every finding of a job and how each stage stands: what follows after the numbers."""
         job = self.job(db, row)
-        counting = self.counting(job, row.job_id, ("second_way", "boards"))
+        slow = ("second_way", "boards", "day") if job.day_asked else ("second_way", "boards")
+        counting = self.counting(job, row.job_id, slow)
         if counting is not None:
             return JobDoubts(
                 revision=row.n, records=records.stamp(db, row.job_id), counting=counting, graded=job.graded,
@@ -254,9 +277,16 @@ def _step_of(db: sqlite3.Connection, offer: record_steps.Offer | None, units: Un
     return RecordStep(id=offer.record, kind=told.kind, shown=shown[:4])
 
 
-def _given(job: Job) -> dict[str, Any]:
+def _given(job: Job, *, with_records: bool) -> dict[str, Any]:
     """What the background process is told of a job."""
-    return {"plan": plan_data(job.plan), "crew": job.crew.model_dump(mode="json")}
+    given: dict[str, Any] = {"plan": plan_data(job.plan), "crew": job.crew.model_dump(mode="json")}
+    if with_records:
+        given["records"] = [
+            [name, kind.name, values.model_dump_json(by_alias=True)]
+            for kind in RECORD_KINDS
+            for name, values in job.records.named(kind.values)
+        ]
+    return given
 
 
 def document_of(plan: Plan) -> dict[str, Any]:

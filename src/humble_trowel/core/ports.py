@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from datetime import datetime
 from typing import Literal, Protocol
 
 LaserFault = Literal["tilt", "mud", "bump", "battery"]
@@ -51,3 +52,27 @@ class Gauge(Protocol):
     """A gauge on a line, or a level in its stand-pipe. `read` says how long after filling; a real one ignores that."""
 
     def read(self, after_s: float) -> GaugeLine: ...
+
+
+WeatherTurn = Literal["wind", "front", "heat", "frost"]
+
+
+@dataclass(frozen=True)
+class ForecastLine:
+    """An hour as a feed says it. at: ISO, in UTC. Wind at 10 m. usual: beyond a week, what that time of year usually does."""
+
+    at: str
+    air_c: float
+    humid_share: float
+    wind_ms: float
+    cloud_okta: float
+    rain_mm: float
+    usual: bool
+
+
+class WeatherFeed(Protocol):
+    """Whoever forecasts. `issued` is now; a real feed ignores it."""
+
+    def hours(
+        self, latitude_deg: float, longitude_deg: float, start: datetime, count: int, issued: datetime
+    ) -> list[ForecastLine]: ...

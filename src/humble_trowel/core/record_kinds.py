@@ -17,6 +17,7 @@ from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.screed.record_kinds import SCREED_RECORDS
 from humble_trowel.core.steel.record_kinds import STEEL_RECORDS
 from humble_trowel.core.underslab.record_kinds import UNDERSLAB_RECORDS
+from humble_trowel.core.weather.record_kinds import WEATHER_RECORDS
 
 
 class StruckKind(RecordKind[Struck]):
@@ -38,6 +39,7 @@ RECORD_KINDS: tuple[RecordKind[Any], ...] = (
     *EMBED_RECORDS,
     *SCREED_RECORDS,
     *ORDER_RECORDS,
+    *WEATHER_RECORDS,
     *PHOTO_RECORDS,
     StruckKind(),
 )

@@ -12,11 +12,11 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ids import with_ids
 from humble_trowel.core.reading.job_file import anticlockwise, validate
 
-ROOTS = ("name", "client", "units", "contact", "site", "mix", "order", "quote", "ways")
+ROOTS = ("name", "client", "units", "contact", "site", "mix", "order", "quote", "day", "ways")
 
 
 class SetFields(EditBase):
-    """values: by key path, under name, client, units, contact, site, mix, order, quote, ways ('site.directions')."""
+    """values: by key path, under name, client, units, contact, site, mix, order, quote, day, ways ('site.directions')."""
 
     op: Literal["set_fields"]
     values: Annotated[dict[str, Any], Field(min_length=1, max_length=40)]

@@ -19,6 +19,7 @@ from humble_trowel.core.edits.called import CALL_EDITS
 from humble_trowel.core.edits.called_kind import KIND_EDITS
 from humble_trowel.core.edits.carry_parts import parts_on_outline
 from humble_trowel.core.edits.covering import COVERING_EDITS
+from humble_trowel.core.edits.day import DAY_EDITS
 from humble_trowel.core.edits.edges import EDGE_EDITS
 from humble_trowel.core.edits.embeds import EMBED_EDITS
 from humble_trowel.core.edits.fields import ReplacePlan, SetFields
@@ -52,7 +53,7 @@ from humble_trowel.core.reading.plain_errors import plan_error
 
 EDITS: tuple[type[EditBase], ...] = (
     *OUTLINE_EDITS, *OPENING_EDITS, *ZONE_EDITS, *EDGE_EDITS, *BESIDE_EDITS, *FORM_EDITS, *GROUND_EDITS, *BEAM_EDITS, *BAY_EDITS, *PAD_EDITS,
-    *RECESS_EDITS, *TOP_EDITS, *FOOTING_EDITS, *WALL_EDITS, *ALONGSIDE_EDITS, *UNDERSLAB_EDITS, *COVERING_EDITS, *HEATED_EDITS, *STEEL_EDITS, *EMBED_EDITS, WalkWall, *BOLT_EDITS, *JOINT_EDITS, *SCREED_EDITS, *ORDER_EDITS, *CALL_EDITS, *KIND_EDITS, *KIND_OF_JOB_EDITS, Template, TakeOut, SetFields, ReplacePlan,
+    *RECESS_EDITS, *TOP_EDITS, *FOOTING_EDITS, *WALL_EDITS, *ALONGSIDE_EDITS, *UNDERSLAB_EDITS, *COVERING_EDITS, *HEATED_EDITS, *STEEL_EDITS, *EMBED_EDITS, WalkWall, *BOLT_EDITS, *JOINT_EDITS, *SCREED_EDITS, *ORDER_EDITS, *DAY_EDITS, *CALL_EDITS, *KIND_EDITS, *KIND_OF_JOB_EDITS, Template, TakeOut, SetFields, ReplacePlan,
 )  # fmt: skip
 if TYPE_CHECKING:
     Edit = EditBase

@@ -15,6 +15,7 @@ from pydantic import (
 )
 
 from humble_trowel.core.plan.beside_parts import Lap, Ramp, Sidewalk
+from humble_trowel.core.plan.day_parts import PourDay
 from humble_trowel.core.plan.embed_parts import Embeds
 from humble_trowel.core.plan.footing_parts import Footing, Pour
 from humble_trowel.core.plan.ground_parts import BuildUp, GroundNotes
@@ -172,6 +173,7 @@ class Plan(Model):
     mix: Mix = Mix()
     order: OrderNotes = OrderNotes()
     quote: Quote = Quote()
+    day: PourDay = PourDay()
     ways: WaysOverride = WaysOverride()
     existing: Annotated[list[Existing], Field(max_length=60)] = []
     set_out: SetOut = SetOut()
@@ -185,7 +187,7 @@ class Plan(Model):
     joints: Joints = Joints()
     schedule: Any = None
 
-    @field_validator("quote", "underslab", "steel", "embeds", "screed", "joints", mode="before")
+    @field_validator("quote", "day", "underslab", "steel", "embeds", "screed", "joints", mode="before")
     @classmethod
     def _nothing_said(cls, value: Any) -> Any:
         return {} if value is None else value

@@ -28,7 +28,7 @@ Kind = Literal[
     "corner", "side", "opening", "zones", "edges", "beams", "pads", "recesses", "side_pads", "kerbs", "piles",
     "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
     "sidewalks", "ramps", "services", "risers", "treatments", "heated", "dowels", "stud_walls", "bolts", "straps", "groups", "joints", "keys",
-    "strips", "pad_lines", "stands", "spare", "quote_lines",
+    "strips", "pad_lines", "stands", "spare", "quote_lines", "around",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
@@ -41,7 +41,7 @@ NAMES: dict[Kind, str] = {
     "laps": "lap", "sidewalks": "sidewalk", "ramps": "ramp", "services": "run", "risers": "riser",
     "treatments": "treatment", "heated": "heated room", "dowels": "row of dowels", "stud_walls": "wall", "bolts": "bolt", "straps": "strap",
     "groups": "bolt group", "joints": "joint", "keys": "keyed joint", "strips": "strip", "pad_lines": "pad line", "stands": "place of the truck",
-    "spare": "thing to pour with the rest", "quote_lines": "line of the quote",
+    "spare": "thing to pour with the rest", "quote_lines": "line of the quote", "around": "thing that shades",
 }  # fmt: skip
 BURIED: dict[Kind, str] = {"services": "v", "risers": "i", "treatments": "n", "heated": "d"}  # rows of `underslab`
 IN_STEEL: dict[Kind, str] = {"dowels": "y", "keys": "yk"}  # rows of `steel`
@@ -52,7 +52,7 @@ IN_SCREED: dict[Kind, tuple[str, str]] = {  # list and letters of rows of `scree
     "strips": ("strips", "gs"), "pad_lines": ("pads", "gp"), "stands": ("standing", "gt"),
 }  # fmt: skip
 IN_ORDER: dict[Kind, tuple[str, str, str]] = {  # key of the plan, list and letters of its rows
-    "spare": ("order", "spare", "os"), "quote_lines": ("quote", "extra", "oq"),
+    "spare": ("order", "spare", "os"), "quote_lines": ("quote", "extra", "oq"), "around": ("day", "around", "dn"),
 }  # fmt: skip
 T = TypeVar("T", bound=Row)
 

@@ -10,6 +10,7 @@ from typing import Annotated, Literal
 
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StrictBool, field_validator
 
+from humble_trowel.core.plan.day_ways import DayWays
 from humble_trowel.core.plan.doubt_ways import DoubtWays, RiskWays
 from humble_trowel.core.plan.embed_ways import EmbedWays
 from humble_trowel.core.plan.form_ways import BuyWay, CornerWay, FormWays, SetOutWays, StackWay, Tape
@@ -102,6 +103,7 @@ class Ways(WaysPart):
     risk: RiskWays = RiskWays()
     pour: PourWays = PourWays()
     prices: PriceWays = PriceWays()
+    day: DayWays = DayWays()
     local_rules: dict[str, LocalRule] = {}
 
     @field_validator("local_rules")
@@ -138,6 +140,8 @@ class WaysOverride(WaysPart):
     bow_sd_mm: SmallLength | None = None
     yield_sd_share: Annotated[float, Field(ge=0, le=0.1)] | None = None
     left_sd_m3: Volume | None = None
+    plant_opens_h: Annotated[float, Field(ge=0, le=24)] | None = None
+    set_ratio: Annotated[float, Field(ge=0.3, le=3)] | None = None
     reason: Reason = ""
 
 
@@ -155,6 +159,7 @@ SECTION_OF = {
     "corner": "forms", "stack": "forms", "buy": "forms",
     "rod_reads": "ground", "high_mm": "ground", "low_mm": "ground",
     "base_sd_mm": "doubt", "trench_wide_sd_mm": "doubt", "bow_sd_mm": "doubt", "yield_sd_share": "doubt", "left_sd_m3": "doubt",
+    "plant_opens_h": "day", "set_ratio": "day",
 }  # fmt: skip
 
 

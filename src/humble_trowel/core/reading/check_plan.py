@@ -50,6 +50,8 @@ def check_plan(plan: Plan) -> None:
     check_steel(plan)
     check_embeds(plan)
     check_screed(plan)
+    for index, row in enumerate(plan.day.around):
+        check_ring(row.polygon, f"day.around[{index}].polygon", row.name)
     _check_forms(plan)
 
 

@@ -6,12 +6,13 @@ from datetime import datetime
 from typing import Any
 
 from humble_trowel.core.errors import InputError
+from humble_trowel.core.heat.events import warmed
 from humble_trowel.core.heat.hydration import activation_j_mol, set_times, shape, tau_h, ultimate_share
-from humble_trowel.core.heat.slab import Cover, Layer, Poured, Stuff, warmed
+from humble_trowel.core.heat.slab import PSI_MPA, Cover, Layer, Poured, Stuff
 from humble_trowel.core.heat.strength import equivalent_h, heat_j_g, hours_to, kept_warm, nurse_saul_c_h
 from humble_trowel.core.rules.case import Answer, Given
 from humble_trowel.core.rules.pour import paste_of
-from humble_trowel.core.weather.daily import LikeAny, air_of
+from humble_trowel.core.weather.daily import LikeAny, sky_of
 from humble_trowel.core.weather.drying import (
     KMH_PER_MPH,
     least_humid_share,
@@ -33,7 +34,7 @@ from humble_trowel.core.weather.sun import (
 )
 
 LB_FT2 = 4.88242763638  # kg/m2
-LB, YD3, PSI_MPA = 0.45359237, 0.764554857984, 0.00689475729
+LB, YD3 = 0.45359237, 0.764554857984
 
 
 def _c(degrees_f: Any) -> float:
@@ -205,8 +206,7 @@ def slab_heat(given: Given) -> Answer:
     poured = Poured(
         paste_of(mix, given["cement"], float(given["initial_set_shift_h"])), float(mix["cm_lb"]) * LB / YD3,
         float(mix["fc_psi"]) * PSI_MPA, float(mix["a"]), layers, stuffs["soil"], float(given["soil_m"]), float(given["t_conc_C"]),
-        float(given["t_base_C"]), float(given["t_deep_C"]), float(given["age_place_h"]), float(given["clock_place"]), air_of(like),
-        menzel_kg_m2_h, cover,
+        float(given["t_base_C"]), float(given["t_deep_C"]), float(given["age_place_h"]), float(given["clock_place"]), sky_of(like), cover,
     )  # fmt: skip
     found = warmed(poured, float(given["hours"]))
     return {

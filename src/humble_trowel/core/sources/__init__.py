@@ -4,12 +4,22 @@ from __future__ import annotations
 
 import re
 
-from humble_trowel.core.sources import edges, embeds, general, ground, order, screed, steel, underslab
+from humble_trowel.core.sources import edges, embeds, gate, general, ground, order, screed, steel, underslab
 from humble_trowel.core.sources.source import IRC, Source, Standing
 
 __all__ = ["IRC", "SOURCES", "Source", "Standing", "words_in"]
 
-ROWS = (*general.ROWS, *ground.ROWS, *edges.ROWS, *underslab.ROWS, *steel.ROWS, *embeds.ROWS, *screed.ROWS, *order.ROWS)
+ROWS = (
+    *general.ROWS,
+    *ground.ROWS,
+    *edges.ROWS,
+    *underslab.ROWS,
+    *steel.ROWS,
+    *embeds.ROWS,
+    *screed.ROWS,
+    *order.ROWS,
+    *gate.ROWS,
+)
 SOURCES = {row.key: row for row in ROWS}
 
 

@@ -16,7 +16,7 @@ from humble_trowel.core.job import Job
 from humble_trowel.core.lines.report import LinesReport
 from humble_trowel.core.plan.document import LATER_STAGES
 from humble_trowel.core.report import FindingReport
-from humble_trowel.core.stages import embeds, screed, steel, underslab
+from humble_trowel.core.stages import embeds, gate, screed, steel, underslab
 from humble_trowel.core.stages.order import OrderStage
 from humble_trowel.core.stages.stage import Stage, StageReport, Standing
 from humble_trowel.core.walls.report import WallsReport
@@ -160,6 +160,7 @@ STAGES: tuple[Stage, ...] = (
     Stage("embeds", ("embeds",), embeds.findings_of, embeds.standing_of, embeds.EmbedsStage),
     Stage("screed", ("screed", "joints"), screed.findings_of, screed.standing_of, screed.ScreedStage),
     Stage("order", ("mix", "order", "quote"), _order_findings, _order_standing, OrderStage),
+    Stage("gate", ("day",), gate.findings_of, gate.standing_of, gate.GateStage),
 )  # fmt: skip
 
 

@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 
-from humble_trowel.core.heat.slab import SIGMA, Air
+import numpy as np
+
+from humble_trowel.core.heat.slab import SIGMA, Sky
 from humble_trowel.core.weather.drying import vapour_kpa
 from humble_trowel.core.weather.sun import diffuse_w_m2, global_w_m2, sun_at
 
@@ -45,16 +46,17 @@ def sky_w_m2(temp_c: float, vapour: float, cloud_okta: float) -> float:
     return SIGMA * (temp_c + 273.15) ** 4 * min(1.0, clear * clouds)
 
 
-def air_of(day: LikeAny) -> Callable[[float], Air]:
-    """What is over the slab at an hour on the clock, counted on past midnight."""
+def sky_of(day: LikeAny, hours: float = 96.0, step_h: float = 1 / 12) -> Sky:
+    """What is over the slab from midnight of its day on, for so many hours."""
     start = datetime(2025, day.month, day.day, tzinfo=UTC)
     vapour = day.humid_share * vapour_kpa(day.mean_c)
-
-    def at(clock_h: float) -> Air:
-        temp = day.mean_c + day.swing_c * math.cos(2 * math.pi * (clock_h - WARMEST_H) / 24)
-        humid = min(MOST_HUMID, vapour / vapour_kpa(temp))
-        up = sun_at(day.latitude_deg, 0.0, start + timedelta(hours=clock_h)).elevation_deg
-        falls = (diffuse_w_m2 if day.shade else global_w_m2)(up, day.cloud_okta)
-        return Air(temp, humid, day.wind_ms, falls, sky_w_m2(temp, humid * vapour_kpa(temp), day.cloud_okta))
-
-    return at
+    clock = np.arange(0.0, hours + step_h / 2, step_h)
+    temps = day.mean_c + day.swing_c * np.cos(2 * np.pi * (clock - WARMEST_H) / 24)
+    humid = np.array([min(MOST_HUMID, vapour / vapour_kpa(float(temp))) for temp in temps])
+    falls = diffuse_w_m2 if day.shade else global_w_m2
+    ups = [sun_at(day.latitude_deg, 0.0, start + timedelta(hours=float(hour))).elevation_deg for hour in clock]
+    sun = np.array([falls(up, day.cloud_okta) for up in ups])
+    sky = [
+        sky_w_m2(float(t), float(h) * vapour_kpa(float(t)), day.cloud_okta) for t, h in zip(temps, humid, strict=True)
+    ]
+    return Sky(clock, temps, humid, np.full(len(clock), day.wind_ms), sun, np.array(sky))

@@ -10,8 +10,10 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import UTC, datetime
 
+import numpy as np
 import shapely
-from shapely.geometry import MultiPoint, Polygon
+from numpy.typing import NDArray
+from shapely.geometry import Polygon
 from shapely.geometry.base import BaseGeometry
 
 from humble_trowel.core.geometry.polygon import XY
@@ -100,25 +102,34 @@ class Blocker:
     base_m: float = 0.0
 
 
-def shadow(blocker: Blocker, sun: Sun, north_deg: float) -> BaseGeometry:
-    """What it shades on the slab's plane; nothing at night. north_deg: bearing of +y. Footprints that are not convex go by triangles."""
-    if sun.elevation_deg <= 0:
-        return Polygon()
-    away = math.radians(sun.azimuth_deg + 180 - north_deg)
-    reach = 1 / math.tan(math.radians(max(LEAST_DEG, sun.elevation_deg)))
-    step = (math.sin(away) * reach, math.cos(away) * reach)
+def _pieces(blocker: Blocker) -> list[list[XY]]:
+    """Its footprint as convex rings: itself, or triangles."""
     whole = Polygon(blocker.footprint)
-    pieces = (
-        [whole]
-        if whole.convex_hull.area - whole.area < 1e-9
-        else list(shapely.constrained_delaunay_triangles(whole).geoms)
-    )
-    rows = []
-    for piece in pieces:
-        ring = shapely.get_coordinates(piece)[:-1].tolist()
-        moved = [(x + step[0] * h, y + step[1] * h) for h in (blocker.base_m, blocker.top_m) for x, y in ring]
-        rows.append(MultiPoint(moved).convex_hull)
-    return shapely.union_all(rows)
+    if whole.convex_hull.area - whole.area < 1e-9:
+        return [list(blocker.footprint)]
+    return [shapely.get_coordinates(one)[:-1].tolist() for one in shapely.constrained_delaunay_triangles(whole).geoms]
+
+
+def shadows(blockers: Sequence[Blocker], suns: Sequence[Sun], north_deg: float) -> list[BaseGeometry]:
+    """What all of them shade on the slab's plane under each sun; nothing at night. north_deg: bearing of +y."""
+    away = np.radians([one.azimuth_deg + 180 - north_deg for one in suns])
+    reach = 1 / np.tan(np.radians([max(LEAST_DEG, one.elevation_deg) for one in suns]))
+    steps = np.stack([np.sin(away) * reach, np.cos(away) * reach], 1)[:, None, None, :]
+    hulls = []
+    for one in blockers:
+        for ring in _pieces(one):
+            heights = np.array([one.base_m, one.top_m])[None, :, None, None]
+            spots = (np.array(ring)[None, None] + steps * heights).reshape(len(suns), -1, 2)
+            hulls.append(shapely.convex_hull(shapely.multipoints(shapely.points(spots))))
+    if not hulls:
+        return [Polygon() for _ in suns]
+    whole: NDArray[np.object_] = np.asarray(shapely.union_all(np.stack(hulls, 1), axis=1))
+    return [area if sun.elevation_deg > 0 else Polygon() for area, sun in zip(whole, suns, strict=True)]
+
+
+def shadow(blocker: Blocker, sun: Sun, north_deg: float) -> BaseGeometry:
+    """What one of them shades."""
+    return shadows([blocker], [sun], north_deg)[0]
 
 
 def sunny_share(zone: Sequence[XY], blockers: Sequence[Blocker], sun: Sun, north_deg: float) -> float:
@@ -126,7 +137,7 @@ def sunny_share(zone: Sequence[XY], blockers: Sequence[Blocker], sun: Sun, north
     if sun.elevation_deg <= 0:
         return 0.0
     area = Polygon(zone)
-    shaded = shapely.union_all([shadow(one, sun, north_deg) for one in blockers])
+    shaded = shadows(blockers, [sun], north_deg)[0]
     return 1 - float(area.intersection(shaded).area) / area.area
 
 

@@ -1,0 +1,1 @@
+"""The day of a pour: what dries, what sets when, when to start."""

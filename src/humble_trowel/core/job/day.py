@@ -1,0 +1,55 @@
+"""The day of the pour: what dries, what sets when, when to start."""
+
+from __future__ import annotations
+
+from humble_trowel.core.day.day import Asked, DayFound, day_of
+from humble_trowel.core.day.findings import day_doubts, place_doubts
+from humble_trowel.core.errors import InputError
+from humble_trowel.core.findings import Finding
+from humble_trowel.core.job.deciding import DecidingAnswers
+from humble_trowel.core.kept import kept
+from humble_trowel.core.weather.hours import zone_of
+from humble_trowel.core.weather.records import Footprint, SetLesson, WeatherIn
+
+
+class DayAnswers(DecidingAnswers):
+    """What weather, sun and heat make of the pour."""
+
+    @property
+    def day_asked(self) -> bool:
+        """Whether there is a day to work out: an outline, a day, weather."""
+        return self.plan.order.pour_at is not None and self.numbers is not None and bool(self.records.of(WeatherIn))
+
+    @kept("plan", "solid", "ways", "records")
+    def day(self) -> DayFound | None:
+        """The whole day; None where no day is said, or no weather known. It takes a second: in the background for a screen."""
+        return self.guarded("day", "The day", self._day, None)
+
+    def _day(self) -> DayFound | None:
+        pour = self.planned_pour or self.delivery
+        if not self.day_asked or pour is None or self.solid is None:
+            return None
+        try:
+            zone_of(self.plan.site)
+        except InputError:
+            return None  # a finding says so
+        return day_of(
+            Asked(self.plan, self.ways, self.solid, pour, self.records.of(WeatherIn), self.records.named(Footprint))
+        )
+
+    @property
+    def day_findings(self) -> list[Finding]:
+        """Doubts about the day."""
+        if self.numbers is None or self.plan.order.pour_at is None:
+            return []
+        return [*self.stumbles("day"), *day_doubts(self.plan, self.day)]
+
+    @property
+    def place_findings(self) -> list[Finding]:
+        """What is missing or wrong about where and when."""
+        return place_doubts(self.plan)
+
+    @property
+    def lessons(self) -> list[SetLesson]:
+        """What was kept of how fast it set."""
+        return list(self.records.of(SetLesson))
