@@ -117,6 +117,9 @@ def test_the_json_names_are_fixed():
         "embeds",
         "screed",
         "joints",
+        "day",
+        "clock",
+        "starts",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

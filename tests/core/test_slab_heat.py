@@ -1,16 +1,22 @@
-"""Heat in a slab against what is known exactly: a wall that is warmed, a block that loses nothing, and a finer clock; the sun and drying by hand."""
+"""Heat in a slab against what is known exactly: a wall that is warmed, a block that loses nothing, a finer clock, heat that adds up; the sun and
+drying by hand."""
 
 import math
 from dataclasses import replace
 from datetime import UTC, datetime, timedelta
 
+import numpy as np
 import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
 
-from humble_trowel.core.heat import slab
+from humble_trowel.core.heat.columns import FINE, Fineness
+from humble_trowel.core.heat.events import told, warmed
 from humble_trowel.core.heat.hydration import Paste
-from humble_trowel.core.heat.slab import Air, Cover, Layer, Poured, Stuff, warmed
+from humble_trowel.core.heat.slab import Cover, Layer, Poured, Sky, Stuff
+from humble_trowel.core.heat.solve import warmed_all
 from humble_trowel.core.heat.strength import kept_warm, nurse_saul_c_h
-from humble_trowel.core.weather.daily import LikeAny, air_of, dew_c
+from humble_trowel.core.weather.daily import LikeAny, dew_c, sky_of
 from humble_trowel.core.weather.drying import (
     LIMIT_KG_M2_H,
     least_humid_share,
@@ -21,45 +27,41 @@ from humble_trowel.core.weather.drying import (
 )
 from humble_trowel.core.weather.sun import Blocker, Sun, shadow, sun_at, sunny_share
 
-CONCRETE = Stuff(2.0, 2350, 1000)
-STILL = Air(20.0, 0.5, 0.0, 0.0, 0.0)
+CONCRETE, GRAVEL, SOIL = Stuff(2.0, 2350, 1000), Stuff(0.9, 1800, 900), Stuff(1.3, 1800, 1280)
+HALF = Fineness(FINE.cells * 2, FINE.layer_cells * 2, FINE.step_min / 2, FINE.late_step_min / 2)
 
 
-def dry(*_):
-    return 0.0
+def always(temp_c=20.0, humid=0.5, wind=0.0, sun=0.0, sky=0.0):
+    return Sky(np.array([0.0]), *(np.array([one]) for one in (temp_c, humid, wind, sun, sky)))
 
 
 def made(**changes):
     base = Poured(
-        Paste(0.5),
-        335.0,
-        27.6,
-        4.0,
-        [Layer(CONCRETE, 0.1)],
-        CONCRETE,
-        2.0,
-        20.0,
-        20.0,
-        20.0,
-        0.75,
-        8.0,
-        lambda _: STILL,
-        dry,
-    )
+        Paste(0.5), 335.0, 27.6, 4.0, (Layer(CONCRETE, 0.1),), CONCRETE, 2.0, 20.0, 20.0, 20.0, 0.75, 8.0, always(), dry_share=0.0,
+    )  # fmt: skip
     return replace(base, **changes)
+
+
+def on_stone(like, **changes):
+    layers = (Layer(CONCRETE, 0.1), Layer(GRAVEL, 0.1))
+    return made(
+        layers=layers, soil=SOIL, soil_m=2.5, deep_c=10.0, clock_h=10.0, sky=sky_of(like), dry_share=1.0, **changes
+    )
+
+
+MILD, HOT = LikeAny(15, 5, 0.6, 2, 2, 42, 5, 1), LikeAny(29, 6, 0.45, 3, 0, 42, 7, 15)
+COLD = LikeAny(1, 4, 0.7, 2, 4, 42, 12, 10)
 
 
 def test_a_deep_block_whose_top_is_held_warmer_follows_the_error_function():
     """No binder, so no heat of its own; a film so good that the top is the air."""
-    windy = replace(STILL, temp_c=30.0, wind_ms=5000.0)
-    cold = made(binder_kg_m3=1e-9, air=lambda _: windy, soil_m=4.0)
-    found = warmed(cold, 24.1)
+    found = warmed(made(binder_kg_m3=1e-9, sky=always(30.0, wind=5000.0), soil_m=4.0), 24.1)
     spread = math.sqrt(4 * 2.0 / (2350 * 1000) * 24 * 3600)
     assert found.below_day_c == pytest.approx(20 + 10 * math.erfc(0.1 / spread), abs=0.03)
 
 
-def test_under_a_blanket_that_lets_nothing_through_a_thick_block_warms_as_without_loss(monkeypatch):
-    sealed = made(layers=[Layer(CONCRETE, 2.0)], cover=Cover(1e9, 0.0), soil=Stuff(1e-9, 2350, 1000))
+def test_under_a_blanket_that_lets_nothing_through_a_thick_block_warms_as_without_loss():
+    sealed = made(layers=(Layer(CONCRETE, 2.0),), cover=Cover(1e9, -5.0), soil=Stuff(1e-9, 2350, 1000))
     found = warmed(sealed, 24.1)
     warm, _ = kept_warm(Paste(0.5), 335.0, 20.0, 24.0, 2350 * 1000)
     assert found.surface_day_c == pytest.approx(
@@ -67,15 +69,58 @@ def test_under_a_blanket_that_lets_nothing_through_a_thick_block_warms_as_withou
     )  # it was three quarters of an hour old when it was placed
 
 
-def test_half_the_step_tells_the_same_to_a_few_minutes(monkeypatch):
-    mild = made(air=air_of(LikeAny(15, 5, 0.6, 2, 2, 42, 5, 1)), dries=menzel_kg_m2_h)
-    whole = warmed(mild, 30)
-    monkeypatch.setattr(slab, "STEP_S", 30.0)
-    half = warmed(mild, 30)
-    assert half.final_h == pytest.approx(whole.final_h, abs=0.03) and half.peak_c == pytest.approx(
-        whole.peak_c, abs=0.1
+@pytest.mark.parametrize(
+    "poured", [on_stone(MILD), on_stone(HOT, placed_c=30.0, base_c=25.0), on_stone(COLD, placed_c=18.0, base_c=3.0)]
+)
+def test_half_the_grid_moves_no_event_and_heat_adds_up(poured):
+    traces = warmed_all([poured], 72)[0]
+    whole, half = told(poured, traces), warmed(poured, 72, HALF)
+    for name in ("float_h", "initial_h", "final_h", "early_saw_h"):
+        assert getattr(half, name) == pytest.approx(getattr(whole, name), abs=0.01), name
+    assert half.peak_c == pytest.approx(whole.peak_c, abs=0.1)
+    assert abs(traces.lost_j_m2) < 0.001 * traces.made_j_m2
+
+
+def test_slabs_that_are_solved_together_are_as_alone_whatever_stands_beside_them():
+    rows = [
+        on_stone(MILD),
+        made(),
+        on_stone(COLD, placed_c=18.0, cover=Cover(0.5, 10.0)),
+        made(layers=(Layer(CONCRETE, 0.3),)),
+    ]
+    for row, traces in zip(rows, warmed_all(rows, 30), strict=True):
+        assert told(row, traces).final_h == pytest.approx(warmed(row, 30).final_h)
+        assert traces.mean_c[-1] == pytest.approx(warmed_all([row], 30)[0].mean_c[-1])
+
+
+@settings(max_examples=15, derandomize=True, deadline=None)
+@given(st.floats(5, 30), st.floats(1, 8), st.floats(0, 6), st.floats(10, 28))
+def test_warmer_never_sets_later_nor_more_sun_on_a_hot_day(mean_c, more_c, wind_ms, placed_c):
+    base = LikeAny(mean_c, 4, 0.6, wind_ms, 2, 42, 6, 15)
+    cool, warm, mixed = told_all(
+        [
+            on_stone(base, placed_c=placed_c),
+            on_stone(replace(base, mean_c=mean_c + more_c), placed_c=placed_c),
+            on_stone(base, placed_c=placed_c + more_c),
+        ]
     )
-    assert not whole.froze and whole.no_saw in (True, False)
+    for one in (warm, mixed):
+        assert one.initial_h <= cool.initial_h + 1e-3 and one.final_h <= cool.final_h + 1e-3
+    hot = replace(base, mean_c=mean_c + 15)
+    sunny, shaded = told_all([on_stone(hot, placed_c=placed_c), on_stone(replace(hot, shade=True), placed_c=placed_c)])
+    assert sunny.final_h <= shaded.final_h + 1e-3
+
+
+def told_all(rows):
+    return [told(row, traces) for row, traces in zip(rows, warmed_all(rows, 30), strict=True)]
+
+
+def test_ice_before_strength_is_said_with_its_hour_and_a_blanket_keeps_it_off():
+    bare, kept = (
+        warmed(on_stone(COLD, placed_c=18.0, base_c=3.0, cover=cover), 72) for cover in (None, Cover(0.7, 8.0))
+    )
+    assert bare.froze and bare.freezes_h is not None and bare.no_saw
+    assert not kept.froze and kept.freezes_h is None and kept.safe_h is not None and kept.least_c > 0
 
 
 def test_the_sun_at_noon_stands_where_its_height_says_and_shadows_point_away():

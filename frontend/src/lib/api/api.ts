@@ -65,6 +65,13 @@ export const api = {
 	joints: (id: string, body: Posted<'/api/jobs/{job_id}/joints'>) => request('post', `${JOB}/joints`, { ...of(id), body }),
 	screed: (id: string, body: Posted<'/api/jobs/{job_id}/screed'>) => request('post', `${JOB}/screed`, { ...of(id), body }),
 	order: (id: string, body: Posted<'/api/jobs/{job_id}/order'>) => request('post', `${JOB}/order`, { ...of(id), body }),
+	day: (id: string, body: Posted<'/api/jobs/{job_id}/day'>) => request('post', `${JOB}/day`, { ...of(id), body }),
+	forecast: (id: string, body: Posted<'/api/jobs/{job_id}/forecast'>) => request('post', `${JOB}/forecast`, { ...of(id), body }),
+	tenNumbers: (id: string, body: Posted<'/api/jobs/{job_id}/ten-numbers'>) =>
+		request('post', `${JOB}/ten-numbers`, { ...of(id), body }),
+	/** Hours out of a file; answers to what it asked, by key. */
+	weatherFile: (id: string, body: Blob, query: Query<'/api/jobs/{job_id}/weather-file', 'post'>) =>
+		request('post', `${JOB}/weather-file`, { ...of(id), query, body }),
 	stripProposal: (id: string) => request('get', `${JOB}/screed/proposal`, of(id)),
 	jointProposals: (id: string) => request('get', `${JOB}/joints/proposals`, of(id)),
 	edges: (id: string) => request('get', `${JOB}/edges`, of(id)),

@@ -1,5 +1,6 @@
 /** Every lens that is built, in the order of the work. A new one is a row here and a view in the page. */
 import { edgesLens } from './edges/lens';
+import { gateLens } from './gate/lens';
 import { groundLens } from './ground/lens';
 import type { Lens } from './lens';
 import { embedsLens } from './embeds/lens';
@@ -17,5 +18,6 @@ export const LENSES: readonly Lens[] = [
 	steelLens,
 	embedsLens,
 	screedLens,
-	orderLens
+	orderLens,
+	gateLens
 ];

@@ -15,7 +15,8 @@ test('a knot a stage in the order of the work, as the program says it stands', (
 		['5', 'steel', 'loop', ''],
 		['6', 'embeds', 'loop', ''],
 		['7', 'screed', 'loop', ''],
-		['8', 'order', 'flagged', '2 stops']
+		['8', 'order', 'flagged', '2 stops'],
+		['9', 'gate', 'loop', '']
 	]);
 	expect(knots(null).every((knot) => knot.state === 'loop' && knot.name)).toBe(true);
 });

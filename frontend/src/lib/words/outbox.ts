@@ -45,6 +45,9 @@ export const outboxWords = {
 		'embed-set': 'Set',
 		'pad-set': 'Pad',
 		'order-called': 'Call to the plant',
+		weather: 'Weather',
+		footprint: 'Print',
+		'set-lesson': 'How it set',
 		photo: 'Photo',
 		struck: 'Struck out'
 	} as Record<string, string>

@@ -21,7 +21,8 @@ export const w = {
 		steel: 'Steel',
 		embeds: 'Embeds',
 		screed: 'Screed',
-		order: 'Order'
+		order: 'Order',
+		gate: 'Gate'
 	},
 	ask: {
 		start: 'Where does it start?',
@@ -39,7 +40,8 @@ export const w = {
 		steel: 'Say how each slab is held together: bars, mesh, fibre, or nothing',
 		embeds: 'Take a wall from each side, or say it comes whole',
 		screed: 'Lay the strips by rule, then move them',
-		order: 'Comes by itself; then ask the plant'
+		order: 'Comes by itself; then ask the plant',
+		gate: 'Say the day, and ask the forecast'
 	},
 	guess: {
 		label: 'Slab, thick',
@@ -129,6 +131,7 @@ export const w = {
 			call: { name: 'Call-in', ask: 'What do I say to the plant?' }
 		}
 	},
+	gate: { tabs: { day: { name: 'Day', ask: 'When do we start?' } } },
 	edges: { tabs: edgeTabs },
 	moreBelow: 'more below',
 	callKeys: {

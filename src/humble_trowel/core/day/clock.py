@@ -26,7 +26,7 @@ MOST_DAYS = 60.0
 
 
 @dataclass(frozen=True)
-class Span:
+class HourSpan:
     """Hours on the clock: earliest, likely, latest."""
 
     low_h: float
@@ -38,32 +38,32 @@ class Span:
 class ClockRow:
     """A load in a zone. from_h, to_h: it is filled. Spans are None where nothing of the kind comes about. freezes: ice before it is strong, and
     then no strength counts; its latest is that of the likely pace, or the only one where only a slow set freezes. no_saw: a conventional saw
-    would come too late. was_float_h: before any print. edge_final_h: of the deep edge beside it. ratio, sd_share: its pace."""
+    would come too late. was_float_h: before any print. edge_final_h: of the deep edge beside it. pace_ratio, sd_share: its pace."""
 
     zone: str
     name: str
     truck: int
     from_h: float
     to_h: float
-    float_at: Span | None
-    initial: Span | None
-    final: Span | None
-    early_saw: Span | None
-    saw_from: Span | None
-    saw_until: Span | None
-    safe: Span | None
-    walk: Span | None
-    strip: Span | None
-    build: Span | None
-    load: Span | None
-    freezes: Span | None
+    float_at: HourSpan | None
+    initial: HourSpan | None
+    final: HourSpan | None
+    early_saw: HourSpan | None
+    saw_from: HourSpan | None
+    saw_until: HourSpan | None
+    safe: HourSpan | None
+    walk: HourSpan | None
+    strip: HourSpan | None
+    build: HourSpan | None
+    load: HourSpan | None
+    freezes: HourSpan | None
     may_freeze: bool
     no_saw: bool
     was_float_h: float | None
     edge_final_h: float | None
     peak_c: float
     least_c: float
-    ratio: float
+    pace_ratio: float
     sd_share: float
     below_final_h: float | None
 
@@ -85,7 +85,7 @@ def solve(
     slabs: list[Poured] = []
     for cast in casts:
         pace = belief.pace(cast.zone, cast.truck)
-        slabs += [poured_of(plan, cast, concrete, lies, ratio) for ratio in (pace.fast(), pace.ratio, pace.slow())]
+        slabs += [poured_of(plan, cast, concrete, lies, ratio) for ratio in (pace.fast(), pace.pace_ratio, pace.slow())]
     deep = [at for at, cast in enumerate(casts) if cast.at in edges_m]
     slabs += [
         poured_of(
@@ -93,7 +93,7 @@ def solve(
             casts[at],
             concrete,
             lies,
-            belief.pace(casts[at].zone, casts[at].truck).ratio,
+            belief.pace(casts[at].zone, casts[at].truck).pace_ratio,
             edge_m=edges_m[casts[at].at],
         )
         for at in deep
@@ -130,21 +130,21 @@ def row_of(
     likely = events[1]
     froze = likely.freezes_h is not None
 
-    def span(values: Sequence[float | None]) -> Span | None:
+    def span(values: Sequence[float | None]) -> HourSpan | None:
         fast, mid, slow = values
         if mid is None:
             return None
         low = mid if fast is None else min(fast, mid)
-        return Span(batch_h + low, batch_h + mid, batch_h + (mid if slow is None else max(slow, mid)))
+        return HourSpan(batch_h + low, batch_h + mid, batch_h + (mid if slow is None else max(slow, mid)))
 
-    def event(name: str, *, strength: bool = False) -> Span | None:
+    def event(name: str, *, strength: bool = False) -> HourSpan | None:
         rows = [getattr(one, name) for one in events]
         if strength and froze:
             return None
         ice = likely.freezes_h
         return None if ice is not None and rows[1] is not None and rows[1] > ice else span(rows)
 
-    def strong(mpa: float) -> Span | None:
+    def strong(mpa: float) -> HourSpan | None:
         if froze:
             return None
         return span([strong_h(slab, trace, mpa) for slab, trace in zip(solved.poured, solved.traces, strict=True)])
@@ -154,7 +154,7 @@ def row_of(
     freezes = (
         None
         if ice is None
-        else Span(batch_h + (slow_ice if slow_ice is not None else ice), batch_h + ice, batch_h + ice)
+        else HourSpan(batch_h + (slow_ice if slow_ice is not None else ice), batch_h + ice, batch_h + ice)
     )
     pace = belief.pace(cast.zone, cast.truck)
     full_mpa = solved.poured[1].at_28_mpa
@@ -166,7 +166,7 @@ def row_of(
         freezes=freezes, may_freeze=not froze and slow_ice is not None, no_saw=likely.no_saw,
         was_float_h=None if was_float_h is None else batch_h + was_float_h,
         edge_final_h=None if edge_final_h is None else batch_h + edge_final_h, peak_c=likely.peak_c, least_c=likely.least_c,
-        ratio=pace.ratio, sd_share=pace.sd_share, below_final_h=None if likely.initial_below_h is None else batch_h + likely.initial_below_h,
+        pace_ratio=pace.pace_ratio, sd_share=pace.sd_share, below_final_h=None if likely.initial_below_h is None else batch_h + likely.initial_below_h,
     )  # fmt: skip
 
 

@@ -10,7 +10,7 @@ from datetime import datetime
 import shapely
 from shapely.geometry.base import BaseGeometry
 
-from humble_trowel.core.day.casts import DEEP_C, Lies, casts_of, concrete_of
+from humble_trowel.core.day.casts import DEEP_C, Cast, Concrete, Lies, casts_of, concrete_of
 from humble_trowel.core.day.clock import ClockRow, Solved, inch_at, print_eq_h, row_of, solve
 from humble_trowel.core.day.drying import Limit, ZoneDrying, drying_of, limit_of
 from humble_trowel.core.day.helps import HelpTold, compared
@@ -111,12 +111,8 @@ def day_of(asked: Asked, fine: Fineness = FINE) -> DayFound | None:
         start_h,
         dry_share(plan.day.helps, ways.day),
     )
-    belief, edges = Belief(casts, ways.day), edges_of(asked.solid)
-    solved, finals = solve(plan, casts, concrete, lies, belief, edges, fine)
-    before = [one.events[1].float_h for one in solved]
-    prints = _learned(asked, clock, lies, belief, solved)
-    if prints:
-        solved, finals = solve(plan, casts, concrete, lies, belief, edges, fine)
+    belief = Belief(casts, ways.day)
+    solved, finals, before, prints = _solved(asked, clock, lies, casts, concrete, belief, fine)
     tick(0.5)
     limit = limit_of(plan.mix)
     day = math.floor(start_h / 24) * 24
@@ -142,6 +138,19 @@ def day_of(asked: Asked, fine: Fineness = FINE) -> DayFound | None:
         shared=belief.shared, placed_c=concrete.placed_c, base_c=base, covered=forecast.reaches(start_h, until),
         usual=any(row.usual for row in inside),
     )  # fmt: skip
+
+
+def _solved(
+    asked: Asked, clock: Clock, lies: Lies, casts: Sequence[Cast], concrete: Concrete, belief: Belief, fine: Fineness
+) -> tuple[list[Solved], list[float | None], list[float | None], list[PrintTold]]:
+    """(every cast, the set of its deep edge, when it was to be floated before any print, the prints); solved anew once prints are taken in."""
+    edges = edges_of(asked.solid)
+    solved, finals = solve(asked.plan, casts, concrete, lies, belief, edges, fine)
+    before = [one.events[1].float_h for one in solved]
+    prints = _learned(asked, clock, lies, belief, solved)
+    if prints:
+        solved, finals = solve(asked.plan, casts, concrete, lies, belief, edges, fine)
+    return solved, finals, before, prints
 
 
 def edges_of(solid: Solid) -> Mapping[int, float]:

@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
+from humble_trowel.core.day.clock import ClockRow
 from humble_trowel.core.day.day import DayFound
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.findings import Finding, finding, said_together
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.weather.hours import clock_of, zone_of
+from humble_trowel.core.weather.hours import Clock, clock_of, zone_of
 
 
 def day_doubts(plan: Plan, found: DayFound | None) -> list[Finding]:
@@ -15,61 +18,43 @@ def day_doubts(plan: Plan, found: DayFound | None) -> list[Finding]:
     if plan.order.pour_at is None or found is None:
         return [row for row in rows if row.severity != "note"]
     clock = clock_of(plan.site, plan.order.pour_at)
-    if not found.covered:
-        rows.append(
-            finding(
-                "weather-short",
-                "day",
-                "The weather is not known until the last of it has set.",
-                "Ask the forecast again nearer to the day.",
-                "evaporation",
-            )
-        )
-    elif found.usual:
-        rows.append(
-            finding(
-                "weather-usual",
-                "day",
-                "No forecast reaches the pour: only what that time of year usually does.",
-                "Ask the forecast within a week of the day.",
-                "evaporation",
-            )
-        )
+    rows += _known(found)
     for dry in found.drying:
         if dry.spans_h:
             words = f"{dry.name} dries too fast from {clock.text(dry.spans_h[0][0])} on."
-            rows.append(
-                finding(
-                    "drying-fast",
-                    f"zones.{dry.zone}",
-                    words,
-                    "Start earlier, break the wind, fog, spray a film, or cool the mix.",
-                    "evaporation",
-                )
-            )
+            remedy = "Start earlier, break the wind, fog, spray a film, or cool the mix."
+            rows.append(finding("drying-fast", f"zones.{dry.zone}", words, remedy, "evaporation"))
     for name in dict.fromkeys(row.name for row in found.clock):
-        own = [row for row in found.clock if row.name == name]
-        ice = next((row for row in own if row.freezes is not None and not row.may_freeze), None)
-        maybe = next((row for row in own if row.may_freeze), None)
-        if ice is not None and ice.freezes is not None:
-            words = f"{name} freezes at {clock.text(ice.freezes.at_h)}, before it is strong."
-            rows.append(
-                finding(
-                    "slab-freezes",
-                    f"zones.{ice.zone}",
-                    words,
-                    "Blankets, an accelerator, warmer concrete, or another day.",
-                    "cold-mix",
-                )
-            )
-        elif maybe is not None and maybe.freezes is not None:
-            words = f"{name} may freeze at {clock.text(maybe.freezes.at_h)} if it sets slowly."
-            rows.append(finding("slab-may-freeze", f"zones.{maybe.zone}", words, "Have blankets there.", "cold-mix"))
+        rows += _ice(name, [row for row in found.clock if row.name == name], clock)
     late = list(dict.fromkeys(row.name for row in found.clock if row.no_saw and row.freezes is None))
     if late:
         words = f"{said_together(late)}: a conventional saw would come too late."
         rows.append(finding("saw-late", "day", words, "Take an early-entry saw.", "slab-heat"))
     return rows
+
+
+def _known(found: DayFound) -> list[Finding]:
+    if not found.covered:
+        words = "The weather is not known until the last of it has set."
+        return [finding("weather-short", "day", words, "Ask the forecast again nearer to the day.", "evaporation")]
+    if found.usual:
+        words = "No forecast reaches the pour: only what that time of year usually does."
+        return [finding("weather-usual", "day", words, "Ask the forecast within a week of the day.", "evaporation")]
+    return []
+
+
+def _ice(name: str, own: Sequence[ClockRow], clock: Clock) -> list[Finding]:
+    """A zone that freezes, or may."""
+    for row in own:
+        if row.freezes is not None and not row.may_freeze:
+            words = f"{name} freezes at {clock.text(row.freezes.at_h)}, before it is strong."
+            remedy = "Blankets, an accelerator, warmer concrete, or another day."
+            return [finding("slab-freezes", f"zones.{row.zone}", words, remedy, "cold-mix")]
+    for row in own:
+        if row.freezes is not None:
+            words = f"{name} may freeze at {clock.text(row.freezes.at_h)} if it sets slowly."
+            return [finding("slab-may-freeze", f"zones.{row.zone}", words, "Have blankets there.", "cold-mix")]
+    return []
 
 
 def place_doubts(plan: Plan) -> list[Finding]:

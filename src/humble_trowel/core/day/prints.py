@@ -35,16 +35,16 @@ class Print:
 class Pace:
     """How fast a cast sets against its model: the middle, and its spread in the log."""
 
-    ratio: float
+    pace_ratio: float
     sd_share: float
 
     def fast(self) -> float:
         """One day in ten it is faster."""
-        return self.ratio * math.exp(WIDE * self.sd_share)
+        return self.pace_ratio * math.exp(WIDE * self.sd_share)
 
     def slow(self) -> float:
         """One day in ten it is slower."""
-        return self.ratio * math.exp(-WIDE * self.sd_share)
+        return self.pace_ratio * math.exp(-WIDE * self.sd_share)
 
 
 class Belief:

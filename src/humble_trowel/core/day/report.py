@@ -6,7 +6,7 @@ from typing import Self
 
 import numpy as np
 
-from humble_trowel.core.day.clock import ClockRow, Span
+from humble_trowel.core.day.clock import ClockRow, HourSpan
 from humble_trowel.core.day.day import DayFound
 from humble_trowel.core.report import Report
 from humble_trowel.core.weather.hours import Clock
@@ -61,7 +61,7 @@ class ClockReport(Report):
     def of(cls, row: ClockRow, clock: Clock) -> Self:
         """One row."""
 
-        def span(one: Span | None) -> SpanReport | None:
+        def span(one: HourSpan | None) -> SpanReport | None:
             return (
                 None
                 if one is None

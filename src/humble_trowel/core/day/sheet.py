@@ -59,7 +59,7 @@ class SourceTold:
 
 
 @dataclass(frozen=True)
-class MomentTold:
+class SunMoment:
     """The sun at ten minutes past the last. shade: rings on the plan, mm, even-odd."""
 
     hour_h: float
@@ -97,7 +97,7 @@ class Blocking:
 class PaceTold:
     """What the prints say of the whole day."""
 
-    ratio: float
+    pace_ratio: float
     sd_share: float
     words: str
     kept: bool
@@ -114,7 +114,7 @@ class DaySheet:
     start_local: str
     place: bool
     zone_known: bool
-    moments: list[MomentTold]
+    moments: list[SunMoment]
     sunset_h: float | None
     zones: list[ZoneSun]
     sets: str
@@ -155,17 +155,17 @@ def sheet_of(
     )  # fmt: skip
 
 
-def _moment(one: Moment, names: Sequence[str], clock: Clock) -> MomentTold:
+def _moment(one: Moment, names: Sequence[str], clock: Clock) -> SunMoment:
     text = clock.text(one.hour_h)
     if one.elevation_deg <= 0:
-        return MomentTold(one.hour_h, one.elevation_deg, one.azimuth_deg, [], text, "The sun is down.")
+        return SunMoment(one.hour_h, one.elevation_deg, one.azimuth_deg, [], text, "The sun is down.")
     whole = [name for name, share in zip(names, one.shares, strict=False) if share <= HALF]
     part = [f"{1 - share:.0%} of {name}" for name, share in zip(names, one.shares, strict=False) if HALF < share < FULL]
     lies = [f"{said_together(whole)} {'lies' if len(whole) == 1 else 'lie'} wholly in shade"] if whole else []
     lies += [f"{said_together(part)} in shade"] if part else []
     said = "; ".join(lies) if lies else "all of the slab in the sun"
     words = f"Sun in the {side_words(one.azimuth_deg)}, {one.elevation_deg:.0f}° up. {said[0].upper()}{said[1:]}."
-    return MomentTold(one.hour_h, one.elevation_deg, one.azimuth_deg, one.shade, text, words)
+    return SunMoment(one.hour_h, one.elevation_deg, one.azimuth_deg, one.shade, text, words)
 
 
 def _zones(plan: Plan, found: DayFound, spots: Sequence[tuple[float, float]], clock: Clock) -> list[ZoneSun]:
@@ -226,14 +226,16 @@ def _hours(plan: Plan, hours: Sequence[HourRow], sources: Sequence[SourceTold]) 
 def _pace(found: DayFound, lessons: int) -> PaceTold:
     shared = found.shared
     if not found.prints:
-        return PaceTold(shared.ratio, shared.sd_share, "No print yet: the clock runs on the mix's model alone.", False)
-    far = shared.ratio - 1
+        return PaceTold(
+            shared.pace_ratio, shared.sd_share, "No print yet: the clock runs on the mix's model alone.", False
+        )
+    far = shared.pace_ratio - 1
     how = (
         "as its model says" if abs(far) < 0.02 else f"{abs(far):.0%} {'faster' if far > 0 else 'slower'} than its model"
     )
     count = len(found.prints)
     return PaceTold(
-        shared.ratio, shared.sd_share, f"Today's concrete sets {how}, by {count} print{'s' if count != 1 else ''}.", lessons > 0
+        shared.pace_ratio, shared.sd_share, f"Today's concrete sets {how}, by {count} print{'s' if count != 1 else ''}.", lessons > 0
     )  # fmt: skip
 
 

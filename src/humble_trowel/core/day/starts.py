@@ -86,7 +86,7 @@ def tried(given: Given, hours: Sequence[float]) -> list[Start]:
     if not ends or not hours:
         return []
     lies = [Lies(given.lies.skies, given.lies.base_c, given.lies.deep_c, hour, given.lies.dry_share) for hour in hours]
-    paces = [given.belief.pace(cast.zone, cast.truck).ratio for cast in ends]
+    paces = [given.belief.pace(cast.zone, cast.truck).pace_ratio for cast in ends]
     slabs = [
         poured_of(given.plan, cast, given.concrete, lie, ratio)
         for lie in lies

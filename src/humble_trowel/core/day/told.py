@@ -6,7 +6,7 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from humble_trowel.core.day.clock import ClockRow, Span
+from humble_trowel.core.day.clock import ClockRow, HourSpan
 from humble_trowel.core.day.day import DayFound
 from humble_trowel.core.day.drying import FORMULA_WORDS, ZoneDrying
 from humble_trowel.core.day.sizes import degrees, drying
@@ -30,7 +30,7 @@ class EventTold:
 
     key: str
     name: str
-    span: Span | None
+    span: HourSpan | None
     low_text: str
     at_text: str
     high_text: str
@@ -96,7 +96,7 @@ class BuysTold:
     note: str
 
 
-def event_told(clock: Clock, key: str, name: str, span: Span | None) -> EventTold:
+def event_told(clock: Clock, key: str, name: str, span: HourSpan | None) -> EventTold:
     """Its three hours on the clock."""
     texts = ("", "", "") if span is None else (clock.text(span.low_h), clock.text(span.at_h), clock.text(span.high_h))
     return EventTold(key, name, span, *texts)
@@ -137,7 +137,7 @@ def _why(plan: Plan, found: DayFound, clock: Clock, row: ClockRow) -> list[str]:
         else "no print yet"
     )
     rows.append(
-        f"Pace {row.ratio:.2f} of its mix's model, four days in five within {math.exp(1.28 * row.sd_share) - 1:.0%}: {known}."
+        f"Pace {row.pace_ratio:.2f} of its mix's model, four days in five within {math.exp(1.28 * row.sd_share) - 1:.0%}: {known}."
     )
     sun = found.sun
     at = next((i for i, zone in enumerate(plan.zones) if zone.id == row.zone), None)
@@ -201,7 +201,11 @@ def verdict(found: DayFound, clock: Clock) -> tuple[str, str]:
         return text, f"None on {day_text(clock, found.start_h)}: {_most(own)}. This is the next that passes."
     last = until(found.starts, found.best_h)
     later = next((row for row in own if row.at_h > last and not row.passes), None)
-    told = "It passes every rule." if last == found.best_h else f"It passes every rule, and so does every half hour till {clock_text(clock, last)}."
+    told = (
+        "It passes every rule."
+        if last == found.best_h
+        else f"It passes every rule, and so does every half hour till {clock_text(clock, last)}."
+    )
     if later is not None:
         told += f" At {clock_text(clock, later.at_h)}: {later.why_not[0].words[0].lower()}{later.why_not[0].words[1:]}"
     booked = next((row for row in own if abs(row.at_h - found.start_h) < 0.26), None)

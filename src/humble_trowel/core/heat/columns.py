@@ -33,17 +33,17 @@ LAYER_CELL_M, SOIL_CELL_M, GROWS = 0.008, 0.015, 1.18
 
 @dataclass(frozen=True)
 class Fineness:
-    """How finely it is cut: cells of concrete, of a layer at least, and seconds of a step, early and late. late_h: from when on."""
+    """How finely it is cut: cells of concrete, of a layer at least, and minutes of a step, early and late. late_h: from when on."""
 
     cells: int = 26
     layer_cells: int = 4
-    step_s: float = 240.0
-    late_step_s: float = 900.0
-    late_h: float = 24.0
+    step_min: float = 3.0
+    late_step_min: float = 12.0
+    late_h: float = 20.0
 
 
 FINE = Fineness()
-QUICK = Fineness(12, 3, 600.0, 1800.0, 16.0)
+QUICK = Fineness(12, 3, 10.0, 30.0, 16.0)
 
 
 @dataclass(frozen=True)

@@ -86,8 +86,8 @@ class _Step:
 def _steps(hours: float, fine: Fineness) -> Iterator[_Step]:
     at_s, before = 0.0, 0.0
     while at_s < hours * 3600 - 1e-6:
-        goal = fine.step_s if at_s < fine.late_h * 3600 - 1e-6 else fine.late_step_s
-        step = min(goal, GROWS * before or fine.step_s * FIRST_STEP)
+        goal = 60 * (fine.step_min if at_s < fine.late_h * 3600 - 1e-6 else fine.late_step_min)
+        step = min(goal, GROWS * before or fine.step_min * 60 * FIRST_STEP)
         at_s += step
         yield _Step(at_s / 3600, step, step / before if before else 0.0)
         before = step

@@ -54,6 +54,6 @@ DAY_RULES = (
          (("limit", "lb/ft² h", "kg/m² h"), ("any mix", "0.20", "1.0"), ("ash, slag, fibre, little water", "0.10", "0.5")),
          asks=(number_ask("air", "Air", "30"), number_ask("humid", "Humidity, in 100", "45"), number_ask("concrete", "Concrete", "30"), number_ask("wind", "Wind at the slab", "15")), work_out=_dries),
     Rule("day/shadow", "How far a shadow reaches", "Height over the slab by the height of the sun; under 3° it is not followed.", "height ÷ tan(sun)", "sun",
-         asks=(long_ask("height", "Height over the slab", "22", "6700"), number_ask("sun", "Sun over the horizon, degrees", "41")), work_out=_shadow),
+         asks=(long_ask("height", "Height over the slab", "22'", "6700"), number_ask("sun", "Sun over the horizon, degrees", "41")), work_out=_shadow),
     Rule("day/clock", "When it may be floated, sawn, loaded", "Heat through the slab and what lies under it, and how far the cement has hydrated.", "", "slab-heat"),
 )  # fmt: skip

@@ -10,7 +10,8 @@
 		steel: () => import('#lib/lenses/steel/Steel.svelte'),
 		embeds: () => import('#lib/lenses/embeds/Embeds.svelte'),
 		screed: () => import('#lib/lenses/screed/Screed.svelte'),
-		order: () => import('#lib/lenses/order/Order.svelte')
+		order: () => import('#lib/lenses/order/Order.svelte'),
+		gate: () => import('#lib/lenses/gate/Gate.svelte')
 	};
 </script>
 
