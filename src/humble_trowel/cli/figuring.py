@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import json
 from pathlib import Path
-from typing import Annotated, Any
+from typing import Annotated, Any, Literal
 
 import typer
 
@@ -108,3 +108,39 @@ def grade(
     except OSError as error:
         stop(f"{error.filename or at}: {error.strerror or error}.")
     typer.echo(_json(told))
+
+
+@app.command()
+def day(
+    job: Path,
+    weather: Annotated[Path | None, typer.Option(help="Hours as EPW or CSV; without it, a simulated forecast.")] = None,
+    answers: Annotated[str, typer.Option(help="To what a file asks: air:F,wind:mph,height:10.")] = "",
+    turn: Annotated[str, typer.Option(help="What the simulated forecast brings: wind, front, heat, frost.")] = "",
+    seed: Annotated[int, typer.Option(help="Of the simulated forecast.")] = 3,
+    as_json: JsonOption = False,
+) -> None:
+    """The day of the pour of a job FILE: drying, the set clock, when to start, without a server."""
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.files.day_text import day_told
+    from humble_trowel.files.job_file import read_job
+
+    at = job
+    try:
+        plan = read_job(job)
+        at = weather or job
+        data = weather.read_bytes() if weather else None
+        text, report = day_told(plan, data, answers, _turn_of(turn), seed)
+    except TrowelError as error:
+        stop(f"{at}: {error}")
+    except OSError as error:
+        stop(f"{error.filename or at}: {error.strerror or error}.")
+    typer.echo(_json(report) if as_json else text)
+
+
+def _turn_of(text: str) -> Literal["wind", "front", "heat", "frost"] | None:
+    match text:
+        case "wind" | "front" | "heat" | "frost":
+            return text
+        case "":
+            return None
+    stop(f"{text} is none of wind, front, heat, frost.")

@@ -13,6 +13,7 @@
 	import FormWays from './FormWays.svelte';
 	import GroundWays from './GroundWays.svelte';
 	import JointWays from './JointWays.svelte';
+	import DayWays from './DayWays.svelte';
 	import OrderWays from './OrderWays.svelte';
 	import ScreedWays from './ScreedWays.svelte';
 	import EmbedWays from './EmbedWays.svelte';
@@ -225,6 +226,7 @@
 			<EmbedWays {store} {ways} />
 			<ScreedWays {store} {ways} />
 			<OrderWays {store} {ways} />
+			<DayWays {store} {ways} />
 			<JointWays {store} {ways} />
 		</main>
 	{/if}

@@ -9,6 +9,7 @@ from fastapi import APIRouter, Request
 from humble_trowel.api.routes.jobs import service_of
 from humble_trowel.api.schemas import KeepWays, School, WaysState
 from humble_trowel.api.strict import StrictRoute
+from humble_trowel.core.plan.day_ways import DRIES_SCHOOLS, SAW_SCHOOLS
 from humble_trowel.core.plan.doubt_ways import DECIDE_SCHOOLS
 from humble_trowel.core.plan.embed_ways import SETTING_SCHOOLS
 from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, PAD_SCHOOLS, STACK_SCHOOLS
@@ -44,6 +45,8 @@ SCHOOLS = {
         ("screed-rides", RIDES_SCHOOLS),
         ("screed-edges", EDGES_SCHOOLS),
         ("decide", DECIDE_SCHOOLS),
+        ("dries_by", DRIES_SCHOOLS),
+        ("saw", SAW_SCHOOLS),
     )
 }
 

@@ -23,13 +23,13 @@ EARLIER_H = 1.0
 
 @dataclass(frozen=True)
 class HelpTold:
-    """A help. on: it is in force. latest_h: till when one may start on the pour's day, None where no start passes."""
+    """A help. on: it is in force. why_text: what stops the booked start all the same, '' where nothing does. latest_h: till when one may start on the pour's day, None where no start passes."""
 
     key: str
     name: str
     on: bool
     worst_kg_m2_h: float
-    too_fast_text: str
+    why_text: str
     latest_h: float | None
     note: str
 
@@ -62,10 +62,10 @@ def compared(given: Given, ways: JobWays, sun: SunDay | None, zones: int, hours:
 
 def _told(key: str, name: str, on: bool, starts: Sequence[Start], booked: float, note: str) -> HelpTold:
     own = next(one for one in starts if one.at_h == booked)
-    dries = [why.short for why in own.why_not if why.rule == "drying"]
+    why = own.why_not[0].short if own.why_not else ""
     found = best(starts, booked)
     latest = None if found is None else until(starts, found.at_h)
-    return HelpTold(key, name, on, own.worst_kg_m2_h, "; ".join(dries), latest, note)
+    return HelpTold(key, name, on, own.worst_kg_m2_h, why, latest, note)
 
 
 def _note(key: Help, ways: JobWays) -> str:

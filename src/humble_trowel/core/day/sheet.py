@@ -105,7 +105,8 @@ class PaceTold:
 
 @dataclass(frozen=True)
 class DaySheet:
-    """All of it. start_local: as the job says it. place, zone_known: False where nobody said."""
+    """All of it. start_local: as the job says it. place, zone_known: False where nobody said.
+    jumps: from which hour on the clock on the wall is how far ahead of the count."""
 
     verdict: str
     words: str
@@ -114,6 +115,7 @@ class DaySheet:
     start_local: str
     place: bool
     zone_known: bool
+    jumps: list[tuple[float, float]]
     moments: list[SunMoment]
     sunset_h: float | None
     zones: list[ZoneSun]
@@ -144,12 +146,12 @@ def sheet_of(
     sources = _sources(found.hours, clock, now)
     return DaySheet(
         verdict=text, words=words, day=f"{clock.midnight:%a} {clock.midnight.day} {clock.midnight:%b}", start_h=found.start_h,
-        start_local=plan.order.pour_at, place=found.sun is not None, zone_known=not clock.guessed,
+        start_local=plan.order.pour_at, place=found.sun is not None, zone_known=not clock.guessed, jumps=clock.jumps(-24, 96),
         moments=[] if found.sun is None else [_moment(one, names, clock) for one in found.sun.moments], sunset_h=sunset_h(found.sun),
         zones=_zones(plan, found, spots, clock), sets=sets_words(found, clock), formula=FORMULA_WORDS[ways.day.dries_by],
         limit_kg_m2_h=found.limit.kg_m2_h, limit_text=drying(found.limit.kg_m2_h, plan.units), limit_why=found.limit.why,
         drying=[dry_told(plan, ways, clock, row) for row in found.drying],
-        ribbons=[ribbon_told(plan, found, clock, row) for row in found.clock], starts=[start_told(clock, row) for row in found.starts],
+        ribbons=[ribbon_told(plan, ways, found, clock, row) for row in found.clock], starts=[start_told(clock, row) for row in found.starts],
         best_h=found.best_h, buys=buys_told(plan, found, clock), hours=_hours(plan, found.hours, sources), sources=sources,
         prints=found.prints, pace=_pace(found, lessons),
     )  # fmt: skip

@@ -8,6 +8,7 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from datetime import timedelta
 
 import numpy as np
 
@@ -23,6 +24,7 @@ from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.weather.hours import Clock, Forecast
 
 STEP_H = 0.5
+LATER_H = 4.0  # so much of the weather must be known after the last load
 WARM_HOURS_H, COLD_HOURS_H = 30.0, 72.0
 COLD_C = 5.0
 WET_MM = 0.2
@@ -73,11 +75,14 @@ def times_of(given: Given) -> list[float]:
     """Half hours of every day that the weather covers, in the hours in which a truck may stand there."""
     first, last = given.forecast.rows[0].hour_h, given.forecast.rows[-1].hour_h
     begin, end = given.ways.earliest_h, max(given.ways.earliest_h, given.ways.plant_shuts_h - 1)
+    longest = max((cast.to_min for cast in given.casts), default=0.0) / 60
     rows = []
     for day in range(math.floor(first / 24), math.ceil(last / 24) + 1):
-        rows += [day * 24 + begin + at * STEP_H for at in range(round((end - begin) / STEP_H) + 1)]
-    longest = max((cast.to_min for cast in given.casts), default=0.0) / 60
-    return [hour for hour in rows if first <= hour and hour + longest + 4 <= last]
+        midnight = given.clock.midnight + timedelta(days=day)
+        for at in range(round((end - begin) / STEP_H) + 1):
+            wall = midnight + timedelta(hours=begin + at * STEP_H)
+            rows.append(given.clock.hour_of(wall.replace(tzinfo=None)))
+    return [hour for hour in rows if first <= hour and hour + longest + LATER_H <= last]
 
 
 def tried(given: Given, hours: Sequence[float]) -> list[Start]:
@@ -149,24 +154,15 @@ def _ground(given: Given) -> list[WhyNot]:
 
 
 def _trucks(given: Given, start: float) -> list[WhyNot]:
-    ways, first, last = given.ways, min(given.batches_min) / 60, max(given.batches_min) / 60
-    day = math.floor(start / 24) * 24
-    if start + first < day + ways.plant_opens_h - 1e-6:
-        return [
-            WhyNot(
-                "trucks",
-                f"The first load is batched {given.clock.text(start + first)}; the plant opens {given.clock.text(day + ways.plant_opens_h)}.",
-                "the plant is shut",
-            )
-        ]
-    if start + last > day + ways.plant_shuts_h + 1e-6:
-        return [
-            WhyNot(
-                "trucks",
-                f"The last load is batched {given.clock.text(start + last)}; the plant shuts {given.clock.text(day + ways.plant_shuts_h)}.",
-                "the plant shuts",
-            )
-        ]
+    ways, clock = given.ways, given.clock
+    first, last = start + min(given.batches_min) / 60, start + max(given.batches_min) / 60
+    opens, shuts = (f"{int(hour)}:{round(hour % 1 * 60):02d}" for hour in (ways.plant_opens_h, ways.plant_shuts_h))
+    if clock.wall_h(first) < ways.plant_opens_h - 1e-6:
+        words = f"The first load is batched {clock.text(first)}; the plant opens {opens}."
+        return [WhyNot("trucks", words, "the plant is shut")]
+    if clock.wall_h(last) > ways.plant_shuts_h + 1e-6:
+        words = f"The last load is batched {clock.text(last)}; the plant shuts {shuts}."
+        return [WhyNot("trucks", words, "the plant shuts")]
     return []
 
 

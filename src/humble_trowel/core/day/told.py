@@ -38,7 +38,7 @@ class EventTold:
 
 @dataclass(frozen=True)
 class RibbonTold:
-    """A load in a zone on its ribbon. line: what stands out, '' where nothing does. why: what its ranges rest on."""
+    """A load in a zone on its ribbon. line: what stands out, '' where nothing does. saw: the event with which sawing begins. why: what its ranges rest on."""
 
     zone: str
     name: str
@@ -49,6 +49,7 @@ class RibbonTold:
     freezes_h: float | None
     freezes_text: str
     no_saw: bool
+    saw: str
     line: str
     was_float_text: str
     why: list[str]
@@ -102,14 +103,14 @@ def event_told(clock: Clock, key: str, name: str, span: HourSpan | None) -> Even
     return EventTold(key, name, span, *texts)
 
 
-def ribbon_told(plan: Plan, found: DayFound, clock: Clock, row: ClockRow) -> RibbonTold:
+def ribbon_told(plan: Plan, ways: JobWays, found: DayFound, clock: Clock, row: ClockRow) -> RibbonTold:
     """One load in one zone."""
     rows = [event_told(clock, key, name, getattr(row, key)) for key, name in EVENTS]
     freezes = None if row.freezes is None else row.freezes.at_h
     was = "" if row.was_float_h is None or row.float_at is None else clock.text(row.was_float_h)
     return RibbonTold(
         row.zone, row.name, row.truck, row.from_h, row.to_h, rows, freezes, "" if freezes is None else clock.text(freezes), row.no_saw,
-        _line(row, clock), was if was and row.float_at and was != clock.text(row.float_at.at_h) else "", _why(plan, found, clock, row),
+        "early_saw" if row.no_saw or ways.day.saw == "early" else "saw_from", _line(row, clock), was if was and row.float_at and was != clock.text(row.float_at.at_h) else "", _why(plan, found, clock, row),
     )  # fmt: skip
 
 
@@ -207,7 +208,7 @@ def verdict(found: DayFound, clock: Clock) -> tuple[str, str]:
         else f"It passes every rule, and so does every half hour till {clock_text(clock, last)}."
     )
     if later is not None:
-        told += f" At {clock_text(clock, later.at_h)}: {later.why_not[0].words[0].lower()}{later.why_not[0].words[1:]}"
+        told += f" At {clock_text(clock, later.at_h)} it fails: {later.why_not[0].words}"
     booked = next((row for row in own if abs(row.at_h - found.start_h) < 0.26), None)
     if booked is not None and not booked.passes:
         told = f"As booked, {clock_text(clock, found.start_h)}, it does not pass: {booked.why_not[0].short}. {told}"
@@ -246,6 +247,6 @@ def buys_told(plan: Plan, found: DayFound, clock: Clock) -> list[BuysTold]:
     for one in found.helps:
         latest = "no start passes" if one.latest_h is None else f"till {clock_text(clock, one.latest_h)}"
         if one.key == "earlier":
-            latest = "passes" if one.latest_h is not None else "does not pass"
+            latest = "passes" if one.latest_h is not None else one.why_text
         rows.append(BuysTold(one.key, one.name, one.on, latest, drying(one.worst_kg_m2_h, plan.units), one.note))
     return rows

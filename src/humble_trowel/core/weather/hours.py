@@ -42,6 +42,20 @@ class Clock:
         """What stands on the wall so many hours after that midnight."""
         return (self.midnight.astimezone(UTC) + timedelta(hours=hour)).astimezone(self.zone)
 
+    def wall_h(self, hour: float) -> float:
+        """Hours that the wall shows at that hour."""
+        at = self.at(hour)
+        return at.hour + at.minute / 60 + at.second / 3600
+
+    def jumps(self, from_h: float, until_h: float) -> list[tuple[float, float]]:
+        """How far the wall is ahead of the count, from which whole hour on: (hour, hours ahead), the first from `from_h`."""
+        rows: list[tuple[float, float]] = []
+        for hour in range(int(from_h), int(until_h) + 1):
+            ahead = (self.wall_h(hour) - hour + 12) % 24 - 12
+            if not rows or abs(rows[-1][1] - ahead) > 1e-6:
+                rows.append((float(hour), round(ahead, 4)))
+        return rows
+
     def text(self, hour: float) -> str:
         """'6:05'; with the day where it is another one."""
         found = self.at(hour + 1 / 120)

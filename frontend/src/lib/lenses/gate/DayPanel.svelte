@@ -14,6 +14,7 @@
 	import Ribbons from './Ribbons.svelte';
 	import RibbonWhy from './RibbonWhy.svelte';
 	import StartKnots from './StartKnots.svelte';
+	import SunTape from './SunTape.svelte';
 	import WeatherBox from './WeatherBox.svelte';
 	let { data }: { data: DayData } = $props();
 	const store = $derived(data.store);
@@ -42,15 +43,23 @@
 		<Verdict text="…" under={words.counting(data.counting)} />
 	{:else if data.state}<Verdict text={words.missing['none'] ?? ''} />{/if}
 	{#if sheet && !missing}
-		<div class="hidden max-phone:block"><PrintAct {data} {sheet} /></div>
-		<DryString {data} {sheet} {wide} />
-		<Ribbons {data} {sheet} {wide} />
-		<RibbonWhy {data} />
-		<div class="mt-10 grid grid-cols-[minmax(0,1fr)_260px] gap-18 border-t-2 border-ink pt-8 max-mid:grid-cols-1">
-			<StartKnots {data} {sheet} />
-			<BuysRows {data} {sheet} />
+		<!-- in the hand the heel and the hour come first -->
+		<div class="flex flex-col">
+			<div class="order-3 max-phone:order-1"><PrintAct {data} {sheet} /></div>
+			{#if sheet.place && data.moment}<div class="order-1 hidden max-phone:block">
+					<SunTape {data} {sheet} width={wide} />
+					<p class="mt-4 text-note"><b>{data.moment.text}</b> {data.moment.words}</p>
+				</div>{/if}
+			<div class="order-2">
+				<DryString {data} {sheet} {wide} />
+				<Ribbons {data} {sheet} {wide} />
+				<RibbonWhy {data} />
+				<div class="mt-10 grid grid-cols-[minmax(0,1fr)_260px] gap-18 border-t-2 border-ink pt-8 max-mid:grid-cols-1">
+					<StartKnots {data} {sheet} />
+					<BuysRows {data} {sheet} />
+				</div>
+			</div>
 		</div>
-		<div class="max-phone:hidden"><PrintAct {data} {sheet} /></div>
 		<FindingList findings={data.findings} />
 	{/if}
 	{#if data.wrong}<p class="wrong" role="alert">{data.wrong}</p>{/if}

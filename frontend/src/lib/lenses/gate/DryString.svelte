@@ -8,7 +8,7 @@
 	const LEFT = $derived(wide < 480 ? 0 : 106);
 	const RIGHT = 16;
 	const HIGH = 84;
-	const TOP = 30;
+	const TOP = 38;
 	/** the zone of the ribbon that is pressed, else the one that is worst */
 	const row = $derived(
 		sheet.drying.find((one) => data.picked.startsWith(`${one.zone}/`)) ??
@@ -56,7 +56,7 @@
 		<path d="M{LEFT} 20H{LEFT + tape.width}" class="stroke-ink stroke-[1.6px]" />
 		{#each ticks(tape) as hour (hour)}
 			<path d="M{x(hour)} 20v6" class="stroke-ink stroke-[1.6px]" />
-			<text x={x(hour)} y="14" text-anchor="middle" class="fill-ink text-label font-mid">{clock(hour)}</text>
+			<text x={x(hour)} y="14" text-anchor="middle" class="fill-ink text-label font-mid">{clock(hour, sheet.jumps)}</text>
 		{/each}
 		{#if LEFT}
 			<text x="0" y={TOP + 34} class="fill-ink text-body font-heavy">{words.drying}</text>
@@ -76,7 +76,7 @@
 			/>{/each}
 		<text
 			x={LEFT + tape.width}
-			y={TOP + 6}
+			y={TOP + 3}
 			text-anchor="end"
 			class={['text-note font-heavy', row.line ? 'fill-flag' : 'fill-ink']}>{row.line || words.never}</text
 		>

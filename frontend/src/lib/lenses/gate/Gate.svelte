@@ -3,6 +3,7 @@
 	import { onDestroy, untrack } from 'svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Sheet from '../../drawing/Sheet.svelte';
+	import { boundsOf } from '../../drawing/viewport';
 	import FirstActs from '../../shell/FirstActs.svelte';
 	import LensFrame from '../../shell/LensFrame.svelte';
 	import type { JobStore } from '../../state/job.svelte';
@@ -25,8 +26,19 @@
 	});
 	onDestroy(() => data.leave());
 	const moment = $derived(data.moment);
-	/* what stands about is drawn where it is near; a loft far off stays off the sheet */
-	const also = $derived((data.state?.blocking ?? []).flatMap((one) => one.ring as [number, number][]));
+	const NEAR = 0.17;
+	/* what stands about is on the sheet as far as it is near; the slab keeps most of the room */
+	const also = $derived.by(() => {
+		const ring = (store.document?.outline ?? []) as [number, number][];
+		const rows = (data.state?.blocking ?? []).flatMap((one) => one.ring as [number, number][]);
+		if (!ring.length || !rows.length) return [];
+		const box = boundsOf(ring);
+		const near = NEAR * Math.max(box.x1 - box.x0, box.y1 - box.y0);
+		return rows.map(([x, y]): [number, number] => [
+			Math.min(Math.max(x, box.x0 - near), box.x1 + near),
+			Math.min(Math.max(y, box.y0 - near), box.y1 + near)
+		]);
+	});
 </script>
 
 <LensFrame {turn} name={words.tabsName} {ready}>
@@ -34,7 +46,7 @@
 		<Sheet
 			{store}
 			{pick}
-			title={moment ? moment.text : words.sheet}
+			title={words.sheet}
 			labels={false}
 			sizes={false}
 			letters={false}
@@ -43,11 +55,12 @@
 			footHeight={data.sheet?.place ? 150 : 0}
 			clear={20}
 		>
-			{#snippet key()}{#if moment}<p class="max-w-420 text-note" data-moment>
-						<Frac text={moment.words} />
+			{#snippet key()}{#if moment}<p class="mt-2 flex items-start gap-12 max-phone:gap-8" data-moment>
+						<b class="text-verdict leading-none font-black font-stretch-[90%] max-phone:text-ask">{moment.text}</b>
+						<span class="max-w-360 text-note max-phone:hidden"><Frac text={moment.words} /></span>
 					</p>{/if}{/snippet}
 			{#snippet over(view)}<OverDay {view} {data} />{/snippet}
-			{#snippet foot(width)}{#if data.sheet?.place}<SunTape {data} sheet={data.sheet} {width} />{/if}{/snippet}
+			{#snippet foot(width)}{#if data.sheet?.place}<SunTape {data} sheet={data.sheet} {width} foot />{/if}{/snippet}
 		</Sheet>
 	{/snippet}
 	{#snippet empty()}<FirstActs jobId={store.id} here="gate" why={words.needOutline} />{/snippet}

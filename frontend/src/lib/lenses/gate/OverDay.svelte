@@ -14,9 +14,16 @@
 		]);
 	const high = (mm: number) => shownLength(mm, data.store.units);
 	const own = $derived(data.ribbon);
+	/** on a phone the names and their hours alone have room */
+	const small = $derived(view.scale < 0.026);
 	const box = (zone: (typeof zones)[number]) => {
-		const rows = [zone.name, zone.sun_text, zone.sets_text].filter(Boolean);
-		return { rows, wide: Math.max(...rows.map((row, i) => row.length * (i ? 6.9 : 8.2))) + 14, tall: rows.length * 17 + 8 };
+		const rows = small ? [zone.name, zone.sets_text.replace('sets ', '')] : [zone.name, zone.sun_text, zone.sets_text];
+		const said = rows.filter(Boolean);
+		return {
+			rows: said,
+			wide: Math.max(...said.map((row, i) => row.length * (i || small ? 7 : 8.2))) + (small ? 6 : 14),
+			tall: said.length * 17 + 6
+		};
 	};
 	function choose(zone: string) {
 		const row = data.sheet?.ribbons.find((one) => one.zone === zone);
@@ -46,12 +53,11 @@
 	/>
 	{@const [x, y] = middle(one.ring)}
 	{@const text = `${one.name} ${high(one.top_mm)}`}
-	{@const size = view.px(one.ring[0] ?? [0, 0])}
-	{@const narrow = Math.max(...one.ring.map((p) => Math.abs(view.px(p)[0] - x))) * 2 < text.length * 6.6 && size !== null}
-	<g transform="translate({x} {y}) {narrow ? 'rotate(-90)' : ''}">
-		<rect x={-text.length * 3.6} y="-10" width={text.length * 7.2} height="19" class="fill-sheet" />
-		<text text-anchor="middle" y="5" class="fill-ink text-label font-mid">{text}</text>
-	</g>
+	{@const narrow = Math.max(...one.ring.map((p) => Math.abs(view.px(p)[0] - x))) * 2 < text.length * 6.6}
+	{#if !small}<g transform="translate({x} {y}) {narrow ? 'rotate(-90)' : ''}">
+			<rect x={-text.length * 3.6} y="-10" width={text.length * 7.2} height="19" class="fill-sheet" />
+			<text text-anchor="middle" y="5" class="fill-ink text-label font-mid">{text}</text>
+		</g>{/if}
 {/each}
 {#each zones as zone (zone.zone)}
 	{@const [x, y] = view.px(zone.at)}
@@ -68,9 +74,11 @@
 		{#each rows as row, i}
 			<text
 				text-anchor="middle"
-				y={-tall / 2 + 17 + i * 17}
-				class={[i ? 'text-label font-mid' : 'text-body font-heavy', row.startsWith('freezes') ? 'fill-flag' : 'fill-ink']}
-				>{row}</text
+				y={-tall / 2 + 16 + i * 17}
+				class={[
+					i || small ? 'text-label font-mid' : 'text-body font-heavy',
+					row.startsWith('freezes') ? 'fill-flag' : 'fill-ink'
+				]}>{row}</text
 			>
 		{/each}
 	</g>

@@ -33,7 +33,7 @@
 	<section class="mt-10 border-t-2 border-ink pt-8" aria-label={words.title} data-prints={sheet.prints.length}>
 		<h2>{words.title}</h2>
 		<p class="text-note">
-			{at.live ? words.now(row.name, row.truck) : words.peg(row.name, row.truck, clock(data.hour))}.
+			{at.live ? words.now(row.name, row.truck) : words.peg(row.name, row.truck, clock(data.hour, sheet.jumps))}.
 			{#if data.next && float?.at_text}<b>{words.wait(`${data.next.name}, ${float.at_text}`)}.</b>{/if}
 		</p>
 		<button
@@ -55,7 +55,9 @@
 		<div class="mt-6 grid grid-cols-3 gap-8">
 			<Act kind="plain" class="min-h-48" disabled={busy} onclick={() => void see('soft')}>{words.soft}</Act>
 			<Act kind="plain" class="min-h-48" disabled={busy} onclick={() => void see('none')}>{words.none}</Act>
-			{#if last}<Act kind="plain" class="min-h-48" onclick={() => void data.unsee()}>{words.undo(clock(last.at_h))}</Act>{/if}
+			{#if last}<Act kind="plain" class="min-h-48" onclick={() => void data.unsee()}
+					>{words.undo(clock(last.at_h, sheet.jumps))}</Act
+				>{/if}
 		</div>
 		<p class="mt-6 text-note" data-pace>{sheet.pace.words}</p>
 		{#if sheet.prints.length}{#if sheet.pace.kept}<p class="label">{words.kept}</p>

@@ -9,7 +9,7 @@
 	const hand = $derived(wide < 480);
 	const LEFT = $derived(hand ? 0 : 106);
 	const RIGHT = 16;
-	const ROW = $derived(hand ? 76 : 58);
+	const ROW = $derived(hand ? 88 : 58);
 	const THICK = 9;
 	const tape = $derived({ ...span(sheet), width: Math.max(120, wide - LEFT - RIGHT) });
 	const x = (hour: number) => LEFT + Math.min(tape.width, Math.max(0, xOf(tape, hour)));
@@ -20,7 +20,7 @@
 	const seen = (row: RibbonTold) => sheet.prints.filter((one) => one.zone === row.zone && one.truck === row.truck);
 	/** what is written over a ribbon, each where it has room */
 	function said(row: RibbonTold) {
-		const [float, set, from, until] = ['float_at', 'final', 'saw_from', 'saw_until'].map((key) => of(row, key));
+		const [float, set, from, until] = ['float_at', 'final', row.saw, 'saw_until'].map((key) => of(row, key));
 		const rows = [
 			float && { x: x(float.span?.at_h ?? 0), text: `${words.float} ${float.at_text}`, flag: false },
 			set && { x: x(set.span?.at_h ?? 0) + 16, text: `${words.set} ${set.at_text}`, flag: false },
@@ -57,7 +57,7 @@
 <p class="label">{words.clockHow}</p>
 <svg width={wide} height={sheet.ribbons.length * ROW + 6} class="block overflow-visible" role="group" aria-label={words.clock}>
 	{#each sheet.ribbons as row, i (keyOf(row))}
-		{@const y = i * ROW + (hand ? 52 : 36)}
+		{@const y = i * ROW + (hand ? 62 : 36)}
 		{@const on = data.ribbon !== null && keyOf(data.ribbon) === keyOf(row)}
 		<g
 			role="button"
@@ -70,24 +70,17 @@
 			data-ribbon={keyOf(row)}
 		>
 			<rect x="-6" y={i * ROW + 1} width={wide + 12} height={ROW - 2} class={on ? 'fill-chalk-tint' : 'fill-transparent'} />
-			<text x="0" y={hand ? i * ROW + 18 : y} class="fill-ink text-body font-heavy">{row.name}</text>
-			<text x={hand ? row.name.length * 8.4 + 8 : 0} y={hand ? i * ROW + 18 : y + 16} class="fill-ink2 text-label font-mid"
+			<text x="0" y={hand ? i * ROW + 20 : y} class="fill-ink text-body font-heavy">{row.name}</text>
+			<text x={hand ? row.name.length * 8.4 + 8 : 0} y={hand ? i * ROW + 20 : y + 16} class="fill-ink2 text-label font-mid"
 				>{words.load(row.truck)}</text
 			>
 			<path d={ribbon(x(row.from_h), x(taut(row)), x(ends(row)), y, 8, THICK)} class="fill-line stroke-ink stroke-[1.2px]" />
 			<path d="M{x(row.from_h)} {y - 10}v20" class="stroke-ink stroke-[3px]" />
-			{#if of(row, 'early_saw')}{@const early = of(row, 'early_saw')?.span}
-				{#if row.no_saw && early}<path d={teeth(x(early.at_h), x(ends(row)), y + THICK / 2, 3)} class="fill-ink" />{/if}{/if}
-			{#if !row.no_saw && of(row, 'saw_from') && of(row, 'saw_until')}
-				<path
-					d={teeth(x(of(row, 'saw_from')?.span?.at_h ?? 0), x(of(row, 'saw_until')?.span?.at_h ?? 0), y + THICK / 2, 6)}
-					class="fill-ink"
-					data-teeth
-				/>
-				<path
-					d="M{x(of(row, 'saw_from')?.span?.at_h ?? 0)} {y - 10}v20M{x(of(row, 'saw_until')?.span?.at_h ?? 0)} {y - 10}v20"
-					class="stroke-ink stroke-[3px]"
-				/>
+			{#if of(row, row.saw) && of(row, 'saw_until')}
+				{@const from = x(of(row, row.saw)?.span?.at_h ?? 0)}
+				{@const until = x(of(row, 'saw_until')?.span?.at_h ?? 0)}
+				<path d={teeth(from, until, y + THICK / 2, row.saw === 'early_saw' ? 3 : 6)} class="fill-ink" data-teeth={row.saw} />
+				<path d="M{from} {y - 10}v20M{until} {y - 10}v20" class="stroke-ink stroke-[3px]" />
 			{/if}
 			{#each brackets(row) as one, k (k)}
 				<path
@@ -100,7 +93,7 @@
 			{/each}
 			{#each seen(row) as one (one.record)}<circle
 					cx={x(one.at_h)}
-					{y}
+					cy={y}
 					r="6"
 					class={['stroke-2', one.seen === 'print' ? 'fill-chalk stroke-bench' : 'fill-bench stroke-chalk']}
 				/>{/each}

@@ -7,6 +7,7 @@ import { addRecord, isWrong } from '../../state/record';
 import { Resource, troubleOf } from '../../state/resource.svelte';
 import { session } from '../../state/session.svelte';
 import { tried } from '../../state/tried';
+import { clock } from './tape';
 
 const ASK_AGAIN_MS = 350;
 export type Seen = 'print' | 'soft' | 'none';
@@ -117,8 +118,7 @@ export class DayData {
 		const two = (n: number) => `${n}`.padStart(2, '0');
 		const here = `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 		if (here === day) return { at: now.toISOString(), live: true };
-		const minutes = Math.round((((this.hour % 24) + 24) % 24) * 60);
-		return { at: `${day}T${two(Math.floor(minutes / 60) % 24)}:${two(minutes % 60)}`, live: false };
+		return { at: `${day}T${clock(this.hour, this.sheet?.jumps ?? []).padStart(5, '0')}`, live: false };
 	}
 	see(seen: Seen) {
 		const row = this.ribbon;

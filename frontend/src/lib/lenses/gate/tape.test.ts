@@ -1,12 +1,12 @@
 import { expect, test } from 'vitest';
 import { middle, ribbon, spread, teeth } from './ribbon';
-import { clock, hourAt, ticks, typedHour, xOf } from './tape';
+import { clock, countOf, hourAt, ticks, typedHour, xOf } from './tape';
 
 test('hours stand along the tape and are read back; as many are written as have room', () => {
 	const tape = { from: 6, to: 22, width: 480 };
 	expect(xOf(tape, 14)).toBe(240);
 	expect(hourAt(tape, xOf(tape, 9.5))).toBeCloseTo(9.5);
-	expect(ticks(tape)).toEqual([9, 12, 15, 18, 21]);
+	expect(ticks(tape)).toEqual([6, 9, 12, 15, 18, 21]);
 	expect(ticks({ ...tape, width: 1200 })).toHaveLength(17);
 	expect([clock(6.5), clock(27.66), clock(-1), clock(9.999)]).toEqual(['6:30', '3:40', '23:00', '10:00']);
 });
@@ -37,4 +37,13 @@ test('texts that would stand on one another move apart, and the last that finds 
 		{ x: 205, width: 40 }
 	];
 	expect(spread(rows, 4, 260)).toEqual([0, 44, 180, null]);
+});
+
+test('on the day of a clock change the wall is ahead of the count from its hour on, and back again', () => {
+	const spring = [
+		[0, 0],
+		[2, 1]
+	];
+	expect([clock(1.5, spring), clock(2, spring), clock(6, spring)]).toEqual(['1:30', '3:00', '7:00']);
+	expect([countOf(spring, 7), countOf(spring, 1), countOf([], 7)]).toEqual([6, 1, 7]);
 });

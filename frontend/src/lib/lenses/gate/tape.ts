@@ -15,9 +15,15 @@ export function ticks(tape: Tape, room_px = 62): number[] {
 	for (let hour = Math.ceil(tape.from / step) * step; hour <= tape.to + 1e-9; hour += step) rows.push(hour);
 	return rows;
 }
-/** 6:30, as a clock says it on whatever day. */
-export function clock(hour: number): string {
-	const minutes = Math.round(hour * 60);
+/** Where the clock on the wall is ahead of the count: from which hour on, and how far. */
+export type Jumps = readonly (readonly number[])[];
+const ahead = (jumps: Jumps, hour: number) =>
+	jumps.reduce((found, [from = 0, by = 0]) => (hour >= from ? by : found), jumps[0]?.[1] ?? 0);
+/** The hour of the count at which the wall shows one. */
+export const countOf = (jumps: Jumps, wall: number): number => wall - ahead(jumps, wall - ahead(jumps, wall));
+/** 6:30, as a clock on the wall says it on whatever day. */
+export function clock(hour: number, jumps: Jumps = []): string {
+	const minutes = Math.round((hour + ahead(jumps, hour)) * 60);
 	const day = ((minutes % 1440) + 1440) % 1440;
 	return `${Math.floor(day / 60)}:${`${day % 60}`.padStart(2, '0')}`;
 }
