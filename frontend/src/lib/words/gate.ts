@@ -85,8 +85,8 @@ export const gateWords = {
 	around: {
 		title: 'What stands about',
 		how: 'Walls, neighbours, trees: walk round it like any area, and say how high it is over the slab.',
-		call: "from 55' -10', 9' e, 26' n, 9' w, back",
-		callMm: 'from 17000 -3000, 3000 e, 8000 n, 3000 w, back',
+		call: "from B 20' e, 9' e 26' n 9' w 26' s",
+		callMm: 'from B 6 m e, 3 m e 8 m n 3 m w 8 m s',
 		walk: 'Walk round it',
 		name: 'Name',
 		top: 'High',
