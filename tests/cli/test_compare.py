@@ -59,6 +59,8 @@ def test_a_row_that_is_missed_ends_the_bench_with_one(monkeypatch, capsys):
             "embed_rows",
             "screed_rows",
             "order_rows",
+            "day_rows",
+            "day_figures",
             "steel_figures",
             "shape_rows",
         ):

@@ -13,6 +13,7 @@ from pathlib import Path
 from typing import Any
 
 from humble_trowel.bench.answers import answer_rows
+from humble_trowel.bench.day import day_figures, day_rows
 from humble_trowel.bench.embeds import embed_rows
 from humble_trowel.bench.ground import ground_rows
 from humble_trowel.bench.lines import CUTTING_CASES, Cutting, cutting_rows, lines_rows, print_cutting
@@ -42,9 +43,10 @@ def run(as_json: bool, compare: str | None = None) -> int:
         + embed_rows()
         + screed_rows()
         + order_rows()
+        + day_rows()
     )
     cuts = cutting_rows(CUTTING_CASES)
-    others: list[Other] = [*tube_figures(), *steel_figures()]
+    others: list[Other] = [*tube_figures(), *steel_figures(), *day_figures()]
     folder = Path(tempfile.mkdtemp(prefix="trowel-bench-"))
     try:
         rows.append(start_row(folder))

@@ -28,7 +28,7 @@ from humble_trowel.core.heat.hydration import GAS_J_MOL_K as GAS
 from humble_trowel.core.heat.slab import TOP_INCH_M, Array, Poured, Stuff
 from humble_trowel.core.heat.strength import heat_j_g
 
-LAYER_CELL_M, SOIL_CELL_M, GROWS = 0.008, 0.015, 1.18
+LAYER_CELL_M, SOIL_CELL_M, GROWS = 0.012, 0.015, 1.18
 
 
 @dataclass(frozen=True)

@@ -25,7 +25,7 @@ SOFT_KG, SOFT_SHARE, LAID_H = (
     0.5,
 )  # nothing switches at once: so much water, such a share of final set, before and after; a blanket is laid in so long
 TICK_STEPS = 20
-FIRST_STEP, GROWS = 1 / 32, 2.0  # of a step; steps grow so, since the first hour is the fiercest
+FIRST_STEP, GROWS = 1 / 8, 2.0  # of a step; steps grow so, since the first hour is the fiercest
 
 
 def _stack(one: Poured) -> tuple[tuple[Layer, ...], Stuff, float]:
@@ -127,7 +127,7 @@ class _Surface:
         kelvin = top + ZERO_K
         bare, under = 1 - self.covered[at], self.covered[at]
         raw = np.maximum(0.0, self.dries[at] * (_vapour(top) - self.vapour[at])) * bare
-        fast = np.clip((FIRST_WATER_KG - self.gone - raw * hours / 2) / SOFT_KG / 2 + 0.5, 0.0, 1.0)
+        fast = _share((FIRST_WATER_KG - self.gone - raw * hours / 2) / SOFT_KG / 2 + 0.5)
         dried = raw * (fast + (1 - fast) * LATER_SHARE) * (1 - cured)
         self.gone = self.gone + dried * hours
         open_w = self.gets[at] - EMITS * SIGMA * kelvin**4 + self.film[at] * (self.air[at] - top)
@@ -164,34 +164,32 @@ class _March:
         self.before, self.speed = self.temps, self.pastes.speed(self.temps[: self.own])
         self.columns, self.last = np.arange(len(rows)), np.array(self.stacks.last)
         self.ground_k = np.array([grid.conducts[-1] for grid in self.stacks.grids])
-        self.inverses: dict[float, list[Array]] = {}
-        self.seen = np.zeros((9, len(self.steps) + 1, len(rows)))
-        self.seen[:, 0] = self._look(np.zeros(len(rows)))
+        self.inverses: dict[float, tuple[list[Array], Array]] = {}
+        shape = (len(self.steps) + 1, self.own, len(rows))
+        self.all_ages, self.all_temps, self.all_dries = (
+            np.empty(shape),
+            np.empty(shape),
+            np.zeros((shape[0], len(rows))),
+        )
+        self.all_ages[0], self.all_temps[0] = self.ages, self.temps[: self.own]
         self.first_j, self.first_share = self._kept_j(), self.share
         self.flowed_j, self.flows_w = np.zeros(len(rows)), np.zeros(len(rows))
 
     def _kept_j(self) -> Array:
         return np.asarray((self.stacks.holds * self.temps).sum(0))
 
-    def _look(self, dried: Array) -> Array:
-        """What is kept of a step."""
-        ages, temps = self.ages, self.temps[: self.own]
-        return np.stack([
-            ages[0], (self.inch * ages).sum(0), ages.min(0), ages[-1], (self.mean * temps).sum(0), temps[0], temps[-1], temps.min(0), dried,
-        ])  # fmt: skip
-
     def step(self, k: int, step: _Step) -> None:
         """One step of all of them."""
         own, stacks, pastes = self.own, self.stacks, self.pastes
         now, old, older = _weights(step.ratio)
-        star = self.temps + step.ratio * (self.temps - self.before)
+        star = self.temps[:own] + step.ratio * (self.temps[:own] - self.before[:own])
         size = step.step_s / 3600
-        guess = self.ages + size / 2 * (self.speed + pastes.speed(star[:own]))
-        wet = np.clip(((self.inch * guess).sum(0) / pastes.final - 1) / SOFT_SHARE / 2 + 0.5, 0.0, 1.0)
+        guess = self.ages + size / 2 * (self.speed + pastes.speed(star))
+        wet = _share(((self.inch * guess).sum(0) / pastes.final - 1) / SOFT_SHARE / 2 + 0.5)
         flux, slope, dried = self.surface.look(k, star[0], size, wet)
         share = pastes.share(guess)
-        right = -stacks.holds * (old * self.temps + older * self.before) / step.step_s
-        right[:own] += self.gives * (now * share + old * self.share + older * self.share_before) / step.step_s
+        right = stacks.holds * (self.temps * (-old / step.step_s) - self.before * (older / step.step_s))
+        right[:own] += self.gives * ((now * share + old * self.share + older * self.share_before) / step.step_s)
         right[0] += flux + slope * star[0]
         right[self.last, self.columns] = self.deep
         after = self._solved(right, slope, now / step.step_s)
@@ -199,7 +197,7 @@ class _March:
         speed = pastes.speed(after[:own])
         self.ages = self.ages + size / 2 * (self.speed + speed)
         self.speed = speed
-        self.seen[:, k + 1] = self._look(dried)
+        self.all_ages[k + 1], self.all_temps[k + 1], self.all_dries[k + 1] = self.ages, after[:own], dried
         flows = flux - slope * (after[0] - star[0]) - self.ground_k * (after[self.last - 1, self.columns] - self.deep)
         self.flowed_j += (flows + (self.flows_w if k else flows)) / 2 * step.step_s
         self.flows_w = flows
@@ -207,26 +205,42 @@ class _March:
     def _solved(self, right: Array, slope: Array, weight_s: float) -> Array:
         """The temperatures: the plain inverse, mended by what the surface adds to one number of the matrix."""
         if weight_s not in self.inverses:
-            self.inverses[weight_s] = self.stacks.inverses(weight_s)
-        after = np.empty_like(right)
-        for (block, _), inverse in zip(self.stacks.blocks, self.inverses[weight_s], strict=True):
-            plain = inverse @ right[:, block]
-            bend = slope[block] * plain[0] / (1 + slope[block] * inverse[0, 0])
-            after[:, block] = plain - inverse[:, :1] * bend
-        return after
+            made = self.stacks.inverses(weight_s)
+            first = np.concatenate(
+                [
+                    np.tile(one[:, :1], block.stop - block.start)
+                    for (block, _), one in zip(self.stacks.blocks, made, strict=True)
+                ],
+                1,
+            )
+            self.inverses[weight_s] = (made, first)
+        inverses, first = self.inverses[weight_s]
+        plain = np.empty_like(right)
+        for (block, _), inverse in zip(self.stacks.blocks, inverses, strict=True):
+            plain[:, block] = inverse @ right[:, block]
+        return np.asarray(plain - first * (slope * plain[0] / (1 + slope * first[0])))
 
     def told(self) -> list[Traces]:
         """Every slab, in the order in which it was given."""
         made = (self.gives * (self.share - self.first_share)).sum(0)
         lost = self._kept_j() - self.first_j - self.flowed_j - made
+        ages, temps = self.all_ages, self.all_temps
+        inch, mean = (self.inch * ages).sum(1), (self.mean * temps).sum(1)
+        mean[0] = [row.placed_c for row in self.stacks.rows]  # the border has not cooled it yet
+        least, least_c = ages.min(1), temps.min(1)
         rows = {}
         for at, place in enumerate(self.stacks.places):
             hours = np.concatenate([[0.0], self.ends]) + self.stacks.rows[at].placed_h
-            top, inch, least, below, mean, top_c, below_c, least_c, dried = self.seen[:, :, at]
             rows[place] = Traces(
-                hours, top, inch, least, below, mean, top_c, below_c, least_c, dried, float(lost[at]), float(made[at])
-            )
+                hours, ages[:, 0, at], inch[:, at], least[:, at], ages[:, -1, at], mean[:, at], temps[:, 0, at], temps[:, -1, at],
+                least_c[:, at], self.all_dries[:, at], float(lost[at]), float(made[at]),
+            )  # fmt: skip
         return [rows[place] for place in range(len(rows))]
+
+
+def _share(values: Array) -> Array:
+    """Between 0 and 1."""
+    return np.asarray(np.minimum(np.maximum(values, 0.0), 1.0))
 
 
 def warmed_all(poured: Sequence[Poured], hours: float, fine: Fineness = FINE) -> list[Traces]:
