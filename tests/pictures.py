@@ -43,9 +43,12 @@ def side(page: Page) -> None:
     page.locator("[data-form-side='0'] th button").click()
 
 
-def read(page: Page) -> None:
-    page.locator("#rod-reading").fill("4' 10 7/8")
-    page.wait_for_timeout(500)
+def noon(page: Page) -> None:
+    """The peg at twenty past nine, when the apron lies in the shade of the loft."""
+    page.locator("[data-starts]").wait_for()
+    page.get_by_role("textbox", name="An hour, or start 6").fill("9:20")
+    page.keyboard.press("Enter")
+    page.wait_for_timeout(400)
 
 
 def pressed(page: Page) -> None:
@@ -65,7 +68,7 @@ VIEWS = [
     ("14-square", "/job/{tansy}/lines?tab=square", LAPTOP, squared),
     ("15-forms", "/job/{tansy}/lines?tab=forms", LAPTOP, side),
     ("18-ground", "/job/{tansy}/ground", LAPTOP, None),
-    ("19-rod-card", "/job/{tansy}/ground?tab=rod", LAPTOP, read),
+    ("24-day", "/job/{tansy}/gate", LAPTOP, noon),
     ("25-footings", "/job/{larkfield}/edges?tab=footings", LAPTOP, None),
     ("10-underslab", "/job/{tansy}/underslab", LAPTOP, None),
     ("12-tubing", "/job/{tansy}/underslab?tab=tubing", LAPTOP, None),

@@ -84,7 +84,7 @@ def test_a_stop_of_the_ground_is_in_the_list_in_the_knots_and_on_the_yard(client
     told = doubts(client, state)
     assert [row["code"] for row in told["stops"]] == ["stack-in-air"]
     assert {stage["id"]: stage["state"] for stage in told["stages"]} == {
-        "lines": "tight", "ground": "flagged", "edges": "loop", "underslab": "loop", "steel": "loop", "embeds": "loop", "screed": "loop", "order": "flagged",
+        "lines": "tight", "ground": "flagged", "edges": "loop", "underslab": "loop", "steel": "loop", "embeds": "loop", "screed": "loop", "order": "flagged", "gate": "loop",
     }  # fmt: skip
     row = next(row for row in client.get("/api/jobs").json() if row["name"] == "Up high")
     assert "stands on air" in row["stops"] and not row["fault"]

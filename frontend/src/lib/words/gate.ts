@@ -109,5 +109,6 @@ export const gateWords = {
 		deep: { 'ft-in': 'Deep ground, °F', mm: 'Deep ground, °C' }
 	},
 	caution:
-		'Set, strength and frost hours are worked out, not measured: the engineer and the official decide. Unvented heaters kill; vent them. Wet concrete burns: gloves, boots, wash.'
+		'Set, strength and frost hours are worked out, not measured: the engineer and the official decide. ' +
+		'Unvented heaters kill; vent them. Wet concrete burns: gloves, boots, wash.'
 } as const;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** How fast the zone that dries worst loses water, as a knotted string over the boxed limit; hatched where it is too fast while it is fresh. */
+	/** How fast the zone that dries worst loses water: a knotted string over the boxed limit, hatched where it is too fast. */
 	import type { DaySheet } from '../../api/schema';
 	import { gateWords as words } from '../../words/gate';
 	import type { DayData } from './gate.svelte';
@@ -35,7 +35,8 @@
 	const over = $derived(
 		(row?.spans_h ?? []).map(([a = 0, b = 0]) => {
 			const part = shown.filter((one) => one.hour > a && one.hour < b);
-			return `M${x(a)} ${y(sheet.limit_kg_m2_h)}${part.map((one) => `L${x(one.hour)} ${y(one.rate)}`).join('')}L${x(b)} ${y(sheet.limit_kg_m2_h)}Z`;
+			const base = y(sheet.limit_kg_m2_h);
+			return `M${x(a)} ${base}${part.map((one) => `L${x(one.hour)} ${y(one.rate)}`).join('')}L${x(b)} ${base}Z`;
 		})
 	);
 </script>

@@ -38,7 +38,10 @@
 		</p>
 		<button
 			type="button"
-			class="mt-6 flex min-h-72 w-full items-center gap-16 border-2 border-ink bg-chalk px-14 text-left text-ask font-black text-on-chalk disabled:opacity-60"
+			class={[
+				'mt-6 flex min-h-72 w-full items-center gap-16 border-2 border-ink bg-chalk px-14 text-left text-ask',
+				'font-black text-on-chalk disabled:opacity-60'
+			]}
 			disabled={busy}
 			onclick={() => void see('print')}
 		>

@@ -59,16 +59,7 @@
 	{#each sheet.ribbons as row, i (keyOf(row))}
 		{@const y = i * ROW + (hand ? 62 : 36)}
 		{@const on = data.ribbon !== null && keyOf(data.ribbon) === keyOf(row)}
-		<g
-			role="button"
-			tabindex="0"
-			aria-label={speaks(row)}
-			aria-pressed={on}
-			class="cursor-pointer"
-			onclick={() => (data.picked = keyOf(row))}
-			onkeydown={(event) => press(row, event)}
-			data-ribbon={keyOf(row)}
-		>
+		<g>
 			<rect x="-6" y={i * ROW + 1} width={wide + 12} height={ROW - 2} class={on ? 'fill-chalk-tint' : 'fill-transparent'} />
 			<text x="0" y={hand ? i * ROW + 20 : y} class="fill-ink text-body font-heavy">{row.name}</text>
 			<text x={hand ? row.name.length * 8.4 + 8 : 0} y={hand ? i * ROW + 20 : y + 16} class="fill-ink2 text-label font-mid"
@@ -107,6 +98,20 @@
 					d="M{x(row.freezes_h) - 3} {y - 12}l6 8l-6 8l6 8"
 					class="fill-none stroke-flag stroke-[2.6px]"
 				/>{/if}
+			<rect
+				x="-6"
+				y={i * ROW + 1}
+				width={wide + 12}
+				height={ROW - 2}
+				class="cursor-pointer fill-transparent"
+				role="button"
+				tabindex="0"
+				aria-label={speaks(row)}
+				aria-pressed={on}
+				onclick={() => (data.picked = keyOf(row))}
+				onkeydown={(event) => press(row, event)}
+				data-ribbon={keyOf(row)}
+			/>
 		</g>
 	{/each}
 	<path

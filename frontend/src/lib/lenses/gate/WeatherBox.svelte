@@ -89,7 +89,7 @@
 		</div>
 	{/each}
 	{#if asked?.said && !asked.asks.length}<p class="mt-4" role="status">{asked.said}</p>{/if}
-	{#if opened && data.wrong}<p class="wrong" role="alert">{data.wrong}</p>{/if}
+	{#if data.weatherWrong}<p class="wrong" role="alert">{data.weatherWrong}</p>{/if}
 	<h3 class="mt-10">{words.ten}</h3>
 	<form
 		class="grid grid-cols-[110px_repeat(3,1fr)] items-center gap-x-8 gap-y-4"

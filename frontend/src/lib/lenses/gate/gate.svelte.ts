@@ -1,4 +1,4 @@
-/** What the day looks at: its answer, worked out in the background and asked for until it is there; the hour of the peg; a ribbon that is looked at. */
+/** What the day looks at: its answer, asked for until it is there; the hour of the peg; a ribbon that is looked at. */
 import { api } from '../../api/api';
 import type { DaySheet, DayState, NewRecord, RibbonTold, WeatherState } from '../../api/schema';
 import type { Edit, JobStore } from '../../state/job.svelte';
@@ -19,6 +19,8 @@ export class DayData {
 	/** the ribbon that is looked at, `zone/truck` */
 	picked = $state('');
 	wrong = $state('');
+	/** what is wrong with weather that was brought in */
+	weatherWrong = $state('');
 	/** the last sheet that stood, while another one is worked out */
 	#last = $state.raw<DaySheet | null>(null);
 	#again: ReturnType<typeof setTimeout> | undefined;
@@ -101,13 +103,16 @@ export class DayData {
 	}
 	/** What was read of weather, kept as a record; the question where something is asked. */
 	async weather(ask: () => Promise<WeatherState>): Promise<WeatherState | null> {
-		this.wrong = '';
+		this.weatherWrong = '';
 		try {
 			const read = await ask();
-			if (read.weather) await this.record('weather', read.weather as unknown as Record<string, unknown>);
+			if (read.weather) {
+				await this.record('weather', read.weather as unknown as Record<string, unknown>);
+				[this.weatherWrong, this.wrong] = [this.wrong, ''];
+			}
 			return read;
 		} catch (error) {
-			this.wrong = troubleOf(error).words;
+			this.weatherWrong = troubleOf(error).words;
 			return null;
 		}
 	}

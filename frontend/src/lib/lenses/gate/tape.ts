@@ -1,4 +1,4 @@
-/** Hours on a tape: where they stand, which are written, and hours as a person types them. Hours count from the midnight of the pour's day. */
+/** Hours on a tape: where they stand, which are written, hours as a person types them. They count from midnight of the pour's day. */
 import type { DaySheet } from '../../api/schema';
 
 export interface Tape {
