@@ -22,6 +22,7 @@ HELP_ONLY = {
     "prove",
 }  # minutes long; `test` runs the first, and each must at least be known
 SHOTS = "name,x_mm,y_mm,level_mm\n1,500,500,-157\n2,5500,500,-120\n3,5500,3500,-157\n4,500,3500,-140\n"
+HOURS = "time,temp,humidity_percent,wind_ms\n" + "".join(f"2027-06-17T{hour:02d}:00,68,55,2\n" for hour in range(24))
 TAPED = [("0", 1, 6000), ("1", 2, 4000), ("2", 3, 6000), ("3", 0, 4000), ("0", 2, 7211.1)]
 
 
@@ -35,12 +36,13 @@ def commands():
 @pytest.fixture(scope="module")
 def place(tmp_path_factory):
     folder = tmp_path_factory.mktemp("readme")
-    (folder / "JOB.json").write_text(json.dumps(job(name="pad")))
+    (folder / "JOB.json").write_text(json.dumps(job(name="pad", order={"pour_at": "2027-06-17T06:30"})))
     (folder / "job.json").write_text(json.dumps(job(name="pad")))
     measures = [{"from": int(a), "to": b, "mm": mm} for a, b, mm in TAPED]
     (folder / "TAPED.json").write_text(json.dumps({"measures": measures}))
     (folder / "CUT.json").write_text('{"stock": [{"length_mm": 6000}], "pieces": [{"length_mm": 1900, "count": 4}]}')
     (folder / "SHOTS.csv").write_text(SHOTS)
+    (folder / "HOURS.csv").write_text(HOURS)
     (folder / "DUG.csv").write_text("side,at_mm,width_mm,depth_mm\n")
     (folder / "FILE.json").write_text('{"width_mm": 100}')
     return folder
