@@ -123,13 +123,14 @@ def day(
     from humble_trowel.core.errors import TrowelError
     from humble_trowel.files.day_text import day_told
     from humble_trowel.files.job_file import read_job
+    from humble_trowel.standins.forecast import StandInForecast
 
     at = job
     try:
         plan = read_job(job)
         at = weather or job
         data = weather.read_bytes() if weather else None
-        text, report = day_told(plan, data, answers, _turn_of(turn), seed)
+        text, report = day_told(plan, data, answers, StandInForecast(seed, _turn_of(turn)))
     except TrowelError as error:
         stop(f"{at}: {error}")
     except OSError as error:

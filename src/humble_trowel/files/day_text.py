@@ -10,27 +10,24 @@ from humble_trowel.core.day.told import clock_text, day_text, verdict
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.core.ports import WeatherTurn
+from humble_trowel.core.ports import WeatherFeed
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.stages.gate import GateStage
 from humble_trowel.core.weather.hours import Clock, clock_of
 from humble_trowel.core.weather.records import WeatherHour, WeatherIn
 from humble_trowel.files.weather_csv import read_csv
 from humble_trowel.files.weather_epw import is_epw, read_epw
-from humble_trowel.standins.forecast import StandInForecast
 
 COLUMNS = (("float", "float_at"), ("set", "final"), ("early saw", "early_saw"), ("saw from", "saw_from"), ("until", "saw_until"), ("frost-safe", "safe"), ("build", "build"))  # fmt: skip
 
 
-def day_told(
-    plan: Plan, data: bytes | None, answers: str, turn: WeatherTurn | None, seed: int
-) -> tuple[str, dict[str, Any]]:
-    """(as text, as its report). data: of a file of weather, None for a simulated forecast. Raises InputError for what is missing or asked."""
+def day_told(plan: Plan, data: bytes | None, answers: str, feed: WeatherFeed) -> tuple[str, dict[str, Any]]:
+    """(as text, as its report). data: of a file of weather, None where the feed is asked. Raises InputError for what is missing or asked."""
     if plan.order.pour_at is None:
         raise InputError("No day is said. Say order.pour_at.", "order.pour_at")
     clock = clock_of(plan.site, plan.order.pour_at)
     given = dict(pair.split(":", 1) for pair in answers.split(",") if ":" in pair)
-    weather = _simulated(plan, clock, turn, seed) if data is None else _read(plan, data, clock, given)
+    weather = _asked(plan, clock, feed) if data is None else _read(plan, data, clock, given)
     job = Job(plan, records=SiteRecords([("weather", weather)]))
     found = job.day
     stumbled = job.stumbles("day")
@@ -51,15 +48,13 @@ def _read(plan: Plan, data: bytes, clock: Clock, given: dict[str, str]) -> Weath
     return read.weather
 
 
-def _simulated(plan: Plan, clock: Clock, turn: WeatherTurn | None, seed: int) -> WeatherIn:
+def _asked(plan: Plan, clock: Clock, feed: WeatherFeed) -> WeatherIn:
     site = plan.site
     issued = datetime.fromtimestamp((clock.midnight - timedelta(hours=19)).timestamp(), UTC)
     start = clock.at(-6.0)
-    lines = StandInForecast(seed, turn).hours(site.latitude or 40.0, site.longitude or 0.0, start, 120, issued)
+    lines = feed.hours(site.latitude or 40.0, site.longitude or 0.0, start, 120, issued)
     hours = [WeatherHour(**line.__dict__) for line in lines]
-    return WeatherIn(
-        source="forecast", name="Simulated forecast", made_at=issued.isoformat(timespec="minutes"), hours=hours
-    )
+    return WeatherIn(source="forecast", name="Forecast", made_at=issued.isoformat(timespec="minutes"), hours=hours)
 
 
 def _text(found: DayFound, clock: Clock, job: Job) -> str:
