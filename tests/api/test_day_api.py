@@ -178,3 +178,19 @@ def test_a_site_without_place_asks_for_it_and_a_zone_that_is_none_is_said(client
         },
     )
     assert refused.status_code == 422 and "not on this slab" in refused.json()["detail"]
+
+
+def test_other_stages_hear_the_latest_hours_once_the_day_is_there(client):
+    job = made(client)
+    assert client.post(f"/api/jobs/{job}/embeds", json={"edits": []}).json()["day"] == ""
+    with_weather(client, job)
+    first = client.get(f"/api/jobs/{job}/doubts").json()
+    assert first["counting"] is not None or first["later"] or "gate" in [row["id"] for row in first["stages"]]
+    day(client, job)
+    assert "Super store by" in client.post(f"/api/jobs/{job}/embeds", json={"edits": []}).json()["day"]
+    assert "Apron" in client.post(f"/api/jobs/{job}/joints", json={"edits": []}).json()["day"]
+    told = client.get(f"/api/jobs/{job}/doubts").json()
+    while told["counting"] is not None:
+        told = client.get(f"/api/jobs/{job}/doubts").json()
+    knot = next(row for row in told["stages"] if row["id"] == "gate")
+    assert not told["later"] and knot["words"] != "…"

@@ -50,6 +50,7 @@ def test_numbers_come_at_once_and_the_second_way_findings_and_stages_follow(clie
         "embeds",
         "screed",
         "order",
+        "gate",
     ]
     assert {"stage", "tabs", "changes_order"} <= set(told["findings"][0])
     longer = keep(client, state, {"op": "set_side", "side": 0, "length": "30'"}).json()

@@ -199,7 +199,9 @@ def test_without_a_place_no_sun_is_counted_and_it_is_said_and_a_polar_night_is_d
         order={"pour_at": "2027-12-17T06:30"},
     )
     dark = day_job(north, air_c=12.0)
-    assert dark.day.sun.dark and "The sun is down" in shown(dark).moments[70].words
+    assert (
+        dark.day.sun.dark and "does not rise" in shown(dark).sets and "The sun is down" in shown(dark).moments[70].words
+    )
     bad = Job(pour(site={"time_zone": "Mars/Olympus"}), records=day_job().records)
     assert bad.day is None and codes(bad) == {"zone-unknown"}
 

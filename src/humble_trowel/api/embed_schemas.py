@@ -20,8 +20,10 @@ class EmbedsAsked(BaseModel):
 
 
 class EmbedsState(BaseModel):
-    """embeds: None where nothing is said; others: what stands up of other stages."""
+    """embeds: None where nothing is said; others: what stands up of other stages. day: by when to wet-set, '' until the
+    day is worked out."""
 
     embeds: EmbedsTold | None
     others: list[OtherTold]
     findings: list[Finding]
+    day: str = ""

@@ -20,10 +20,11 @@ class JointsAsked(BaseModel):
 
 
 class JointsState(BaseModel):
-    """joints: None where none is said."""
+    """joints: None where none is said. day: hours of the saw by the set clock, '' until the day is worked out."""
 
     joints: JointsTold | None
     findings: list[Finding]
+    day: str = ""
 
 
 class Proposal(BaseModel):

@@ -127,9 +127,11 @@ class StageKnot(BaseModel):
 class JobDoubts(BaseModel):
     """What follows after the numbers: every finding in one list, those that stop the call to the plant, how each stage
     stands, and the concrete counted a second way. records: changes with every record, as in JobState. counting: how much
-    of what takes long is done, from 0 to 1; all but graded, how the ground stands, is empty until it is None, so ask again."""
+    of what takes long is done, from 0 to 1; all but graded, how the ground stands, is empty until it is None, so ask again. later: doubts of
+    the day are still to come, so ask again for them too."""
 
     counting: float | None
+    later: bool
     graded: Graded
     revision: int
     records: str

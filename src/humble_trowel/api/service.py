@@ -26,6 +26,7 @@ from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.record_kinds import KIND_OF, RECORD_KINDS, read_records
 from humble_trowel.core.stages import STAGES, findings, standing, stops
+from humble_trowel.core.stages.stage import Standing
 from humble_trowel.core.units import Units
 from humble_trowel.files.job_file import plan_data
 from humble_trowel.settings import Settings
@@ -36,7 +37,7 @@ from humble_trowel.store.jobs import NoSuchJob, Revision, Unreadable
 KEPT_BYTES = 64_000_000
 TRIED_JOBS = 6
 NEED_RECORDS = ("day",)  # answers that the background process works out of records too
-WAIT_S = 1.0
+WAIT_S, SOON_S = 1.0, 0.05
 
 
 class Service:
@@ -197,7 +198,7 @@ class Service:
             perimeter=outline.perimeter_text if outline else None,
         )
 
-    def counting(self, job: Job, job_id: str, names: Sequence[str]) -> float | None:
+    def counting(self, job: Job, job_id: str, names: Sequence[str], wait_s: float = WAIT_S) -> float | None:
         """Have slow answers of a job worked out in the background: None once they are at hand, else how far they are.
 
         Waits for a moment, so that what is quick needs no second asking.
@@ -212,7 +213,7 @@ class Service:
             stamp = (job.plan, job.crew, job.records) if with_records else (job.plan, job.crew)
             given = partial(_given, job, with_records=with_records)
             work = self.background.ask(job_id, name, stamp, given)
-            self.background.wait(work, WAIT_S / len(names))
+            self.background.wait(work, wait_s / len(names))
             if work.state == "done":
                 job.take(name, work.answer)
             elif work.state != "failed":  # else the job works it out by itself and says why it stumbles
@@ -222,16 +223,16 @@ class Service:
     def doubts(self, db: sqlite3.Connection, row: Revision) -> JobDoubts:
         """Every finding of a job and how each stage stands: what follows after the numbers."""
         job = self.job(db, row)
-        slow = ("second_way", "boards", "day") if job.day_asked else ("second_way", "boards")
-        counting = self.counting(job, row.job_id, slow)
+        counting = self.counting(job, row.job_id, ("second_way", "boards"))
         if counting is not None:
             return JobDoubts(
-                revision=row.n, records=records.stamp(db, row.job_id), counting=counting, graded=job.graded,
+                revision=row.n, records=records.stamp(db, row.job_id), counting=counting, later=False, graded=job.graded,
                 concrete=None, findings=[], stops=[], stages=[],
             )  # fmt: skip
+        later = job.day_asked and self.counting(job, row.job_id, ("day",), SOON_S) is not None
         knots = []
         for stage in STAGES:
-            stands = standing(stage, job)
+            stands = Standing("loop", "…") if stage.slow and later else standing(stage, job)
             knots.append(StageKnot(id=stage.id, state=stands.state, words=stands.words))
         return JobDoubts.model_construct(
             revision=row.n,
@@ -239,7 +240,8 @@ class Service:
             counting=None,
             graded=job.graded,
             concrete=job.concrete,
-            findings=findings(job),
+            later=later,
+            findings=findings(job, slow=not later),
             stops=stops(job),
             stages=knots,
         )

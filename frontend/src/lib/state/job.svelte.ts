@@ -147,15 +147,16 @@ export class JobStore {
 			if (now?.revision !== got.revision || now.records !== got.records) return;
 			this.doubts = got;
 			this.kept = { ...now, figure: { ...now.figure, concrete: got.concrete ?? now.figure.concrete } };
+			if (got.later) this.#followLater(500);
 		} catch (error) {
 			if (error instanceof Offline) this.#followLater();
 			else if (!(error instanceof ApiProblem)) throw error;
 		}
 	}
 	#followTimer: ReturnType<typeof setTimeout> | undefined;
-	#followLater() {
+	#followLater(after_ms = 1500) {
 		clearTimeout(this.#followTimer);
-		this.#followTimer = setTimeout(() => void this.#follow(), 1500);
+		this.#followTimer = setTimeout(() => void this.#follow(), after_ms);
 	}
 
 	#later(act: () => Promise<unknown>) {

@@ -111,7 +111,7 @@ export const embeds = {
 	moved: (was: string) => `It moved. Yours was ${was}: mark the board again.`,
 	tapeFrom: (wall: string, corner: string) => `${wall}, tape from ${corner}`,
 	paper: 'Setting sheet',
-	later: 'The latest time for each comes with the set clock.',
+	later: 'By when to wet-set follows once Gate knows the day and its weather.',
 	state: { open: 'to set', set: 'set', cannot: 'not set' } as Record<string, string>,
 	strays: 'Set where nothing stands now',
 	waysTitle: 'What sticks up',

@@ -17,9 +17,9 @@ router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["
 @router.post("/embeds")
 def embeds(request: Request, job_id: JobId, body: EmbedsAsked) -> EmbedsState:
     """Walls, bolts, straps, groups, and what is set."""
-    job = service_of(request).laid_out(job_id)
+    kept = job = service_of(request).laid_out(job_id)
     if body.edits:
         job = Job(apply(job.plan, body.edits)[0], job.crew, job.records, before=job)
     if job.embeds is None and job.stumbles("embeds"):
         job.answered("embeds", None)
-    return EmbedsState(embeds=job.embeds_told, others=job.stands_up, findings=findings_of(job))
+    return EmbedsState(embeds=job.embeds_told, others=job.stands_up, findings=findings_of(job), day=kept.wet_words)

@@ -19,12 +19,12 @@ router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["
 @router.post("/joints")
 def joints(request: Request, job_id: JobId, body: JointsAsked) -> JointsState:
     """Lines, panels, corners that will crack, and the saw list."""
-    job = service_of(request).laid_out(job_id)
+    kept = job = service_of(request).laid_out(job_id)
     if body.edits:
         job = Job(apply(job.plan, body.edits)[0], job.crew, job.records, before=job)
     if job.joints is None and job.stumbles("joints"):
         job.answered("joints", None)
-    return JointsState(joints=job.joints_told, findings=findings_of(job))
+    return JointsState(joints=job.joints_told, findings=findings_of(job), day=kept.saw_words)
 
 
 @router.get("/joints/proposals")

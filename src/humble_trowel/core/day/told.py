@@ -227,8 +227,9 @@ def _most(starts: Sequence[Start]) -> str:
 def sets_words(found: DayFound, clock: Clock) -> str:
     """Which part sets first, and what it has to do with the sun."""
     rows = [row for row in found.clock if row.final is not None]
+    dark = "The sun does not rise that day. " if found.sun is not None and found.sun.dark else ""
     if len(rows) < 2:
-        return ""
+        return dark
     first = min(rows, key=lambda row: row.final.at_h if row.final else math.inf)
     last = max(rows, key=lambda row: row.final.at_h if row.final else -math.inf)
     assert first.final is not None and last.final is not None
@@ -236,7 +237,7 @@ def sets_words(found: DayFound, clock: Clock) -> str:
     far = f"{apart // 60} h {apart % 60:02d} min" if apart >= 60 else f"{apart} min"
     order = [row.name for row in sorted(rows, key=lambda row: row.from_h)]
     turned = order[0] != first.name
-    return f"{first.name} sets first, {clock.text(first.final.at_h)}; {last.name} {far} on." + (
+    return f"{dark}{first.name} sets first, {clock.text(first.final.at_h)}; {last.name} {far} on." + (
         " That is not the order in which they are poured." if turned else ""
     )
 

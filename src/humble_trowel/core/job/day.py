@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from humble_trowel.core.day.day import Asked, DayFound, day_of
 from humble_trowel.core.day.findings import day_doubts, place_doubts
+from humble_trowel.core.day.latest import saw_words, wet_words
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.job.deciding import DecidingAnswers
@@ -48,6 +49,21 @@ class DayAnswers(DecidingAnswers):
     def place_findings(self) -> list[Finding]:
         """What is missing or wrong about where and when."""
         return place_doubts(self.plan)
+
+    @property
+    def _day_so_far(self) -> DayFound | None:
+        """The day where it is worked out already: nobody waits for it here."""
+        return self.day if self.day_asked and self.at_hand("day") else None
+
+    @property
+    def wet_words(self) -> str:
+        """By when to wet-set, as far as the day is worked out."""
+        return wet_words(self.plan, self._day_so_far)
+
+    @property
+    def saw_words(self) -> str:
+        """When to saw, as far as the day is worked out."""
+        return saw_words(self.plan, self._day_so_far)
 
     @property
     def lessons(self) -> list[SetLesson]:

@@ -160,7 +160,7 @@ STAGES: tuple[Stage, ...] = (
     Stage("embeds", ("embeds",), embeds.findings_of, embeds.standing_of, embeds.EmbedsStage),
     Stage("screed", ("screed", "joints"), screed.findings_of, screed.standing_of, screed.ScreedStage),
     Stage("order", ("mix", "order", "quote"), _order_findings, _order_standing, OrderStage),
-    Stage("gate", ("day",), gate.findings_of, gate.standing_of, gate.GateStage),
+    Stage("gate", ("day",), gate.findings_of, gate.standing_of, gate.GateStage, slow=True),
 )  # fmt: skip
 
 
@@ -175,12 +175,12 @@ def _unread(job: Job) -> list[Finding]:
     ]
 
 
-def findings(job: Job) -> list[Finding]:
-    """Every doubt about a job, in one list: the figure's, stumbles, then the other stages'."""
+def findings(job: Job, *, slow: bool = True) -> list[Finding]:
+    """Every doubt about a job, in one list: the figure's, stumbles, then the other stages'. slow: also those that take long."""
     rows = [*_order_findings(job), *_unread(job)]
     rows += job.stumbles("set_out", "frost_options", "ground", "forms", "boards", "underslab")
     for stage in sorted(STAGES, key=lambda one: one.id != "ground"):
-        rows += [] if stage.id == "order" else stage.findings(job)
+        rows += [] if stage.id == "order" or (stage.slow and not slow) else stage.findings(job)
     return rows
 
 
@@ -195,7 +195,7 @@ def standing(stage: Stage, job: Job) -> Standing:
 
 def stops(job: Job) -> list[Finding]:
     """What must be mended before anybody calls the plant."""
-    return [row for row in findings(job) if row.severity == "stop"]
+    return [row for row in findings(job, slow=False) if row.severity == "stop"]
 
 
 def report(job: Job) -> dict[str, Any]:

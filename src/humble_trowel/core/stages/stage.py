@@ -31,10 +31,11 @@ class StageReport(Report):
 @dataclass(frozen=True)
 class Stage:
     """id: also of its screen. plan_keys: keys of the job file that are its own. findings: its doubts. standing: its knot.
-    report: its part of `figure --json`, under fixed names."""
+    report: its part of `figure --json`, under fixed names. slow: its doubts take long and stop nothing, so they may come after the others."""
 
     id: str
     plan_keys: tuple[str, ...]
     findings: Callable[[Job], list[Finding]]
     standing: Callable[[Job], Standing]
     report: type[StageReport]
+    slow: bool = False

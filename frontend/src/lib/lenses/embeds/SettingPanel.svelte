@@ -120,5 +120,5 @@
 			>{w.lines.paper[paper]}</Act
 		>{/each}
 </p>
-<p class="label mt-4">{words.later}</p>
+<p class="mt-4" data-day>{data.day || words.later}</p>
 <p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{words.caution}</p>

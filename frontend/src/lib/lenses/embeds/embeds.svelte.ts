@@ -30,6 +30,10 @@ export class EmbedsData {
 	noteKept(values: Record<string, unknown>) {
 		this.#kept = [...this.#kept, values];
 	}
+	/** hours of the set clock, '' until the day is worked out */
+	get day(): string {
+		return this.#state.value?.day ?? '';
+	}
 	get problem() {
 		return this.#state.problem;
 	}

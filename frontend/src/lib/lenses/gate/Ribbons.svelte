@@ -54,6 +54,7 @@
 </script>
 
 <h2 class="mt-8">{words.clock}</h2>
+<p class="text-note" data-sets>{sheet.sets}</p>
 <p class="label">{words.clockHow}</p>
 <svg width={wide} height={sheet.ribbons.length * ROW + 6} class="block overflow-visible" role="group" aria-label={words.clock}>
 	{#each sheet.ribbons as row, i (keyOf(row))}

@@ -128,6 +128,7 @@
 		{/each}
 	</ol>
 	<p class="mt-8">{words.order}</p>
+	{#if data.day}<p data-day><a class="underline" href="/job/{data.store.id}/gate">{data.day}</a></p>{/if}
 	<p>{words.dust}</p>
 {/if}
 <p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{words.caution}</p>

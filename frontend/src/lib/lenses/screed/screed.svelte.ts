@@ -20,6 +20,10 @@ export class ScreedData {
 	async loadProposals() {
 		if (this.store.kept?.document.outline) await this.#laid.load();
 	}
+	/** hours of the set clock, '' until the day is worked out */
+	get day(): string {
+		return this.#state.value?.day ?? '';
+	}
 	get problem() {
 		return this.#state.problem;
 	}
