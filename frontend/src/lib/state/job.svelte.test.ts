@@ -212,3 +212,16 @@ test('what is tried counts on top of what is kept, and not once more while it is
 	await keeping;
 	expect([store.kept?.revision, store.onTop]).toEqual([2, []]);
 });
+
+test('doubts of the day follow the others, and what is open does not start anew for them', async () => {
+	const told = { revision: 1, records: '0', counting: null, concrete: { second_way_m3: 1 }, findings: [], stops: [] };
+	const gate = (words: string) => [{ id: 'gate', state: 'loop', words }];
+	doubts.push(answer({ ...told, later: true, stages: gate('…') }), answer({ ...told, later: false, stages: gate('6:30 passes') }));
+	const store = await opened();
+	await vi.advanceTimersByTimeAsync(10);
+	const before = store.kept;
+	expect(store.doubts?.stages[0]?.words).toBe('…');
+	await vi.advanceTimersByTimeAsync(600);
+	expect(store.doubts?.stages[0]?.words).toBe('6:30 passes');
+	expect(store.kept).toBe(before);
+});

@@ -145,9 +145,13 @@ export class JobStore {
 			if (now === asked) [this.counting, this.graded] = [got.counting, got.graded];
 			if (got.counting !== null) return now === asked ? void this.#follow() : undefined;
 			if (now?.revision !== got.revision || now.records !== got.records) return;
+			const before = this.doubts;
 			this.doubts = got;
-			this.kept = { ...now, figure: { ...now.figure, concrete: got.concrete ?? now.figure.concrete } };
 			if (got.later) this.#followLater(500);
+			/* doubts of the day came after the others: the numbers stand already, and nothing that is open may start anew */
+			const stands = before?.later && before.revision === got.revision && before.records === got.records;
+			if (stands && (now.figure.concrete?.second_way_m3 ?? null) !== null) return;
+			this.kept = { ...now, figure: { ...now.figure, concrete: got.concrete ?? now.figure.concrete } };
 		} catch (error) {
 			if (error instanceof Offline) this.#followLater();
 			else if (!(error instanceof ApiProblem)) throw error;
