@@ -216,7 +216,10 @@ test('what is tried counts on top of what is kept, and not once more while it is
 test('doubts of the day follow the others, and what is open does not start anew for them', async () => {
 	const told = { revision: 1, records: '0', counting: null, concrete: { second_way_m3: 1 }, findings: [], stops: [] };
 	const gate = (words: string) => [{ id: 'gate', state: 'loop', words }];
-	doubts.push(answer({ ...told, later: true, stages: gate('…') }), answer({ ...told, later: false, stages: gate('6:30 passes') }));
+	doubts.push(
+		answer({ ...told, later: true, stages: gate('…') }),
+		answer({ ...told, later: false, stages: gate('6:30 passes') })
+	);
 	const store = await opened();
 	await vi.advanceTimersByTimeAsync(10);
 	const before = store.kept;
