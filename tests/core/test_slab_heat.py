@@ -75,7 +75,7 @@ def test_under_a_blanket_that_lets_nothing_through_a_thick_block_warms_as_withou
 def test_half_the_grid_moves_no_event_and_heat_adds_up(poured):
     traces = warmed_all([poured], 72)[0]
     whole, half = told(poured, traces), warmed(poured, 72, HALF)
-    for name in ("float_h", "initial_h", "final_h", "early_saw_h"):
+    for name in ("float_h", "initial_h", "final_h", "early_saw_h", "saw_from_h", "saw_until_h", "safe_h", "freezes_h"):
         assert getattr(half, name) == pytest.approx(getattr(whole, name), abs=0.01), name
     assert half.peak_c == pytest.approx(whole.peak_c, abs=0.1)
     assert abs(traces.lost_j_m2) < 0.001 * traces.made_j_m2

@@ -35,6 +35,7 @@ class OrderState(BaseModel):
     sure: SureTold | None = None
     mix: MixFound | None = None
     heat: Balance | None = None
+    air_from: str = ""
     delivery: DeliveryTold | None = None
     cost: Costed | None = None
     called: Called | None = None

@@ -190,6 +190,7 @@ export const orderWords = {
 		by: (who: string) => (who ? `, ${who}` : ''),
 		open: 'Open it again',
 		heat: 'Where the heat balances',
+		airBy: (air: string, name: string) => `Air ${air} while it is poured, by ${name}.`,
 		heatHow: 'Each stands at its own temperature, as big as the heat it holds.',
 		mixed: (a: string, b: string, most: string) => `mixed ${a}, here ${b}, limit ${most}`,
 		ten: (by: string) => `Ten degrees more in the water moves it ${by}.`,

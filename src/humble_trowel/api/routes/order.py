@@ -23,7 +23,7 @@ def order(request: Request, job_id: JobId, body: OrderAsked) -> OrderState:
     if body.tab in ("sure", "call"):
         state.sure = job.sure_told
     if body.tab == "mix":
-        state.mix, state.heat = job.mix_found, job.heat
+        state.mix, state.heat, state.air_from = job.mix_found, job.heat, job.air_from
     if body.tab == "trucks":
         tried = body.spacing_min is not None or body.seed != 1 or bool(body.late_min)
         state.delivery = job.delivery_with(body.spacing_min, body.seed, body.late_min) if tried else job.delivery

@@ -6,6 +6,7 @@ import math
 from collections.abc import Mapping
 
 from humble_trowel.core.cost.cost import Costed, Takes, costed, thicker
+from humble_trowel.core.day.air import plan_in_air, pour_hours
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.job.figure import FigureAnswers
 from humble_trowel.core.kept import kept
@@ -18,10 +19,13 @@ from humble_trowel.core.order.hold import Hold, belief_of, held, site_of
 from humble_trowel.core.order.records import OrderCalled
 from humble_trowel.core.order.risk_findings import order_doubts
 from humble_trowel.core.order.told import SureTold, sure_told
+from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.pour_sim.findings import pour_doubts
 from humble_trowel.core.pour_sim.of_job import NOBODY_LATE, Part, sets_of
 from humble_trowel.core.pour_sim.parts import parts_of_floor, parts_of_strips
 from humble_trowel.core.pour_sim.told import DeliveryTold, clock, delivery
+from humble_trowel.core.weather.hours import HourRow
+from humble_trowel.core.weather.records import WeatherIn
 
 BAR_MM = 25.4  # no bar of a slab is thicker
 
@@ -42,6 +46,21 @@ class DecidingAnswers(FigureAnswers):
         if self.screed is not None and self.screed.strips:
             return parts_of_strips(self.screed)
         return parts_of_floor(self.solid, self.numbers.net_m3)
+
+    @kept("plan", "records")
+    def pour_hours(self) -> list[HourRow]:
+        """The weather while it is poured, as far as it is known."""
+        return pour_hours(self.plan, self.records.of(WeatherIn))
+
+    @property
+    def plan_in_air(self) -> Plan:
+        """The plan with the air of its pour, from that weather where nobody typed one."""
+        return plan_in_air(self.plan, self.pour_hours)
+
+    @property
+    def air_from(self) -> str:
+        """Whose forecast says how warm the air is; '' where it is typed, or not known."""
+        return self.pour_hours[0].from_name if self.pour_hours and self.plan.mix.air_c is None else ""
 
     @kept("plan", "solid", "ways", "records")
     def planned_pour(self) -> DeliveryTold | None:
@@ -64,7 +83,7 @@ class DecidingAnswers(FigureAnswers):
     ) -> DeliveryTold | None:
         strips = self.screed is not None and bool(self.screed.strips)
         return delivery(
-            self.plan, self.ways, self.loads_m3, self.pour_parts, by_strips=strips, spacing_min=spacing_min, seed=seed, search=search, late_min=late_min
+            self.plan_in_air, self.ways, self.loads_m3, self.pour_parts, by_strips=strips, spacing_min=spacing_min, seed=seed, search=search, late_min=late_min
         )  # fmt: skip
 
     @kept("plan", "solid", "ways", "records")
@@ -106,19 +125,15 @@ class DecidingAnswers(FigureAnswers):
         gaps = [way.spacing_mm for way in ways if way.spacing_mm is not None and way.way == "bars"]
         clear = min(gaps) - BAR_MM if gaps else None
         mesh = any(way.way in ("mesh", "rolls", "mesh-tied") for way in ways)
-        return advised(
-            self.plan,
-            Around(
-                self.thin_mm, clear, laid is not None and laid.mass_kg > 0, mesh, sets_of(self.plan, self.ways.pour)
-            ),
-        )
+        sets = sets_of(self.plan_in_air, self.ways.pour)
+        return advised(self.plan_in_air, Around(self.thin_mm, clear, laid is not None and laid.mass_kg > 0, mesh, sets))
 
     @property
     def heat(self) -> Balance:
         """Where the heat of the mix balances."""
         own = self.ways.pour
         road = self.plan.order.travel_min if self.plan.order.travel_min is not None else own.travel_min
-        return balance(self.plan.mix, self.thin_mm, road / 60)
+        return balance(self.plan_in_air.mix, self.thin_mm, road / 60)
 
     @property
     def sure_told(self) -> SureTold | None:

@@ -38,6 +38,10 @@ class Clock:
         known = when if when.tzinfo is not None else when.replace(tzinfo=self.zone)
         return (known.astimezone(UTC) - self.midnight.astimezone(UTC)).total_seconds() / 3600
 
+    def hour_at(self, when: str) -> float:
+        """The same of a time as it is written."""
+        return self.hour_of(datetime.fromisoformat(when))
+
     def at(self, hour: float) -> datetime:
         """What stands on the wall so many hours after that midnight."""
         return (self.midnight.astimezone(UTC) + timedelta(hours=hour)).astimezone(self.zone)

@@ -94,6 +94,7 @@
 		{#if wide > 100}<HeatPlank {heat} units={store.units} {wide} />{/if}
 	</div>
 	<p class="mt-8">
+		{#if data.airFrom}{words.airBy(degrees(heat.air_c), data.airFrom)}{/if}
 		{words.ten(`${(store.units === 'mm' ? heat.per_ten_c : heat.per_ten_c).toFixed(1)}°`)}
 		{#if heat.water_for_c !== null}<b>{words.waterFor(degrees(heat.water_for_c))}</b>{/if}
 		{#if heat.ice_kg > 0.5}<b

@@ -62,6 +62,10 @@ export class OrderData {
 	get heat() {
 		return this.#state.value?.heat ?? null;
 	}
+	/** Whose forecast says how warm the air is; '' where it is typed or unknown. */
+	get airFrom() {
+		return this.#state.value?.air_from ?? '';
+	}
 	get delivery() {
 		return this.#state.value?.delivery ?? null;
 	}
