@@ -237,7 +237,8 @@ def test_the_shady_part_sets_later_on_a_hot_day():
 
 def test_the_order_takes_its_air_from_the_weather_of_the_pour_until_somebody_types_one():
     """So a hot forecast makes joints too old sooner, and the mix warmer as placed; what is typed stays."""
-    cool, hot = day_job(air_c=10.0), day_job(air_c=33.0)
+    open_air = pour(mix={"air_c": None})
+    cool, hot = day_job(open_air, air_c=10.0), day_job(open_air, air_c=33.0)
     assert hot.heat.air_c == 33.0 and hot.air_from == "Made up"
     assert hot.planned_pour.joint.limit_min < cool.planned_pour.joint.limit_min
     typed = day_job(pour(mix={"air_c": 5.0}), air_c=33.0)
