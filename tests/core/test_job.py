@@ -24,7 +24,7 @@ from humble_trowel.core.plan.refs import by_id as named
 from humble_trowel.core.plan.ways import JobWays, Ways
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.report import Report
-from humble_trowel.core.stages import findings, report, stops
+from humble_trowel.core.stages import report, stops
 from humble_trowel.files import report_names
 from humble_trowel.files.job_file import parse_job
 
@@ -181,12 +181,6 @@ def test_a_stop_of_any_stage_stops_the_call_and_stands_on_the_yard(made, code, s
     assert own.state == "flagged" and "stop" in own.words
 
 
-def test_keys_of_stages_that_are_not_built_are_named_and_kept():
-    doubtful = Job(plan(schedule={"mats": [{"bar": "#4"}]}))
-    (row,) = [row for row in findings(doubtful) if row.code == "not-counted-yet"]
-    assert row.where == "schedule" and doubtful.plan.schedule == {"mats": [{"bar": "#4"}]}
-
-
 class ToyCount(Report):
     count: int
 
@@ -203,17 +197,16 @@ class ToyReport(stages.StageReport):
 
 def test_a_toy_stage_of_one_row_is_seen_in_report_yard_string_and_order(monkeypatch):
     toy = stages.Stage(
-        "toy", ("schedule",),
+        "toy", (),
         lambda one: [finding("form-tall", "toy", "The toy stops it.", "Put the toy away.")],
         lambda one: stages.Standing("flagged", "toy out"), ToyReport,
     )  # fmt: skip
     for place in (stages, report_names):
         monkeypatch.setattr(place, "STAGES", (*stages.STAGES, toy))
-    one = Job(plan(schedule={"bars": 3}))
+    one = Job(plan())
     assert report(one)["toy"] == {"count": 1}
     assert "The toy stops it." in [row.words for row in stops(one)] and yard.yard_line(one).stops == "The toy stops it."
     assert [stage.standing(one).words for stage in stages.STAGES][-1] == "toy out"
-    assert "not-counted-yet" not in [row.code for row in findings(one)]
     assert "| `toy.count` | whole number |" in report_names.report_names()
 
 

@@ -77,11 +77,13 @@ def test_a_clockwise_outline_is_turned_and_its_sides_with_it():
     assert turned.edges[0].sides == [3, 0]
 
 
-def test_a_file_goes_round_without_loss_later_stages_too():
-    later = job(schedule={"any": [1, {"thing": None}]}, beams=[], walk="10' e 3")
+def test_a_file_goes_round_without_loss():
+    later = job(
+        schedule={"tasks": [{"key": "steel", "on": "2027-06-15", "booked_by": "Teasel"}]}, beams=[], walk="10' e 3"
+    )
     once = write_job(read_plan(later))
     assert write_job(parse_job(once)) == once
-    assert json.loads(once)["schedule"] == {"any": [1, {"thing": None}]}
+    assert json.loads(once)["schedule"]["tasks"][0]["booked_by"] == "Teasel"
     assert json.loads(once)["walk"]["text"] == "10' e 3"
 
 

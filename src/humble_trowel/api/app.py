@@ -24,6 +24,7 @@ from humble_trowel.api.routes import (
     day,
     edges,
     embeds,
+    gate,
     gauge,
     ground,
     jobs,
@@ -59,7 +60,7 @@ REFUSALS = {
     507: "The disk takes no more.",
 }
 ROUTERS = (
-    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, order.router, day.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
+    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, order.router, day.router, gate.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
     rules.router, readings.router,
 )  # fmt: skip
 HOUR_S = 3600

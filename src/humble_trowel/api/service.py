@@ -5,7 +5,7 @@ from __future__ import annotations
 import sqlite3
 from collections.abc import Iterator, Sequence
 from contextlib import contextmanager
-from datetime import UTC, datetime
+from datetime import UTC, date, datetime
 from functools import partial
 from threading import Lock
 from typing import Any
@@ -25,6 +25,7 @@ from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.record_kinds import KIND_OF, RECORD_KINDS, read_records
+from humble_trowel.core.schedule.scheduled import Scheduled
 from humble_trowel.core.stages import STAGES, findings, standing, stops
 from humble_trowel.core.stages.stage import Standing
 from humble_trowel.core.units import Units
@@ -50,6 +51,7 @@ class Service:
             KEPT_BYTES, getsizeof=lambda job: job.size_bytes
         )
         self._tried: LRUCache[tuple[int, str], Job] = LRUCache(TRIED_JOBS)
+        self._scheduled: LRUCache[tuple[int, date], tuple[Job, Scheduled]] = LRUCache(TRIED_JOBS)
         self._crew: tuple[int, Ways] | None = None
         self._data_stamp: int | None = None
         self.ways_unread = ""  # why the newest ways are not those in use
@@ -148,6 +150,18 @@ class Service:
         made = Job(apply(job.plan, edits)[0], job.crew, job.records, before=job)
         with self._lock:
             self._tried[key] = made
+        return made
+
+    def scheduled(self, job: Job, today: date) -> Scheduled:
+        """The days of a job's trades, once for each day on which somebody looks. Raises InputError for loops."""
+        key = (id(job), today)
+        with self._lock:
+            kept = self._scheduled.get(key)
+        if kept is not None and kept[0] is job:
+            return kept[1]
+        made = job.scheduled(today)
+        with self._lock:
+            self._scheduled[key] = (job, made)
         return made
 
     def begun(self, job_id: str) -> Job:

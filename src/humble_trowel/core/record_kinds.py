@@ -7,6 +7,7 @@ from typing import Any
 
 from humble_trowel.core.embeds.record_kinds import EMBED_RECORDS
 from humble_trowel.core.footings.record_kinds import FOOTING_RECORDS
+from humble_trowel.core.gate.record_kinds import GATE_RECORDS
 from humble_trowel.core.ground.record_kinds import GROUND_RECORDS
 from humble_trowel.core.lines.record_kinds import LINES_RECORDS
 from humble_trowel.core.lines.records import Struck
@@ -40,6 +41,7 @@ RECORD_KINDS: tuple[RecordKind[Any], ...] = (
     *SCREED_RECORDS,
     *ORDER_RECORDS,
     *WEATHER_RECORDS,
+    *GATE_RECORDS,
     *PHOTO_RECORDS,
     StruckKind(),
 )

@@ -9,7 +9,7 @@ from pathlib import Path
 from typing import Any
 
 from humble_trowel.core.errors import PlanError
-from humble_trowel.core.plan.document import LATER_STAGES, Plan
+from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.reading.plain_errors import key_path
 from humble_trowel.files.strict_json import MOST_DIGITS, odd_sign, too_deep
@@ -87,9 +87,8 @@ def read_job(path: Path) -> Plan:
 
 
 def plan_data(plan: Plan) -> dict[str, Any]:
-    """The document as plain data; keys of later stages only where they are used."""
-    data = plan.model_dump(mode="json")
-    return {key: value for key, value in data.items() if key not in LATER_STAGES or value is not None}
+    """The document as plain data."""
+    return plan.model_dump(mode="json")
 
 
 def write_job(plan: Plan) -> bytes:

@@ -16,6 +16,7 @@ from humble_trowel.core.edits.bays import BAY_EDITS
 from humble_trowel.core.edits.beams import BEAM_EDITS
 from humble_trowel.core.edits.beside import BESIDE_EDITS
 from humble_trowel.core.edits.called import CALL_EDITS
+from humble_trowel.core.edits.called_day import CallDay
 from humble_trowel.core.edits.called_kind import KIND_EDITS
 from humble_trowel.core.edits.carry_parts import parts_on_outline
 from humble_trowel.core.edits.covering import COVERING_EDITS
@@ -35,6 +36,7 @@ from humble_trowel.core.edits.order import ORDER_EDITS
 from humble_trowel.core.edits.outline import OUTLINE_EDITS
 from humble_trowel.core.edits.pads import PAD_EDITS
 from humble_trowel.core.edits.recesses import RECESS_EDITS
+from humble_trowel.core.edits.schedule import SCHEDULE_EDITS
 from humble_trowel.core.edits.screed_calls import SCREED_EDITS
 from humble_trowel.core.edits.set_bolts import BOLT_EDITS
 from humble_trowel.core.edits.steel import STEEL_EDITS
@@ -53,7 +55,7 @@ from humble_trowel.core.reading.plain_errors import plan_error
 
 EDITS: tuple[type[EditBase], ...] = (
     *OUTLINE_EDITS, *OPENING_EDITS, *ZONE_EDITS, *EDGE_EDITS, *BESIDE_EDITS, *FORM_EDITS, *GROUND_EDITS, *BEAM_EDITS, *BAY_EDITS, *PAD_EDITS,
-    *RECESS_EDITS, *TOP_EDITS, *FOOTING_EDITS, *WALL_EDITS, *ALONGSIDE_EDITS, *UNDERSLAB_EDITS, *COVERING_EDITS, *HEATED_EDITS, *STEEL_EDITS, *EMBED_EDITS, WalkWall, *BOLT_EDITS, *JOINT_EDITS, *SCREED_EDITS, *ORDER_EDITS, *DAY_EDITS, *CALL_EDITS, *KIND_EDITS, *KIND_OF_JOB_EDITS, Template, TakeOut, SetFields, ReplacePlan,
+    *RECESS_EDITS, *TOP_EDITS, *FOOTING_EDITS, *WALL_EDITS, *ALONGSIDE_EDITS, *UNDERSLAB_EDITS, *COVERING_EDITS, *HEATED_EDITS, *STEEL_EDITS, *EMBED_EDITS, WalkWall, *BOLT_EDITS, *JOINT_EDITS, *SCREED_EDITS, *ORDER_EDITS, *DAY_EDITS, *SCHEDULE_EDITS, CallDay, *CALL_EDITS, *KIND_EDITS, *KIND_OF_JOB_EDITS, Template, TakeOut, SetFields, ReplacePlan,
 )  # fmt: skip
 if TYPE_CHECKING:
     Edit = EditBase

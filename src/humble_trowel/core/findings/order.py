@@ -20,13 +20,6 @@ KINDS = (
         "cannot-compute", "stop", "a fault of the program in one part of the answer; the rest stands", "order", ()
     ),
     FindingKind("record-unread", "check", "a record of the site cannot be read and counts for nothing", "order", ()),
-    FindingKind(
-        "not-counted-yet",
-        "check",
-        "the file says something whose stage is not built yet, so nothing of it counts",
-        "order",
-        (),
-    ),
     FindingKind("order-under-drawn", "check", "less is ordered than is drawn", "order", ("sure",)),
     FindingKind("order-short", "check", "five or more of twenty pours run short at this order", "order", ("sure",)),
     FindingKind("truck-under-least", "check", "a truck carries less than the plant's least load", "order", ("sure",)),

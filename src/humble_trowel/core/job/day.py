@@ -35,7 +35,9 @@ class DayAnswers(DecidingAnswers):
         except InputError:
             return None  # a finding says so
         return day_of(
-            Asked(self.plan_in_air, self.ways, self.solid, pour, self.records.of(WeatherIn), self.records.named(Footprint))
+            Asked(
+                self.plan_in_air, self.ways, self.solid, pour, self.records.of(WeatherIn), self.records.named(Footprint)
+            )
         )
 
     @property

@@ -23,6 +23,7 @@ from humble_trowel.core.plan.joint_parts import Joints
 from humble_trowel.core.plan.mix import Mix
 from humble_trowel.core.plan.model import Id, Model, Row
 from humble_trowel.core.plan.order_parts import Contact, OrderNotes, Quote
+from humble_trowel.core.plan.schedule_parts import Schedule
 from humble_trowel.core.plan.screed_parts import Screed
 from humble_trowel.core.plan.shape_parts import (
     Beam,
@@ -134,9 +135,6 @@ class FormRow(Row):
     left_out: StrictBool = False
 
 
-LATER_STAGES = ("schedule",)
-
-
 class Plan(Model):
     """One job file. Names are fixed: extend them, never rename. corner_ids and opening_ids stand beside their lists."""
 
@@ -185,9 +183,9 @@ class Plan(Model):
     embeds: Embeds = Embeds()
     screed: Screed = Screed()
     joints: Joints = Joints()
-    schedule: Any = None
+    schedule: Schedule = Schedule()
 
-    @field_validator("quote", "day", "underslab", "steel", "embeds", "screed", "joints", mode="before")
+    @field_validator("quote", "day", "underslab", "steel", "embeds", "screed", "joints", "schedule", mode="before")
     @classmethod
     def _nothing_said(cls, value: Any) -> Any:
         return {} if value is None else value

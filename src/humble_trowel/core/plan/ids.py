@@ -29,6 +29,7 @@ Kind = Literal[
     "existing", "forms", "benchmarks", "layers", "footings", "pours", "walls", "laps",
     "sidewalks", "ramps", "services", "risers", "treatments", "heated", "dowels", "stud_walls", "bolts", "straps", "groups", "joints", "keys",
     "strips", "pad_lines", "stands", "spare", "quote_lines", "around",
+    "tasks", "papers",
 ]  # fmt: skip
 ROWS: dict[Kind, str] = {
     "zones": "z", "edges": "e", "beams": "b", "pads": "p", "recesses": "r", "side_pads": "s", "kerbs": "k",
@@ -42,6 +43,7 @@ NAMES: dict[Kind, str] = {
     "treatments": "treatment", "heated": "heated room", "dowels": "row of dowels", "stud_walls": "wall", "bolts": "bolt", "straps": "strap",
     "groups": "bolt group", "joints": "joint", "keys": "keyed joint", "strips": "strip", "pad_lines": "pad line", "stands": "place of the truck",
     "spare": "thing to pour with the rest", "quote_lines": "line of the quote", "around": "thing that shades",
+    "tasks": "task", "papers": "paper",
 }  # fmt: skip
 BURIED: dict[Kind, str] = {"services": "v", "risers": "i", "treatments": "n", "heated": "d"}  # rows of `underslab`
 IN_STEEL: dict[Kind, str] = {"dowels": "y", "keys": "yk"}  # rows of `steel`
@@ -53,6 +55,7 @@ IN_SCREED: dict[Kind, tuple[str, str]] = {  # list and letters of rows of `scree
 }  # fmt: skip
 IN_ORDER: dict[Kind, tuple[str, str, str]] = {  # key of the plan, list and letters of its rows
     "spare": ("order", "spare", "os"), "quote_lines": ("quote", "extra", "oq"), "around": ("day", "around", "dn"),
+    "tasks": ("schedule", "tasks", "ht"), "papers": ("schedule", "papers", "hp"),
 }  # fmt: skip
 T = TypeVar("T", bound=Row)
 
@@ -130,9 +133,10 @@ def _order_named(plan: Plan) -> dict[str, Any]:
     """Order and quote with an id for each of their rows, where one is missing."""
     changes: dict[str, Any] = {}
     for holder, own, letters in IN_ORDER.values():
-        rows: Sequence[Row] = getattr(getattr(plan, holder), own)
+        now = changes.get(holder, getattr(plan, holder))
+        rows: Sequence[Row] = getattr(now, own)
         if any(not row.id for row in rows):
-            changes[holder] = getattr(plan, holder).model_copy(update={own: _named(rows, letters)})
+            changes[holder] = now.model_copy(update={own: _named(rows, letters)})
     return changes
 
 

@@ -19,6 +19,7 @@ from humble_trowel.core.plan.joint_ways import JointWays
 from humble_trowel.core.plan.local_rules import LIMIT_OF, LocalRule
 from humble_trowel.core.plan.pour_ways import PourWays
 from humble_trowel.core.plan.price_ways import PriceWays
+from humble_trowel.core.plan.schedule_ways import ScheduleWays
 from humble_trowel.core.plan.screed_ways import ScreedWays
 from humble_trowel.core.plan.steel_ways import SteelWays
 from humble_trowel.core.plan.underslab_ways import UnderslabWays
@@ -104,6 +105,7 @@ class Ways(WaysPart):
     pour: PourWays = PourWays()
     prices: PriceWays = PriceWays()
     day: DayWays = DayWays()
+    schedule: ScheduleWays = ScheduleWays()
     local_rules: dict[str, LocalRule] = {}
 
     @field_validator("local_rules")

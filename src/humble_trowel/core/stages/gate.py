@@ -1,16 +1,24 @@
-"""The stage of the gate: may we pour? So far its day: weather, drying, set and starts."""
+"""The stage of the gate: may we pour? Holds, the walk, papers, its day, trades and their days."""
 
 from __future__ import annotations
 
-import math
+from collections.abc import Mapping
+from datetime import date
 from typing import Self
 
 from humble_trowel.core.day.report import ClockReport, DayReport, StartReport, day_report, local
-from humble_trowel.core.day.told import clock_text
+from humble_trowel.core.errors import InputError
 from humble_trowel.core.findings import Finding
+from humble_trowel.core.gate.holds import GateFacts, GateTold, StageStands, gate_of
+from humble_trowel.core.gate.report import GateReport, ScheduleReport, WalkReport
 from humble_trowel.core.job import Job
+from humble_trowel.core.schedule.sheet import ScheduleTold, schedule_told
+from humble_trowel.core.stages.before_gate import BEFORE_GATE, standing_before, stops_before
 from humble_trowel.core.stages.stage import StageReport, Standing
 from humble_trowel.core.weather.hours import clock_of
+
+NO_DAYS: Mapping[str, str] = {}
+HOLDING = ("slab-freezes", "drying-fast", "weather-short")
 
 
 def findings_of(job: Job) -> list[Finding]:
@@ -18,44 +26,93 @@ def findings_of(job: Job) -> list[Finding]:
     return job.day_findings
 
 
+def gate_told(
+    job: Job, today: date | None = None, days: Mapping[str, str] = NO_DAYS, *, weather: bool = True
+) -> GateTold:
+    """May we pour? days: when tasks of the schedule are done, by key; weather: also doubts about the day, which take long."""
+    doubts = [row for row in job.day_findings if row.code in HOLDING] if weather else []
+    stopped = stops_before(job)
+    stages = [StageStands(one.id, (own := standing_before(one, job, stopped)).state, own.words) for one in BEFORE_GATE]
+    lines = job.tested.lines if job.tested else []
+    failed = [
+        (line.id, f"{line.name}: {line.told.words}") for line in lines if line.told and line.told.state == "failed"
+    ]
+    here, needed = job.pour_hands
+    return gate_of(
+        GateFacts(
+            job.plan.order.pour_at, today, stages, stopped, doubts, job.visits, job.walked, job.papers, job.walk_checks,
+            job.overruled, job.site_changes, failed, here, needed, "", days,
+        )
+    )  # fmt: skip
+
+
 def standing_of(job: Job) -> Standing:
-    """Its knot: a day, weather, then whether the booked start passes."""
-    plan = job.plan
-    if plan.outline is None:
+    """Its knot: how many things hold the pour."""
+    if job.plan.outline is None:
         return Standing("loop", "to do")
-    if plan.order.pour_at is None:
-        return Standing("loop", "no day")
-    found = job.day
-    if found is None:
-        return Standing("loop", "no weather")
-    if any(row.code == "slab-freezes" for row in job.day_findings):
-        return Standing("flagged", "it freezes")
-    clock = clock_of(plan.site, plan.order.pour_at)
-    booked = min(found.starts, key=lambda row: abs(row.at_h - found.start_h), default=None)
-    if booked is not None and booked.passes and abs(booked.at_h - found.start_h) < 0.26:
-        return Standing("tight", f"{clock_text(clock, found.start_h)} passes")
-    if found.best_h is None:
-        return Standing("loop", "no start")
-    if math.floor(found.best_h / 24) == math.floor(found.start_h / 24):
-        return Standing("loop", f"till {clock_text(clock, found.best_h)}")
-    return Standing("loop", "another day")
+    told = gate_told(job)
+    if told.may_pour:
+        return Standing("tight", "pour")
+    count = len(told.holds)
+    stuck = any(row.hard and row.code.split("/")[0] in ("stop", "failed", "frozen", "freezes") for row in told.holds)
+    words = "1 hold" if count == 1 else f"{count} holds"
+    return Standing("flagged" if stuck and told.pour_at is not None else "loop", words)
+
+
+def as_of(job: Job) -> date | None:
+    """From when on trades are scheduled where nobody says what day it is: as it is said, else from the newest weather on."""
+    if job.plan.schedule.start_on:
+        return date.fromisoformat(job.plan.schedule.start_on)
+    days = list(job.sky_days)
+    return min(days) if days and job.plan.order.pour_at else None
+
+
+def hold_days(told: ScheduleTold) -> dict[str, str]:
+    """When what holds is lifted, by the key of its task; the walk the working day before the pour."""
+    days = {row.key: row.finish for row in told.tasks}
+    pour = next((row.start for row in told.tasks if row.key == "pour"), None)
+    if pour is not None:
+        before = [row.on for row in told.days if row.works and row.on < pour]
+        days["walk"] = before[-1] if before else pour
+    return days
 
 
 class GateStage(StageReport):
-    """What the gate answers; null and empty without a day or its weather."""
+    """What the gate answers; day, clock, starts are null and empty without a day or its weather, schedule without a first day."""
 
     day: DayReport | None
     clock: list[ClockReport]
     starts: list[StartReport]
+    gate: GateReport | None
+    walk: list[WalkReport]
+    schedule: ScheduleReport | None
 
     @classmethod
     def of(cls, job: Job) -> Self:
         """Its part of a job's answer."""
+        if job.plan.outline is None:
+            return cls(day=None, clock=[], starts=[], gate=None, walk=[], schedule=None)
+        rest = {
+            "gate": GateReport.of(gate_told(job)),
+            "walk": WalkReport.of_walk(job.walked),
+            "schedule": _schedule(job),
+        }
         found = job.day
         if found is None or job.plan.order.pour_at is None:
-            return cls(day=None, clock=[], starts=[])
+            return cls(day=None, clock=[], starts=[], **rest)
         clock = clock_of(job.plan.site, job.plan.order.pour_at)
         return cls(
             day=day_report(found, clock), clock=[ClockReport.of(row, clock) for row in found.clock],
             starts=[StartReport(at=local(clock, row.at_h), passes=row.passes, why_not=[one.words for one in row.why_not]) for row in found.starts],
+            **rest,
         )  # fmt: skip
+
+
+def _schedule(job: Job) -> ScheduleReport | None:
+    start = as_of(job)
+    if start is None:
+        return None
+    try:
+        return ScheduleReport.of(schedule_told(job.plan, job.ways, job.scheduled(start)))
+    except InputError:
+        return None  # a loop: the screen of trades says which
