@@ -11,7 +11,7 @@ from humble_trowel.core.findings import Finding
 from humble_trowel.core.gate.changes import ChangeTold, Effect
 from humble_trowel.core.gate.holds import GateTold
 from humble_trowel.core.gate.papers import Paper, UsualPaper
-from humble_trowel.core.gate.walk import Walked
+from humble_trowel.core.gate.walk import GateWalk
 from humble_trowel.core.gate.week import WeekTold
 from humble_trowel.core.plan.values import Day
 from humble_trowel.core.schedule.sheet import ScheduleTold
@@ -42,7 +42,7 @@ class GateState(BaseModel):
     days; wrong_at: the field. moved_to: the first day of the trial where edits are tried."""
 
     told: GateTold | None = None
-    walk: Walked | None = None
+    walk: GateWalk | None = None
     signatures: list[Signed] = []
     weather: bool = True
     schedule: ScheduleTold | None = None

@@ -37,7 +37,8 @@ export interface Rows {
 }
 /** The picture that a row names. */
 export function pictureOf(row: Row): string | null {
-	const photo = row.said.kind === 'record' && row.said.record.kind === 'photo' ? row.said.record.values.photo : null;
+	const shows = row.said.kind === 'record' && ['photo', 'paper'].includes(row.said.record.kind);
+	const photo = shows && row.said.kind === 'record' ? row.said.record.values.photo : null;
 	return typeof photo === 'string' ? photo : null;
 }
 

@@ -47,6 +47,11 @@ export const outboxWords = {
 		'order-called': 'Call to the plant',
 		weather: 'Weather',
 		footprint: 'Print',
+		check: 'Look on the walk',
+		overruled: 'Hold taken on',
+		paper: 'Paper',
+		signature: 'Signature',
+		'site-change': 'Change on site',
 		'set-lesson': 'How it set',
 		photo: 'Photo',
 		struck: 'Struck out'

@@ -41,7 +41,7 @@ export const w = {
 		embeds: 'Take a wall from each side, or say it comes whole',
 		screed: 'Lay the strips by rule, then move them',
 		order: 'Comes by itself; then ask the plant',
-		gate: 'Say the day, and ask the forecast'
+		gate: 'Book a day, and walk round the slab'
 	},
 	guess: {
 		label: 'Slab, thick',
@@ -131,7 +131,16 @@ export const w = {
 			call: { name: 'Call-in', ask: 'What do I say to the plant?' }
 		}
 	},
-	gate: { tabs: { day: { name: 'Day', ask: 'When do we start?' } } },
+	gate: {
+		tabs: {
+			holds: { name: 'Holds', ask: 'May we pour?' },
+			day: { name: 'Day', ask: 'When do we start?' },
+			trades: { name: 'Trades', ask: 'What drives the pour day?' },
+			week: { name: 'Week', ask: 'Who is where?' },
+			papers: { name: 'Papers', ask: 'What paper is missing?' },
+			changes: { name: 'Changes', ask: 'What was changed on site?' }
+		}
+	},
 	edges: { tabs: edgeTabs },
 	moreBelow: 'more below',
 	callKeys: {

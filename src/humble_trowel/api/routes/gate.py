@@ -19,7 +19,7 @@ from humble_trowel.core.gate.week import WeekJob, tasks_of, week_of
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.values import Day
 from humble_trowel.core.schedule.sheet import schedule_told
-from humble_trowel.core.stages.gate import gate_told, hold_days
+from humble_trowel.core.stages.gate import gate_told
 from humble_trowel.store import jobs
 
 router = APIRouter(route_class=StrictRoute, prefix="/api", tags=["gate"])
@@ -39,8 +39,7 @@ def gate(request: Request, job_id: JobId, body: GateAsk) -> GateState:
     if body.tab == "holds":
         later = job.day_asked and service.counting(job, f"{job_id}#tried" if body.edits else job_id, ("day",), SOON_S)
         state.weather = later is None or later is False
-        days = hold_days(state.schedule) if state.schedule else {}
-        state.told = gate_told(job, today, days, weather=state.weather)
+        state.told = gate_told(job, today, state.schedule, weather=state.weather)
         state.walk = job.walked
         state.signatures = [
             Signed(record=name, of=one.of, name=one.name, at=one.at, strokes=one.strokes)

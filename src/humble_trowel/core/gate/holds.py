@@ -10,7 +10,7 @@ from humble_trowel.core.findings import Finding
 from humble_trowel.core.gate.hard import is_hard
 from humble_trowel.core.gate.papers import Paper
 from humble_trowel.core.gate.records import Overruled, SiteChange, WalkCheck
-from humble_trowel.core.gate.walk import Walked
+from humble_trowel.core.gate.walk import GateWalk
 from humble_trowel.core.units import number_word
 
 STAGE_NAMES = {
@@ -23,7 +23,7 @@ LOOKS = {"lines": "square", "ground": "flat", "edges": "edges"}
 
 
 @dataclass(frozen=True)
-class Hold:
+class GateHold:
     """Something that keeps the pour from going. code: stable; what: in words; stops: what waits for it; who lifts it; lifts_at: when, ISO day or time,
     None where nobody knows; late: that is after the pour. goes: stage, tab and what to pick there; act: the word on the button."""
 
@@ -72,7 +72,7 @@ class GateFacts:
     stops: Sequence[Finding]
     weather: Sequence[Finding]
     visits: Sequence[str]
-    walk: Walked
+    walk: GateWalk
     papers: Sequence[Paper]
     checks: Sequence[tuple[str, WalkCheck]]
     overruled: Sequence[tuple[str, Overruled]]
@@ -80,8 +80,8 @@ class GateFacts:
     failed_tests: Sequence[tuple[str, str]]
     hands: int
     hands_needed: int
-    called: str  # '' not asked, 'called', 'stale', 'no'
     days: Mapping[str, str]
+    clashes: Sequence[tuple[str, str]] = ()
 
 
 @dataclass(frozen=True)
@@ -93,8 +93,8 @@ class GateTold:
     beside: str
     pour_at: str | None
     passed: bool
-    holds: list[Hold]
-    overruled: list[Hold]
+    holds: list[GateHold]
+    overruled: list[GateHold]
     lifted: list[Lifted]
 
 
@@ -123,12 +123,12 @@ def gate_of(facts: GateFacts) -> GateTold:
     )
 
 
-def _order(row: Hold) -> tuple[str, int]:
+def _order(row: GateHold) -> tuple[str, int]:
     ranks = {"day": 0, "stop": 1, "failed": 2, "frozen": 2, "walk": 3, "stage": 4, "visit": 5, "permit": 6, "paper": 7}
     return row.lifts_at or "9999", ranks.get(row.code.split("/")[0], 8)
 
 
-def _late(row: Hold, pour_at: str | None) -> Hold:
+def _late(row: GateHold, pour_at: str | None) -> GateHold:
     late = pour_at is not None and row.lifts_at is not None and row.lifts_at[:10] > pour_at[:10]
     return replace(row, late=True) if late else row
 
@@ -144,7 +144,7 @@ def when_text(at: str) -> str:
     return f"{day} {moment.hour}:{moment.minute:02d}" if len(at) > 10 else day
 
 
-def _verdict(facts: GateFacts, rows: Sequence[Hold], gone: bool) -> str:
+def _verdict(facts: GateFacts, rows: Sequence[GateHold], gone: bool) -> str:
     if gone:
         return "The day has gone by."
     if not rows:
@@ -153,11 +153,11 @@ def _verdict(facts: GateFacts, rows: Sequence[Hold], gone: bool) -> str:
     return f"No. {word[0].upper()}{word[1:]} {'thing' if len(rows) == 1 else 'things'}."
 
 
-def _beside(rows: Sequence[Hold], facts: GateFacts) -> str:
+def _beside(rows: Sequence[GateHold], facts: GateFacts) -> str:
     if not rows:
         return "Every hold is lifted."
     names = [row.title for row in rows[:2]]
-    more = f", and {number_word(len(rows) - 2)} more" if len(rows) > 2 else ""
+    more = f", and {number_word(len(rows) - 2).lower()} more" if len(rows) > 2 else ""
     said = f"{', then '.join([names[0], *[name[0].lower() + name[1:] for name in names[1:]]])}{more}."
     late = next((row for row in rows if row.late), None)
     if late is not None and late.lifts_at is not None:
@@ -168,9 +168,9 @@ def _beside(rows: Sequence[Hold], facts: GateFacts) -> str:
     return said
 
 
-def _holds(facts: GateFacts) -> Iterable[Hold]:
+def _holds(facts: GateFacts) -> Iterable[GateHold]:
     if facts.pour_at is None:
-        yield Hold(
+        yield GateHold(
             "day/none",
             "No day is booked",
             "On which day is it poured?",
@@ -183,7 +183,7 @@ def _holds(facts: GateFacts) -> Iterable[Hold]:
         )
     yield from _of_stages(facts)
     for name, words in facts.failed_tests:
-        yield Hold(
+        yield GateHold(
             f"failed/{name}",
             "A line does not hold",
             words,
@@ -200,10 +200,10 @@ def _holds(facts: GateFacts) -> Iterable[Hold]:
     yield from _of_rest(facts)
 
 
-def _of_stages(facts: GateFacts) -> Iterable[Hold]:
+def _of_stages(facts: GateFacts) -> Iterable[GateHold]:
     stopped = {row.stage for row in facts.stops}
     for row in facts.stops:
-        yield Hold(
+        yield GateHold(
             f"stop/{row.code}",
             _short(row.words),
             row.remedy,
@@ -228,7 +228,7 @@ def _of_stages(facts: GateFacts) -> Iterable[Hold]:
                 "order": "plant",
             }.get(one.id, "")
         )
-        yield Hold(
+        yield GateHold(
             f"stage/{one.id}",
             f"{STAGE_NAMES[one.id]}: {one.words}",
             "That stage is not tied yet.",
@@ -245,16 +245,16 @@ def _short(words: str) -> str:
     return words if len(words) < 70 else words[: words.rfind(" ", 0, 66)] + " …"
 
 
-def _of_walk(facts: GateFacts) -> Iterable[Hold]:
-    walk = facts.walk
+def _of_walk(facts: GateFacts) -> Iterable[GateHold]:
+    walk, held = facts.walk, {one.id for one in facts.stages if one.state != "tight"}
     for place in walk.places:
         for row in place.rows:
-            if row.state != "mend":
-                continue
+            if row.state != "mend" or (row.goes is not None and row.goes[0] in held):
+                continue  # that stage holds it already
             frozen = row.id.endswith(FROZEN) and "fro" in (row.note or "").lower()
             code = f"{'frozen' if frozen else 'walk'}/{row.id}"
             words = " ".join(part for part in (row.read_text, row.short_words, row.note) if part) or "Seen on the walk."
-            yield Hold(
+            yield GateHold(
                 code,
                 f"{place.name}: {_asked(row.ask)}",
                 words,
@@ -268,7 +268,7 @@ def _of_walk(facts: GateFacts) -> Iterable[Hold]:
             )
     if walk.open:
         places = sum(1 for place in walk.places if place.state in ("open", "second"))
-        yield Hold(
+        yield GateHold(
             "walk/open",
             "The walk is not done",
             f"{walk.open} questions at {places} places are open.",
@@ -287,7 +287,7 @@ def _asked(ask: str) -> str:
     return words[0].lower() + words[1:]
 
 
-def _of_visits(facts: GateFacts) -> Iterable[Hold]:
+def _of_visits(facts: GateFacts) -> Iterable[GateHold]:
     found = {values.row: values for _, values in facts.checks if values.row.startswith("visit/")}
     for key in facts.visits:
         newest = found.get(f"visit/{key}")
@@ -298,7 +298,7 @@ def _of_visits(facts: GateFacts) -> Iterable[Hold]:
             if newest is None
             else f"Failed{f': {newest.note}' if newest.note else ''}. Ask for another visit."
         )
-        yield Hold(
+        yield GateHold(
             f"visit/{key}",
             VISITS[key],
             words,
@@ -311,7 +311,7 @@ def _of_visits(facts: GateFacts) -> Iterable[Hold]:
         )
 
 
-def _of_papers(facts: GateFacts) -> Iterable[Hold]:
+def _of_papers(facts: GateFacts) -> Iterable[GateHold]:
     for paper in facts.papers:
         if paper.after or paper.state == "here":
             continue
@@ -321,7 +321,7 @@ def _of_papers(facts: GateFacts) -> Iterable[Hold]:
             if paper.state == "asked"
             else "Nobody asked for it yet."
         )
-        yield Hold(
+        yield GateHold(
             code,
             f"{paper.name} not here",
             asked,
@@ -334,10 +334,10 @@ def _of_papers(facts: GateFacts) -> Iterable[Hold]:
         )
 
 
-def _of_rest(facts: GateFacts) -> Iterable[Hold]:
+def _of_rest(facts: GateFacts) -> Iterable[GateHold]:
     for row in facts.weather:
         code = "freezes/day" if row.code == "slab-freezes" else f"weather/{row.code}"
-        yield Hold(
+        yield GateHold(
             code,
             _short(row.words),
             row.remedy,
@@ -348,8 +348,13 @@ def _of_rest(facts: GateFacts) -> Iterable[Hold]:
             ("gate", "day"),
             "To the day",
         )
+    for key, words in facts.clashes:
+        yield GateHold(
+            f"days/{key}", _short(words), "Both days stay until somebody moves one.", "what comes after it", "you", None, False,
+            ("gate", "trades"), "To the days",
+        )  # fmt: skip
     if facts.hands < facts.hands_needed:
-        yield Hold(
+        yield GateHold(
             "hands/short",
             f"{facts.hands} hands, {facts.hands_needed} wanted",
             "Too few to place and finish it.",
@@ -362,7 +367,7 @@ def _of_rest(facts: GateFacts) -> Iterable[Hold]:
         )
     for name, change in facts.changes:
         if not change.agreed_by.strip():
-            yield Hold(
+            yield GateHold(
                 f"change/{name}",
                 f"Not agreed: {_short(change.words)}",
                 "Drawing, bill and inspector's sheet want a yes.",
@@ -375,7 +380,7 @@ def _of_rest(facts: GateFacts) -> Iterable[Hold]:
             )
 
 
-def _lifted(facts: GateFacts, rows: Sequence[Hold]) -> list[Lifted]:
+def _lifted(facts: GateFacts, rows: Sequence[GateHold]) -> list[Lifted]:
     here = {row.code for row in rows}
     done = [
         Lifted(f"stage/{one.id}", STAGE_NAMES[one.id].lower(), one.words)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Self
 
 from humble_trowel.core.gate.holds import GateTold
-from humble_trowel.core.gate.walk import Walked
+from humble_trowel.core.gate.walk import GateWalk
 from humble_trowel.core.report import Report
 from humble_trowel.core.schedule.sheet import ScheduleTold
 
@@ -47,7 +47,7 @@ class WalkReport(Report):
     read: str
 
     @classmethod
-    def of_walk(cls, walk: Walked) -> list[Self]:
+    def of_walk(cls, walk: GateWalk) -> list[Self]:
         """Every question, place by place."""
         return [
             cls(id=row.id, place=place.name, ask=row.ask, state=row.state, read=row.read_text)

@@ -14,7 +14,7 @@ CLOSE_MM = 0.8  # what a tape is read to
 
 
 @dataclass(frozen=True)
-class Reading:
+class ReadBefore:
     """What was found before, oldest first."""
 
     text: str
@@ -48,7 +48,7 @@ class WalkRow:
     over_why: str
     note: str
     record: str
-    before: list[Reading]
+    before: list[ReadBefore]
     writes: dict[str, str]
     goes: tuple[str, str] | None
 
@@ -66,7 +66,7 @@ class PlaceTold:
 
 
 @dataclass(frozen=True)
-class Walked:
+class GateWalk:
     """All of it. passed: places where nothing is left; mend, open: rows."""
 
     places: list[PlaceTold]
@@ -79,7 +79,7 @@ class Walked:
         return next((row for place in self.places for row in place.rows if row.id == name), None)
 
 
-def walked(site: AtSite, records: Sequence[tuple[str, WalkCheck]]) -> Walked:
+def walked(site: AtSite, records: Sequence[tuple[str, WalkCheck]]) -> GateWalk:
     """The walk of a job. records: (id, values), oldest first."""
     by_row: dict[str, list[tuple[str, WalkCheck]]] = {}
     for name, values in records:
@@ -89,7 +89,7 @@ def walked(site: AtSite, records: Sequence[tuple[str, WalkCheck]]) -> Walked:
         rows = [_row(site.plan.units, place, n, ask, by_row.get(ask.id, [])) for ask in place.asks]
         places.append(PlaceTold(place.id, n, place.name, place.at, _worst([row.state for row in rows]), rows))
     every = [row for place in places for row in place.rows]
-    return Walked(
+    return GateWalk(
         places, sum(1 for one in places if one.state in ("pass", "absent")), sum(1 for row in every if row.state == "mend"),
         sum(1 for row in every if row.state in ("open", "second")),
     )  # fmt: skip
@@ -139,8 +139,10 @@ def _row(units: Units, place: WalkPlace, n: int, ask: Ask, own: Sequence[tuple[s
     )  # fmt: skip
 
 
-def _before(units: Units, values: WalkCheck) -> Reading:
-    return Reading(", ".join(say_depth(one, units) for one in values.readings_mm), values.verdict, values.by, values.at)
+def _before(units: Units, values: WalkCheck) -> ReadBefore:
+    return ReadBefore(
+        ", ".join(say_depth(one, units) for one in values.readings_mm), values.verdict, values.by, values.at
+    )
 
 
 def _state(ask: Ask, own: Sequence[WalkCheck], units: Units) -> State:

@@ -9,7 +9,7 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.gate.changes import Amounts
 from humble_trowel.core.gate.papers import Paper, papers_of
 from humble_trowel.core.gate.records import Overruled, PaperKept, Signature, SiteChange, WalkCheck
-from humble_trowel.core.gate.walk import Walked, walked
+from humble_trowel.core.gate.walk import GateWalk, walked
 from humble_trowel.core.gate.walk_rows import AtSite
 from humble_trowel.core.job.day import DayAnswers
 from humble_trowel.core.kept import kept
@@ -77,13 +77,13 @@ class GateAnswers(DayAnswers):
         return scheduled(self.plan, self.ways, self.work_sizes, self.sky_days, today)
 
     @kept("plan", "records", "solid", "ways", "setups")
-    def walked(self) -> Walked:
+    def walked(self) -> GateWalk:
         """The walk round the slab, with what was found."""
-        return self.guarded("walked", "The walk", self._walked, Walked([], 0, 0, 0))
+        return self.guarded("walked", "The walk", self._walked, GateWalk([], 0, 0, 0))
 
-    def _walked(self) -> Walked:
+    def _walked(self) -> GateWalk:
         if self.solid is None:
-            return Walked([], 0, 0, 0)
+            return GateWalk([], 0, 0, 0)
         plan, buried = self.plan, self.underslab
         risers = buried.risers if buried else []
         squared = "" if self.squared is None else "in" if self.squared.inside else "out"

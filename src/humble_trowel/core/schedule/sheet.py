@@ -7,7 +7,7 @@ from datetime import timedelta
 
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
-from humble_trowel.core.schedule.implied import LANES, POUR
+from humble_trowel.core.schedule.implied import LANES
 from humble_trowel.core.schedule.project import Sky
 from humble_trowel.core.schedule.scheduled import Placed, Scheduled
 from humble_trowel.core.schedule.told import (
@@ -20,7 +20,7 @@ from humble_trowel.core.schedule.told import (
     wind_text,
 )
 
-LEAST_DAYS, MOST_DAYS, AFTER_DAYS = 16, 75, 3
+LEAST_DAYS, MOST_DAYS, AFTER_DAYS, MOST_BEHIND_DAYS = 16, 75, 2, 21
 LANE_NAMES = {
     "locators": "Locators", "crew": "Crew", "plumber": "Plumber", "county": "County", "heating": "Heating", "steel": "Steel",
     "plant": "Plant", "after": "After", "own": "Others",
@@ -114,17 +114,18 @@ class ScheduleTold:
 def schedule_told(plan: Plan, ways: JobWays, told: Scheduled) -> ScheduleTold:
     """The sheet of a schedule."""
     project = told.project
-    last = max((one.finish for one in told.tasks if one.task.key in (POUR, "strip", "saw")), default=LEAST_DAYS)
-    last = max([last, *(one.finish for one in told.tasks if one.task.key == "build")])
-    count = min(MOST_DAYS, max(LEAST_DAYS, last + AFTER_DAYS + 1))
+    last = max((one.finish for one in told.tasks), default=LEAST_DAYS)
+    behind = [one.start for one in told.tasks if one.task.done and one.start >= -MOST_BEHIND_DAYS]
+    first = min([0, *behind])
+    count = min(MOST_DAYS, max(LEAST_DAYS, last - first + AFTER_DAYS + 1))
     said = {row.on for row in plan.schedule.said}
-    days = [_column(plan, told, day, said) for day in range(count)]
+    days = [_column(plan, told, day, said) for day in range(first, first + count)]
     verdict, beside = driver_text(told, plan.units)
-    tasks = [_task(plan, told, one) for one in told.tasks]
-    first = told.date_of(told.first_pour)
+    tasks = [_task(plan, told, one, first) for one in told.tasks]
+    pour = told.date_of(told.first_pour)
     return ScheduleTold(
-        start=project.start.isoformat(), days=days, lanes=_lanes(plan, ways, told), tasks=tasks, verdict=verdict, beside=beside,
-        first_pour=None if first is None else first.isoformat(), pour_at=plan.order.pour_at,
+        start=project.date_of(first).isoformat(), days=days, lanes=_lanes(plan, ways, told), tasks=tasks, verdict=verdict, beside=beside,
+        first_pour=None if pour is None else pour.isoformat(), pour_at=plan.order.pour_at,
         clashes=[clash_text(one, told, plan.units) for one in told.tasks if one.clash is not None],
         usual_from=next((row.on for row in days if row.usual or not row.known), None), none=told.none is not None,
         hands=project.crew, county_weekdays=list(plan.schedule.county_weekdays or ways.schedule.visit_weekdays),
@@ -157,7 +158,7 @@ def _lanes(plan: Plan, ways: JobWays, told: Scheduled) -> list[LaneTold]:
     ]
 
 
-def _task(plan: Plan, told: Scheduled, one: Placed) -> TaskTold:
+def _task(plan: Plan, told: Scheduled, one: Placed, first: int) -> TaskTold:
     project, task = told.project, one.task
     own = project.task(task.key)
     booked = one.task.on
@@ -165,7 +166,7 @@ def _task(plan: Plan, told: Scheduled, one: Placed) -> TaskTold:
     start, finish = project.date_of(one.start), project.date_of(one.finish)
     why = why_text(one.held.why, told, plan.units) if one.held.why is not None else ""
     return TaskTold(
-        key=task.key, name=task.name, lane=task.lane, start=start.isoformat(), finish=finish.isoformat(), day=one.start, last_day=one.finish,
+        key=task.key, name=task.name, lane=task.lane, start=start.isoformat(), finish=finish.isoformat(), day=one.start - first, last_day=one.finish - first,
         text=day_text(start) if start == finish else f"{day_text(start)} to {day_text(finish)}", float_days=one.held.float_days,
         latest=(start + timedelta(days=one.held.latest - one.start)).isoformat(), why=why, state=state,
         tight=not task.done and one.held.float_days == 0, hands=task.hands, people=list(task.people), waits=[link.after for link in own.links],

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
 from datetime import date
 from typing import Self
 
@@ -14,10 +13,9 @@ from humble_trowel.core.gate.report import GateReport, ScheduleReport, WalkRepor
 from humble_trowel.core.job import Job
 from humble_trowel.core.schedule.sheet import ScheduleTold, schedule_told
 from humble_trowel.core.stages.before_gate import BEFORE_GATE, standing_before, stops_before
-from humble_trowel.core.stages.stage import StageReport, Standing
+from humble_trowel.core.stages.stage import Stage, StageReport, Standing
 from humble_trowel.core.weather.hours import clock_of
 
-NO_DAYS: Mapping[str, str] = {}
 HOLDING = ("slab-freezes", "drying-fast", "weather-short")
 
 
@@ -27,23 +25,36 @@ def findings_of(job: Job) -> list[Finding]:
 
 
 def gate_told(
-    job: Job, today: date | None = None, days: Mapping[str, str] = NO_DAYS, *, weather: bool = True
+    job: Job, today: date | None = None, schedule: ScheduleTold | None = None, *, weather: bool = True
 ) -> GateTold:
-    """May we pour? days: when tasks of the schedule are done, by key; weather: also doubts about the day, which take long."""
+    """May we pour? schedule: when trades are on, where it is worked out; weather: also doubts about the day, which take long."""
     doubts = [row for row in job.day_findings if row.code in HOLDING] if weather else []
     stopped = stops_before(job)
-    stages = [StageStands(one.id, (own := standing_before(one, job, stopped)).state, own.words) for one in BEFORE_GATE]
+    stages = [
+        StageStands(one.id, own.state, own.words)
+        for one in BEFORE_GATE
+        if _has(job, one)
+        for own in [standing_before(one, job, stopped)]
+    ]
     lines = job.tested.lines if job.tested else []
     failed = [
         (line.id, f"{line.name}: {line.told.words}") for line in lines if line.told and line.told.state == "failed"
     ]
     here, needed = job.pour_hands
+    days = hold_days(schedule) if schedule else {}
+    clashes = [(row.key, row.clash) for row in schedule.tasks if row.clash] if schedule else []
     return gate_of(
         GateFacts(
             job.plan.order.pour_at, today, stages, stopped, doubts, job.visits, job.walked, job.papers, job.walk_checks,
-            job.overruled, job.site_changes, failed, here, needed, "", days,
+            job.overruled, job.site_changes, failed, here, needed, days, clashes,
         )
     )  # fmt: skip
+
+
+def _has(job: Job, stage: Stage) -> bool:
+    """Whether the job has anything of a stage: what it has none of holds nothing."""
+    bare = type(job.plan).model_fields
+    return any(getattr(job.plan, key) != bare[key].get_default(call_default_factory=True) for key in stage.plan_keys if key != "zones")
 
 
 def standing_of(job: Job) -> Standing:

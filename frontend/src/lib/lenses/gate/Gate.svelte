@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** Gate: may we pour? Its day: sun and shade over the plan, drying, the set clock, when to start. */
+	/** Gate: may we pour? What holds it, its day, trades and their days, the week of all jobs, papers, changes. */
 	import { onDestroy, untrack } from 'svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Sheet from '../../drawing/Sheet.svelte';
@@ -8,29 +8,51 @@
 	import LensFrame from '../../shell/LensFrame.svelte';
 	import type { JobStore } from '../../state/job.svelte';
 	import Frac from '../../ui/Frac.svelte';
-	import { gateWords as words } from '../../words/gate';
+	import { gateWords } from '../../words/gate';
+	import { holdWords as words } from '../../words/holds';
 	import { Turn } from '../turn.svelte';
+	import ChangesPanel from './ChangesPanel.svelte';
 	import DayPanel from './DayPanel.svelte';
+	import { dayText, today } from './days';
 	import { DayData } from './gate.svelte';
+	import GroundCore from './GroundCore.svelte';
+	import HoldsPanel from './HoldsPanel.svelte';
+	import { GateData, type GateTab } from './holds.svelte';
 	import { gateLens } from './lens';
+	import OverChanges from './OverChanges.svelte';
 	import OverDay from './OverDay.svelte';
+	import OverGround from './OverGround.svelte';
+	import OverWalk from './OverWalk.svelte';
+	import PapersPanel from './PapersPanel.svelte';
 	import SunTape from './SunTape.svelte';
+	import TradesPanel from './TradesPanel.svelte';
+	import WalkAsk from './WalkAsk.svelte';
+	import { WeekData } from './week.svelte';
+	import WeekPanel from './WeekPanel.svelte';
+	import WeekSheet from './WeekSheet.svelte';
 	let { store, pick }: { store: JobStore; pick: Pick } = $props();
 	// svelte-ignore state_referenced_locally (one for the life of this lens)
-	const data = new DayData(store);
+	const [day, gate, week] = [new DayData(store), new GateData(store), new WeekData(store)];
 	const turn = new Turn(gateLens);
+	const tab = $derived(turn.tab);
 	const ready = $derived((store.figure?.concrete ?? null) !== null);
+	let screen = $state(1280);
+	const small = $derived(screen <= 600);
 	$effect(() => {
-		void [store.kept?.revision, store.kept?.records, store.draft];
-		untrack(() => void data.load());
+		void [store.kept?.revision, store.kept?.records, store.draft, tab];
+		untrack(() => {
+			if (tab === 'day') void day.load();
+			else if (tab === 'week') void week.load();
+			else void gate.load(tab as GateTab);
+		});
 	});
-	onDestroy(() => data.leave());
-	const moment = $derived(data.moment);
+	onDestroy(() => [day.leave(), gate.leave()]);
+	const moment = $derived(day.moment);
 	const NEAR = 0.17;
 	/* what stands about is on the sheet as far as it is near; the slab keeps most of the room */
 	const also = $derived.by(() => {
 		const ring = (store.document?.outline ?? []) as [number, number][];
-		const rows = (data.state?.blocking ?? []).flatMap((one) => one.ring as [number, number][]);
+		const rows = tab === 'day' ? (day.state?.blocking ?? []).flatMap((one) => one.ring as [number, number][]) : [];
 		if (!ring.length || !rows.length) return [];
 		const box = boundsOf(ring);
 		const near = NEAR * Math.max(box.x1 - box.x0, box.y1 - box.y0);
@@ -39,31 +61,78 @@
 			Math.min(Math.max(y, box.y0 - near), box.y1 + near)
 		]);
 	});
+	const title = $derived(
+		tab === 'holds'
+			? words.sheet
+			: tab === 'trades'
+				? words.trades.sheet(dayText(gate.day || gate.schedule?.pour_at || today()))
+				: tab === 'changes'
+					? words.changes.sheet
+					: tab === 'papers'
+						? words.papers.box
+						: gateWords.sheet
+	);
+	const footHigh = $derived(
+		tab === 'day' ? (day.sheet?.place ? 150 : 0) : tab === 'holds' && !small ? 286 : tab === 'trades' && !small ? 150 : 0
+	);
 </script>
 
-<LensFrame {turn} name={words.tabsName} {ready}>
+<svelte:window bind:innerWidth={screen} />
+<LensFrame {turn} name={gateWords.tabsName} {ready}>
 	{#snippet sheet()}
-		<Sheet
-			{store}
-			{pick}
-			title={words.sheet}
-			labels={false}
-			sizes={false}
-			letters={false}
-			strips={false}
-			{also}
-			footHeight={data.sheet?.place ? 150 : 0}
-			clear={20}
-		>
-			{#snippet key()}{#if moment}<p class="mt-2 flex items-start gap-12 max-phone:gap-8" data-moment>
-						<b class="text-verdict leading-none font-black font-stretch-[90%] max-phone:text-ask">{moment.text}</b>
-						<span class="max-w-360 text-note max-phone:hidden"><Frac text={moment.words} /></span>
-					</p>{/if}{/snippet}
-			{#snippet over(view)}<OverDay {view} {data} />{/snippet}
-			{#snippet foot(width)}{#if data.sheet?.place}<SunTape {data} sheet={data.sheet} {width} foot />{/if}{/snippet}
-		</Sheet>
+		{#if tab === 'week'}<WeekSheet data={week} {store} />
+		{:else}
+			<Sheet
+				{store}
+				{pick}
+				{title}
+				labels={false}
+				sizes={false}
+				letters={false}
+				strips={false}
+				{also}
+				footHeight={footHigh}
+				clear={20}
+			>
+				{#snippet key()}
+					{#if tab === 'day' && moment}<p class="mt-2 flex items-start gap-12 max-phone:gap-8" data-moment>
+							<b class="text-verdict leading-none font-black font-stretch-[90%] max-phone:text-ask">{moment.text}</b>
+							<span class="max-w-360 text-note max-phone:hidden"><Frac text={moment.words} /></span>
+						</p>
+					{:else if tab === 'holds' && gate.state?.walk}<p class="text-note" data-walk>
+							<b>{words.tied(gate.places.filter((one) => one.state === 'pass').length, gate.places.length)}</b>,
+							{words.open(
+								gate.rows.filter((row) => row.state === 'mend').length,
+								gate.rows.filter((row) => row.state === 'open' || row.state === 'second').length
+							)}
+						</p>
+					{:else if tab === 'trades'}<p class="text-note">{words.trades.sheetHow}</p>
+					{:else if tab === 'changes'}<p class="text-note">{words.changes.spot}</p>{/if}
+				{/snippet}
+				{#snippet over(view)}
+					{#if tab === 'day'}<OverDay {view} data={day} />
+					{:else if tab === 'holds'}<OverWalk {view} data={gate} />
+					{:else if tab === 'trades'}<OverGround {view} data={gate} />
+					{:else if tab === 'changes'}<OverChanges {view} data={gate} />{/if}
+				{/snippet}
+				{#snippet foot(width)}
+					{#if tab === 'day'}{#if day.sheet?.place}<SunTape data={day} sheet={day.sheet} {width} foot />{/if}
+					{:else if tab === 'holds' && !small && gate.state?.walk}
+						<div class="absolute inset-x-0 bottom-0 h-286 overflow-auto border-t-2 border-ink bg-sheet px-20 pb-10">
+							<WalkAsk data={gate} />
+						</div>
+					{:else if tab === 'trades' && !small}<GroundCore data={gate} />{/if}
+				{/snippet}
+			</Sheet>
+		{/if}
 	{/snippet}
 	{#snippet empty()}<FirstActs jobId={store.id} here="gate" why={words.needOutline} />{/snippet}
-	{#if data.problem && !store.trying.length}<p class="wrong" role="alert">{data.problem}</p>{/if}
-	<DayPanel {data} />
+	{#if gate.problem && !store.trying.length && tab !== 'day'}<p class="wrong" role="alert">{gate.problem}</p>{/if}
+	{#if day.problem && !store.trying.length && tab === 'day'}<p class="wrong" role="alert">{day.problem}</p>{/if}
+	{#if tab === 'holds'}<HoldsPanel data={gate} {small} turn={(to) => turn.to(to)} />
+	{:else if tab === 'day'}<DayPanel data={day} />
+	{:else if tab === 'trades'}<TradesPanel data={gate} />
+	{:else if tab === 'week'}<WeekPanel data={week} />
+	{:else if tab === 'papers'}<PapersPanel data={gate} />
+	{:else}<ChangesPanel data={gate} />{/if}
 </LensFrame>
