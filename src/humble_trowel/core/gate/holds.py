@@ -54,11 +54,12 @@ class Lifted:
 
 @dataclass(frozen=True)
 class StageStands:
-    """How a stage stands, for the gate."""
+    """How a stage stands, for the gate. why: its first doubt."""
 
     id: str
     state: str
     words: str
+    why: str = ""
 
 
 @dataclass(frozen=True)
@@ -231,7 +232,7 @@ def _of_stages(facts: GateFacts) -> Iterable[GateHold]:
         yield GateHold(
             f"stage/{one.id}",
             f"{STAGE_NAMES[one.id]}: {one.words}",
-            "That stage is not tied yet.",
+            _short(one.why) if one.why else "Its knot is not tied yet.",
             "what comes after it",
             "the crew",
             day,

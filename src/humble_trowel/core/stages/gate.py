@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from datetime import date
 from typing import Self
 
@@ -30,12 +31,7 @@ def gate_told(
     """May we pour? schedule: when trades are on, where it is worked out; weather: also doubts about the day, which take long."""
     doubts = [row for row in job.day_findings if row.code in HOLDING] if weather else []
     stopped = stops_before(job)
-    stages = [
-        StageStands(one.id, own.state, own.words)
-        for one in BEFORE_GATE
-        if _has(job, one)
-        for own in [standing_before(one, job, stopped)]
-    ]
+    stages = [_stands(job, one, stopped) for one in BEFORE_GATE if _has(job, one)]
     lines = job.tested.lines if job.tested else []
     failed = [
         (line.id, f"{line.name}: {line.told.words}") for line in lines if line.told and line.told.state == "failed"
@@ -51,10 +47,21 @@ def gate_told(
     )  # fmt: skip
 
 
+def _stands(job: Job, stage: Stage, stopped: Sequence[Finding]) -> StageStands:
+    own = standing_before(stage, job, stopped)
+    doubts = stage.findings(job) if own.state != "tight" else []
+    first = next((row.words for row in doubts if row.stage == stage.id and row.severity != "note"), "")
+    return StageStands(stage.id, own.state, own.words, first)
+
+
 def _has(job: Job, stage: Stage) -> bool:
     """Whether the job has anything of a stage: what it has none of holds nothing."""
     bare = type(job.plan).model_fields
-    return any(getattr(job.plan, key) != bare[key].get_default(call_default_factory=True) for key in stage.plan_keys if key != "zones")
+    return any(
+        getattr(job.plan, key) != bare[key].get_default(call_default_factory=True)
+        for key in stage.plan_keys
+        if key != "zones"
+    )
 
 
 def standing_of(job: Job) -> Standing:

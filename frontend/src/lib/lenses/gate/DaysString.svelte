@@ -4,7 +4,7 @@
 	import { follow } from '../../drawing/follow';
 	import { holdWords } from '../../words/holds';
 	import { daysApart, dayText, letterOf, monthOf, plus, today } from './days';
-	import { between, dayAt, dayX, knotted, laneY, type Board } from './strings';
+	import { between, dayAt, dayX, knotted, laneY, reduced, type Board } from './strings';
 	interface Props {
 		told: ScheduleTold;
 		wide: number;
@@ -17,10 +17,11 @@
 	let { told, wide, task, day, pick, look, move }: Props = $props();
 	const words = holdWords.trades;
 	const LEAST = 21;
-	const board = $derived<Board>({ left: 96, top: 88, column: Math.max(LEAST, (wide - 100) / told.days.length), lane: 54 });
+	const board = $derived<Board>({ left: 96, top: 88, column: Math.max(LEAST, (wide - 100) / told.days.length), lane: 47 });
 	const full = $derived(board.left + board.column * told.days.length + 4);
 	const high = $derived(board.top + board.lane * told.lanes.length + 26);
 	const rows = $derived(knotted(board, told.lanes, told.tasks));
+	const waits = $derived(reduced(told.tasks));
 	const of = (key: string) => rows.find((one) => one.task.key === key);
 	let dragged = $state<{ key: string; day: number } | null>(null);
 	const months = $derived(
@@ -117,10 +118,13 @@
 			</g>
 		{/each}
 		<path d="M{board.left} 58H{full}" class="stroke-ink stroke-2" />
+		<text x="0" y="74" class="fill-ink text-body font-heavy">{words.rain}</text>
 		{#each told.lanes as lane (lane.key)}
 			{@const y = laneY(board, told.lanes, lane.key)}
 			<text x="0" y={y - 2} class="fill-ink text-body font-heavy">{lane.name}</text>
-			<text x="0" y={y + 14} class="fill-ink2 text-label">{lane.who.slice(0, 14)}</text>
+			<text x="0" y={y + 14} class="fill-ink2 text-label"
+				>{lane.who.length > 14 ? words.many(lane.who.split(', ').length) : lane.who}</text
+			>
 			<path d="M{board.left} {y}H{full}" class="stroke-hair" />
 		{/each}
 		{#if nowX >= 0 && nowX < told.days.length}<path
@@ -128,7 +132,7 @@
 				class="stroke-flag stroke-2"
 			/>{/if}
 		{#each rows as row (row.task.key)}
-			{#each row.task.waits as key (key)}
+			{#each waits.get(row.task.key) ?? [] as key (key)}
 				{@const from = of(key)}
 				{#if from}
 					{@const tight = from.task.tight && row.task.tight && row.task.day - from.task.last_day < 5}

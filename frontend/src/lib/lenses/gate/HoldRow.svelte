@@ -25,12 +25,16 @@
 	}
 	function there() {
 		if (row.goes[0] === 'gate') return go();
-		void goto(`/jobs/${data.store.id}/${row.goes[0]}${row.goes[1] ? `?tab=${row.goes[1]}` : ''}`);
+		void goto(`/job/${data.store.id}/${row.goes[0]}${row.goes[1] ? `?tab=${row.goes[1]}` : ''}`);
 	}
 </script>
 
-<li class="grid grid-cols-[34px_minmax(0,1fr)_auto] gap-x-10 border-b border-ink py-10" data-hold={row.code} data-hard={row.hard}>
-	<svg width="34" height="40" viewBox="0 0 34 40" aria-hidden="true">
+<li
+	class="grid grid-cols-[30px_minmax(0,1fr)_104px_auto] items-start gap-x-10 border-b border-ink py-8 max-phone:grid-cols-[30px_minmax(0,1fr)]"
+	data-hold={row.code}
+	data-hard={row.hard}
+>
+	<svg width="30" height="38" viewBox="2 0 30 40" aria-hidden="true">
 		<path d="M11 14l-8 24 8-5 4 6 4-24zM23 14l8 24-8-5-4 6-4-24z" class={[row.hard ? 'fill-flag' : 'fill-bench', 'stroke-ink']} />
 		<rect x="9" y="2" width="16" height="15" class={[row.hard ? 'fill-flag' : 'fill-bench', 'stroke-ink stroke-[1.6px]']} />
 	</svg>
@@ -38,18 +42,17 @@
 		<h3 class="text-key leading-tight font-heavy"><Frac text={row.title} /></h3>
 		<p class="text-note"><Frac text={row.words} /> {words.stops(row.stops)}.</p>
 	</div>
-	<div class="text-right max-phone:col-span-2 max-phone:col-start-2 max-phone:text-left">
-		<p class="text-key leading-tight font-heavy">
-			{row.lifts_at ? whenText(row.lifts_at) : ''}{row.late ? `, ${words.late}` : ''}
-		</p>
-		<p class="text-note">{row.who}</p>
-		<div class="mt-4 flex flex-wrap justify-end gap-4 max-phone:justify-start">
-			{#if !row.hard}<Act kind="quiet" aria-expanded={asking} onclick={() => (asking = !asking)}>{words.overrule}</Act>{/if}
-			<Act kind="plain" onclick={there}>{row.act}</Act>
-		</div>
+	<p class="text-note max-phone:col-start-2">
+		<b class="block text-body">{row.lifts_at ? whenText(row.lifts_at) : ''}{row.late ? `, ${words.late}` : ''}</b>{row.who}
+	</p>
+	<div class="flex gap-4 max-phone:col-start-2 max-phone:mt-4">
+		{#if !row.hard}<Act kind="quiet" class="min-h-44" aria-expanded={asking} onclick={() => (asking = !asking)}
+				>{words.overrule}</Act
+			>{/if}
+		<Act kind="plain" onclick={there}>{row.act}</Act>
 	</div>
 	{#if asking}
-		<div class="col-span-3 mt-8 flex flex-wrap items-end gap-8" role="group" aria-label="{words.overrule}: {row.title}">
+		<div class="col-span-full mt-8 flex flex-wrap items-end gap-8" role="group" aria-label="{words.overrule}: {row.title}">
 			<label class="label w-160">{words.name}<input class="well w-full" maxlength="80" bind:value={by} /></label>
 			<label class="label min-w-200 flex-1"
 				>{words.reason}<input

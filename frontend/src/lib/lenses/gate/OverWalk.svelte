@@ -6,7 +6,10 @@
 	import type { GateData } from './holds.svelte';
 	import { tied } from './walk';
 	let { view, data }: { view: Viewport; data: GateData } = $props();
-	const APART = 30;
+	/** smaller in the hand, where the slab is */
+	const small = $derived(view.scale < 0.03);
+	const r = $derived(small ? 11 : 14);
+	const APART = $derived(small ? 23 : 30);
 	/** places on the plan, moved aside where two would lie on one another */
 	const spots = $derived.by(() => {
 		const placed: { place: PlaceTold; at: XY }[] = [];
@@ -51,13 +54,13 @@
 		data-state={place.state}
 	>
 		<rect x="-22" y="-22" width="44" height="44" class="fill-transparent" />
-		{#if picked === place.id}<circle r="19" class="fill-none stroke-ink stroke-[3px]" />{/if}
+		{#if picked === place.id}<circle r={r + 5} class="fill-none stroke-ink stroke-[3px]" />{/if}
 		{#if flag}
 			<path d="M-8 8l-5 18 7-4 4 5 3-17zM8 8l5 18-7-4-4 5-3-17z" class="fill-flag stroke-ink" />
 			<rect x="-13" y="-13" width="26" height="26" class="fill-flag stroke-ink stroke-[1.6px]" />
 		{:else}
 			<circle
-				r="14"
+				{r}
 				class={[
 					'stroke-2',
 					done ? 'fill-chalk stroke-sheet' : place.state === 'second' ? 'fill-chalk-tint stroke-chalk' : 'fill-sheet stroke-ink'
@@ -67,7 +70,11 @@
 		<text
 			text-anchor="middle"
 			y="5"
-			class={['text-body font-heavy', flag ? 'fill-sheet dim:fill-ground' : done ? 'fill-on-chalk' : 'fill-ink']}>{place.n}</text
+			class={[
+				small ? 'text-label' : 'text-body',
+				'font-heavy',
+				flag ? 'fill-sheet dim:fill-ground' : done ? 'fill-on-chalk' : 'fill-ink'
+			]}>{place.n}</text
 		>
 	</g>
 {/each}

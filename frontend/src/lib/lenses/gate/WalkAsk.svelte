@@ -107,7 +107,7 @@
 			</p>
 			<Act kind="quiet" aria-label="{words.next}, {place.name}" onclick={() => data.step(1)}>›</Act>
 		</div>
-		<h2 class="mt-6 text-call leading-[1.15] font-black">{row.ask}</h2>
+		<h2 class="mt-4 text-call leading-[1.1] font-black max-phone:text-ask">{row.ask}</h2>
 		<div class="mt-6 grid grid-cols-[auto_minmax(0,1fr)] gap-x-14">
 			{#if row.need === 'least'}<WalkCut {row} read={read.at(-1) ?? null} units={store.units} />{/if}
 			<div class={row.need === 'least' ? '' : 'col-span-2'}>
@@ -133,7 +133,7 @@
 			{#if row.goes}<Act
 					kind="plain"
 					class="mt-6"
-					onclick={() => void goto(`/jobs/${store.id}/${row.goes?.[0]}?tab=${row.goes?.[1]}`)}
+					onclick={() => void goto(`/job/${store.id}/${row.goes?.[0]}?tab=${row.goes?.[1]}`)}
 					>{words.goes(w.lenses[row.goes[0] as keyof typeof w.lenses])}</Act
 				>{/if}
 		{:else}
@@ -170,15 +170,15 @@
 						/></label
 					>{/if}
 			{/if}
-			<label class="label mt-6 block"
-				>{words.note}<input
-					class="well w-full"
-					maxlength="400"
-					value={own.note ?? ''}
-					oninput={(event) => put({ note: event.currentTarget.value })}
-				/></label
-			>
-			<div class="mt-8 grid grid-cols-3 gap-8">
+			<input
+				class="well mt-6 w-full"
+				maxlength="400"
+				placeholder={words.note}
+				aria-label={words.note}
+				value={own.note ?? ''}
+				oninput={(event) => put({ note: event.currentTarget.value })}
+			/>
+			<div class="mt-6 grid grid-cols-3 gap-8">
 				<Act kind={looks || !grey ? 'main' : 'plain'} class="min-h-56" disabled={grey} onclick={() => void keep('pass')}
 					>{words.pass}</Act
 				>

@@ -6,6 +6,7 @@
 	import { holdWords } from '../../words/holds';
 	import { dayText, plus, shortDay } from './days';
 	import { lanesOf, spotsOf, wayOf } from './persons';
+	import { parted } from './strings';
 	import type { WeekData } from './week.svelte';
 	let { data }: { data: WeekData } = $props();
 	const words = holdWords.week;
@@ -55,11 +56,11 @@
 				{/each}
 				<path d="M{LEFT} 30H{LEFT + column * 7}" class="stroke-ink stroke-2" />
 				{#each lanes as lane (lane.job.id)}
-					{@const [first, ...rest] = lane.job.name.split(' ')}
+					{@const [first, rest] = parted(lane.job.name)}
 					<text x="0" y={lane.y + 40} class="fill-ink text-body font-heavy">{first}</text><text
 						x="0"
 						y={lane.y + 58}
-						class="fill-ink2 text-label">{rest.join(' ').slice(0, 18)}</text
+						class="fill-ink2 text-label">{rest}</text
 					>
 					<path d="M0 {lane.y + lane.high}H{LEFT + column * 7}" class="stroke-hair" />
 				{/each}

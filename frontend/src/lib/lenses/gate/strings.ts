@@ -28,15 +28,27 @@ export function knotted(board: Board, lanes: readonly LaneTold[], tasks: readonl
 		let y = laneY(board, lanes, task.lane);
 		const [x, end] = [dayX(board, Math.max(-0.4, task.day)), dayX(board, Math.max(-0.4, task.last_day))];
 		const here = rows.filter((one) => one.task.lane === task.lane && one.end >= x - 4 && one.x <= end + 4);
-		y += here.length * 15;
+		y += here.length * 13;
 		const wide = task.name.length * 7.4;
-		const spots = [-13, 26];
-		const free = (dy: number) =>
+		const clear = (dx: number, dy: number) =>
 			rows.every(
-				(one) => Math.abs(one.name.y - (y + dy)) > 12 || Math.abs(one.name.x - x) > (wide + one.task.name.length * 7.4) / 2 + 4
+				(one) =>
+					Math.abs(one.name.y - (y + dy)) > 12 || Math.abs(one.name.x - (x + dx)) > (wide + one.task.name.length * 7.4) / 2 + 4
 			);
-		const dy = spots.find(free) ?? (rows.length % 2 ? 26 : -13);
-		rows.push({ task, x, end, y, name: { x: Math.max(board.left + wide / 2, x), y: y + dy, anchor: 'middle' } });
+		const aside = wide / 2 + 13;
+		const spots: [number, number][] = here.length
+			? [
+					[aside, 5],
+					[-aside, 5],
+					[0, 26]
+				]
+			: [
+					[0, -13],
+					[0, 26],
+					[aside, 5]
+				];
+		const [dx, dy] = spots.find(([dx, dy]) => clear(dx, dy)) ?? spots[0]!;
+		rows.push({ task, x, end, y, name: { x: Math.max(board.left + wide / 2, x + dx), y: y + dy, anchor: 'middle' } });
 	}
 	return rows;
 }
@@ -56,4 +68,18 @@ export function runs(days: readonly DayColumn[], is: (day: DayColumn) => boolean
 		else rows.push([i, i]);
 	});
 	return rows;
+}
+/** What each task waits for, without what that waits for anyhow. */
+export function reduced(tasks: readonly TaskTold[]): Map<string, string[]> {
+	const waits = new Map(tasks.map((one) => [one.key, one.waits]));
+	const reaches = (from: string, to: string): boolean => (waits.get(from) ?? []).some((key) => key === to || reaches(key, to));
+	return new Map(
+		tasks.map((one) => [one.key, one.waits.filter((key) => !one.waits.some((other) => other !== key && reaches(other, key)))])
+	);
+}
+/** A name on two lines, parted where they come out most alike. */
+export function parted(name: string): [string, string] {
+	const words = name.split(' ');
+	const cuts = words.slice(1).map((_, i) => [words.slice(0, i + 1).join(' '), words.slice(i + 1).join(' ')] as [string, string]);
+	return cuts.sort((a, b) => Math.max(...a.map((one) => one.length)) - Math.max(...b.map((one) => one.length)))[0] ?? [name, ''];
 }
