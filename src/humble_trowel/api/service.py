@@ -59,6 +59,7 @@ class Service:
         self.background = Background() if settings.background else None
         self.reader = Reader()
         self.yard = Yard(self)
+        self.shares: dict[str, float] = {}  # how far boxes are that are being bound
 
     @contextmanager
     def open(self) -> Iterator[sqlite3.Connection]:
@@ -163,6 +164,13 @@ class Service:
         with self._lock:
             self._scheduled[key] = (job, made)
         return made
+
+    def note_share(self, name: str, share: float | None) -> None:
+        """How far something is that is asked after by a name; None: it is done."""
+        if name and share is not None:
+            self.shares[name] = share
+        else:
+            self.shares.pop(name, None)
 
     def begun(self, job_id: str) -> Job:
         """The newest revision of a job that has an outline or footings. Raises InputError without either."""

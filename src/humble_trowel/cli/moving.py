@@ -8,13 +8,17 @@ import sys
 from contextlib import closing
 from datetime import UTC, datetime
 from pathlib import Path
-from typing import Annotated
+from typing import TYPE_CHECKING, Annotated
 
 import typer
 
 from humble_trowel.cli.keeping import plain
 from humble_trowel.cli.serving import prepare
 from humble_trowel.cli.shared import DataOption, app, settings_of, stop
+
+if TYPE_CHECKING:
+    from humble_trowel.core.job import Job
+    from humble_trowel.settings import Settings
 
 
 @app.command("export")
@@ -92,3 +96,81 @@ def bring_in(file: Path, data: DataOption = None, demo: Annotated[bool, typer.Op
         now = datetime.now(UTC).isoformat(timespec="seconds")
         row = jobs.create(db, plan_data(plan), "", now, "Brought in from a file")
     typer.echo(row.job_id)
+
+
+def _opened(settings: Settings, job: str) -> tuple[str, Job, int, sqlite3.Connection]:
+    """(its id, the job with its records, its revision, the data open to be read). Stops with plain words."""
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.core.job import Job
+    from humble_trowel.core.plan.ways import Ways
+    from humble_trowel.core.reading.job_file import read_plan
+    from humble_trowel.core.record_kinds import read_records
+    from humble_trowel.store import jobs, records, ways
+    from humble_trowel.store.db import connect
+
+    if not settings.database.exists():
+        stop(f"There are no data in {settings.data}.")
+    try:
+        db = connect(settings.database, readonly=True)
+        found = _find(db, job)
+        row = jobs.head(db, found)
+        newest = next((text for _, text in ways.every(db)), "{}")
+        made = Job(read_plan(row.document), Ways.model_validate_json(newest), read_records(records.standing(db, found)))
+    except sqlite3.Error as error:
+        stop(f"{settings.database}: the data cannot be read ({plain(error)}). Run ./trowel doctor.")
+    except (TrowelError, ValueError) as error:
+        stop(f"{job}: {error}")
+    if made.plan.outline is None:
+        stop(f"{job}: there is no outline yet.")
+    return found, made, row.n, db
+
+
+@app.command()
+def pack(
+    job: str,
+    out: Path,
+    data: DataOption = None,
+    demo: Annotated[bool, typer.Option("--demo")] = False,
+    paper: Annotated[str, typer.Option(help="letter or a4")] = "letter",
+) -> None:
+    """The box of papers of JOB (its id, or its name) as one PDF."""
+    from datetime import date
+
+    from humble_trowel.papers.job_pack import job_pack
+    from humble_trowel.store import photos
+
+    if paper not in ("letter", "a4"):
+        stop("The paper is letter or a4.")
+    found, made, _, db = _opened(settings_of(data, 0, demo), job)
+    with closing(db):
+        bound = job_pack(
+            made,
+            lambda name: getattr(photos.find(db, found, name), "picture", None),
+            date.today(),
+            "a4" if paper == "a4" else "letter",
+        )
+    _written(out, bound)
+
+
+@app.command()
+def calendar(
+    job: str, out: Path, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False
+) -> None:
+    """The days of JOB (its id, or its name) as a calendar file."""
+    from datetime import date
+
+    from humble_trowel.files.calendar_ics import calendar_ics
+    from humble_trowel.files.job_calendar import job_days
+
+    found, made, revision, db = _opened(settings_of(data, 0, demo), job)
+    db.close()
+    rows = job_days(found, made, date.today())
+    _written(out, calendar_ics(made.plan.name, rows, datetime.now(UTC).replace(microsecond=0), revision))
+
+
+def _written(out: Path, data: bytes) -> None:
+    try:
+        out.write_bytes(data)
+    except OSError as error:
+        stop(f"{out}: {error.strerror or error}.")
+    typer.echo(f"{out}: {len(data):,} bytes.")

@@ -21,7 +21,7 @@ XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["papers"])
 
 
-def _file(data: bytes, name: str, suffix: str, kind: str) -> Response:
+def file_response(data: bytes, name: str, suffix: str, kind: str) -> Response:
     plain = re.sub(r"[^a-z0-9]+", "-", name.lower()).strip("-") or "job"
     headers = {"content-disposition": f'attachment; filename="{plain}{suffix}"'}
     return Response(data, media_type=kind, headers=headers)
@@ -35,7 +35,7 @@ def set_out_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] 
     job = service_of(request).laid_out(job_id)
     plan, sheet, forms = job.plan, job.answered("set_out", job.set_out), job.answered("forms", job.forms)
     data, _ = make(plan, sheet, forms, paper)
-    return _file(data, plan.name, "-set-out.pdf", "application/pdf")
+    return file_response(data, plan.name, "-set-out.pdf", "application/pdf")
 
 
 @router.get("/underslab.pdf", response_class=Response, responses=file_answer("application/pdf"))
@@ -46,7 +46,7 @@ def underslab_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"
     job = service_of(request).laid_out(job_id)
     job.answered("solid", job.solid)
     data = make(job.plan, job.underslab, job.tested, job.covered, job.tubing, paper)
-    return _file(data, job.plan.name, "-underslab.pdf", "application/pdf")
+    return file_response(data, job.plan.name, "-underslab.pdf", "application/pdf")
 
 
 @router.get("/steel.pdf", response_class=Response, responses=file_answer("application/pdf"))
@@ -57,7 +57,7 @@ def steel_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = 
     job = service_of(request).laid_out(job_id)
     job.answered("solid", job.solid)
     data = make(job.plan, job.steel_told, cuts_told(job.plan.units, job.steel_cuts), paper)
-    return _file(data, job.plan.name, "-steel.pdf", "application/pdf")
+    return file_response(data, job.plan.name, "-steel.pdf", "application/pdf")
 
 
 @router.get("/embeds.pdf", response_class=Response, responses=file_answer("application/pdf"))
@@ -66,7 +66,7 @@ def embeds_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] =
     from humble_trowel.papers.embed_sheet import embeds_pdf as make
 
     job = service_of(request).laid_out(job_id)
-    return _file(make(job.plan, job.embeds_told, paper), job.plan.name, "-setting.pdf", "application/pdf")
+    return file_response(make(job.plan, job.embeds_told, paper), job.plan.name, "-setting.pdf", "application/pdf")
 
 
 @router.get("/embeds/groups/{group}/template.pdf", response_class=Response, responses=file_answer("application/pdf"))
@@ -76,7 +76,7 @@ def template_pdf(request: Request, job_id: JobId, group: Annotated[str, Path(max
 
     plan = service_of(request).laid_out(job_id).plan
     row = plan.embeds.groups[place_of(plan, "groups", group, "group")]
-    return _file(make(plan, row), plan.name, f"-{row.name}-template.pdf", "application/pdf")
+    return file_response(make(plan, row), plan.name, f"-{row.name}-template.pdf", "application/pdf")
 
 
 @router.get("/steel.csv", response_class=Response, responses=file_answer("text/csv"))
@@ -86,7 +86,7 @@ def steel_csv(request: Request, job_id: JobId) -> Response:
 
     job = service_of(request).laid_out(job_id)
     rows = job.steel.bars if job.steel else []
-    return _file(write_steel_csv(rows, job.plan.units), job.plan.name, "-steel.csv", "text/csv; charset=utf-8")
+    return file_response(write_steel_csv(rows, job.plan.units), job.plan.name, "-steel.csv", "text/csv; charset=utf-8")
 
 
 @router.get("/steel.xlsx", response_class=Response, responses=file_answer(XLSX))
@@ -96,7 +96,7 @@ def steel_xlsx(request: Request, job_id: JobId) -> Response:
 
     job = service_of(request).laid_out(job_id)
     rows = job.steel.bars if job.steel else []
-    return _file(write_steel_xlsx(rows, job.steel_cuts, job.plan.units), job.plan.name, "-steel.xlsx", XLSX)
+    return file_response(write_steel_xlsx(rows, job.steel_cuts, job.plan.units), job.plan.name, "-steel.xlsx", XLSX)
 
 
 @router.get("/quote.pdf", response_class=Response, responses=file_answer("application/pdf"))
@@ -109,7 +109,7 @@ def quote_pdf(
     job = service_of(request).laid_out(job_id)
     concrete, cost = job.answered("numbers", job.numbers), job.answered("numbers", job.cost(today))
     data = make(job.plan, job.ways.firm, cost, concrete, job.mix_found, paper, today)
-    return _file(data, job.plan.name, "-quote.pdf", "application/pdf")
+    return file_response(data, job.plan.name, "-quote.pdf", "application/pdf")
 
 
 @router.get("/cost.xlsx", response_class=Response, responses=file_answer(XLSX))
@@ -118,7 +118,7 @@ def cost_xlsx(request: Request, job_id: JobId, today: Day | None = None) -> Resp
     from humble_trowel.files.cost_table import write_cost_xlsx
 
     job = service_of(request).laid_out(job_id)
-    return _file(write_cost_xlsx(job.answered("numbers", job.cost(today))), job.plan.name, "-cost.xlsx", XLSX)
+    return file_response(write_cost_xlsx(job.answered("numbers", job.cost(today))), job.plan.name, "-cost.xlsx", XLSX)
 
 
 @router.get("/set-out.csv", response_class=Response, responses=file_answer("text/csv"))
@@ -128,7 +128,7 @@ def set_out_csv(request: Request, job_id: JobId) -> Response:
 
     job = service_of(request).laid_out(job_id)
     plan, sheet = job.plan, job.answered("set_out", job.set_out)
-    return _file(write_set_out_csv(sheet), plan.name, "-set-out.csv", "text/csv; charset=utf-8")
+    return file_response(write_set_out_csv(sheet), plan.name, "-set-out.csv", "text/csv; charset=utf-8")
 
 
 @router.get("/points.csv", response_class=Response, responses=file_answer("text/csv"))
@@ -138,7 +138,7 @@ def points_csv(request: Request, job_id: JobId) -> Response:
 
     job = service_of(request).laid_out(job_id)
     plan, sheet = job.plan, job.answered("set_out", job.set_out)
-    return _file(write_points_csv(sheet), plan.name, "-points.csv", "text/csv; charset=utf-8")
+    return file_response(write_points_csv(sheet), plan.name, "-points.csv", "text/csv; charset=utf-8")
 
 
 @router.get("/plan.dxf", response_class=Response, responses=file_answer("image/vnd.dxf"))
@@ -148,7 +148,7 @@ def plan_dxf(request: Request, job_id: JobId) -> Response:
 
     job = service_of(request).laid_out(job_id)
     plan, sheet, forms = job.plan, job.answered("set_out", job.set_out), job.answered("forms", job.forms)
-    return _file(
+    return file_response(
         write_dxf(plan, sheet, forms, job.steel.bars if job.steel else (), job.bolt_spots),
         plan.name,
         ".dxf",

@@ -14,6 +14,7 @@ from starlette.exceptions import HTTPException
 from humble_trowel.api.routes.jobs import JobId, service_of
 from humble_trowel.api.schemas import file_answer, file_body
 from humble_trowel.api.service import Service
+from humble_trowel.files.paper import read_paper
 from humble_trowel.files.picture import read_picture
 from humble_trowel.store import photos
 
@@ -32,12 +33,12 @@ class PhotoKept(BaseModel):
 
 @router.put("/{photo_id}", response_model=PhotoKept, openapi_extra=file_body("application/octet-stream"))
 async def keep_photo(request: Request, job_id: JobId, photo_id: PhotoId) -> PhotoKept:
-    """Keep a picture: a JPEG, PNG or WebP. The same one sent twice counts once."""
+    """Keep a picture (a JPEG, PNG or WebP) or a paper (a PDF). The same one sent twice counts once."""
     return await run_in_threadpool(_keep, service_of(request), job_id, photo_id, await request.body())
 
 
 def _keep(service: Service, job_id: str, photo_id: str, sent: bytes) -> PhotoKept:
-    read = read_picture(sent)
+    read = read_paper(sent) if sent[:5] == b"%PDF-" else read_picture(sent)
     made = photos.Photo(
         job_id=job_id, id=photo_id, sent=hashlib.sha256(sent).hexdigest(), at=service.now(), **read.__dict__
     )  # fmt: skip
@@ -54,4 +55,6 @@ def photo(request: Request, job_id: JobId, photo_id: PhotoId, small: bool = Fals
     if found is None:
         raise HTTPException(404, "There is no such picture.")
     headers = {"cache-control": "private, max-age=31536000, immutable"}
+    if found.picture[:5] == b"%PDF-":
+        return Response(found.picture, media_type="application/pdf", headers=headers)
     return Response(found.small if small else found.picture, media_type="image/jpeg", headers=headers)

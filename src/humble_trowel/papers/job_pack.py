@@ -1,0 +1,67 @@
+"""The box of a job: which sheets, photos and papers go into it."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from datetime import date
+
+from humble_trowel.core.gate.changes import changes_told
+from humble_trowel.core.gate.holds import when_text
+from humble_trowel.core.job import Job
+from humble_trowel.core.photos.records import Photo
+from humble_trowel.core.stages.gate import gate_told
+from humble_trowel.core.steel.cuts_told import cuts_told
+from humble_trowel.papers.embed_sheet import embeds_pdf
+from humble_trowel.papers.pack import PackFile, PackOf, PackPhoto, pack_pdf
+from humble_trowel.papers.pages import Paper
+from humble_trowel.papers.set_out_sheet import set_out_pdf
+from humble_trowel.papers.steel_sheet import steel_pdf
+from humble_trowel.papers.underslab_sheet import underslab_pdf
+from humble_trowel.papers.walk_sheet import walk_pdf
+
+Bytes = Callable[[str], bytes | None]
+
+
+def job_pack(job: Job, picture_of: Bytes, today: date, paper: Paper) -> bytes:
+    """The box as one PDF. picture_of: a picture or PDF by its id; None where it has not come. job: with an outline."""
+    told = gate_told(job, today, weather=False)
+    photos = [
+        PackPhoto(data, one.title or one.of, one.note)
+        for one in job.records.of(Photo)
+        if (data := picture_of(one.photo)) is not None
+    ]
+    files = [
+        PackFile(f"{one.name}: {one.file_name}" if one.file_name else one.name, data)
+        for one in job.papers
+        if one.photo and (data := picture_of(one.photo)) is not None
+    ]
+    tests = [
+        f"{line.name}: {line.told.words if line.told else 'not tested'}"
+        for line in (job.tested.lines if job.tested else [])
+    ]
+    of = PackOf(
+        job.plan.name, told, job.papers, changes_told(job.site_changes, job.plan.units), tests, _sheets(job, paper), photos, files,
+        when_text(today.isoformat()),
+    )  # fmt: skip
+    return pack_pdf(of, paper)
+
+
+def _sheets(job: Job, paper: Paper) -> list[tuple[str, Callable[[], bytes]]]:
+    """Those that the job has anything for."""
+    plan = job.plan
+    rows: list[tuple[str, Callable[[], bytes]]] = [
+        (
+            "Setting out",
+            lambda: set_out_pdf(plan, job.answered("set_out", job.set_out), job.answered("forms", job.forms), paper)[0],
+        )
+    ]
+    if job.underslab is not None or job.covered is not None:
+        rows.append(
+            ("Under the slab", lambda: underslab_pdf(plan, job.underslab, job.tested, job.covered, job.tubing, paper))
+        )
+    if job.steel is not None:
+        rows.append(("Steel", lambda: steel_pdf(plan, job.steel_told, cuts_told(plan.units, job.steel_cuts), paper)))
+    if job.embeds is not None:
+        rows.append(("What is set", lambda: embeds_pdf(plan, job.embeds_told, paper)))
+    signed = [one for _, one in job.signatures]
+    return [*rows, ("The walk, and the inspector's list", lambda: walk_pdf(plan, job.walked, signed, paper))]
