@@ -12,7 +12,7 @@ from humble_trowel.core.gate.changes import ChangeTold, Effect
 from humble_trowel.core.gate.holds import GateTold
 from humble_trowel.core.gate.papers import Paper, UsualPaper
 from humble_trowel.core.gate.walk import GateWalk
-from humble_trowel.core.gate.week import WeekTold
+from humble_trowel.core.gate.week_parts import WeekTold
 from humble_trowel.core.plan.values import Day
 from humble_trowel.core.schedule.sheet import ScheduleTold
 

@@ -11,9 +11,9 @@ from threading import Lock
 from typing import Any
 
 from cachetools import LRUCache
-from pydantic import ValidationError
 
 from humble_trowel.api.background import Background
+from humble_trowel.api.readable_ways import readable_ways
 from humble_trowel.api.reading import Reader
 from humble_trowel.api.schemas import Before, JobDoubts, JobState, RecordStep, StageKnot
 from humble_trowel.api.yard import Yard
@@ -92,7 +92,7 @@ class Service:
         version = ways.latest(db)
         with self._lock:
             if self._crew is None or self._crew[0] != version:
-                crew, self.ways_unread = _readable_ways(db)
+                crew, self.ways_unread = readable_ways(db)
                 self._crew = (version, crew)
             return self._crew
 
@@ -267,25 +267,6 @@ class Service:
             stops=stops(job),
             stages=knots,
         )
-
-
-def _readable_ways(db: sqlite3.Connection) -> tuple[Ways, str]:
-    """(the newest ways that can be read, why they are not the newest of all)."""
-    newest = 0
-    for version, text in ways.every(db):
-        newest = newest or version
-        try:
-            crew = Ways.model_validate_json(text)
-        except ValidationError:
-            continue
-        return (
-            crew,
-            "" if version == newest else f"{_SPOILT} Those before them are used. Keep the ways once to mend that.",
-        )
-    return Ways(), f"{_SPOILT} The house's own are used. Keep the ways once to mend that." if newest else ""
-
-
-_SPOILT = "The crew's ways as last kept cannot be read."
 
 
 def _step_of(db: sqlite3.Connection, offer: record_steps.Offer | None, units: Units) -> RecordStep | None:

@@ -98,9 +98,7 @@ def _bound(of: PackOf, parts: Sequence[tuple[str, bytes]], left_out: list[str], 
     cover = PdfReader(io.BytesIO(_cover(of, [(title, len(one.pages)) for title, one in read], left_out, paper)))
     writer = PdfWriter()
     for title, one in [(of.name, cover), *read]:
-        start = len(writer.pages)
-        writer.append(one, import_outline=False)
-        writer.add_outline_item(title, page_number=start)
+        writer.append(one, outline_item=title, import_outline=False)
     writer.add_metadata({"/Title": of.name})
     out = io.BytesIO()
     writer.write(out)

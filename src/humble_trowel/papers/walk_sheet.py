@@ -72,7 +72,7 @@ def _table(places: Sequence[PlaceTold], *, inspector: bool) -> str:
     for place in places:
         rows = [row for row in place.rows if not inspector or "I" in row.who]
         for i, row in enumerate(rows):
-            limit = f"no less than {row.least_text}" if row.least_text else ""
+            limit = f"no less than {row.least_text}" if row.least_text else row.words if row.need == "steel" else ""
             said = " ".join(part for part in (row.read_text, STATES[row.state]) if part)
             texts = (str(place.n) if i == 0 else "", place.name if i == 0 else "", row.ask, limit, said)
             cells += ", " + ", ".join(f"[#{quoted(text)}]" for text in texts) + ", [#tick]"

@@ -67,6 +67,7 @@ export const api = {
 	order: (id: string, body: Posted<'/api/jobs/{job_id}/order'>) => request('post', `${JOB}/order`, { ...of(id), body }),
 	day: (id: string, body: Posted<'/api/jobs/{job_id}/day'>) => request('post', `${JOB}/day`, { ...of(id), body }),
 	gate: (id: string, body: Posted<'/api/jobs/{job_id}/gate'>) => request('post', `${JOB}/gate`, { ...of(id), body }),
+	packShare: (reading: string) => request('get', '/api/packs/{reading}', { path: { reading } }),
 	week: (from_day: string) => request('get', '/api/week', { query: { from_day } }),
 	forecast: (id: string, body: Posted<'/api/jobs/{job_id}/forecast'>) => request('post', `${JOB}/forecast`, { ...of(id), body }),
 	tenNumbers: (id: string, body: Posted<'/api/jobs/{job_id}/ten-numbers'>) =>

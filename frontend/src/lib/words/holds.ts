@@ -153,6 +153,8 @@ export const holdWords = {
 		afterPour: 'after the pour',
 		usual: 'Usual ones that nobody asks for here',
 		bind: 'Bind the box: one PDF',
+		binding: (share: number) => `Binding it: ${Math.round(share * 100)} %.`,
+		notBound: 'It could not be bound. Try again.',
 		bindHow: 'Plan, sheets, walk, tests, photos and papers in one file.',
 		tooLarge: 'That file is larger than 16 MB. Make it smaller, or take a photo of it.',
 		noFile: 'That is neither a PDF nor a picture.'
@@ -186,5 +188,6 @@ export const holdWords = {
 		spot: 'Press its place on the plan.'
 	},
 	caution:
-		'The program shows limits, ranges and what is missing. Go or no-go is the foreman’s; local code, the engineer and the inspector win over every number here.'
+		'The program shows limits, ranges and what is missing. Go or no-go is the foreman’s; ' +
+		'local code, the engineer and the inspector win over every number here.'
 } as const;

@@ -15,7 +15,8 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.gate.changes import changes_told, effect_of
 from humble_trowel.core.gate.papers import USUAL
-from humble_trowel.core.gate.week import WeekJob, tasks_of, week_of
+from humble_trowel.core.gate.week import week_of
+from humble_trowel.core.gate.week_parts import WeekJob, tasks_of
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.values import Day
 from humble_trowel.core.schedule.sheet import schedule_told

@@ -6,7 +6,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from humble_trowel.core.gate.records import WalkCheck
-from humble_trowel.core.gate.walk_rows import Ask, AtSite, State, WalkPlace, places_of
+from humble_trowel.core.gate.walk_places import places_of
+from humble_trowel.core.gate.walk_rows import Ask, AtSite, State, WalkPlace
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.units import Units, say_depth
 

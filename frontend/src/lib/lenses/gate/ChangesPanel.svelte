@@ -48,6 +48,12 @@
 		});
 		if (ok) [said, call, data.spot] = ['', '', null];
 	}
+	const rowsOf = (one: Effect): [string, string][] => [
+		[words.concrete, one.concrete_text],
+		[words.steel, one.steel_text],
+		[words.price, one.price_text],
+		[words.visit, one.visit ? words.mustSee : words.needNot]
+	];
 	const agree = (row: ChangeTold) =>
 		data.record(
 			'site-change',
@@ -69,7 +75,7 @@
 
 {#snippet does(one: Effect)}
 	<dl class="mt-4 grid grid-cols-4 gap-10 max-phone:grid-cols-2">
-		{#each [[words.concrete, one.concrete_text], [words.steel, one.steel_text], [words.price, one.price_text], [words.visit, one.visit ? words.mustSee : words.needNot]] as [name, text] (name)}
+		{#each rowsOf(one) as [name, text] (name)}
 			<div>
 				<dt class="label">{name}</dt>
 				<dd class="text-key font-heavy"><Frac text={text ?? ''} /></dd>

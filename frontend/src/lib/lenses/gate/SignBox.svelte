@@ -36,13 +36,13 @@
 
 <h2 class="panel-head">{title}</h2>
 {#each kept as one (one.record)}
-	<figure class="mt-4 flex items-center gap-10" data-signed={one.name}>
+	<div class="mt-4 flex items-center gap-10" data-signed={one.name}>
 		<svg width="150" height="52" class="border-b-2 border-ink" aria-hidden="true"
 			><path d={path(one.strokes, 150, 50)} class="fill-none stroke-pencil stroke-2" /></svg
 		>
-		<figcaption class="text-note">{words.walk.signed(one.name)}</figcaption>
+		<span class="text-note">{words.walk.signed(one.name)}</span>
 		<Act kind="quiet" aria-label="{words.undo}: {one.name}" onclick={() => void data.strike(one.record)}>{words.undo}</Act>
-	</figure>
+	</div>
 {/each}
 <div class="mt-6 max-w-420" bind:clientWidth={wide}>
 	<svg
