@@ -120,6 +120,9 @@ def test_the_json_names_are_fixed():
         "day",
         "clock",
         "starts",
+        "gate",
+        "walk",
+        "schedule",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

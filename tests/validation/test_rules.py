@@ -54,6 +54,7 @@ CLOSE = {
     "hydration": {"": (0, 0.01), "T_C": (0.3, 0), "nurse": (0, 0.002), "equivalent": (0, 0.002)},
     "slab-heat": {"": (0.15, 0.03), "peak_mean": (0.5, 0), "_at_24h": (0.5, 0), "min_any": (0.5, 0)},
     "cold-hot": {"": (0.05, 0), "mix_F": (0.1, 0), "_for_target": (0.1, 0), "max_in": (0.01, 0), "w": (0.02, 0)},
+    "schedule": {"": (0, 0)},
     "screed": {"": (0.1, 0), "feasible_orders": (0, 0), "warnings": (0, 0)},
     "joints": {"": (5, 0), "aspect": (0.01, 0), "saw_length_m": (0.01, 0), "panels": (0, 0), "violations": (0, 0)},
     "steel": {"": (0.001, 2e-5), "As_": (1e-4, 1e-3), "length_in": (0.001, 0), "chairs": (0, 0), "mass": (0, 1e-4)},

@@ -19,6 +19,7 @@ from humble_trowel.core.rules.insulation import insulation
 from humble_trowel.core.rules.joints import joints
 from humble_trowel.core.rules.order import order
 from humble_trowel.core.rules.pour import pour
+from humble_trowel.core.rules.schedule import schedule
 from humble_trowel.core.rules.screed import screed
 from humble_trowel.core.rules.squaring import squaring
 from humble_trowel.core.rules.steel import steel
@@ -28,7 +29,7 @@ from humble_trowel.core.rules.weather import evaporation, hydration, slab_heat, 
 ANSWERS: dict[str, Callable[[Given], Answer]] = {
     "volume": volume, "squaring": squaring, "forms": forms, "grades": grades, "insulation": insulation, "steel": steel,
     "cutting": cutting, "anchors": anchors, "joints": joints, "screed": screed, "order": order,
-    "pour": pour, "cold-hot": cold_hot, "evaporation": evaporation, "sun": sun, "hydration": hydration, "slab-heat": slab_heat,
+    "pour": pour, "cold-hot": cold_hot, "evaporation": evaporation, "sun": sun, "hydration": hydration, "slab-heat": slab_heat, "schedule": schedule,
 }  # fmt: skip
 
 
