@@ -15,6 +15,7 @@ from humble_trowel.core.ground.standing import Graded
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.core.units import Units
+from humble_trowel.core.yard import YardDay
 
 MOST_REVISION = 2**31
 Author = Annotated[str, Field(max_length=60)]
@@ -182,6 +183,11 @@ class YardJob(BaseModel):
     order_m3: float
     also: list[str] = []
     stops: str
+    pour_at: str | None = None
+    holds: int = 0
+    next_act: str = ""
+    next_who: str = ""
+    days: list[YardDay] = []
     fault: bool = False
     counting: bool = False
 

@@ -1,17 +1,29 @@
-"""A job in one line of the yard: what it orders and what stops it."""
+"""A job in one line of the yard: what it orders, what stops it, when it is poured, what comes next and by whom."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass
 
+from humble_trowel.core.edits.schedule import NAMES
 from humble_trowel.core.job import Job
 from humble_trowel.core.stages import stops
+from humble_trowel.core.stages.gate import gate_told
 from humble_trowel.core.units import Units
 
 
 @dataclass(frozen=True)
+class YardDay:
+    """A task that is booked, or done. on: ISO."""
+
+    key: str
+    name: str
+    on: str
+    done: bool
+
+
+@dataclass(frozen=True)
 class YardLine:
-    """also: pours of their own beside the one of the order, in words. stops: what keeps the plant from being called, or that nothing does."""
+    """pour_at: as booked. holds: how many things hold it; next_act, next_who: the first of them and who lifts it. days: what is booked. also: pours of their own beside the one of the order, in words. stops: what keeps the plant from being called, or that nothing does."""
 
     name: str
     units: Units
@@ -24,6 +36,11 @@ class YardLine:
     order_m3: float
     also: list[str]
     stops: str
+    pour_at: str | None
+    holds: int
+    next_act: str
+    next_who: str
+    days: list[YardDay]
 
 
 def yard_line(job: Job) -> YardLine:
@@ -40,6 +57,7 @@ def yard_line(job: Job) -> YardLine:
         words = "No outline yet." if ordered is None else "Footings alone so far."
     else:
         words = f"{unsaid} lines of the call unsaid." if unsaid else "Ready to call in."
+    holds = gate_told(job, weather=False).holds if plan.outline is not None else []
     also = [
         f"{row.pour_name} {row.ordered.text} {'m³' if plan.units == 'mm' else 'yd'}"
         for row in (figure.footings, figure.walls)
@@ -57,4 +75,18 @@ def yard_line(job: Job) -> YardLine:
         order_m3=ordered.order_m3 if ordered else 0.0,
         also=also,
         stops=words,
+        pour_at=plan.order.pour_at,
+        holds=len(holds),
+        next_act=holds[0].title if holds else "",
+        next_who=holds[0].who if holds else "",
+        days=[
+            YardDay(
+                row.key or row.id,
+                row.name or NAMES.get(row.key or "", (row.key or "",))[0],
+                on,
+                row.done_on is not None,
+            )
+            for row in plan.schedule.tasks
+            if (on := row.done_on or row.on) is not None
+        ],
     )

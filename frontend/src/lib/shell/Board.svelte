@@ -6,6 +6,8 @@
 	import Num from '../ui/Num.svelte';
 	import Tip from '../ui/Tip.svelte';
 	import type { LensId } from '../lenses/lens';
+	import { whenText } from '../ui/days';
+	import { boardSays } from './board_says.svelte';
 	import { help } from './help.svelte';
 	import BoardCell from './BoardCell.svelte';
 	import { foldedLoads } from '../words/loads';
@@ -24,6 +26,7 @@
 	const areaMoved = $derived(moved(before?.area, now?.outline?.area_text));
 	const roundMoved = $derived(moved(before?.perimeter, now?.outline?.perimeter_text));
 	const loads = $derived(foldedLoads(ordered?.trucks.map((truck) => truck.text) ?? []).join(' + '));
+	const pourAt = $derived(store.document?.order.pour_at ?? null);
 	const TRY = 'min-h-28 text-body font-strong underline';
 	const PRESS =
 		'h-44 min-w-46 border-[1.5px] border-board-ink px-7 text-note font-[680] font-stretch-[88%] active:bg-board-ink ' +
@@ -86,7 +89,15 @@
 	{#snippet area()}
 		{#if now?.outline}<Num working={now.outline.area} text={(trial?.outline ?? now.outline).area_text} />{/if}
 	{/snippet}
-	{#if lens === 'ground'}
+	{#if lens === 'gate'}
+		<BoardCell
+			reading="pour"
+			name={w.board.pour}
+			note={boardSays.hold ? w.board.nextHold(boardSays.hold) : w.board.pourNote}
+			value={pourAt ? pour : false}
+			class="max-fold:hidden side:hidden!"
+		/>
+	{:else if lens === 'ground'}
 		<BoardCell
 			reading="rod"
 			name={store.graded?.rod_zone ? w.board.rod(store.graded.rod_zone) : w.board.rodNone}
@@ -104,6 +115,7 @@
 			class="max-fold:hidden side:hidden!"
 		/>
 	{/if}
+	{#snippet pour()}<span class="text-call">{whenText(pourAt ?? '')}</span>{/snippet}
 	{#snippet rod()}
 		{#if store.graded?.working}<Num working={store.graded.working} text={store.graded.rod ?? ''} />{/if}
 	{/snippet}

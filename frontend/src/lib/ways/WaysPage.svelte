@@ -15,6 +15,7 @@
 	import JointWays from './JointWays.svelte';
 	import DayWays from './DayWays.svelte';
 	import OrderWays from './OrderWays.svelte';
+	import ScheduleWays from './ScheduleWays.svelte';
 	import ScreedWays from './ScreedWays.svelte';
 	import EmbedWays from './EmbedWays.svelte';
 	import SteelWays from './SteelWays.svelte';
@@ -227,6 +228,7 @@
 			<ScreedWays {store} {ways} />
 			<OrderWays {store} {ways} />
 			<DayWays {store} {ways} />
+			<ScheduleWays {store} {ways} />
 			<JointWays {store} {ways} />
 		</main>
 	{/if}

@@ -6,6 +6,7 @@
 	import { finder } from '../finder/finder.svelte';
 	import { help } from '../shell/help.svelte';
 	import { finderPanel, keysSheet } from '../shell/parts';
+	import { dayText, today, whenText } from '../ui/days';
 	import { shownVolume } from '../ui/typed';
 	import Later from '../ui/Later.svelte';
 	import { inBox } from '../shell/keys';
@@ -19,24 +20,46 @@
 	import { yardWords } from '../words/yard';
 	import StartSlab from './StartSlab.svelte';
 	import { YardState } from './yard.svelte';
+	import { byPour, firstDay, together, weekOf } from './dates';
+	import YardDays from './YardDays.svelte';
 	import YardRow from './YardRow.svelte';
 	import Act from '../ui/Act.svelte';
 	const yard = new YardState();
 	let starting = $state(false);
 	let files: HTMLInputElement | undefined = $state();
 	$effect(() => void yard.load());
-	const live = $derived((yard.jobs ?? []).filter((job) => !job.archived));
+	const live = $derived(
+		byPour(
+			(yard.jobs ?? []).filter((job) => !job.archived),
+			today()
+		)
+	);
+	const from = $derived(firstDay(live, today()));
+	const near = $derived(together(live));
+	const week = $derived(weekOf(live, from));
+	const next = $derived(live.find((job) => job.pour_at && job.pour_at.slice(0, 10) >= today()) ?? null);
+	let wide = $state(400);
 	const aside = $derived((yard.jobs ?? []).filter((job) => job.archived));
 	const scale = $derived.by(() => {
 		const boxes = (yard.jobs ?? []).flatMap((job) => (job.outline ? [boundsOf(job.outline)] : []));
 		const wide = Math.max(6000, ...boxes.map((box) => box.x1 - box.x0));
 		const high = Math.max(4000, ...boxes.map((box) => box.y1 - box.y0));
-		return Math.min(148 / wide, 96 / high);
+		return Math.min(126 / wide, 92 / high);
 	});
 	const m3 = $derived(live.reduce((sum, job) => sum + job.order_m3, 0));
 	const metric = $derived(session.ways?.reading.new_job_units === 'mm');
 	const total = $derived(shownVolume(m3, metric ? 'mm' : 'ft-in').replace('yd³', 'yd'));
 	const trucks = $derived(live.reduce((sum, job) => sum + job.trucks, 0));
+	const volume = (rows: typeof live) =>
+		shownVolume(
+			rows.reduce((sum, job) => sum + job.order_m3, 0),
+			metric ? 'mm' : 'ft-in'
+		).replace('yd³', 'yd');
+	const cells = $derived([
+		{ name: yardWords.trucks, text: `${trucks}` },
+		{ name: yardWords.week(dayText(from)), text: week.length ? volume(week) : yardWords.noPour },
+		...(next?.pour_at ? [{ name: yardWords.next(next.name), text: whenText(next.pour_at) }] : [])
+	]);
 	async function bring() {
 		const file = files?.files?.[0];
 		if (!file) return;
@@ -122,23 +145,23 @@
 		<div
 			class={[
 				'grid gap-x-18 gap-y-0 border-b-[1.5px] border-ink px-20 pt-8 pb-6',
-				'grid-cols-[180px_minmax(200px,1.3fr)_150px_minmax(170px,1.1fr)_minmax(150px,1fr)_66px] font-[700]',
+				'grid-cols-[150px_minmax(190px,230px)_minmax(320px,1fr)_minmax(190px,250px)_66px] font-[700]',
 				'bg-bench max-fold:hidden'
 			]}
 			aria-hidden="true"
 		>
-			<span></span><span>{yardWords.slabs}</span><span>{w.board.order}</span><span>{yardWords.last}</span><span
-				>{yardWords.stops}</span
-			>
+			<span></span><span class="self-end">{yardWords.slabs}</span>
+			<div bind:clientWidth={wide}><YardDays {from} width={wide} /></div>
+			<span class="self-end">{yardWords.stops}</span>
 		</div>
 		<ul>
-			{#each live as job (job.id)}<YardRow {yard} {job} {scale} />{/each}
+			{#each live as job (job.id)}<YardRow {yard} {job} {scale} {from} clash={near.has(job.id)} />{/each}
 		</ul>
 		{#if yard.jobs && !yard.jobs.length && !starting}<p class="px-20 pt-24 pb-8 text-act">{yardWords.empty}</p>{/if}
 		{#if aside.length}
 			<h2 class="px-20 pt-24 pb-8 text-act">{yardWords.aside}</h2>
 			<ul>
-				{#each aside as job (job.id)}<YardRow {yard} {job} {scale} />{/each}
+				{#each aside as job (job.id)}<YardRow {yard} {job} {scale} {from} clash={false} />{/each}
 			</ul>
 		{/if}
 	</main>
@@ -147,10 +170,13 @@
 			<p class="text-note font-[620] text-board-ink2">{yardWords.total}</p>
 			<b class="text-tally leading-[1.2] font-heavy font-stretch-[90%]">{live.some((job) => job.order) ? total : w.notSet}</b>
 		</div>
-		<div class="border-r-[1.5px] border-board-ink pt-6 pr-28 pb-0 pl-20">
-			<p class="text-note font-[620] text-board-ink2">{yardWords.trucks}</p>
-			<b class="text-tally leading-[1.2] font-heavy font-stretch-[90%]">{trucks}</b>
-		</div>
+		{#each cells as cell (cell.name)}<div
+				class="border-r-[1.5px] border-board-ink pt-6 pr-28 pb-0 pl-20 max-phone:hidden"
+				data-yard-cell={cell.name}
+			>
+				<p class="text-note font-[620] text-board-ink2">{cell.name}</p>
+				<b class="text-tally leading-[1.2] font-heavy font-stretch-[90%]">{cell.text}</b>
+			</div>{/each}
 		<button
 			type="button"
 			class="my-auto mr-12 ml-auto h-44 border-[1.5px] border-board-ink px-10 py-0 font-[680]"

@@ -2,12 +2,16 @@
 	/** One slab in the yard. */
 	import type { YardJob } from '../api/schema';
 	import Frac from '../ui/Frac.svelte';
+	import { whenText } from '../ui/days';
 	import { w } from '../words/words';
 	import { yardWords } from '../words/yard';
 	import MiniSlab from './MiniSlab.svelte';
+	import YardString from './YardString.svelte';
 	import type { YardState } from './yard.svelte';
 	import Act from '../ui/Act.svelte';
-	let { yard, job, scale }: { yard: YardState; job: YardJob; scale: number } = $props();
+	let { yard, job, scale, from, clash }: { yard: YardState; job: YardJob; scale: number; from: string; clash: boolean } =
+		$props();
+	let wide = $state(400);
 	let renaming = $state(false);
 	let open = $state(false);
 	let name = $state('');
@@ -29,7 +33,7 @@
 <li
 	class={[
 		'row group grid gap-x-18 gap-y-0 border-b-[1.5px] border-line px-20 py-4',
-		'grid-cols-[180px_minmax(200px,1.3fr)_150px_minmax(170px,1.1fr)_minmax(150px,1fr)_66px] items-center',
+		'grid-cols-[150px_minmax(190px,230px)_minmax(320px,1fr)_minmax(190px,250px)_66px] items-center',
 		'min-h-118 max-fold:gap-x-12 max-fold:gap-y-4 max-fold:px-14 max-fold:py-10',
 		'max-fold:grid-cols-[120px_1fr_auto]'
 	]}
@@ -40,7 +44,7 @@
 		class="slab max-fold:row-[span_2] max-fold:w-120 max-fold:overflow-hidden"
 		href={job.fault ? undefined : `/job/${job.id}/lines`}
 		tabindex="-1"
-		aria-hidden="true"><MiniSlab {job} {scale} width={170} height={112} /></a
+		aria-hidden="true"><MiniSlab {job} {scale} width={140} height={104} /></a
 	>
 	<div class="what">
 		{#if renaming}
@@ -69,25 +73,28 @@
 				? ' · '
 				: ''}{job.units === 'mm' ? yardWords.mm : yardWords.ftin}
 		</p>
+		<p class="yards mt-2">
+			{#if job.order}<b class="text-call font-heavy font-stretch-[90%]"><Frac text={job.order} /></b>
+				{job.order_unit}<span class="label block">{job.trucks} {job.trucks === 1 ? 'truck' : 'trucks'}</span
+				>{#each job.also ?? [] as pour (pour)}<span class="label block">+ <Frac text={pour} /></span>{/each}{:else}<span
+					class="label block">{job.counting ? yardWords.counting : w.notSet}</span
+				>{/if}
+		</p>
 	</div>
-	<p class="yards max-fold:col-[2]">
-		{#if job.order}<b class="text-tally font-heavy font-stretch-[90%]"><Frac text={job.order} /></b>
-			{job.order_unit}<span class="label block">{job.trucks} {job.trucks === 1 ? 'truck' : 'trucks'}</span
-			>{#each job.also ?? [] as pour (pour)}<span class="label block">+ <Frac text={pour} /></span>{/each}{:else}<span
-				class="label block">{job.counting ? yardWords.counting : w.notSet}</span
-			>{/if}
-	</p>
-	<p class="max-fold:hidden">
-		<b class="font-[620]">{job.summary}</b><span class="label block">{job.author ? `${job.author}, ` : ''}{when}</span>
-	</p>
-	<p
-		class={[
-			'font-mid wrap-anywhere group-data-[fault=true]:text-flag max-fold:hidden',
-			'max-fold:group-data-[fault=true]:col-span-full max-fold:group-data-[fault=true]:block'
-		]}
-	>
-		{job.stops}
-	</p>
+	<div class="min-w-0 max-fold:hidden" bind:clientWidth={wide}>
+		{#if !job.fault && !job.counting}<YardString {job} {from} width={wide} {clash} />{/if}
+	</div>
+	<div class={['wrap-anywhere max-fold:col-[2]', 'max-fold:group-data-[fault=true]:col-span-full']}>
+		{#if job.pour_at}<p class={['hidden font-heavy max-fold:block', clash && 'text-flag']}>{whenText(job.pour_at)}</p>{/if}
+		{#if job.fault || !job.holds}<p class={['font-mid', job.fault ? 'text-flag' : job.pour_at ? 'text-chalk' : '']}>
+				{job.pour_at && !job.fault && !job.counting ? yardWords.ready : job.stops}
+			</p>
+		{:else}
+			<p class="font-heavy text-flag">{yardWords.holds(job.holds)}</p>
+			<p class="text-note"><Frac text={job.next_act} />: {job.next_who}</p>
+		{/if}
+		<p class="label max-phone:hidden">{job.summary}, {job.author ? `${job.author}, ` : ''}{when}</p>
+	</div>
 	<div class="max-fold:col-[3] max-fold:row-[1_/_span_2]">
 		<Act kind="quiet" aria-expanded={open} onclick={() => (open = !open)}>{yardWords.more}</Act>
 	</div>

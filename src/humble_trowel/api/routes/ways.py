@@ -15,6 +15,7 @@ from humble_trowel.core.plan.embed_ways import SETTING_SCHOOLS
 from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, PAD_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
 from humble_trowel.core.plan.joint_ways import HOW_SCHOOLS
+from humble_trowel.core.plan.schedule_ways import FORMS_WHEN_SCHOOLS
 from humble_trowel.core.plan.screed_ways import EDGES_SCHOOLS, RIDES_SCHOOLS
 from humble_trowel.core.plan.steel_ways import BAR_CORNER_SCHOOLS, HELD_SCHOOLS, LAP_SCHOOLS, WAY_SCHOOLS
 from humble_trowel.core.plan.underslab_ways import EDGE_SCHOOLS, PLACE_SCHOOLS, TEST_SCHOOLS
@@ -47,6 +48,7 @@ SCHOOLS = {
         ("decide", DECIDE_SCHOOLS),
         ("dries_by", DRIES_SCHOOLS),
         ("saw", SAW_SCHOOLS),
+        ("forms-when", FORMS_WHEN_SCHOOLS),
     )
 }
 

@@ -9,7 +9,7 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { holdWords } from '../../words/holds';
-	import { dayText } from './days';
+	import { dayText } from '../../ui/days';
 	import type { GateData } from './holds.svelte';
 	import SignBox from './SignBox.svelte';
 	let { data }: { data: GateData } = $props();

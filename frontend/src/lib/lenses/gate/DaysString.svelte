@@ -3,7 +3,7 @@
 	import type { ScheduleTold, TaskTold } from '../../api/schema';
 	import { follow } from '../../drawing/follow';
 	import { holdWords } from '../../words/holds';
-	import { daysApart, dayText, letterOf, monthOf, plus, today } from './days';
+	import { daysApart, dayText, letterOf, monthOf, plus, today } from '../../ui/days';
 	import { between, dayAt, dayX, knotted, laneY, reduced, type Board } from './strings';
 	interface Props {
 		told: ScheduleTold;

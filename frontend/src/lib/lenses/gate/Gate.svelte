@@ -4,6 +4,7 @@
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Sheet from '../../drawing/Sheet.svelte';
 	import { boundsOf } from '../../drawing/viewport';
+	import { boardSays } from '../../shell/board_says.svelte';
 	import FirstActs from '../../shell/FirstActs.svelte';
 	import LensFrame from '../../shell/LensFrame.svelte';
 	import type { JobStore } from '../../state/job.svelte';
@@ -13,7 +14,7 @@
 	import { Turn } from '../turn.svelte';
 	import ChangesPanel from './ChangesPanel.svelte';
 	import DayPanel from './DayPanel.svelte';
-	import { dayText, today } from './days';
+	import { dayText, today } from '../../ui/days';
 	import { DayData } from './gate.svelte';
 	import GroundCore from './GroundCore.svelte';
 	import HoldsPanel from './HoldsPanel.svelte';
@@ -46,7 +47,10 @@
 			else void gate.load(tab as GateTab);
 		});
 	});
-	onDestroy(() => [day.leave(), gate.leave()]);
+	onDestroy(() => [day.leave(), gate.leave(), (boardSays.hold = '')]);
+	$effect(() => {
+		boardSays.hold = gate.told?.holds[0]?.title ?? '';
+	});
 	const moment = $derived(day.moment);
 	const NEAR = 0.17;
 	/* what stands about is on the sheet as far as it is near; the slab keeps most of the room */

@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** A core through the ground on the picked day, from below: what lies, what waits and till when. */
 	import { holdWords } from '../../words/holds';
-	import { dayText, today } from './days';
+	import { dayText, today } from '../../ui/days';
 	import type { GateData } from './holds.svelte';
 	import { laidOn } from './laid';
 	let { data }: { data: GateData } = $props();

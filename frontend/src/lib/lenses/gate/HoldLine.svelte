@@ -2,7 +2,7 @@
 	/** From now to the pour: the flags of what holds it at the days on which each is lifted, and the stake of the pour. */
 	import type { GateHold } from '../../api/schema';
 	import { holdWords as words } from '../../words/holds';
-	import { daysApart, plus, shortDay, today } from './days';
+	import { daysApart, plus, shortDay, today } from '../../ui/days';
 	let { holds, pourAt, wide }: { holds: readonly GateHold[]; pourAt: string | null; wide: number } = $props();
 	const FAR = 21;
 	const lifts = $derived([pourAt, ...holds.map((row) => row.lifts_at)].flatMap((at) => (at ? [at.slice(0, 10)] : [])).sort());

@@ -7,7 +7,7 @@
 	import Act from '../../ui/Act.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { holdWords as words } from '../../words/holds';
-	import { whenText } from './days';
+	import { whenText } from '../../ui/days';
 	import type { GateData } from './holds.svelte';
 	let { data, row, go }: { data: GateData; row: GateHold; go: () => void } = $props();
 	let asking = $state(false);

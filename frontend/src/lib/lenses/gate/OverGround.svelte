@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** The ground as it will lie on the picked day: what is laid is drawn, what waits is dashed in chalk; rain falls on what is open. */
 	import type { Viewport, XY } from '../../drawing/viewport';
-	import { dayText, today } from './days';
+	import { dayText, today } from '../../ui/days';
 	import type { GateData } from './holds.svelte';
 	import { laidOn } from './laid';
 	let { view, data }: { view: Viewport; data: GateData } = $props();

@@ -14,7 +14,7 @@
 	import Verdict from '../../ui/Verdict.svelte';
 	import { holdWords } from '../../words/holds';
 	import { w } from '../../words/words';
-	import { dayText, today } from './days';
+	import { dayText, today } from '../../ui/days';
 	import type { GateData } from './holds.svelte';
 	let { data }: { data: GateData } = $props();
 	const words = holdWords.papers;

@@ -7,7 +7,7 @@
 	import Field from '../../ui/Field.svelte';
 	import Fold from '../../ui/Fold.svelte';
 	import { holdWords } from '../../words/holds';
-	import { dayText, today } from './days';
+	import { dayText, today } from '../../ui/days';
 	import type { GateData } from './holds.svelte';
 	let { data, one }: { data: GateData; one: TaskTold } = $props();
 	const words = holdWords.trades;

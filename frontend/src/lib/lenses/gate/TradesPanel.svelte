@@ -10,7 +10,7 @@
 	import Verdict from '../../ui/Verdict.svelte';
 	import { holdWords } from '../../words/holds';
 	import CallBox from '../CallBox.svelte';
-	import { dayText } from './days';
+	import { dayText } from '../../ui/days';
 	import DaysString from './DaysString.svelte';
 	import type { GateData } from './holds.svelte';
 	import TaskCard from './TaskCard.svelte';

@@ -4,7 +4,7 @@
 	import Choose from '../../ui/Choose.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { holdWords } from '../../words/holds';
-	import { dayText, plus, shortDay } from './days';
+	import { dayText, plus, shortDay } from '../../ui/days';
 	import { lanesOf, spotsOf, wayOf } from './persons';
 	import { parted } from './strings';
 	import type { WeekData } from './week.svelte';

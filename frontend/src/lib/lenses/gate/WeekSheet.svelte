@@ -4,7 +4,7 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import { w } from '../../words/words';
 	import { holdWords } from '../../words/holds';
-	import { dayText } from './days';
+	import { dayText } from '../../ui/days';
 	import type { WeekData } from './week.svelte';
 	let { data, store }: { data: WeekData; store: JobStore } = $props();
 	const words = holdWords.week;

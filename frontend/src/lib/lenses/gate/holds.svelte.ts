@@ -8,7 +8,7 @@ import { Resource } from '../../state/resource.svelte';
 import { session } from '../../state/session.svelte';
 import { ApiProblem } from '../../api/client';
 import { kept, worst } from './walk';
-import { today } from './days';
+import { today } from '../../ui/days';
 
 export type GateTab = 'holds' | 'trades' | 'papers' | 'changes';
 const ASK_AGAIN_MS = 500;

@@ -5,7 +5,7 @@ import { outbox } from '../../outbox/outbox.svelte';
 import { session } from '../../state/session.svelte';
 import type { Edit, JobStore } from '../../state/job.svelte';
 import { Resource } from '../../state/resource.svelte';
-import { dateOf, plus, today } from './days';
+import { dateOf, plus, today } from '../../ui/days';
 
 export const mondayOf = (iso: string): string => plus(iso, -((dateOf(iso).getDay() + 6) % 7));
 
