@@ -77,7 +77,7 @@ def test_the_same_picture_counts_once_and_another_is_refused(client, base):
     "sent, words",
     [
         (b"", "no picture"),
-        (b"%PDF-1.7 and so on", "no picture"),
+        (b"%PDF-1.7 and so on", "damaged or cut off"),
         (b"GIF89a" + bytes(40), "no picture"),
         (taken(400, 300)[:900], "damaged"),
         (taken(400, 300, kind="PNG")[:300], "damaged"),

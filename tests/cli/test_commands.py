@@ -97,6 +97,10 @@ def test_every_command_of_the_readme_runs(place, row):
             assert saved.communicate() and saved.returncode == 0
             words[1] = "restore.sqlite3"
         words += ["--data", data]
+    elif words[0] in ("pack", "calendar"):
+        bring = started(place, "import", "JOB.json", "--data", str(place / words[0]))
+        assert bring.communicate() and bring.returncode == 0
+        words += ["--data", str(place / words[0])]
     elif words[0] == "search":
         words += ["--jobs", "1", "--seed", "1"]  # the same jobs at every run: fresh seeds are for a person who looks on
     elif words[0] == "rule":

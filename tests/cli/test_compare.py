@@ -58,6 +58,7 @@ def test_a_row_that_is_missed_ends_the_bench_with_one(monkeypatch, capsys):
             "steel_rows",
             "embed_rows",
             "screed_rows",
+            "gate_rows",
             "order_rows",
             "day_rows",
             "day_figures",

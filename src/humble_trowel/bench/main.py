@@ -15,6 +15,7 @@ from typing import Any
 from humble_trowel.bench.answers import answer_rows
 from humble_trowel.bench.day import day_figures, day_rows
 from humble_trowel.bench.embeds import embed_rows
+from humble_trowel.bench.gate import gate_rows
 from humble_trowel.bench.ground import ground_rows
 from humble_trowel.bench.lines import CUTTING_CASES, Cutting, cutting_rows, lines_rows, print_cutting
 from humble_trowel.bench.order import order_rows
@@ -44,6 +45,7 @@ def run(as_json: bool, compare: str | None = None) -> int:
         + screed_rows()
         + order_rows()
         + day_rows()
+        + gate_rows()
     )
     cuts = cutting_rows(CUTTING_CASES)
     others: list[Other] = [*tube_figures(), *steel_figures(), *day_figures()]

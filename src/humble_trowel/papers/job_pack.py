@@ -40,13 +40,13 @@ def job_pack(job: Job, picture_of: Bytes, today: date, paper: Paper) -> bytes:
         for line in (job.tested.lines if job.tested else [])
     ]
     of = PackOf(
-        job.plan.name, told, job.papers, changes_told(job.site_changes, job.plan.units), tests, _sheets(job, paper), photos, files,
+        job.plan.name, told, job.papers, changes_told(job.site_changes, job.plan.units), tests, sheets_of(job, paper), photos, files,
         when_text(today.isoformat()),
     )  # fmt: skip
     return pack_pdf(of, paper)
 
 
-def _sheets(job: Job, paper: Paper) -> list[tuple[str, Callable[[], bytes]]]:
+def sheets_of(job: Job, paper: Paper) -> list[tuple[str, Callable[[], bytes]]]:
     """Those that the job has anything for."""
     plan = job.plan
     rows: list[tuple[str, Callable[[], bytes]]] = [

@@ -25,6 +25,7 @@
 	import OverGround from './OverGround.svelte';
 	import OverWalk from './OverWalk.svelte';
 	import PapersPanel from './PapersPanel.svelte';
+	import TaskCard from './TaskCard.svelte';
 	import SunTape from './SunTape.svelte';
 	import TradesPanel from './TradesPanel.svelte';
 	import WalkAsk from './WalkAsk.svelte';
@@ -77,7 +78,17 @@
 						: gateWords.sheet
 	);
 	const footHigh = $derived(
-		tab === 'day' ? (day.sheet?.place ? 150 : 0) : tab === 'holds' && !small ? 286 : tab === 'trades' && !small ? 150 : 0
+		tab === 'day'
+			? day.sheet?.place
+				? 150
+				: 0
+			: tab === 'holds' && !small
+				? 286
+				: tab === 'trades' && !small
+					? gate.taskTold
+						? 252
+						: 150
+					: 0
 	);
 </script>
 
@@ -103,7 +114,7 @@
 							<b class="text-verdict leading-none font-black font-stretch-[90%] max-phone:text-ask">{moment.text}</b>
 							<span class="max-w-360 text-note max-phone:hidden"><Frac text={moment.words} /></span>
 						</p>
-					{:else if tab === 'holds' && gate.state?.walk}<p class="text-note" data-walk>
+					{:else if tab === 'holds' && gate.state?.walk}<p class="text-note max-phone:hidden" data-walk>
 							<b>{words.tied(gate.places.filter((one) => one.state === 'pass').length, gate.places.length)}</b>,
 							{words.open(
 								gate.rows.filter((row) => row.state === 'mend').length,
@@ -125,7 +136,14 @@
 						<div class="absolute inset-x-0 bottom-0 h-286 overflow-auto border-t-2 border-ink bg-sheet px-20 pb-10">
 							<WalkAsk data={gate} />
 						</div>
-					{:else if tab === 'trades' && !small}<GroundCore data={gate} />{/if}
+					{:else if tab === 'trades' && !small}
+						{#if gate.taskTold}<div
+								class="absolute inset-x-0 bottom-0 h-252 overflow-auto border-t-2 border-ink bg-sheet px-16 pb-10"
+							>
+								<TaskCard data={gate} one={gate.taskTold} />
+							</div>
+						{:else}<GroundCore data={gate} />{/if}
+					{/if}
 				{/snippet}
 			</Sheet>
 		{/if}
@@ -135,7 +153,7 @@
 	{#if day.problem && !store.trying.length && tab === 'day'}<p class="wrong" role="alert">{day.problem}</p>{/if}
 	{#if tab === 'holds'}<HoldsPanel data={gate} {small} turn={(to) => turn.to(to)} />
 	{:else if tab === 'day'}<DayPanel data={day} />
-	{:else if tab === 'trades'}<TradesPanel data={gate} />
+	{:else if tab === 'trades'}<TradesPanel data={gate} {small} />
 	{:else if tab === 'week'}<WeekPanel data={week} />
 	{:else if tab === 'papers'}<PapersPanel data={gate} />
 	{:else}<ChangesPanel data={gate} />{/if}

@@ -22,7 +22,11 @@
 			.filter(Boolean);
 </script>
 
-<section class="mt-10 border-2 border-ink px-14 py-10" aria-label={one.name} data-task-card={one.key}>
+<section
+	class="mt-10 max-phone:border-2 max-phone:border-ink max-phone:px-14 max-phone:py-10"
+	aria-label={one.name}
+	data-task-card={one.key}
+>
 	<h2 class="text-ask font-black first-letter:uppercase">{one.name}: {one.text}</h2>
 	<p>
 		{#if one.why}<b class="first-letter:uppercase">{one.why}.</b>{/if}

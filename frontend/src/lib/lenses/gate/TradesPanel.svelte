@@ -14,7 +14,7 @@
 	import DaysString from './DaysString.svelte';
 	import type { GateData } from './holds.svelte';
 	import TaskCard from './TaskCard.svelte';
-	let { data }: { data: GateData } = $props();
+	let { data, small }: { data: GateData; small: boolean } = $props();
 	const words = holdWords.trades;
 	const store = $derived(data.store);
 	const told = $derived(data.schedule);
@@ -71,7 +71,7 @@
 		{/if}
 		{#each told.clashes as clash (clash)}<p class="mt-4 font-heavy text-flag">{clash}</p>{/each}
 		{#if store.problemFor('task')}<p class="wrong" role="alert">{store.problemFor('task')?.detail}</p>{/if}
-		{#if one}<TaskCard {data} {one} />{/if}
+		{#if one && small}<TaskCard {data} {one} />{/if}
 		<div class="mt-8 flex flex-wrap gap-6">
 			{#if wet}<Act kind="plain" onclick={() => void tried([{ op: 'say_day', on: wet.on, rain_mm: 0 }])}
 					>{words.moveRain(dayText(wet.on))}</Act

@@ -20,6 +20,8 @@
 			.slice(0, 4)
 	);
 	const each = $derived((height - 78) / Math.max(1, pours.length));
+	/** in the hand there is no room for the slabs themselves */
+	const drawn = $derived(each > 130);
 	const scale = $derived(
 		Math.min(
 			...pours.map(({ box }) =>
@@ -56,20 +58,22 @@
 					? `, ${words.short(stop.short)}`
 					: ''}</text
 			>
-			<path
-				d={view.path([job.outline as XY[], ...(job.openings as XY[][])])}
-				fill-rule="evenodd"
-				class="fill-slab stroke-ink stroke-2"
-			/>
-			{#each hands as letter, n (n)}
-				<g transform="translate({cx + (n - (hands.length - 1) / 2) * step} {cy})">
-					<circle
-						r="12"
-						class={letter ? 'fill-sheet stroke-ink stroke-[1.6px]' : 'fill-none stroke-flag stroke-2 [stroke-dasharray:4_3]'}
-					/>
-					<text y="5" text-anchor="middle" class="fill-ink text-label font-heavy">{letter}</text>
-				</g>
-			{/each}
+			{#if drawn}
+				<path
+					d={view.path([job.outline as XY[], ...(job.openings as XY[][])])}
+					fill-rule="evenodd"
+					class="fill-slab stroke-ink stroke-2"
+				/>
+				{#each hands as letter, n (n)}
+					<g transform="translate({cx + (n - (hands.length - 1) / 2) * step} {cy})">
+						<circle
+							r="12"
+							class={letter ? 'fill-sheet stroke-ink stroke-[1.6px]' : 'fill-none stroke-flag stroke-2 [stroke-dasharray:4_3]'}
+						/>
+						<text y="5" text-anchor="middle" class="fill-ink text-label font-heavy">{letter}</text>
+					</g>
+				{/each}
+			{/if}
 		{/each}
 	</svg>
 	<span class="sr-only">{store.kept?.document.name}</span>
