@@ -15,7 +15,7 @@ TABS = {
     "embeds": ("walls", "bolts", "straps", "setting"),
     "screed": ("strips", "pads", "order", "joints"),
     "order": ("ledger", "sure", "mix", "trucks", "cost", "call"),
-    "gate": ("day",),
+    "gate": ("holds", "day", "trades", "week", "papers", "changes"),
 }
 BROKEN = """(only) => axe.run(document, { resultTypes: ['violations'], ...(only ? { runOnly: [only] } : {}) }).then((found) =>
   found.violations.flatMap((rule) => rule.nodes.map((node) => `${rule.id}: ${node.html.slice(0, 140)} ${node.failureSummary}`)))"""

@@ -71,50 +71,54 @@
 			>{/each}
 		{#each told.days as one, i (one.on)}
 			{@const x = board.left + i * board.column}
-			<g
-				role="button"
-				tabindex="-1"
-				aria-label="{dayText(one.on)}{one.rain_text ? `, ${words.rain} ${one.rain_text}` : ''}"
-				class="cursor-pointer"
-				onclick={() => look(one.on)}
-				onkeydown={(event) => event.key === 'Enter' && look(one.on)}
-				data-day={one.on}
-				data-rain={one.rain_mm}
-			>
-				<rect {x} y="20" width={board.column} height={high - 24} class={[i === lookX ? 'fill-chalk-tint' : 'fill-transparent']} />
-				{#if i === lookX}<rect {x} y="20" width={board.column} height="38" class="fill-chalk" />{/if}
-				<text
-					x={x + board.column / 2}
-					y="35"
-					text-anchor="middle"
-					class={['text-label', i === lookX ? 'fill-on-chalk' : one.works ? 'fill-ink' : 'fill-ink2']}
-					>{letterOf(one.weekday)}</text
-				>
-				<text
-					x={x + board.column / 2}
-					y="53"
-					text-anchor="middle"
-					class={[
-						'text-label',
-						one.works ? 'font-heavy' : '',
-						i === lookX ? 'fill-on-chalk' : one.works ? 'fill-ink' : 'fill-ink2'
-					]}>{+one.on.slice(8)}</text
-				>
-				<path d="M{x} {one.weekday === 0 ? 44 : 52}V58" class={['stroke-ink', one.weekday === 0 && 'stroke-2']} />
-				{#if one.rain_text}
-					<text x={x + board.column / 2} y="74" text-anchor="middle" class="fill-chalk text-label font-heavy"
-						>{one.rain_text.replace(' in', '″').replace(' mm', '')}</text
+			<g data-day={one.on} data-rain={one.rain_mm}>
+				<rect
+					{x}
+					y="20"
+					width={board.column}
+					height={high - 24}
+					class={['cursor-pointer', i === lookX ? 'fill-chalk-tint' : 'fill-transparent']}
+					role="button"
+					tabindex="-1"
+					aria-label="{dayText(one.on)}{one.rain_text ? `, ${words.rain} ${one.rain_text}` : ''}"
+					onclick={() => look(one.on)}
+					onkeydown={(event) => event.key === 'Enter' && look(one.on)}
+				/>
+				<g class="pointer-events-none">
+					{#if i === lookX}<rect {x} y="20" width={board.column} height="38" class="fill-chalk" />{/if}
+					<text
+						x={x + board.column / 2}
+						y="35"
+						text-anchor="middle"
+						class={['text-label', i === lookX ? 'fill-on-chalk' : one.works ? 'fill-ink' : 'fill-ink2']}
+						>{letterOf(one.weekday)}</text
 					>
-					<path
-						d={[...Array(Math.max(2, Math.floor(board.column / 8))).keys()]
-							.map((n) => `M${x + 7 + n * 8} 80L${x + n * 8} ${high - 6}`)
-							.join('')}
+					<text
+						x={x + board.column / 2}
+						y="53"
+						text-anchor="middle"
 						class={[
-							'fill-none stroke-chalk [stroke-dasharray:8_7]',
-							one.rain_mm < 6 ? 'stroke-1 opacity-40' : 'stroke-[1.6px] opacity-70'
-						]}
-					/>
-				{/if}
+							'text-label',
+							one.works ? 'font-heavy' : '',
+							i === lookX ? 'fill-on-chalk' : one.works ? 'fill-ink' : 'fill-ink2'
+						]}>{+one.on.slice(8)}</text
+					>
+					<path d="M{x} {one.weekday === 0 ? 44 : 52}V58" class={['stroke-ink', one.weekday === 0 && 'stroke-2']} />
+					{#if one.rain_text}
+						<text x={x + board.column / 2} y="74" text-anchor="middle" class="fill-chalk text-label font-heavy"
+							>{one.rain_text.replace(' in', '″').replace(' mm', '')}</text
+						>
+						<path
+							d={[...Array(Math.max(2, Math.floor(board.column / 8))).keys()]
+								.map((n) => `M${x + 7 + n * 8} 80L${x + n * 8} ${high - 6}`)
+								.join('')}
+							class={[
+								'fill-none stroke-chalk [stroke-dasharray:8_7]',
+								one.rain_mm < 6 ? 'stroke-1 opacity-40' : 'stroke-[1.6px] opacity-70'
+							]}
+						/>
+					{/if}
+				</g>
 			</g>
 		{/each}
 		<path d="M{board.left} 58H{full}" class="stroke-ink stroke-2" />

@@ -39,7 +39,7 @@
 		<rect x="9" y="2" width="16" height="15" class={[row.hard ? 'fill-flag' : 'fill-bench', 'stroke-ink stroke-[1.6px]']} />
 	</svg>
 	<div class="min-w-0">
-		<h3 class="text-key leading-tight font-heavy"><Frac text={row.title} /></h3>
+		<h2 class="text-key leading-tight font-heavy"><Frac text={row.title} /></h2>
 		<p class="text-note"><Frac text={row.words} /> {words.stops(row.stops)}.</p>
 	</div>
 	<p class="text-note max-phone:col-start-2">

@@ -56,7 +56,7 @@
 						/></svg
 					>
 					<div>
-						<h3 class="text-key font-heavy line-through">{row.title}</h3>
+						<h2 class="text-key font-heavy line-through">{row.title}</h2>
 						<p class="text-note">{words.taken(row.overruled_by, row.reason)}</p>
 					</div>
 					<Act kind="plain" aria-label="{words.undo}: {row.title}" onclick={() => void data.strike(row.record)}>{words.undo}</Act>
@@ -65,7 +65,6 @@
 		</ul>
 		{#each visits as row (row.code)}<VisitRow {data} {row} />{/each}
 		<LiftedString rows={told.lifted} {wide} />
-		{#if data.wrong}<p class="wrong" role="alert">{data.wrong}</p>{/if}
 		<h2 class="panel-head">{words.list}</h2>
 		<p class="flex flex-wrap gap-4">
 			{#each PAPERS as paper (paper)}<Act kind="quiet" href="/api/jobs/{store.id}/walk.pdf?paper={paper}" download

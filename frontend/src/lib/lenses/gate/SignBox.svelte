@@ -10,6 +10,7 @@
 	let strokes = $state<Stroke[]>([]);
 	let name = $state(session.who);
 	let wide = $state(320);
+	let wrong = $state('');
 	const HIGH = 110;
 	const path = (rows: readonly (readonly (readonly number[])[])[], w: number, h: number) =>
 		rows
@@ -30,7 +31,9 @@
 		if (last.length < 600) strokes = [...strokes.slice(0, -1), [...last, at(event)]];
 	}
 	async function keep() {
-		if (await data.record('signature', { of, name: name.trim(), strokes })) strokes = [];
+		const ok = await data.record('signature', { of, name: name.trim(), strokes });
+		wrong = ok ? '' : data.wrong;
+		if (ok) strokes = [];
 	}
 </script>
 
@@ -64,4 +67,5 @@
 		<Act kind="plain" disabled={!strokes.length || !name.trim()} onclick={() => void keep()}>{words.walk.keepSign}</Act>
 		<Act kind="quiet" disabled={!strokes.length} onclick={() => (strokes = [])}>{words.walk.wipe}</Act>
 	</div>
+	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 </div>

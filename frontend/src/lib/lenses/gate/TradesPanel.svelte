@@ -22,7 +22,9 @@
 	const trial = $derived(store.trying.length > 0);
 	let wide = $state(796);
 	let name = $state('');
-	const wet = $derived(told?.days.find((day) => day.rain_mm >= 6) ?? null);
+	/** the wet day that holds something, else the first */
+	const refused = $derived(told?.tasks.flatMap((row) => row.refused)[0]?.on ?? '');
+	const wet = $derived(told?.days.find((day) => day.rain_text && (refused ? day.on === refused : day.rain_mm >= 6)) ?? null);
 	const dayRow = $derived(told?.days.find((day) => day.on === data.day) ?? null);
 	const tried = (edits: object[]) => store.try(edits as Edit[], 'trades');
 	const move = (task: TaskTold, on: string) =>

@@ -8,6 +8,7 @@
 	import type { GateData } from './holds.svelte';
 	let { data, row }: { data: GateData; row: GateHold } = $props();
 	let note = $state('');
+	let wrong = $state('');
 	// svelte-ignore state_referenced_locally (one visit for the life of this row)
 	remember(
 		`${data.store.id}/${row.code}`,
@@ -15,7 +16,9 @@
 		(old) => (note = old)
 	);
 	async function say(verdict: 'pass' | 'mend') {
-		if (await data.record('check', { row: row.code, verdict, by: session.who, note: note.trim() })) note = '';
+		const ok = await data.record('check', { row: row.code, verdict, by: session.who, note: note.trim() });
+		wrong = ok ? '' : data.wrong;
+		if (ok) note = '';
 	}
 </script>
 
@@ -30,4 +33,5 @@
 	>
 	<Act kind="plain" onclick={() => void say('pass')}>{words.visitPass}</Act>
 	<Act kind="plain" onclick={() => void say('mend')}>{words.visitMend}</Act>
+	{#if wrong}<p class="wrong w-full" role="alert">{wrong}</p>{/if}
 </div>

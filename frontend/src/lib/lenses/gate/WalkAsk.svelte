@@ -65,7 +65,14 @@
 		const readings_mm = verdict === 'absent' ? [] : parts(own.read ?? '');
 		return [
 			'check',
-			{ row: row?.id, verdict, readings_mm, by: session.who, over_why: short ? (own.why ?? '') : '', note: own.note ?? '' }
+			{
+				row: row?.id,
+				verdict,
+				readings_mm,
+				by: session.who,
+				over_why: short && verdict === 'pass' ? (own.why ?? '') : '',
+				note: own.note ?? ''
+			}
 		];
 	}
 	async function keep(verdict: 'pass' | 'mend' | 'absent') {

@@ -2,6 +2,8 @@
 import type { WalkRow } from '../../api/schema';
 
 type State = WalkRow['state'];
+/** what a tape is read to */
+const CLOSE_MM = 0.8;
 const ORDER: State[] = ['mend', 'open', 'second', 'pass', 'absent'];
 export const worst = (states: readonly State[]): State => ORDER.find((one) => states.includes(one)) ?? 'pass';
 export const tied = (state: State): boolean => state === 'pass' || state === 'absent';
@@ -17,7 +19,8 @@ export function kept(row: WalkRow, waiting: readonly Record<string, unknown>[]):
 export function shortBy(readings_mm: readonly (number | null)[], least_mm: number | null): number | null {
 	const read = readings_mm.filter((one): one is number => one !== null);
 	if (!read.length || least_mm === null) return null;
-	return Math.max(0, least_mm - Math.min(...read) - 0.8);
+	const short = least_mm - Math.min(...read);
+	return short > CLOSE_MM ? short : 0;
 }
 
 /** Texts of readings, one after another with commas. */
