@@ -28,15 +28,14 @@ def played(page: Page) -> None:
     page.wait_for_timeout(300)
 
 
-def beam(page: Page) -> None:
-    page.locator("[data-wall='9']").click(force=True)
-    page.locator("#call-here").fill("every 11' 6 B1 from A")
-    page.get_by_text("2 more beams?").wait_for()
-    page.wait_for_timeout(400)
+def holds(page: Page) -> None:
+    page.locator("[data-hold]").first.wait_for()
+    page.wait_for_timeout(1500)
 
 
-def squared(page: Page) -> None:
-    page.locator(".act-line").first.wait_for()
+def trades(page: Page) -> None:
+    page.locator("[data-task='barrier']").click()
+    page.wait_for_timeout(500)
 
 
 def side(page: Page) -> None:
@@ -61,14 +60,14 @@ def pressed(page: Page) -> None:
 VIEWS = [
     ("1-yard", "/", LAPTOP, None),
     ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
-    ("22-beams", "/job/{tansy}/edges?tab=grid", LAPTOP, beam),
     ("4-order", "/job/{tansy}/order?tab=sure", LAPTOP, None),
     ("23-trucks", "/job/{tansy}/order?tab=trucks", LAPTOP, played),
     ("6-ways", "/ways", LAPTOP, None),
-    ("14-square", "/job/{tansy}/lines?tab=square", LAPTOP, squared),
     ("15-forms", "/job/{tansy}/lines?tab=forms", LAPTOP, side),
     ("18-ground", "/job/{tansy}/ground", LAPTOP, None),
-    ("24-day", "/job/{tansy}/gate", LAPTOP, noon),
+    ("24-day", "/job/{tansy}/gate?tab=day", LAPTOP, noon),
+    ("26-holds", "/job/{tansy}/gate?tab=holds", LAPTOP, holds),
+    ("27-trades", "/job/{ferrier}/gate?tab=trades", LAPTOP, trades),
     ("25-footings", "/job/{larkfield}/edges?tab=footings", LAPTOP, None),
     ("10-underslab", "/job/{tansy}/underslab", LAPTOP, None),
     ("12-tubing", "/job/{tansy}/underslab?tab=tubing", LAPTOP, None),

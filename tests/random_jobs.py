@@ -8,7 +8,7 @@ import random
 
 from shapely.geometry import Point, Polygon
 
-from tests.random_later import on_top, order_said
+from tests.random_later import days_said, on_top, order_said
 
 
 class Draw:
@@ -288,5 +288,5 @@ def random_job(seed):
         "slab_types": [{"mark": mark, "thickness_mm": dice.choice([100, 101.6, 127, 152.4, dice.uniform(75, 250)])} for mark in types],
         "zones": _zones(draw, shape, types), "edge_types": edge_types, "edges": edges,
         **_parts(draw, shape), **_second(draw, shape), **_ground(draw, types, len(ring)),
-        **_below(below), **_beside(below, ring), **on_top(top, ring, shape), **order_said(said),
+        **_below(below), **_beside(below, ring), **on_top(top, ring, shape), **order_said(said), **days_said(said),
     }  # fmt: skip

@@ -60,3 +60,24 @@ def order_said(draw):
         "mix": mix,
         "quote": {"extra": [{"name": "permit", "cents": -500}] if draw.chance(0.3) else []},
     }
+
+
+def days_said(draw):
+    """What is said of trades and their days, now and then nonsense that is legal."""
+    dice = draw.dice
+    keys = ["dig", "pipes", "stone", "barrier", "steel", "visit", "pour", "strip"]
+    rows = [
+        {
+            "key": key, "days": dice.choice([None, 0, 1, 4]), "hands": dice.choice([None, 0, 2, 9]), "on": dice.choice([None, None, "2027-06-12", "2027-06-16"]),
+            "done_on": dice.choice([None, None, "2027-06-03"]), "after": dice.choice([[], [], ["stone"], ["gone"]]), "left_out": draw.chance(0.1),
+            "people": dice.choice([[], ["Ann"], ["Ann", "Bo"]]),
+        }
+        for key in dice.sample(keys, dice.choice([0, 0, 1, 3]))
+    ]  # fmt: skip
+    return {
+        "schedule": {
+            "start_on": "2027-06-07" if draw.chance(0.1) else None, "tasks": rows, "county_weekdays": dice.choice([None, [2], [6]]),
+            "said": dice.choice([[], [{"on": "2027-06-11", "rain_mm": 30}]]), "hands": dice.choice([None, 2, 8]),
+            "papers": dice.choice([[], [{"key": "permit", "needed": False}, {"name": "Soil letter"}]]),
+        }
+    }  # fmt: skip

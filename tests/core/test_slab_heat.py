@@ -7,6 +7,8 @@ from datetime import UTC, datetime, timedelta
 
 import numpy as np
 import pytest
+from astral import Observer
+from astral.sun import azimuth, elevation
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
@@ -137,6 +139,18 @@ def test_the_sun_at_noon_stands_where_its_height_says_and_shadows_point_away():
     assert turned.bounds == pytest.approx((0, 0, 13, 0.2))
     raised = shadow(Blocker([(0, 0), (1, 0), (1, 1), (0, 1)], 3, 2), Sun(45, 180), 0)
     assert raised.bounds == pytest.approx((0, 2, 1, 4))
+
+
+@pytest.mark.parametrize("latitude_deg", [-36.8, 0.5, 43.6, 59.9, 67.0])
+@pytest.mark.parametrize(("month", "hour"), [(3, 8.0), (6, 12.5), (6, 19.0), (9, 16.0), (12, 11.0)])
+def test_the_sun_stands_where_an_almanac_of_others_has_it(latitude_deg, month, hour):
+    """As it is seen, bent by the air."""
+    when = datetime(2027, month, 21, tzinfo=UTC) + timedelta(hours=hour)
+    told = sun_at(latitude_deg, -72.0, when)
+    place = Observer(latitude_deg, -72.0)
+    assert told.elevation_deg == pytest.approx(elevation(place, when, with_refraction=True), abs=0.05)
+    apart = (told.azimuth_deg - azimuth(place, when) + 180) % 360 - 180
+    assert abs(apart) * math.cos(math.radians(told.elevation_deg)) < 0.1
 
 
 def test_limits_of_drying_are_where_the_formula_meets_them():

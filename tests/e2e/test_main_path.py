@@ -108,7 +108,13 @@ def test_a_second_walk_an_opening_and_a_size_typed_on_the_drawing(page):
 
 
 def test_the_card_says_what_is_unsaid_and_is_filled_in_place(page):
-    page.get_by_role("link", name="Ferrier's Reach boat bay", exact=True).click()
+    bay = page.get_by_role("link", name="Ferrier's Reach boat bay", exact=True)
+    job = f"/api/jobs/{bay.get_attribute('href').split('/')[2]}"
+    unsaid = {"op": "set_fields", "values": {"order.pour_at": None}}
+    base = page.url.rstrip("/")
+    body = {"revision": 1, "edits": [unsaid], "author": "Wren", "edit_id": "test-edit-unsaid"}
+    assert page.request.post(base + job + "/edits", data=body).ok
+    bay.click()
     page.get_by_role("link", name="Order").click()
     page.get_by_role("tab", name="Call-in").click()
     when = page.locator("[data-line='when']")

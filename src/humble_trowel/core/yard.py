@@ -77,7 +77,7 @@ def yard_line(job: Job) -> YardLine:
         stops=words,
         pour_at=plan.order.pour_at,
         holds=len(holds),
-        next_act=holds[0].title if holds else "",
+        next_act=words.rstrip(".") if stopped else holds[0].title if holds else "",
         next_who=holds[0].who if holds else "",
         days=[
             YardDay(

@@ -9,10 +9,10 @@ export const helpWords = {
 	keys: [
 		['[  ]', 'stage before, stage after'],
 		['{  }', 'tab before, tab after'],
-		['1  2  3  8', 'Lines, Ground, Edges, Order'],
+		['1  2  3  8  9', 'Lines, Ground, Edges, Order, Gate'],
 		['/', 'find anything: tabs, sides, parts, doubts, papers, records, slabs, rules'],
 		['C', 'to the call box'],
-		[',  .', 'side before, side after'],
+		[',  .', 'side before, side after; on the walk of Gate, place before, place after'],
 		['← →', 'along a row of tabs or choices'],
 		['Space', 'pick a corner of the sheet'],
 		['Enter', 'keep; on a picked side, type its size'],

@@ -51,9 +51,13 @@ def gate_of(facts: GateFacts) -> GateTold:
     )
 
 
-def _order(row: GateHold) -> tuple[str, int]:
-    ranks = {"day": 0, "stop": 1, "failed": 2, "frozen": 2, "walk": 3, "stage": 4, "visit": 5, "permit": 6, "paper": 7}
-    return row.lifts_at or "9999", ranks.get(row.code.split("/")[0], 8)
+RANKS = {"day": 0, "stop": 1, "failed": 2, "frozen": 2, "walk": 3, "stage": 4, "visit": 5, "permit": 6, "paper": 7}
+URGENT = 2  # up to this rank it comes first, whenever it is lifted
+
+
+def _order(row: GateHold) -> tuple[bool, str, int]:
+    rank = RANKS.get(row.code.split("/")[0], 8)
+    return rank > URGENT, row.lifts_at or "9999", rank
 
 
 def _late(row: GateHold, pour_at: str | None) -> GateHold:

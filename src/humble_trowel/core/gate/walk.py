@@ -9,6 +9,7 @@ from humble_trowel.core.gate.records import WalkCheck
 from humble_trowel.core.gate.walk_places import places_of
 from humble_trowel.core.gate.walk_rows import Ask, AtSite, State, WalkPlace
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.sources import SOURCES
 from humble_trowel.core.units import Units, say_depth
 
 CLOSE_MM = 0.8  # what a tape is read to
@@ -26,7 +27,7 @@ class ReadBefore:
 
 @dataclass(frozen=True)
 class WalkRow:
-    """A question with its answer. n: of its place. short_words: how far a reading is off, '' where it is not. record: the newest one's id."""
+    """A question with its answer. n: of its place. short_words: how far a reading is off, '' where it is not. record: the newest one's id. rests_on: where its limit is from, in words."""
 
     id: str
     place: str
@@ -35,6 +36,7 @@ class WalkRow:
     ask: str
     words: str
     source: str
+    rests_on: str
     who: str
     need: str
     drawn_text: str
@@ -132,7 +134,7 @@ def _row(units: Units, place: WalkPlace, n: int, ask: Ask, own: Sequence[tuple[s
         else {"kind": "check"}
     )  # fmt: skip
     return WalkRow(
-        ask.id, place.id, place.name, n, ask.ask, ask.words, ask.source, ask.who, ask.need,
+        ask.id, place.id, place.name, n, ask.ask, ask.words, ask.source, SOURCES[ask.source].words, ask.who, ask.need,
         say_depth(ask.drawn_mm, units) if ask.drawn_mm is not None else "",
         say_depth(ask.least_mm, units) if ask.least_mm is not None else "", ask.least_mm, ask.second, state, text, short,
         newest.by if newest else "", newest.at if newest else "", newest.over_why if newest else "", newest.note if newest else "", name,

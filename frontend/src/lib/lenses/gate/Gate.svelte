@@ -6,8 +6,10 @@
 	import { boundsOf } from '../../drawing/viewport';
 	import { boardSays } from '../../shell/board_says.svelte';
 	import FirstActs from '../../shell/FirstActs.svelte';
+	import { inBox } from '../../shell/keys';
 	import LensFrame from '../../shell/LensFrame.svelte';
 	import type { JobStore } from '../../state/job.svelte';
+	import { session } from '../../state/session.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { gateWords } from '../../words/gate';
 	import { holdWords as words } from '../../words/holds';
@@ -52,6 +54,14 @@
 	$effect(() => {
 		boardSays.hold = gate.told?.holds[0]?.title ?? '';
 	});
+	/** `,` and `.` go from place to place on the walk */
+	function walkKeys(event: KeyboardEvent) {
+		const by = { ',': -1, '.': 1 }[event.key];
+		if (tab !== 'holds' || !by || inBox(event) || !session.letters || event.ctrlKey || event.metaKey || event.altKey) return;
+		event.preventDefault();
+		event.stopPropagation();
+		gate.step(by);
+	}
 	const moment = $derived(day.moment);
 	const NEAR = 0.17;
 	/* what stands about is on the sheet as far as it is near; the slab keeps most of the room */
@@ -92,7 +102,7 @@
 	);
 </script>
 
-<svelte:window bind:innerWidth={screen} />
+<svelte:window bind:innerWidth={screen} onkeydowncapture={walkKeys} />
 <LensFrame {turn} name={gateWords.tabsName} {ready}>
 	{#snippet sheet()}
 		{#if tab === 'week'}<WeekSheet data={week} {store} />

@@ -30,7 +30,10 @@
 </script>
 
 <li
-	class="grid grid-cols-[30px_minmax(0,1fr)_104px_auto] items-start gap-x-10 border-b border-ink py-8 max-phone:grid-cols-[30px_minmax(0,1fr)]"
+	class={[
+		'grid grid-cols-[30px_minmax(0,1fr)_104px_auto] items-start gap-x-10 border-b border-ink py-8',
+		'max-phone:grid-cols-[30px_minmax(0,1fr)]'
+	]}
 	data-hold={row.code}
 	data-hard={row.hard}
 >

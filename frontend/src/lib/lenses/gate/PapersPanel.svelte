@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** A box of leaves: a paper that is missing is a dashed leaf, one that was asked for has its corner turned down, one that is here is full. */
+	/** A box of leaves: a missing paper is a dashed leaf, one that was asked for has its corner turned down, one that is here is full. */
 	import { api } from '../../api/api';
 	import { download } from '../../api/download';
 	import type { Paper } from '../../api/schema';

@@ -30,7 +30,7 @@
 	<h2 class="text-ask font-black first-letter:uppercase">{one.name}: {one.text}</h2>
 	<p>
 		{#if one.why}<b class="first-letter:uppercase">{one.why}.</b>{/if}
-		{#if one.state !== 'done'}{one.float_days ? words.spare(one.float_days) : words.noSpare}.{/if}
+		{#if one.state !== 'done'}{one.float_days ? words.spare(one.float_days, dayText(one.latest)) : words.noSpare}.{/if}
 		{#if one.clash}<b class="text-flag">{one.clash}</b>{/if}
 	</p>
 	{#each one.refused as no (no.on)}<p class="text-note">{dayText(no.on)}: {no.words}.</p>{/each}

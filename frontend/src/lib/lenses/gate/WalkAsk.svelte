@@ -195,7 +195,8 @@
 		{/if}
 		{#if wrong}<p class="wrong mt-6" role="alert">{wrong}</p>{/if}
 		{#if photo}<PhotoStrip {store} of="gate/{row.id.replaceAll('/', '-')}" title="{place.name}, {row.ask}" />{/if}
-		<Fold class="mt-8" name={words.all}>
+		<Fold class="mt-8" name={words.source}><p class="text-note">{row.rests_on}</p></Fold>
+		<Fold name={words.all}>
 			<ul>
 				{#each data.places as one (one.id)}
 					<li>

@@ -1,11 +1,12 @@
 <script lang="ts">
 	/** Who is where? People are strings that run through the jobs of a week; two places at once fork and are flagged. */
+	import { follow } from '../../drawing/follow';
 	import Act from '../../ui/Act.svelte';
 	import Choose from '../../ui/Choose.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { holdWords } from '../../words/holds';
 	import { dayText, plus, shortDay } from '../../ui/days';
-	import { lanesOf, spotsOf, wayOf } from './persons';
+	import { lanesOf, spotsOf, wayOf, type Spot } from './persons';
 	import { parted } from './strings';
 	import type { WeekData } from './week.svelte';
 	let { data }: { data: WeekData } = $props();
@@ -19,6 +20,42 @@
 	const high = $derived((lanes.at(-1)?.y ?? 44) + (lanes.at(-1)?.high ?? 60) + 8);
 	const spots = $derived(spotsOf(lanes, week?.stops ?? [], week?.people ?? [], dayX));
 	const person = $derived(data.person);
+	let said = $state('');
+	let dragged = $state<{ spot: Spot; x: number; y: number } | null>(null);
+	const laneAt = (y: number) => lanes.find((one) => y >= one.y && y < one.y + one.high)?.job.id ?? '';
+	function grab(spot: Spot, event: PointerEvent) {
+		[data.picked, job, day] = [spot.name, spot.job, spot.day];
+		const node = event.currentTarget as SVGElement;
+		node.setPointerCapture(event.pointerId);
+		const box = node.ownerSVGElement!.getBoundingClientRect();
+		follow(
+			node,
+			(now) => (dragged = { spot, x: now.clientX - box.left, y: now.clientY - box.top }),
+			() => {
+				const to = dragged && { job: laneAt(dragged.y), day: Math.floor((dragged.x - LEFT) / column) };
+				if (dragged && to?.job && to.day >= 0 && to.day < 7 && Math.hypot(dragged.x - spot.x, dragged.y - spot.y) > 18)
+					void data.move(spot.name, spot, to);
+				dragged = null;
+			}
+		);
+	}
+	/** Arrows: to the stop before or after of the same job, or of the job above or below on that day. */
+	function keys(spot: Spot, event: KeyboardEvent) {
+		if (event.key === 'Enter' || event.key === ' ') data.picked = spot.name;
+		else if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+			const by = event.key === 'ArrowLeft' ? -1 : 1;
+			const own = (week?.stops ?? []).filter((one) => one.job === spot.job && (one.day - spot.day) * by > 0);
+			const to = own.sort((a, b) => (a.day - b.day) * by)[0];
+			if (to) void data.move(spot.name, spot, to);
+		} else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+			const at = lanes.findIndex((one) => one.job.id === spot.job);
+			const rows = event.key === 'ArrowUp' ? lanes.slice(0, at).reverse() : lanes.slice(at + 1);
+			const to = rows.find((one) => week?.stops.some((stop) => stop.job === one.job.id && stop.day === spot.day));
+			if (to) void data.move(spot.name, spot, { job: to.job.id, day: spot.day });
+		} else return;
+		event.preventDefault();
+		event.stopPropagation();
+	}
 	let job = $state('');
 	let day = $state(0);
 	const booked = $derived((week?.stops ?? []).filter((one) => one.job === job));
@@ -96,14 +133,14 @@
 				{/each}
 				{#each spots as spot (`${spot.name}${spot.job}${spot.day}`)}
 					<g
-						transform="translate({spot.x} {spot.y})"
+						transform="translate({dragged?.spot === spot ? dragged.x : spot.x} {dragged?.spot === spot ? dragged.y : spot.y})"
 						role="button"
 						tabindex="0"
-						class="cursor-pointer"
+						class="cursor-grab touch-none"
 						aria-label="{spot.name}, {dayText(week.days[spot.day] ?? '')}"
 						aria-pressed={data.picked === spot.name}
-						onclick={() => ((data.picked = spot.name), (job = spot.job), (day = spot.day))}
-						onkeydown={(event) => event.key === 'Enter' && (data.picked = spot.name)}
+						onpointerdown={(event) => grab(spot, event)}
+						onkeydown={(event) => keys(spot, event)}
 						data-person={spot.name}
 						data-twice={spot.twice}
 					>
@@ -125,6 +162,19 @@
 				{/each}
 			</svg>
 		</div>
+		<p class="label">{words.drag}</p>
+		<div class="mt-6 flex flex-wrap items-end gap-8">
+			<label class="label min-w-220 flex-1"
+				>{words.say}<input
+					class="well w-full font-pencil text-key text-pencil"
+					placeholder={words.sayHint}
+					bind:value={said}
+					onkeydown={(event) => event.key === 'Enter' && void data.said(said).then((ok) => ok && (said = ''))}
+				/></label
+			>
+			{#if data.last}<Act kind="plain" onclick={() => void data.back()}>{words.back}</Act>{/if}
+		</div>
+		{#if data.wrong}<p class="wrong" role="alert">{data.wrong}</p>{/if}
 		{#each week.clashes as clash (clash.words)}<p class="mt-4 font-heavy text-flag" data-clash={clash.kind}>
 				{clash.words}
 			</p>{/each}
@@ -163,6 +213,5 @@
 				</div>
 			{/if}
 		{/if}
-		{#if data.wrong}<p class="wrong" role="alert">{data.wrong}</p>{/if}
 	{:else}<Verdict text="…" under={data.problem || holdWords.working} />{/if}
 </div>

@@ -5,8 +5,10 @@ import { outbox } from '../../outbox/outbox.svelte';
 import { session } from '../../state/session.svelte';
 import type { Edit, JobStore } from '../../state/job.svelte';
 import { Resource } from '../../state/resource.svelte';
-import { dateOf, plus, today } from '../../ui/days';
+import { holdWords } from '../../words/holds';
+import { dateOf, dayText, plus, today } from '../../ui/days';
 
+const words = holdWords.week;
 export const mondayOf = (iso: string): string => plus(iso, -((dateOf(iso).getDay() + 6) % 7));
 
 export class WeekData {
@@ -15,6 +17,8 @@ export class WeekData {
 	/** the person that is followed */
 	picked = $state('');
 	wrong = $state('');
+	/** the last move, to be put back */
+	last = $state<{ name: string; from: { job: string; day: number }; to: { job: string; day: number } } | null>(null);
 	#begun = false;
 
 	constructor(readonly store: JobStore) {
@@ -63,6 +67,51 @@ export class WeekData {
 		if (got.is === 'refused') this.wrong = got.problem.detail;
 		await this.load();
 		return got.is !== 'refused';
+	}
+	/** From one stop to another: onto the task that is booked there first, then off the old one; nobody is lost on the way. */
+	async move(name: string, from: { job: string; day: number }, to: { job: string; day: number }): Promise<boolean> {
+		const week = this.week;
+		const [was, now] = [week?.days[from.day], week?.days[to.day]];
+		if (!week || !was || !now || (from.job === to.job && from.day === to.day)) return false;
+		if (!week.stops.some((one) => one.job === to.job && one.day === to.day)) {
+			this.wrong = words.nothingThere(week.lanes.find((one) => one.id === to.job)?.name ?? '', dayText(now));
+			return false;
+		}
+		this.wrong = '';
+		this.last = { name, from, to };
+		return (await this.send(to.job, now, name, true)) && (await this.send(from.job, was, name, false));
+	}
+	/** The last move, put back. */
+	async back() {
+		const last = this.last;
+		if (last && (await this.move(last.name, last.to, last.from))) this.last = null;
+	}
+	/** 'Birk thu ferrier': a person, a day, the beginning of a word of a job's name. */
+	async said(text: string): Promise<boolean> {
+		const week = this.week;
+		const parts = text.trim().toLowerCase().split(/[ ]+/);
+		const who = week?.people.find((one) => one.name.toLowerCase().startsWith(parts[0] ?? ' '));
+		const day = week?.days.findIndex((on) => !!parts[1] && dayText(on).toLowerCase().startsWith(parts[1].slice(0, 3))) ?? -1;
+		const job = week?.lanes.find(
+			(one) =>
+				!!parts[2] &&
+				one.name
+					.toLowerCase()
+					.split(' ')
+					.some((word) => word.startsWith(parts[2] ?? ' '))
+		);
+		if (!week || !who || day < 0 || !job) {
+			this.wrong = words.cannotHear;
+			return false;
+		}
+		this.picked = who.name;
+		const here = who.stops.find(([at]) => at === day);
+		if (here) return this.move(who.name, { job: here[1], day }, { job: job.id, day });
+		if (!week.stops.some((one) => one.job === job.id && one.day === day)) {
+			this.wrong = words.nothingThere(job.name, dayText(week.days[day] ?? ''));
+			return false;
+		}
+		return this.send(job.id, week.days[day] ?? '', who.name, true);
 	}
 	/** Send somebody to a job's task on a day, or take them off; a task that is booked for that day keeps whoever else is on it. */
 	async send(job: string, on: string, name: string, there: boolean) {
