@@ -127,7 +127,7 @@
 			{@const y = laneY(board, told.lanes, lane.key)}
 			<text x="0" y={y - 2} class="fill-ink text-body font-heavy">{lane.name}</text>
 			<text x="0" y={y + 14} class="fill-ink2 text-label"
-				>{lane.who.length > 14 ? words.many(lane.who.split(', ').length) : lane.who}</text
+				>{lane.who.length > 14 && lane.who.includes(', ') ? words.many(lane.who.split(', ').length) : lane.who.slice(0, 15)}</text
 			>
 			<path d="M{board.left} {y}H{full}" class="stroke-hair" />
 		{/each}

@@ -66,6 +66,7 @@
 	const NEAR = 0.17;
 	/* what stands about is on the sheet as far as it is near; the slab keeps most of the room */
 	const also = $derived.by(() => {
+		if (tab === 'holds') return gate.places.flatMap((one) => (one.at ? [one.at as [number, number]] : []));
 		const ring = (store.document?.outline ?? []) as [number, number][];
 		const rows = tab === 'day' ? (day.state?.blocking ?? []).flatMap((one) => one.ring as [number, number][]) : [];
 		if (!ring.length || !rows.length) return [];
