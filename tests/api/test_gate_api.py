@@ -204,3 +204,13 @@ def test_the_yard_says_when_it_is_poured_and_what_comes_next(client):
 )
 def test_wrong_bodies_are_refused(client, house, body):
     assert client.post(f"/api/jobs/{house}/gate", json=body).status_code == 422
+
+
+def test_a_locked_pdf_is_refused_with_what_to_do(client, house):
+    writer = PdfWriter()
+    writer.add_blank_page(200, 200)
+    writer.encrypt("secret", algorithm="RC4-128")
+    out = io.BytesIO()
+    writer.write(out)
+    refused = client.put(f"/api/jobs/{house}/photos/paper-0003", content=out.getvalue())
+    assert refused.status_code == 422 and "without a password" in refused.json()["detail"]

@@ -205,3 +205,22 @@ def test_a_person_in_two_places_a_crew_too_small_and_one_plant_are_flagged():
 
 def test_letters_are_told_apart():
     assert letters_of(["Birk", "Bram", "Ann", "Brin"]) == {"Birk": "B", "Bram": "Br", "Ann": "A", "Brin": "Bri"}
+
+
+def test_what_stops_the_order_comes_first_and_a_booking_that_clashes_holds():
+    one = job(order={"pour_at": "2027-06-09T07:00"}, schedule={"start_on": None, "tasks": []})
+    sheet = schedule_told(one.plan, one.ways, one.scheduled(date(2027, 6, 7)))
+    told = gate_told(one, date(2027, 6, 7), sheet)
+    clash = next(row for row in told.holds if row.code == "days/pour")
+    assert not clash.hard and clash.goes == ("gate", "trades") and "Wed 9 Jun" in clash.title
+    deep = job(check("visit/visit", "mend"), zones=[{"name": "Pad", "slab": "S1", "polygon": None, "fall": None}])
+    ranks = [row.code.split("/")[0] for row in gate_told(deep).holds]
+    assert "stop" not in ranks[1:] or ranks[0] in ("day", "stop")
+
+
+def test_too_few_hands_hold_and_those_who_are_named_count():
+    few = {"start_on": None, "tasks": [{"key": "pour", "hands": 5, "people": ["Ann", "Bo"]}]}
+    title = next(row.title for row in gate_told(job(schedule=few)).holds if row.code == "hands/short")
+    assert title == "2 hands, 5 wanted"
+    enough = {"start_on": None, "tasks": [{"key": "pour", "hands": 2, "people": ["Ann", "Bo"]}]}
+    assert "hands/short" not in codes(gate_told(job(schedule=enough)))

@@ -222,3 +222,29 @@ def test_a_clock_change_moves_no_day():
     job = day_job(pour(order={"pour_at": "2027-03-13T07:00"}), rain_mm=lambda hour: 9.0 if 46 <= hour < 47 else 0.0)
     assert [str(day) for day, sky in job.sky_days.items() if sky.rain_mm] == ["2027-03-14"]
     assert job.sky_days[date(2027, 3, 14)].rain_mm == 9.0
+
+
+def test_the_crews_way_says_whether_boards_stand_before_the_stone():
+    plan = edited(order={"pour_at": None})
+    stone_first = sheet(Job(plan, Ways(schedule=ScheduleWays(forms_when="stone-first"))))
+    boards_first = sheet(Job(plan))
+    assert key(boards_first, "forms").finish < key(boards_first, "stone").start
+    assert key(stone_first, "stone").finish < key(stone_first, "forms").start
+
+
+def test_an_inspector_who_comes_when_nobody_works_is_named():
+    told = sheet(Job(edited(SetSchedule(op="set_schedule", changes={"county_weekdays": [6]}), order={"pour_at": None})))
+    assert told.verdict == "No day will do." and "Nobody comes for the water test" in told.beside
+
+
+def test_what_is_said_of_a_task_is_checked_and_taken_back():
+    plan = edited()
+    with pytest.raises(EditError, match="not there any more"):
+        SetTask(op="set_task", task="ht9999", changes={"days": 2}).apply(plan)
+    with pytest.raises(EditError, match="before the first it may be"):
+        SetTask(op="set_task", task="steel", changes={"on": "2027-06-10", "not_before": "2027-06-14"}).apply(plan)
+    said, _ = SetTask(op="set_task", task="steel", changes={"hands": 3, "on": "2027-06-15"}).apply(plan)
+    back, words = SetTask(op="set_task", task="steel", changes={"on": None}).apply(said)
+    assert back.schedule.tasks[0].on is None and back.schedule.tasks[0].hands == 3 and "taken back" in words
+    dry, _ = SayDay(op="say_day", on="2027-06-11", rain_mm=9).apply(plan)
+    assert SayDay(op="say_day", on="2027-06-11").apply(dry)[0].schedule.said == []

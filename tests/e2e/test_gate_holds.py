@@ -212,3 +212,43 @@ def test_the_yard_is_sorted_by_pour_and_says_what_comes_next(page):
     expect(rows.last).to_have_attribute("data-job", "Larkfield wax store")
     expect(page.locator("[data-yard-cell^='Week of']")).to_contain_text("yd")
     expect(page.locator("[data-yard-days]")).to_be_visible()
+
+
+def picked(page, place, question):
+    page.locator(f"[data-place='{place}']").click()
+    if page.get_by_role("button", name="Every place").get_attribute("aria-expanded") != "true":
+        page.get_by_role("button", name="Every place").click()
+    page.get_by_role("button", name=re.compile(f"^{question}")).first.click()
+
+
+def test_looks_of_steel_are_answered_on_the_walk_and_stand_in_steel(page):
+    opened(page)
+    picked(page, "H to I", "How much concrete will cover it")
+    page.get_by_label("You read").fill('1"')
+    page.get_by_role("button", name="Pass", exact=True).click()
+    expect(page.locator("[data-place='H to I']")).to_have_attribute("data-state", "mend")
+    picked(page, "H to I", "How many are there")
+    page.get_by_label("You count").fill("40")
+    page.get_by_role("button", name="Pass", exact=True).click()
+    expect(page.locator("[data-walk]")).to_contain_text("2 to mend, 88 to look at")
+    page.goto(page.url.split("/gate")[0] + "/steel?tab=look")
+    expect(page.locator("[data-verdict-is] p").first).to_contain_text("One thing to mend")
+
+
+def test_the_walk_goes_on_by_keys_and_a_person_by_words_and_arrows(page):
+    opened(page)
+    expect(page.locator("[data-row]")).to_contain_text("1 of 20")
+    page.keyboard.press(".")
+    expect(page.locator("[data-row]")).to_contain_text("2 of 20")
+    page.keyboard.press(",")
+    expect(page.locator("[data-row]")).to_contain_text("1 of 20")
+    page.get_by_role("tab", name="Week").click()
+    say = page.get_by_label("Say who goes where")
+    say.fill("nobody anywhere")
+    say.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("Birk thu ferrier")
+    say.fill("birk thu ferrier")
+    say.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("Nothing of Ferrier's Reach boat bay is booked for Thu 17 Jun")
+    page.get_by_role("button", name="Fennel, Thu 17 Jun").press("ArrowDown")
+    expect(page.get_by_role("button", name="Put it back")).to_be_visible()

@@ -108,7 +108,9 @@ export class GateData {
 	}
 	/** Keep a record and look again; whether nothing was wrong with it. */
 	async record(kind: NewRecord['kind'], values: Record<string, unknown>, supersedes: string | null = null): Promise<boolean> {
-		const got = await addRecord(this.store, kind, { at: new Date().toISOString(), ...values }, session.who, supersedes);
+		/* looks of Steel are its own records, which say no hour */
+		const stamped = kind === 'steel-check' ? values : { at: new Date().toISOString(), ...values };
+		const got = await addRecord(this.store, kind, stamped, session.who, supersedes);
 		[this.wrong, this.wrongAt] = isWrong(got) ? [got.words, got.path] : ['', ''];
 		if (!isWrong(got) && got) await this.store.load();
 		await this.load();
