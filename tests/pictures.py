@@ -7,10 +7,11 @@ import tempfile
 import urllib.request
 from pathlib import Path
 
-from playwright.sync_api import Page, sync_playwright
+from playwright.sync_api import Page, Playwright, sync_playwright
 
 from humble_trowel.bench import CHROMIUM_ARGS
 from humble_trowel.bench.served import served
+from humble_trowel.bench.site import joined, site
 
 TARGET = Path(__file__).resolve().parent.parent / "docs" / "screenshots"
 LAPTOP, PHONE = (1280, 800), (390, 844)
@@ -70,7 +71,6 @@ VIEWS = [
     ("27-trades", "/job/{ferrier}/gate?tab=trades", LAPTOP, trades),
     ("25-footings", "/job/{larkfield}/edges?tab=footings", LAPTOP, None),
     ("10-underslab", "/job/{tansy}/underslab", LAPTOP, None),
-    ("12-tubing", "/job/{tansy}/underslab?tab=tubing", LAPTOP, None),
     ("16-steel", "/job/{tansy}/steel?tab=cages", LAPTOP, None),
     ("17-bolts", "/job/{tansy}/embeds?tab=bolts", LAPTOP, None),
     ("19-strips", "/job/{tansy}/screed?tab=strips", LAPTOP, None),
@@ -78,6 +78,35 @@ VIEWS = [
     ("21-phone-rod", "/job/{tansy}/ground", PHONE, pressed),  # it leaves a shot
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # it leaves an open walk
 ]
+
+
+def on_site(tool: Playwright) -> None:
+    """The laptop's page with phones that have joined, each at its part."""
+    folder = Path(tempfile.mkdtemp(prefix="trowel-pictures-"))
+    browser = tool.chromium.launch(executable_path=shutil.which("chromium"), args=list(CHROMIUM_ARGS))
+    with site(folder) as (base, port, _):
+        rows = json.load(urllib.request.urlopen(f"{base}/api/jobs"))
+        job = next(row["id"] for row in rows if row["name"].startswith("Tansy"))
+        hands = [joined(base, port, name) for name in ("Tamsin", "Birk", "Juno")]
+        for hand, (lens, part, spot, waits) in zip(
+            hands,
+            (
+                ("ground", "wing", (1800, 8200), 0),
+                ("embeds", "A-B", (6000, 900), 0),
+                ("screed", "strip 4", (9600, 3400), 2),
+            ),
+            strict=True,
+        ):
+            hand.ask(
+                hand.open(), "/api/site/here", {"job": job, "lens": lens, "part": part, "spot_mm": spot, "waits": waits}
+            )
+        page = browser.new_page(viewport={"width": LAPTOP[0], "height": LAPTOP[1]})
+        page.goto(f"{base}/site?job={job}")
+        page.get_by_role("button", name="New number").click()
+        page.wait_for_timeout(1500)
+        page.screenshot(path=TARGET / "30-on-site.png")
+    browser.close()
+    print("docs/screenshots/30-on-site.png")
 
 
 def main(wanted: list[str]) -> None:
@@ -102,6 +131,8 @@ def main(wanted: list[str]) -> None:
             page.close()
             print(f"docs/screenshots/{name}.png")
         browser.close()
+        if not wanted or "30-on-site" in wanted:
+            on_site(tool)
     shutil.rmtree(folder, ignore_errors=True)
 
 

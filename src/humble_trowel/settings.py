@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import gc
+from collections.abc import Callable
 from dataclasses import dataclass, field
 from pathlib import Path
 from urllib.parse import urlsplit
@@ -13,13 +14,15 @@ DATABASE = "trowel.sqlite3"
 MAX_BODY_BYTES = 2_000_000
 MAX_DRAWING_BYTES = 24_000_000  # for files of points, which hold whole drawings
 MAX_PHOTO_BYTES = 16_000_000
+MAX_EVERYTHING_BYTES = 2_000_000_000
 
 
 @dataclass(frozen=True)
 class Settings:
     """data: folder of the database. port: where it is served. origins: extra allowed ones, none today.
 
-    background: have a process of its own for what takes long. copies: save one a day while it runs. max_pages, busy_ms: for acting out a full disk and a locked database.
+    background: have a process of its own for what takes long. copies: save one a day while it runs. max_pages, busy_ms: for acting out a full disk and a locked database. site_port: where phones come in (the locked line is the port after it). addresses: on which it is served to the local
+    network; all of this machine where none is named. opens: from the start. tell: says a line to whoever started it.
     """
 
     data: Path
@@ -29,6 +32,10 @@ class Settings:
     busy_ms: int = 4000
     background: bool = False
     copies: bool = False
+    site_port: int = 8743
+    addresses: tuple[str, ...] = ()
+    opens: bool = False
+    tell: Callable[[str], None] = print
 
     @property
     def database(self) -> Path:

@@ -98,17 +98,17 @@ def test_a_stop_of_the_ground_is_in_the_list_in_the_knots_and_on_the_yard(client
         ({"op": "take_out", "what": "beams", "ids": [1]}, "That beam is not on this slab any more"),
     ],
 )
-def test_an_edit_put_on_top_means_the_row_that_it_meant(client, edit, words):  # noqa: F811
+def test_a_stale_edit_is_taken_over_where_it_touches_nothing_and_means_the_row_that_it_meant(client, edit, words):  # noqa: F811
     stale = brought(client, **BEAMS)
-    now = keep(client, stale, {"op": "take_out", "what": "beams", "ids": [0]}).json()
-    clash = keep(client, stale, edit, edit_id="a-stale-one")
-    assert clash.status_code == 409 and clash.json()["head"]["revision"] == now["revision"]
-    body = {"revision": now["revision"], "author": "Juno", "edit_id": "on-top-of-it"}
     ids = [row["id"] for row in stale["document"]["beams"]]
     named = {**edit, **({"beam": ids[1]} if "beam" in edit else {"ids": [ids[1]]})}
-    done = client.post(f"/api/jobs/{now['id']}/edits", json={**body, "edits": [named]}).json()
+    now = keep(client, stale, {"op": "take_out", "what": "beams", "ids": [0]}).json()
+    body = {"revision": stale["revision"], "author": "Juno"}
+    done = client.post(f"/api/jobs/{now['id']}/edits", json={**body, "edit_id": "beside-it", "edits": [named]}).json()
     left = {row["id"]: row["path"][0][0] for row in done["document"]["beams"]}
     assert left == ({ids[1]: 3500, ids[2]: 4500} if edit["op"] == "move_beam" else {ids[2]: 4500})
+    gone = client.post(f"/api/jobs/{now['id']}/edits", json={**body, "edit_id": "same-beam", "edits": [{"op": "move_beam", "beam": ids[0], "path": [[1, 0], [1, 4000]]}]})  # fmt: skip
+    assert gone.status_code == 409  # somebody took that very beam out
     without = keep(client, done, {"op": "take_out", "what": "beams", "ids": [0]}).json() if ids[1] in left else done
     again = client.post(f"/api/jobs/{now['id']}/edits", json={**body, "revision": without["revision"], "edit_id": "once-more-so", "edits": [named]})  # fmt: skip
     assert again.status_code == 422 and words in again.json()["detail"]

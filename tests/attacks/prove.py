@@ -16,6 +16,7 @@ from tests.attacks.held_up import nobody_waits
 from tests.attacks.kills import killed_while_saving
 from tests.attacks.memory import flat_memory
 from tests.attacks.nasty import nasty_requests
+from tests.attacks.site import foreign_pages, guessed_numbers, long_queue, one_name, put_back, replayed_tokens
 from tests.attacks.told import Told
 from tests.attacks.writers import many_writers
 
@@ -56,6 +57,12 @@ SIDE_BY_SIDE = (
     ("nasty", nasty),
     ("disks", bad_disks),
     ("moved", moved_and_damaged),
+    ("guessed", lambda folder: guessed_numbers(folder, 400)),
+    ("replayed", replayed_tokens),
+    ("foreign", foreign_pages),
+    ("one-name", lambda folder: one_name(folder, 200)),
+    ("queue", lambda folder: long_queue(folder, 2000)),
+    ("put-back", lambda folder: put_back(folder, 300)),
 )
 ATTACKS = dict((*ALONE, *SIDE_BY_SIDE))
 

@@ -8,6 +8,7 @@ from tests.attacks.held_up import nobody_waits
 from tests.attacks.kills import killed_while_saving
 from tests.attacks.memory import flat_memory
 from tests.attacks.nasty import nasty_requests
+from tests.attacks.site import foreign_pages, guessed_numbers, long_queue, one_name, put_back, replayed_tokens
 from tests.attacks.writers import many_writers
 
 
@@ -50,3 +51,12 @@ def test_nobody_waits_for_somebody_elses_file(tmp_path):
 
 def test_memory_stays_flat(tmp_path):
     held(flat_memory(tmp_path / "data", 600), 600)
+
+
+def test_the_local_network_lets_nobody_in_and_loses_nothing(tmp_path):
+    held(guessed_numbers(tmp_path / "guessed", 4), 100_000)
+    held(replayed_tokens(tmp_path / "replayed"), 500)
+    held(foreign_pages(tmp_path / "foreign"), 150)
+    held(one_name(tmp_path / "name", 4), 8)
+    held(long_queue(tmp_path / "queue", 40), 40)
+    held(put_back(tmp_path / "back", 4), 4)

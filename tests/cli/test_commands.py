@@ -68,6 +68,11 @@ def answered(port, seconds=30):
     return False
 
 
+def prepared(folder, *words):
+    running = started(folder, *words)
+    assert running.communicate() and running.returncode == 0
+
+
 @pytest.mark.parametrize("row", commands())
 def test_every_command_of_the_readme_runs(place, row):
     port = free_port()
@@ -80,12 +85,16 @@ def test_every_command_of_the_readme_runs(place, row):
         "JOB": "pad",
         "MINUTES": "0",
         "NAME": "volume",
+        "IP": "127.0.0.2",
+        "FILE.zip": "all.zip",
     }
     words = [known.get(word, word) for word in words]
     if words[0] in HELP_ONLY:
         words = [words[0], "--help"]
     elif words[0] == "test":
         words = ["test", *[word for word in words if word == "--quick"], "tests/core/test_reading.py"]
+    elif words[0] == "site":
+        words += ["--port", str(port), "--site-port", str(free_port())]
     elif words[0] in ("demo", "serve"):
         words += [] if "--port" in words else ["--port", str(port)]
     elif words[0] in ("backup", "export", "restore", "doctor"):
@@ -97,6 +106,14 @@ def test_every_command_of_the_readme_runs(place, row):
             assert saved.communicate() and saved.returncode == 0
             words[1] = "restore.sqlite3"
         words += ["--data", data]
+    elif words[0] in ("export-all", "import-all"):
+        data = str(place / words[0])
+        prepared(place, "import", "job.json", "--data", data)
+        words = ["export-all", "out.zip", "--data", data]
+        if row.startswith("./trowel import-all"):
+            (place / "all.zip").unlink(missing_ok=True)
+            prepared(place, "export-all", "all.zip", "--data", data)
+            words = ["import-all", "all.zip", "--data", str(place / "elsewhere")]
     elif words[0] in ("pack", "calendar"):
         bring = started(place, "import", "JOB.json", "--data", str(place / words[0]))
         assert bring.communicate() and bring.returncode == 0
@@ -107,7 +124,7 @@ def test_every_command_of_the_readme_runs(place, row):
         case = json.loads((ROOT / "tests/validation/cases/volume.json").read_text())["cases"][0]
         (place / "FILE.json").write_text(json.dumps(case["input"]))
     running = started(place, *words)
-    if words[0] in ("demo", "serve"):
+    if words[0] in ("demo", "serve", "site"):
         assert answered(port)
         running.send_signal(signal.SIGTERM)  # the launcher is the server, so it ends with it
     out, err = running.communicate(timeout=120)

@@ -138,6 +138,22 @@ def test_what_sits_in_the_concrete_is_left_in_under_one_in_a_hundred_and_comes_o
     assert Job(fewer).off_the_order is None
 
 
+def test_a_drag_leaves_what_comes_off_as_it_was_only_far_from_the_limit():
+    posts = [{"name": f"p{i}", "kind": "column", "at": [600 + 900 * i, 2000], "size_mm": 210} for i in range(6)]
+    for site, stays in (
+        (WARM, True),
+        (plan(underslab={"risers": posts[:5]}), False),
+        (plan(underslab={"risers": posts}), False),
+    ):
+        before = Job(site)
+        assert before.far_from_off(before.plan) == stays
+        wider = site.model_copy(update={"outline": [(x * 1.2, y) for x, y in site.outline]})
+        drafted = Job(wider, before=before).draft_figure(before)
+        assert drafted.concrete.ordered.need.value == Job(wider).numbers.ordered.need.value
+    dug = WARM.model_copy(update={"underslab": WARM.underslab.model_copy()})
+    assert not Job(WARM).far_from_off(dug)  # something buried is being changed
+
+
 def test_tube_shows_in_a_cut_at_its_height_and_is_a_line_under_test_of_its_own():
     job = Job(WARM)
     across = [(0.0, 2000.0), (40 * FT, 2000.0)]

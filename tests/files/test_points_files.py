@@ -12,7 +12,8 @@ from humble_trowel.core.lines.setting_out import set_out
 from humble_trowel.core.plan.ways import Ways
 from humble_trowel.files.dxf_read import read_dxf
 from humble_trowel.files.dxf_write import LAYERS, write_dxf
-from humble_trowel.files.loops import area, close_lines
+from humble_trowel.files.loop import area
+from humble_trowel.files.loops import close_lines
 from humble_trowel.files.points_csv import read_points_csv, write_points_csv, write_set_out_csv
 from humble_trowel.files.points_file import PointsError
 from tests.answers import form_plan

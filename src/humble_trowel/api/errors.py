@@ -13,7 +13,7 @@ from starlette.middleware.body_limit import MAX_BODY_SIZE_SCOPE_KEY
 
 from humble_trowel.core.errors import BareNumber, CallError, ComputeError, TrowelError
 from humble_trowel.core.reading.plain_errors import key_path, plain_words
-from humble_trowel.settings import MAX_BODY_BYTES, MAX_PHOTO_BYTES
+from humble_trowel.settings import MAX_BODY_BYTES, MAX_EVERYTHING_BYTES, MAX_PHOTO_BYTES
 from humble_trowel.store.jobs import NoSuchJob, NothingToDo, Stale, Unreadable
 from humble_trowel.store.records import NoSuchRevision, OtherRecord
 
@@ -24,6 +24,13 @@ class StaleJob(Exception):
     def __init__(self, head: dict[str, Any]) -> None:
         super().__init__("stale")
         self.head = head
+
+
+class NotYours(Exception):
+    """Somebody asks for what only another role may. role: who may."""
+
+    def __init__(self, role: str) -> None:
+        super().__init__(role)
 
 
 def problem(status: int, code: str, title: str, detail: str, **more: Any) -> JSONResponse:
@@ -37,7 +44,11 @@ def problem(status: int, code: str, title: str, detail: str, **more: Any) -> JSO
 
 def too_large(most: int) -> JSONResponse:
     """413 in plain words. most: bytes."""
-    what = {MAX_BODY_BYTES: "A job file has", MAX_PHOTO_BYTES: "A picture has"}.get(most, "A drawing has")
+    what = {
+        MAX_BODY_BYTES: "A job file has",
+        MAX_PHOTO_BYTES: "A picture has",
+        MAX_EVERYTHING_BYTES: "An archive has",
+    }.get(most, "A drawing has")
     words = f"That is over {most // 1_000_000} MB. {what} {most // 1_000_000} MB at most."
     return problem(413, "too-large", words, words)
 
@@ -75,6 +86,15 @@ async def _stale_ways(_: Request, error: Exception) -> JSONResponse:
     return problem(
         409, "stale", "The ways have changed since.", "Somebody changed the ways meanwhile. Load them again."
     )
+
+
+async def _not_yours(_: Request, error: Exception) -> JSONResponse:
+    words = (
+        "Prices, ways and who comes in are the owner's."
+        if str(error) == "prices"
+        else "That is done on the laptop itself."
+    )
+    return problem(403, "not-yours", "That is not yours to do.", words)
 
 
 async def _nothing(_: Request, error: Exception) -> JSONResponse:
@@ -164,6 +184,7 @@ def install(app: FastAPI) -> None:
     app.add_exception_handler(Unreadable, _unreadable)
     app.add_exception_handler(NoSuchRevision, _no_revision)
     app.add_exception_handler(StaleJob, _stale_job)
+    app.add_exception_handler(NotYours, _not_yours)
     app.add_exception_handler(Stale, _stale_ways)
     app.add_exception_handler(NothingToDo, _nothing)
     app.add_exception_handler(OtherRecord, _other_record)

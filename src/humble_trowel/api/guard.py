@@ -10,74 +10,101 @@ from pathlib import Path
 
 from starlette.datastructures import Headers, MutableHeaders
 from starlette.middleware.body_limit import RequestBodyLimitMiddleware
+from starlette.middleware.trustedhost import TrustedHostMiddleware
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from humble_trowel.api.errors import problem, stumbled, too_large
-from humble_trowel.settings import MAX_BODY_BYTES, MAX_DRAWING_BYTES, MAX_PHOTO_BYTES, Settings
+from humble_trowel.api.listener import Listener, listener_of, own_listener
+from humble_trowel.settings import MAX_BODY_BYTES, MAX_DRAWING_BYTES, MAX_EVERYTHING_BYTES, MAX_PHOTO_BYTES, Settings
 
 log = logging.getLogger("humble_trowel")
 _INLINE = re.compile(rb"<script(?![^>]*\bsrc=)[^>]*>(.*?)</script>", re.DOTALL)
 
 
-def policy(index: Path) -> str:
-    """Content security policy: own files only, plus the hashes of the built page's own start script."""
+def policy(index: Path, also: tuple[str, ...] = ()) -> str:
+    """Content security policy: own files only, plus the hashes of the built page's own start script. also: where the page may
+    ask besides."""
     hashes = ""
     if index.exists():
         for body in _INLINE.findall(index.read_bytes()):
             hashes += f" 'sha256-{base64.b64encode(hashlib.sha256(body).digest()).decode()}'"
     return (
         f"default-src 'none'; script-src 'self'{hashes}; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; "
-        "font-src 'self'; connect-src 'self' ws://127.0.0.1:* ws://localhost:*; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+        f"font-src 'self'; connect-src 'self' {' '.join(also) or 'ws://127.0.0.1:* ws://localhost:*'}; worker-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
     )
 
 
-_MOST = (MAX_BODY_BYTES, MAX_DRAWING_BYTES, MAX_PHOTO_BYTES)
+_MOST = (MAX_BODY_BYTES, MAX_DRAWING_BYTES, MAX_PHOTO_BYTES, MAX_EVERYTHING_BYTES)
 
 
 def _most(path: str) -> int:
     """Bytes that a body may have at an address."""
     if path.endswith(("/read-points", "/shots-file", "/weather-file")):
         return MAX_DRAWING_BYTES
+    if path == "/api/site/everything":
+        return MAX_EVERYTHING_BYTES
     return MAX_PHOTO_BYTES if "/photos/" in path else MAX_BODY_BYTES
 
 
-class Guard:
-    """ASGI layer: own origin only, the body's limit by address, the headers. Hosts and counting are the framework's."""
+HELLO = "/api/site/hello"  # asked by the page of the plain line, to see whether the locked one is trusted
 
-    def __init__(self, app: ASGIApp, settings: Settings, index: Path) -> None:
-        self.app = app
-        self.settings = settings
-        self.limited = {most: RequestBodyLimitMiddleware(app, most) for most in _MOST}
+
+class Door:
+    """What stands before the application for one listener: hosts and counting are the framework's."""
+
+    def __init__(self, app: ASGIApp, listener: Listener, index: Path) -> None:
+        self.origins = listener.origins
+        hosts = TrustedHostMiddleware(app, allowed_hosts=list(listener.hosts), www_redirect=False)
+        self.app: ASGIApp = hosts
+        self.limited = {most: RequestBodyLimitMiddleware(hosts, most) for most in _MOST}
         self.headers = {
-            "content-security-policy": policy(index),
+            "content-security-policy": policy(index, listener.also),
             "x-content-type-options": "nosniff",
+            "x-frame-options": "DENY",
             "referrer-policy": "no-referrer",
             "cross-origin-opener-policy": "same-origin",
             "cross-origin-resource-policy": "same-origin",
         }
 
+
+class Guard:
+    """ASGI layer: own origin only, the body's limit by address, the headers; for each listener its own hosts and origins."""
+
+    def __init__(self, app: ASGIApp, settings: Settings, index: Path) -> None:
+        self.app, self.index = app, index
+        self.doors: dict[Listener, Door] = {}
+        self.own = own_listener(settings)
+
+    def door(self, scope: Scope) -> Door:
+        """The door of the listener by which a request came in."""
+        listener = listener_of(scope) or self.own
+        if listener not in self.doors:
+            self.doors[listener] = Door(self.app, listener, self.index)
+        return self.doors[listener]
+
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         if scope["type"] not in ("http", "websocket"):
             await self.app(scope, receive, send)
             return
-        headers = Headers(scope=scope)
-        foreign = headers.get("origin") not in (None, *self.settings.allowed_origins)
+        headers, door = Headers(scope=scope), self.door(scope)
+        foreign = headers.get("origin") not in (None, *door.origins)
         if scope["type"] == "websocket":
             if foreign:
                 await send({"type": "websocket.close", "code": 4403})
             else:
-                await self.app(scope, receive, send)
+                await door.app(scope, receive, send)
             return
-        dressed = Dressed(send, self.headers)
+        dressed = Dressed(send, door.headers)
         most = _most(str(scope["path"]))
         length = headers.get("content-length", "")
-        if foreign or _from_elsewhere(scope, headers):
+        asks_hello = scope["path"] == HELLO and scope["method"] == "GET" and not foreign
+        if foreign or (_from_elsewhere(scope, headers) and not asks_hello):
             words = "Another site may not talk to this program."
             await problem(403, "foreign-origin", words, words)(scope, receive, dressed)
         elif length.isdigit() and int(length) > most:
             await too_large(most)(scope, receive, dressed)
         else:
-            await self._answer(self.limited[most], scope, receive, dressed)
+            await self._answer(door.limited[most], scope, receive, dressed)
 
     async def _answer(self, app: ASGIApp, scope: Scope, receive: Receive, send: Dressed) -> None:
         """What the program answers; what it stumbles over is written down and said in plain words."""

@@ -16,6 +16,7 @@ from humble_trowel.api.background import Background
 from humble_trowel.api.readable_ways import readable_ways
 from humble_trowel.api.reading import Reader
 from humble_trowel.api.schemas import Before, JobDoubts, JobState, RecordStep, StageKnot
+from humble_trowel.api.site import Site
 from humble_trowel.api.yard import Yard
 from humble_trowel.core.edits.registry import Edit, apply
 from humble_trowel.core.errors import InputError, TrowelError
@@ -59,6 +60,7 @@ class Service:
         self.background = Background() if settings.background else None
         self.reader = Reader()
         self.yard = Yard(self)
+        self.site = Site(settings)
         self.shares: dict[str, float] = {}  # how far boxes are that are being bound
 
     @contextmanager
@@ -294,6 +296,4 @@ def _given(job: Job, *, with_records: bool) -> dict[str, Any]:
     return given
 
 
-def document_of(plan: Plan) -> dict[str, Any]:
-    """What is stored of a plan."""
-    return plan_data(plan)
+document_of = plan_data  # what is stored of a plan

@@ -23,6 +23,7 @@ from humble_trowel.bench.rows import Other, Row
 from humble_trowel.bench.screed import screed_rows
 from humble_trowel.bench.served import browser_figures, memory_mb, served, start_row
 from humble_trowel.bench.shape import shape_rows
+from humble_trowel.bench.site import site_rows
 from humble_trowel.bench.steel import steel_figures, steel_rows
 from humble_trowel.bench.underslab import tube_figures, underslab_rows
 
@@ -49,6 +50,8 @@ def run(as_json: bool, compare: str | None = None) -> int:
     )
     cuts = cutting_rows(CUTTING_CASES)
     others: list[Other] = [*tube_figures(), *steel_figures(), *day_figures()]
+    on_site, site_figures = site_rows()
+    rows, others = rows + on_site, others + site_figures
     folder = Path(tempfile.mkdtemp(prefix="trowel-bench-"))
     try:
         rows.append(start_row(folder))

@@ -174,3 +174,41 @@ def _written(out: Path, data: bytes) -> None:
     except OSError as error:
         stop(f"{out}: {error.strerror or error}.")
     typer.echo(f"{out}: {len(data):,} bytes.")
+
+
+@app.command("export-all")
+def take_all_out(file: Path, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False) -> None:
+    """Write all jobs, records, pictures and ways as one archive (ZIP) of open formats in FILE."""
+    from humble_trowel.store.everything import write_everything
+
+    settings = settings_of(data, 0, demo)
+    if not settings.database.exists():
+        stop(f"There are no data in {settings.data}.")
+    if not file.absolute().parent.is_dir():
+        stop(f"There is no folder {file.absolute().parent}.")
+    try:
+        held = write_everything(settings.database, file)
+    except FileExistsError:
+        stop(f"{file} is there already. Name a new file.")
+    except (OSError, sqlite3.Error) as error:
+        stop(f"Cannot write {file}: {plain(error)}. Nothing was written.")
+    typer.echo(f"Written in {file}: {held.words}.")
+
+
+@app.command("import-all")
+def bring_all_in(file: Path, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False) -> None:
+    """Bring in an archive of export-all: jobs that are not here yet; nothing that is here is changed."""
+    from humble_trowel.store.copies import BadCopy
+    from humble_trowel.store.everything import take_everything
+
+    settings = settings_of(data, 0, demo)
+    if not file.is_file():
+        stop(f"There is no file {file}.")
+    prepare(settings, False)
+    try:
+        taken = take_everything(settings.database, file)
+    except BadCopy as error:
+        stop(f"{file}: {error}. Nothing came in.", 1)
+    except (OSError, sqlite3.Error) as error:
+        stop(f"{file} cannot be brought in: {plain(error)}. Nothing came in.", 1)
+    typer.echo(taken.words)

@@ -5,6 +5,7 @@ from __future__ import annotations
 import io
 
 from humble_trowel.core.cost.cost import Costed
+from humble_trowel.files.cells import texts_stay_texts
 
 HEAD = ["group", "what", "quantity", "each", "amount", "from", "why"]
 
@@ -33,6 +34,7 @@ def write_cost_xlsx(told: Costed) -> bytes:
     table = cost_rows(told)
     for line in table:
         sheet.append(line)
+    texts_stay_texts(sheet)
     for cell in [*sheet[1], *sheet[len(table)]]:
         cell.font = Font(bold=True)
     for line_at in range(2, len(table) + 1):

@@ -9,7 +9,8 @@ from typing import Any
 
 from humble_trowel.core.geometry.rounds import CHORD_MM
 from humble_trowel.core.units import Units
-from humble_trowel.files.loops import XY, Loop, close_lines, tidy
+from humble_trowel.files.loop import XY, Loop, tidy
+from humble_trowel.files.loops import close_lines
 from humble_trowel.files.points_file import MM_OF, LengthUnit, PointsError, PointsFile, told
 
 READ = {"LINE", "LWPOLYLINE", "POLYLINE", "ARC", "CIRCLE", "ELLIPSE", "SPLINE"}

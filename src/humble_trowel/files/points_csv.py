@@ -9,7 +9,8 @@ from collections.abc import Sequence
 from humble_trowel.core.errors import LengthError
 from humble_trowel.core.lines.setting_out import SetOutSheet
 from humble_trowel.core.units import Units, parse_length
-from humble_trowel.files.loops import Loop
+from humble_trowel.files.cells import safe
+from humble_trowel.files.loop import Loop
 from humble_trowel.files.points_file import MM_OF, LengthUnit, PointsError, PointsFile, told
 
 MOST_ROWS = 5000
@@ -85,7 +86,7 @@ def write_points_csv(sheet: SetOutSheet) -> bytes:
     rows.writerow(["name", "x_mm", "y_mm", "along_mm", "left_mm"])
     for corner in sheet.corners:
         rows.writerow(
-            [corner.name, *(f"{v:.1f}" for v in (corner.plan_x_mm, corner.plan_y_mm, corner.x_mm, corner.y_mm))]
+            [safe(corner.name), *(f"{v:.1f}" for v in (corner.plan_x_mm, corner.plan_y_mm, corner.x_mm, corner.y_mm))]
         )
     return out.getvalue().encode()
 
@@ -96,7 +97,7 @@ def write_set_out_csv(sheet: SetOutSheet) -> bytes:
     rows = csv.writer(out, lineterminator="\r\n")
     rows.writerow(["what", "name", "along_mm", "left_mm", "from_a", "a_mm", "from_b", "b_mm"])
     for corner in sheet.corners:
-        rows.writerow(["corner", corner.name, f"{corner.x_mm:.1f}", f"{corner.y_mm:.1f}", "", "", "", ""])
+        rows.writerow(["corner", safe(corner.name), f"{corner.x_mm:.1f}", f"{corner.y_mm:.1f}", "", "", "", ""])
     for swing in sheet.swing:
         rows.writerow(
             ["swing", swing.name, "", "", swing.a_name, f"{swing.a_mm:.1f}", swing.b_name, f"{swing.b_mm:.1f}"]

@@ -11,7 +11,7 @@ from shapely.geometry import Polygon
 
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.units import Units, format_area, say_length
-from humble_trowel.files.loops import Loop, area
+from humble_trowel.files.loop import Loop, area
 
 LengthUnit = Literal["mm", "cm", "m", "in", "ft"]
 MM_OF: dict[LengthUnit, float] = {"mm": 1.0, "cm": 10.0, "m": 1000.0, "in": 25.4, "ft": 304.8}

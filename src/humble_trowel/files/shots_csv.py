@@ -10,6 +10,7 @@ from collections.abc import Sequence
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.ground.records import MOST_SHOTS, Shot, Shots
 from humble_trowel.core.plan.values import MAX_LENGTH_MM
+from humble_trowel.files.cells import safe
 
 MM_OF = {"mm": 1.0, "cm": 10.0, "m": 1000.0, "in": 25.4, "ft": 304.8}
 COLUMNS = ("name", "x_mm", "y_mm", "level_mm")
@@ -123,7 +124,7 @@ def write_shots_csv(rows: Sequence[tuple[str, float, float, float]]) -> bytes:
     table = csv.writer(out, lineterminator="\r\n")
     table.writerow(COLUMNS)
     for name, x, y, level in rows:
-        table.writerow([name, f"{x:.1f}", f"{y:.1f}", f"{level:.1f}"])
+        table.writerow([safe(name), f"{x:.1f}", f"{y:.1f}", f"{level:.1f}"])
     return out.getvalue().encode()
 
 

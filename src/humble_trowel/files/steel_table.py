@@ -9,6 +9,7 @@ from collections.abc import Sequence
 from humble_trowel.core.steel.laid import Laid
 from humble_trowel.core.steel.schedule import SizeCut
 from humble_trowel.core.units import Units
+from humble_trowel.files.cells import safe_row, texts_stay_texts
 
 Cell = str | float | int
 KG_PER_LB, MM_PER_IN = 0.45359237, 25.4
@@ -76,7 +77,7 @@ def cut_rows(cuts: Sequence[SizeCut], units: Units) -> list[list[Cell]]:
 def write_steel_csv(rows: Sequence[Laid], units: Units) -> bytes:
     """The schedule as CSV, with a mark of its coding so that tables of numbers open it rightly."""
     out = io.StringIO()
-    csv.writer(out).writerows(schedule_rows(rows, units))
+    csv.writer(out).writerows(safe_row(row) for row in schedule_rows(rows, units))
     return ("\ufeff" + out.getvalue()).encode()
 
 
@@ -92,6 +93,7 @@ def write_steel_xlsx(rows: Sequence[Laid], cuts: Sequence[SizeCut], units: Units
         sheet.title = name
         for line in table:
             sheet.append(line)
+        texts_stay_texts(sheet)
         for cell in sheet[1]:
             cell.font = Font(bold=True)
         sheet.freeze_panes = "A2"

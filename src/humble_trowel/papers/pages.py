@@ -2,9 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+from contextlib import contextmanager
+from contextvars import ContextVar
 from dataclasses import dataclass
 from importlib import resources
 from typing import Literal
+
+from humble_trowel.site.square import square_svg
 
 Paper = Literal["a4", "letter"]
 PAPER_NAME = {"a4": "a4", "letter": "us-letter"}
@@ -34,13 +39,31 @@ def scale_for(width_mm: float, height_mm: float, paper_wide_mm: float, paper_hig
     return Scale(one, words)
 
 
+SQUARE_MM = 13.0
+LINK: ContextVar[str] = ContextVar("link", default="")
+
+
+@contextmanager
+def linked(url: str) -> Iterator[None]:
+    """Sheets that are set meanwhile carry a square that opens this address on a phone; '' for none."""
+    token = LINK.set(url)
+    try:
+        yield
+    finally:
+        LINK.reset(token)
+
+
 def set_pdf(source: str, pictures: dict[str, bytes]) -> bytes:
-    """A typst document with its SVG pictures, as PDF bytes."""
+    """A typst document with its SVG pictures, as PDF bytes; with the square of `linked` in the margin of every page."""
     import tempfile
     from pathlib import Path
 
     import typst
 
+    if link := LINK.get():
+        pictures = {**pictures, "link-square.svg": square_svg(link, border=2).encode()}
+        square = f'image("link-square.svg", width: {SQUARE_MM}mm)'
+        source = f"#set page(foreground: place(top + right, dx: -3mm, dy: 1mm, {square}))\n{source}"
     fonts = resources.files("humble_trowel.papers") / "fonts"
     with tempfile.TemporaryDirectory(prefix="trowel-paper-") as folder:
         for name, data in pictures.items():

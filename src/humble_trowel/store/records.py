@@ -121,6 +121,14 @@ and id not in (select supersedes from records where supersedes is not null) orde
 """
 
 
+_LAST = f"select {_COLUMNS} from records order by rowid desc limit :most"
+
+
+def last(db: sqlite3.Connection, most: int) -> list[Record]:
+    """The last records of all jobs, the newest first."""
+    return [_record(row) for row in db.execute(_LAST, {"most": most})]
+
+
 def newest(db: sqlite3.Connection, job_id: str, kind: str) -> Record | None:
     """The newest record of a kind that nothing corrects."""
     row = db.execute(_NEWEST, {"job": job_id, "kind": kind}).fetchone()

@@ -92,5 +92,29 @@ export const api = {
 	tryRule: (family: string, rule: string, body: Posted<'/api/rules/{family}/{rule}/try'>) =>
 		request('post', '/api/rules/{family}/{rule}/try', { path: { family, rule }, body }),
 	keepLimit: (key: string, body: NonNullable<Ask<paths['/api/rules/limits/{key}']['put']>['body']>) =>
-		request('put', '/api/rules/limits/{key}', { path: { key }, body })
+		request('put', '/api/rules/limits/{key}', { path: { key }, body }),
+
+	me: () => request('get', '/api/site/me', { most_ms: 6000 }),
+	join: (name: string, number: string) => request('post', '/api/site/join', { body: { name, number } }),
+	look: (token: string) => request('post', '/api/site/look', { body: { token } }),
+	leave: () => request('post', '/api/site/leave'),
+	here: (body: Posted<'/api/site/here'>) => request('post', '/api/site/here', { body }),
+	who: () => request('get', '/api/site/who'),
+	site: () => request('get', '/api/site/state'),
+	siteAct: (act: 'open' | 'close' | 'number' | 'shut') => request('post', `/api/site/${act}`),
+	setRole: (device_id: string, role: Posted<'/api/site/devices/{device_id}/role'>['role']) =>
+		request('post', '/api/site/devices/{device_id}/role', { path: { device_id }, body: { role } }),
+	throwOut: (device_id: string) => request('post', '/api/site/devices/{device_id}/throw-out', { path: { device_id } }),
+	makeLink: (body: Posted<'/api/site/links'>) => request('post', '/api/site/links', { body }),
+	copies: () => request('get', '/api/site/copies'),
+	copyNow: () => request('post', '/api/site/copies'),
+	setSecond: (folder: string) => request('put', '/api/site/second', { body: { folder } }),
+	putBack: (name: string, second: boolean) => request('post', '/api/site/copies/put-back', { body: { name, second } }),
+	bringAll: (body: Blob) => request('post', '/api/site/everything', { body }),
+	/** Whether the locked line of this laptop is trusted here: its sign of life comes. */
+	hello: (locked: string) =>
+		globalThis.fetch(`${locked}/api/site/hello`, { signal: AbortSignal.timeout(4000) }).then(
+			(got) => got.ok,
+			() => false
+		)
 };

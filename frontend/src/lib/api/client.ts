@@ -1,18 +1,29 @@
 /** Carries a request to the program. Every failure is either a Problem (the server says what is wrong) or Offline. */
 import createClient from 'openapi-fetch';
 import type { paths, Problem } from './schema';
+import { keepSeen, lastSeen, worthSeeing } from './seen';
 
 export class ApiProblem extends Error {
 	constructor(readonly problem: Problem) {
 		super(problem.detail);
 	}
 }
-/** The server could not be reached; nothing was kept. */
-export class Offline extends Error {}
+/** The server could not be reached; nothing was kept. key: under which the answer was last seen. */
+export class Offline extends Error {
+	constructor(readonly key = '') {
+		super('no answer');
+	}
+	seen = () => lastSeen(this.key);
+}
+/** this page: what it changed itself it need not be told */
+export const TAB = globalThis.crypto?.randomUUID?.() ?? `tab-${Math.random().toString(36).slice(2)}`;
+/** told when an answer says that this device is in no more */
+export const asked = { out: () => undefined as void };
 
 const client = createClient<paths>({
 	baseUrl: globalThis.location?.origin ?? 'http://127.0.0.1',
 	credentials: 'same-origin',
+	headers: { 'x-tab': TAB },
 	fetch: (ask) => globalThis.fetch(ask)
 });
 
@@ -54,14 +65,21 @@ export async function request<P extends keyof paths, V extends Verb & keyof path
 	const { body } = ask;
 	const file =
 		body instanceof Blob ? { headers: { 'content-type': 'application/octet-stream' }, bodySerializer: (raw: Blob) => raw } : {};
+	const tries = ((body as { edits?: unknown[] } | undefined)?.edits?.length ?? 0) > 0;
+	const key = worthSeeing(verb, path) && !tries ? JSON.stringify([verb, path, ask.path, ask.query, body]) : '';
 	let got: Got;
 	try {
 		const given = ask.most_ms ? { signal: AbortSignal.timeout(ask.most_ms) } : {};
 		got = await (client.request as Send)(verb, path, { params: { path: ask.path, query: ask.query }, body, ...file, ...given });
 	} catch {
-		throw new Offline();
+		throw new Offline(key);
 	}
-	if (!got.response.ok) throw new ApiProblem(problemOf(got.error, got.response.status));
+	if (!got.response.ok) {
+		const found = problemOf(got.error, got.response.status);
+		if (found.code === 'not-in') asked.out();
+		throw new ApiProblem(found);
+	}
+	if (key) keepSeen(key, got.data);
 	return got.data as Answer<paths[P][V]>; // the one place where an answer takes the type that its description gives it
 }
 

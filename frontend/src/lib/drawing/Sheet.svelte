@@ -12,6 +12,7 @@
 	import SheetCorners from './SheetCorners.svelte';
 	import SheetExisting from './SheetExisting.svelte';
 	import SheetNames from './SheetNames.svelte';
+	import SheetOthers from './SheetOthers.svelte';
 	import SheetFurniture from './SheetFurniture.svelte';
 	import SheetGhost from './SheetGhost.svelte';
 	import SheetSizes from './SheetSizes.svelte';
@@ -211,6 +212,7 @@
 			{@render loose?.(view)}
 			{#if letters}<SheetCorners {view} {ring} {pick} {editable} {grab} />{/if}
 		{:else}{@render loose?.(view)}{/if}
+		<SheetOthers {store} {view} {ring} />
 		{#if ghost.length > 1}<SheetGhost {view} {ghost} named={!ring.length} />{/if}
 		{#if points.length > 1 && (sizes || height >= 260)}
 			<SheetFurniture

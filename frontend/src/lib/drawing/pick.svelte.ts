@@ -25,6 +25,19 @@ export class Pick {
 	get row(): number | null {
 		return rowPlace(this.plan(), 'edges', this.#row);
 	}
+	/** Where on the plan that is, in mm: a corner, the middle of a side; null where nothing is picked. */
+	get spot(): [number, number] | null {
+		const ring = this.plan()?.outline ?? [];
+		const a = ring[this.corner ?? this.side ?? -1];
+		const b = this.corner === null && this.side !== null ? ring[(this.side + 1) % ring.length] : a;
+		return a && b ? [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2] : null;
+	}
+	/** Its name: a letter, or the letters of a side. */
+	get says(): string {
+		const count = this.plan()?.outline?.length ?? 0;
+		if (this.corner !== null) return cornerName(this.corner);
+		return this.side === null || !count ? '' : `${cornerName(this.side)}-${cornerName((this.side + 1) % count)}`;
+	}
 	#set(side: string, corner: string, row: string) {
 		[this.#side, this.#corner, this.#row] = [side, corner, row];
 	}

@@ -10,7 +10,7 @@ import { nextSeq, openRows, pictureOf, type Row, type Rows, type Said } from './
 
 const AGAIN_MS = 1500;
 const MOST_MS = 15_000;
-const UNTIL_LATER = [500, 502, 503, 504, 507];
+const UNTIL_LATER = [401, 500, 502, 503, 504, 507];
 const ANSWER_MS = 8000;
 const ANSWER_OFFLINE_MS = 1200;
 /** held: it waits here and goes out by itself. elsewhere: another tab of this browser sent it. gone: a person let it go. */
@@ -205,10 +205,20 @@ export class Outbox {
 		const [photo, store] = [pictureOf(row), await this.#store];
 		const picture = photo && (await store.picture(photo));
 		if (photo && picture) await api.keepPhoto(row.job, photo, picture);
-		if (said.kind === 'record') return api.record(row.job, { ...said.record, id: row.id, revision: Math.max(row.base, 1) });
+		if (said.kind === 'record') return this.#record(row, said.record);
 		return this.#based(row).then((revision) =>
 			api.keep(row.job, { revision, edits: said.edits, edit_id: row.id, author: row.author })
 		);
+	}
+	/** A record says which state of the plan it was made on; where the program was put back to before that, it counts on the newest. */
+	async #record(row: Row, record: (Said & { kind: 'record' })['record']): Promise<RecordRow> {
+		const send = (revision: number) => api.record(row.job, { ...record, id: row.id, revision });
+		try {
+			return await send(Math.max(row.base, 1));
+		} catch (error) {
+			if (!(error instanceof ApiProblem) || error.problem.path !== 'revision') throw error;
+			return send((await api.job(row.job)).revision);
+		}
 	}
 	/** What an edit goes on top of: on what edits from here made of its base while it was on its way; one from an older
 	 * version goes on the newest. */

@@ -219,3 +219,37 @@ test('without a database of its own it says that rows last as long as the page',
 	program.instead = ['cut'];
 	expect([(await say(box, edit('a'))).is, box.lasting, waits(box)]).toEqual(['held', false, ['waiting: a']]);
 });
+
+test('who is thrown out keeps what it said until it is in again', async () => {
+	const box = await opened();
+	program.instead = [no(401, 'not-in')];
+	expect((await say(box, record('seen by Fern'))).is).toBe('held');
+	expect(box.rows.map((row) => [row.state, row.words])).toEqual([['waiting', 'said 401']]);
+	box.flush();
+	await vi.waitFor(() => expect(box.rows).toEqual([]));
+	expect(program.says).toEqual(['seen by Fern']);
+});
+
+test('a record that was made on a state of the plan that is lost counts on the newest, once', async () => {
+	const box = await opened();
+	const lost = {
+		type: '',
+		code: 'cannot-use',
+		title: '',
+		status: 422,
+		detail: 'no revision 7',
+		path: 'revision',
+		choices: [],
+		head: null
+	};
+	program.instead = [answer(lost, 422), answer({ ...state(3) })];
+	const sent: number[] = [];
+	const own = program.fetch;
+	vi.stubGlobal('fetch', async (ask: Request) => {
+		if (ask.method === 'POST') sent.push(((await ask.clone().json()) as Body).revision);
+		else return program.instead.shift();
+		return own(ask);
+	});
+	expect((await say(box, record('of today'), 7)).is).toBe('kept');
+	expect([sent, program.says, box.rows]).toEqual([[7, 3], ['of today'], []]);
+});

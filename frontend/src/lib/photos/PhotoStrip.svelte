@@ -6,13 +6,13 @@
 	import type { JobStore } from '../state/job.svelte';
 	import { isWrong, type Wrong } from '../state/record';
 	import Act from '../ui/Act.svelte';
-	import { act } from '../ui/act';
 	import Slip from '../ui/Slip.svelte';
 	import Switch from '../ui/Switch.svelte';
 	import { photos as words } from '../words/photos';
 	import Picture from './Picture.svelte';
 	import { correctPhoto, keepPhoto, loadPhotos, photosOf, strikePhoto, type PhotoSeen } from './photos';
 	import { MOST_BYTES, placeOf, shrunk } from './shrink';
+	import FileIn from '../ui/FileIn.svelte';
 	interface Props {
 		store: JobStore;
 		/** what the photos show: the stage and its id */
@@ -38,10 +38,7 @@
 	/** notes that are typed and not kept, by photo */
 	let typed = $state<Record<string, string>>(restored<Record<string, string>>(key) ?? {});
 	$effect(() => note(key, Object.keys(typed).length ? { ...typed } : ''));
-	async function take(field: HTMLInputElement) {
-		const file = field.files?.[0];
-		field.value = '';
-		if (!file) return;
+	async function take(file: File) {
 		[wrong, says] = ['', ''];
 		if (file.size >= MOST_BYTES) return void (wrong = words.tooLarge(Math.ceil(file.size / 1e6)));
 		const [ofNow, titleNow] = [of, title];
@@ -81,17 +78,7 @@
 				<Picture job={store.id} one={row} small alt="" class="size-full object-cover" />
 			</button>
 		{/each}
-		<label class={[act('plain'), 'cursor-pointer', 'focus-within:outline-3']}>
-			{busy ? words.reading : words.take}
-			<input
-				class="sr-only"
-				type="file"
-				accept="image/*"
-				disabled={busy}
-				aria-label="{words.take}, {title}"
-				onchange={(event) => void take(event.currentTarget)}
-			/>
-		</label>
+		<FileIn label={busy ? words.reading : words.take} name="{words.take}, {title}" accept="image/*" disabled={busy} {take} />
 		<Switch on={withPlace} set={(on) => (withPlace = on)} title={words.placeTip}>{words.withPlace}</Switch>
 	</div>
 	{#if wrong}<p class="wrong mt-4" role="alert">{wrong}</p>{/if}

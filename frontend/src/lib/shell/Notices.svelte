@@ -3,9 +3,21 @@
 	import OutboxStrip from '../outbox/OutboxStrip.svelte';
 	import { saysOf } from '../outbox/says';
 	import type { JobStore } from '../state/job.svelte';
+	import { self } from '../site/me.svelte';
+	import { clockText, dayText } from '../ui/days';
+	import { siteWords } from '../words/site';
 	import { w } from '../words/words';
 	import Act from '../ui/Act.svelte';
 	let { store }: { store: JobStore } = $props();
+	/** which of two versions is on the sheet; '' while nobody asked to see */
+	let looks = $state('');
+	function look(which: 'mine' | 'theirs') {
+		looks = which;
+		void store.versions.look(which);
+	}
+	$effect(() => {
+		if (!store.clash) looks = '';
+	});
 	const orphan = $derived(
 		store.problem && ['', 'board', 'sheet', 'waiting', 'clash', 'units'].includes(store.problemAt) ? store.problem : null
 	);
@@ -15,14 +27,29 @@
 </script>
 
 <OutboxStrip rows={store.waiting} />
+{#if self.looks}
+	<p class="border-b-[1.5px] border-line bg-well px-20 py-4 text-note font-mid text-ink" role="status" data-looks>
+		{siteWords.looks}
+		{self.me?.until ? siteWords.lookUntilSays(dayText(self.me.until.slice(0, 10))) : ''}
+	</p>
+{/if}
+{#if store.seen}
+	<p class="border-b-3 border-flag bg-well px-20 py-6 font-mid text-ink" role="status" data-seen>
+		{siteWords.reach(clockText(store.seen))}
+	</p>
+{/if}
 {#if store.clash}
 	<div
 		class={['flex flex-wrap gap-x-12 gap-y-6 border-b-3 border-flag bg-well px-20 py-6 font-mid text-ink', 'items-center']}
 		role="alert"
 	>
 		<span>{store.clash.words} {w.outbox.yours(saysOf(store.clash))} {behind ? w.outbox.after(behind) : ''}</span>
-		<Act kind="quiet" onclick={() => void store.reapply()}>{w.notices.reapply}</Act>
-		<Act kind="quiet" onclick={() => store.takeTheirs()}>{w.notices.theirs}</Act>
+		<Act kind="quiet" on={looks === 'theirs'} aria-pressed={looks === 'theirs'} onclick={() => look('theirs')}
+			>{w.notices.seeTheirs}</Act
+		>
+		<Act kind="quiet" on={looks === 'mine'} aria-pressed={looks === 'mine'} onclick={() => look('mine')}>{w.notices.seeMine}</Act>
+		<Act kind="quiet" onclick={() => void store.versions.reapply()}>{w.notices.reapply}</Act>
+		<Act kind="quiet" onclick={() => store.versions.takeTheirs()}>{w.notices.theirs}</Act>
 	</div>
 {/if}
 {#each faults as fault}

@@ -1,6 +1,7 @@
 /** The open job when the server answers, clashes, is slow, or is gone. */
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { JobState } from '../api/schema';
+import { TAB } from '../api/client';
 import { Outbox } from '../outbox/outbox.svelte';
 import { OnPage } from '../outbox/rows';
 import { JobStore } from './job.svelte';
@@ -102,12 +103,12 @@ test('a clash shows the other and puts the own edits on top, or takes theirs', a
 	expect(await store.keep([SIDE], 'size')).toBe(false);
 	expect(store.clash?.words).toBe('said stale');
 	replies.push(answer(head(6)));
-	await store.reapply();
+	await store.versions.reapply();
 	expect(sent.at(-1)?.body).toMatchObject({ revision: 5, edits: [SIDE] });
 	expect(store.kept?.revision).toBe(6);
 	replies.push(problem(409, 'stale', { head: head(9) }));
 	await store.keep([SIDE], 'size');
-	await store.takeTheirs();
+	await store.versions.takeTheirs();
 	expect([store.kept?.revision, store.clash]).toEqual([9, null]);
 });
 
@@ -227,4 +228,53 @@ test('doubts of the day follow the others, and what is open does not start anew 
 	await vi.advanceTimersByTimeAsync(600);
 	expect(store.doubts?.stages[0]?.words).toBe('6:30 passes');
 	expect(store.kept).toBe(before);
+});
+
+test('what somebody else changed is asked for; what is known, or was done on this page, is not', async () => {
+	const store = await opened();
+	store.told(1, '0', 'another-page');
+	store.told(2, '0', TAB);
+	expect(sent).toHaveLength(1);
+	replies = [answer(head(2))];
+	store.told(2, '0', 'another-page');
+	await vi.waitFor(() => expect(store.kept?.revision).toBe(2));
+	replies = [answer({ ...head(2), records: '1' })];
+	store.told(2, '1', '');
+	await vi.waitFor(() => expect(store.kept?.records).toBe('1'));
+});
+
+test('two versions stand against each other on the drawing until one is taken', async () => {
+	const store = await opened();
+	const ring = (x: number) => ({
+		document: {
+			outline: [
+				[0, 0],
+				[x, 0],
+				[x, 4]
+			]
+		},
+		figure: { findings: [] },
+		summary: ''
+	});
+	replies = [problem(409, 'stale', { head: { ...head(2, 'Other'), ...ring(8) } })];
+	await store.keep([SIDE]);
+	replies = [answer(ring(6)), answer(ring(6))];
+	await store.versions.look('theirs');
+	expect([store.document?.outline?.[1], store.versions.versus[1]]).toEqual([
+		[8, 0],
+		[6, 0]
+	]);
+	await store.versions.look('mine');
+	expect([store.document?.outline?.[1], store.versions.versus[1]]).toEqual([
+		[6, 0],
+		[8, 0]
+	]);
+	expect(sent.at(-1)?.body).toMatchObject({ revision: 1, edits: [SIDE] });
+	replies = [new TypeError('gone')];
+	await store.versions.look('theirs');
+	expect(store.problemFor('clash')?.code).toBe('offline');
+	await store.versions.takeTheirs();
+	expect([store.versions.versus, store.draft, store.kept?.revision]).toEqual([[], null, 2]);
+	await store.versions.look('mine'); // nothing stands against anything any more
+	expect(store.draft).toBeNull();
 });

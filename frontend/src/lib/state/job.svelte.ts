@@ -1,6 +1,6 @@
 /** One open job: its kept state, what is being tried, and edits that wait for the server. */
 import { api } from '../api/api';
-import { ApiProblem, Offline } from '../api/client';
+import { ApiProblem, Offline, TAB } from '../api/client';
 import type { Drafted, Graded, JobDoubts, JobState, Problem } from '../api/schema';
 import { w } from '../words/words';
 import { saysOf, stepOf } from '../outbox/says';
@@ -8,6 +8,7 @@ import { outbox, type Outbox, type Outcome } from '../outbox/outbox.svelte';
 import type { Edit, Row } from '../outbox/rows';
 import { cornerId, type Listed, rowId } from './ids';
 import { session } from './session.svelte';
+import { Versions } from './versions.svelte';
 
 /** a draft that takes longer is asked for in two parts: numbers at once, the drawing when the hand rests or it is too old */
 const SLOW_MS = 40;
@@ -24,7 +25,7 @@ function measuredSince(was: JobState | null, now: JobState): JobState {
 }
 
 /** Nothing was taken back or brought again, and nothing waits to be. */
-const noAnswer = (): Problem => ({
+export const noAnswer = (): Problem => ({
 	type: '',
 	code: 'offline',
 	title: '',
@@ -52,6 +53,8 @@ export class JobStore {
 	missing = $state(false);
 	/** why this job cannot be opened, '' while it can */
 	fault = $state('');
+	/** when it was last seen, where nobody answers and it was never asked for on this page; 0 else */
+	seen = $state(0);
 	#drafting = false;
 	#next: Edit[] | null = null;
 	#timer: ReturnType<typeof setTimeout> | undefined;
@@ -60,8 +63,11 @@ export class JobStore {
 		readonly id: string,
 		private readonly box: Outbox = outbox
 	) {
+		this.versions = new Versions(this, box);
 		box.listen(id, (row, outcome, attended) => this.#hear(row, outcome, attended));
 	}
+	/** two versions of this slab, where somebody else was faster */
+	readonly versions: Versions;
 	/** what was said here and is not kept by the program yet */
 	get waiting(): Row[] {
 		return this.box.of(this.id);
@@ -99,13 +105,29 @@ export class JobStore {
 			// something from here was kept while this was on its way
 			if (this.kept && this.kept !== asked && got.revision < this.kept.revision) return;
 			this.kept = measuredSince(this.kept, got);
-			this.fault = '';
+			[this.fault, this.seen] = ['', 0];
 			void this.#follow();
 		} catch (error) {
 			if (error instanceof ApiProblem && error.problem.status === 404) this.missing = true;
 			else if (error instanceof ApiProblem) this.fault = error.problem.detail;
-			else if (error instanceof Offline) this.#later(() => this.load());
+			else if (error instanceof Offline) {
+				if (!this.kept) await this.#asSeen(error);
+				this.#later(() => this.load());
+			}
 		}
+	}
+	/** The job as it was last seen on this device. */
+	async #asSeen(error: Offline) {
+		const old = await error.seen();
+		if (!old || this.kept) return;
+		[this.kept, this.seen] = [old.body as JobState, old.at];
+		void this.#follow();
+	}
+	/** Something changed this job elsewhere: look again, unless it was this page, or something is on its way. */
+	told(revision: number, records: string, tab: string) {
+		if (tab === TAB || !this.kept || (revision === this.kept.revision && records === this.kept.records)) return;
+		if (this.busy) this.#later(() => this.load());
+		else void this.load();
 	}
 
 	/** Keep edits. `at` names the control, for a problem to show beside it. Resolves true when the server has it. */
@@ -153,8 +175,11 @@ export class JobStore {
 			if (stands && (now.figure.concrete?.second_way_m3 ?? null) !== null) return;
 			this.kept = { ...now, figure: { ...now.figure, concrete: got.concrete ?? now.figure.concrete } };
 		} catch (error) {
-			if (error instanceof Offline) this.#followLater();
-			else if (!(error instanceof ApiProblem)) throw error;
+			if (error instanceof Offline) {
+				const old = this.doubts ? null : await error.seen();
+				if (old) this.doubts = old.body as JobDoubts;
+				this.#followLater();
+			} else if (!(error instanceof ApiProblem)) throw error;
 		}
 	}
 	#followTimer: ReturnType<typeof setTimeout> | undefined;
@@ -166,22 +191,6 @@ export class JobStore {
 	#later(act: () => Promise<unknown>) {
 		clearTimeout(this.#timer);
 		this.#timer = setTimeout(() => void act(), 1500);
-	}
-
-	/** Take the other's version and put the own edits on top of it, in their order. */
-	async reapply() {
-		const head = this.box.headOf(this.id) ?? this.kept;
-		if (!head || !this.clash) return;
-		this.kept = head;
-		await this.box.onTop(this.id, head.revision);
-	}
-	/** Take the other's version and let the own edit go. */
-	async takeTheirs() {
-		const [clash, head] = [this.clash, this.box.headOf(this.id)];
-		if (!clash) return;
-		if (head) this.takeHead(head);
-		this.dropDraft();
-		await this.box.letGo(clash.id);
 	}
 
 	/** the drawing of this job cannot keep up with a drag */
@@ -246,6 +255,7 @@ export class JobStore {
 	dropDraft() {
 		clearTimeout(this.#rest);
 		this.draft = null;
+		this.versions.clear();
 		this.trying = [];
 		this.#next = null;
 	}

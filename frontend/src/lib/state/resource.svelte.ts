@@ -22,6 +22,8 @@ export class Resource<T, Asked extends unknown[] = []> {
 	offline = $state(false);
 	/** an answer is on its way, and what is shown is of before */
 	loading = $state(false);
+	/** when the answer that is shown was last seen, where nobody answers now; 0 else */
+	seen = $state(0);
 	#last = 0;
 
 	constructor(readonly ask: (...asked: Asked) => Promise<T>) {}
@@ -37,15 +39,21 @@ export class Resource<T, Asked extends unknown[] = []> {
 			const got = await this.ask(...asked);
 			if (own !== this.#last) return false;
 			this.value = got;
-			[this.problem, this.offline] = ['', false];
+			[this.problem, this.offline, this.seen] = ['', false, 0];
 			return true;
 		} catch (error) {
 			const found = troubleOf(error);
 			if (own === this.#last) [this.problem, this.offline] = [found.offline ? '' : found.words, found.offline];
+			if (error instanceof Offline && this.value === null) await this.#asSeen(error, own);
 			return false;
 		} finally {
 			if (own === this.#last) this.loading = false;
 		}
+	}
+	/** What was last seen is better than nothing; it says that it is old. */
+	async #asSeen(error: Offline, own: number): Promise<void> {
+		const old = await error.seen();
+		if (old && own === this.#last && this.value === null) [this.value, this.seen] = [old.body as T, old.at];
 	}
 	/** Forget it; an answer on its way counts no more. */
 	clear(): void {

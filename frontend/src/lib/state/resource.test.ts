@@ -49,3 +49,18 @@ describe('what was asked for', () => {
 		expect(troubleOf(problem)).toEqual({ words: 'No such layer.', path: 'layer', offline: false });
 	});
 });
+
+test('where nobody answers, what was last seen is shown with its hour until somebody does', async () => {
+	let up = false;
+	const found = new Resource(async () => {
+		if (up) return 'now';
+		const none = new Offline('key');
+		none.seen = async () => ({ key: 'key', at: 1700, body: 'as seen' });
+		throw none;
+	});
+	await found.load();
+	expect([found.value, found.seen, found.offline, found.stale]).toEqual(['as seen', 1700, true, true]);
+	up = true;
+	await found.load();
+	expect([found.value, found.seen, found.stale]).toEqual(['now', 0, false]);
+});

@@ -1,6 +1,7 @@
 /** What belongs to this browser: who is working, light, keys; and the crew's ways as loaded. */
 import type { Ways, WaysState } from '../api/schema';
 import { api } from '../api/api';
+import { Offline } from '../api/client';
 
 function stored(key: string, fallback: string): string {
 	try {
@@ -40,7 +41,11 @@ class Session {
 		store('letters', this.letters ? 'on' : 'off');
 	}
 	async loadWays() {
-		const got = await api.ways();
+		const got = await api.ways().catch(async (error) => {
+			const old = error instanceof Offline ? await error.seen() : null;
+			if (!old) throw error;
+			return old.body as WaysState;
+		});
 		this.ways = got.ways;
 		this.waysVersion = got.version;
 		this.waysUnread = got.unread;

@@ -7,6 +7,7 @@
 	import Choice from './Choice.svelte';
 	import Choose from './Choose.svelte';
 	import Field from './Field.svelte';
+	import FileIn from './FileIn.svelte';
 	import FindingList from './FindingList.svelte';
 	import Fold from './Fold.svelte';
 	import Frac from './Frac.svelte';
@@ -60,7 +61,8 @@
 		<Turns name="Tabs of the kit" rows={tabs} here={tab} turn={(now) => (tab = now)}><p>What {tab} holds.</p></Turns>
 	</section>
 	<section class="grid gap-8">
-		<h2>Field, Num, Frac</h2>
+		<h2>Field, FileIn, Num, Frac</h2>
+		<div class="mb-8"><FileIn label="Bring in a file" accept=".json" take={() => undefined} /></div>
 		<p class="label">Pencil is what a person wrote; worked is what follows, and shows its working when pressed.</p>
 		<div class="flex flex-wrap items-end gap-20">
 			<div class="w-160"><Field label="A to B" value={kept} keep={async (now) => ((kept = now), true)} problem={null} /></div>

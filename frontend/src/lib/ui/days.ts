@@ -41,3 +41,8 @@ export function whenText(iso: string): string {
 	const clock = iso.length > 10 ? ` ${+iso.slice(11, 13)}:${iso.slice(14, 16)}` : '';
 	return dayText(iso) + clock;
 }
+/** The time of day of a moment, as a crew says it: 5:52. */
+export function clockText(iso: string | number): string {
+	const at = new Date(iso);
+	return `${at.getHours()}:${two(at.getMinutes())}`;
+}

@@ -8,6 +8,7 @@
 	import { rules as ruleWords } from '../words/rules';
 	import { w } from '../words/words';
 	import { yardWords } from '../words/yard';
+	import { siteWords } from '../words/site';
 	import { waysWords } from '../words/ways';
 	import CrewList from './CrewList.svelte';
 	import FormWays from './FormWays.svelte';
@@ -137,6 +138,7 @@
 			<p class="label">{waysWords.lead}</p>
 		</div>
 		<Act kind="quiet" href="/rules">{ruleWords.title}</Act>
+		<Act kind="quiet" href="/site">{siteWords.open}</Act>
 		<Who />
 	</header>
 	{#if ways}

@@ -172,6 +172,8 @@ export const w = {
 		moreUnread: (n: number) => (n === 1 ? 'One more is like it.' : `${n} more are like it.`),
 		takeStored: 'Take out all that is stored',
 		backTo: 'An earlier state can be brought back.',
+		seeTheirs: 'See theirs',
+		seeMine: 'See mine',
 		reapply: 'Put mine on top',
 		theirs: 'Take theirs',
 		gone: 'That job is not here. It may have been deleted.',

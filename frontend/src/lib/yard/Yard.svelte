@@ -18,16 +18,38 @@
 	import { rules as ruleWords } from '../words/rules';
 	import { w } from '../words/words';
 	import { yardWords } from '../words/yard';
+	import { api } from '../api/api';
+	import { events } from '../site/events.svelte';
+	import { self } from '../site/me.svelte';
+	import { who } from '../site/who.svelte';
+	import { Resource } from '../state/resource.svelte';
+	import { siteWords } from '../words/site';
 	import StartSlab from './StartSlab.svelte';
 	import { YardState } from './yard.svelte';
 	import { byPour, firstDay, together, weekOf } from './dates';
 	import YardDays from './YardDays.svelte';
 	import YardRow from './YardRow.svelte';
 	import Act from '../ui/Act.svelte';
+	import FileIn from '../ui/FileIn.svelte';
 	const yard = new YardState();
 	let starting = $state(false);
-	let files: HTMLInputElement | undefined = $state();
-	$effect(() => void yard.load());
+	$effect(() => {
+		void yard.load();
+		let rest: ReturnType<typeof setTimeout> | undefined;
+		const news = () => {
+			clearTimeout(rest);
+			rest = setTimeout(() => void yard.load(), 250);
+		};
+		const heard = ['job', 'yard', 'hello', 'back'].map((kind) => events.on(kind, news));
+		who.say({ job: '', lens: '', tab: '', part: '', spot_mm: null, waits: outbox.rows.length });
+		return () => heard.forEach((stop) => stop());
+	});
+	const copies = new Resource(() => api.copies());
+	$effect(() => {
+		if (self.me?.line === 'own') void copies.load();
+	});
+	const copied = $derived(copies.value?.copies.reduce((best, row) => (row.at > best ? row.at : best), '') ?? '');
+	const inside = $derived(who.rows.filter((row) => row.reach).length);
 	const live = $derived(
 		byPour(
 			(yard.jobs ?? []).filter((job) => !job.archived),
@@ -58,13 +80,19 @@
 	const cells = $derived([
 		{ name: yardWords.trucks, text: `${trucks}` },
 		{ name: yardWords.week(dayText(from)), text: week.length ? volume(week) : yardWords.noPour },
-		...(next?.pour_at ? [{ name: yardWords.next(next.name), text: whenText(next.pour_at) }] : [])
+		...(next?.pour_at ? [{ name: yardWords.next(next.name), text: whenText(next.pour_at) }] : []),
+		...(inside > 1 ? [{ name: siteWords.yardOnJob, text: siteWords.with(inside) }] : []),
+		...(copied
+			? [
+					{
+						name: copies.value?.trouble ? siteWords.yardSecondWrong : siteWords.yardCopy,
+						text: siteWords.ago((Date.now() - Date.parse(copied)) / 60_000)
+					}
+				]
+			: [])
 	]);
-	async function bring() {
-		const file = files?.files?.[0];
-		if (!file) return;
+	async function bring(file: File) {
 		const id = await yard.bringIn(file);
-		if (files) files.value = '';
 		if (id) await goto(`/job/${id}/lines`);
 	}
 	function keys(event: KeyboardEvent) {
@@ -109,17 +137,9 @@
 			<Who />
 			<Act kind="quiet" onclick={() => finder.show(null)}>{w.finder.open}</Act>
 			<Act kind="quiet" href="/ways">{w.ways}</Act>
+			{#if self.owns && !self.me?.device}<Act kind="quiet" href="/site">{siteWords.title}</Act>{/if}
 			<Act kind="quiet" href="/rules">{ruleWords.title}</Act>
-			<Act kind="quiet" onclick={() => files?.click()}>{yardWords.bring}</Act>
-			<input
-				bind:this={files}
-				type="file"
-				accept=".json,application/json"
-				class="sr-only"
-				tabindex="-1"
-				aria-label={yardWords.bring}
-				onchange={() => void bring()}
-			/>
+			<FileIn kind="quiet" label={yardWords.bring} accept=".json,application/json" take={bring} />
 			<Act kind="quiet" aria-label={w.help.title} onclick={help.show}>?</Act>
 			<Act class="on" onclick={() => (starting = true)}>{yardWords.start}</Act>
 		</nav>

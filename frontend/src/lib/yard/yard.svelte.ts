@@ -1,6 +1,6 @@
 /** The yard: all slabs, and what may be done with each. */
 import { api } from '../api/api';
-import { ApiProblem } from '../api/client';
+import { ApiProblem, Offline } from '../api/client';
 import { troubleOf } from '../state/resource.svelte';
 import type { Problem, YardJob } from '../api/schema';
 import { outbox } from '../outbox/outbox.svelte';
@@ -19,10 +19,20 @@ export class YardState {
 	#again: ReturnType<typeof setTimeout> | undefined;
 	async load() {
 		const said = this.words;
-		const got = await this.#try(() => api.yard(), said);
+		const got = await this.#try(() => this.#yard(), said);
 		if (got) this.jobs = got;
 		clearTimeout(this.#again);
 		if (got?.some((job) => job.counting)) this.#again = setTimeout(() => void this.load(), 200);
+	}
+	/** The yard; as it was last seen where nobody answers, and nothing is shown yet. */
+	async #yard(): Promise<YardJob[]> {
+		try {
+			return await api.yard();
+		} catch (error) {
+			const old = error instanceof Offline && this.jobs === null ? await error.seen() : null;
+			if (old) this.jobs = old.body as YardJob[];
+			throw error;
+		}
 	}
 	async start(name: string, units: 'ft-in' | 'mm'): Promise<string | null> {
 		return this.#try(async () => (await api.start({ name, units, author: session.who })).id);

@@ -9,7 +9,9 @@ from typing import Annotated, Literal
 from fastapi import APIRouter, Query, Request, Response
 from pydantic import BaseModel
 
-from humble_trowel.api.errors import StaleJob
+from humble_trowel.api.beside import beside
+from humble_trowel.api.errors import NotYours, StaleJob
+from humble_trowel.api.listener import device_of, owns
 from humble_trowel.api.reading import patiently
 from humble_trowel.api.schemas import (
     Author,
@@ -38,6 +40,7 @@ from humble_trowel.core.errors import CallError, InputError, TrowelError
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.files.job_file import parse_job, plan_data, write_job
+from humble_trowel.site.roles import OWNERS_EDITS
 from humble_trowel.store import jobs, record_steps
 from humble_trowel.store.as_stored import job_as_stored
 
@@ -62,8 +65,10 @@ def fast(model: BaseModel, status: int = 200) -> Response:
 def yard(request: Request) -> list[YardJob]:
     """All jobs, the last changed first, archived ones among them."""
     service = service_of(request)
+    device = device_of(request.scope)
     with service.open() as db:
-        return service.yard.lines(db)
+        lines = service.yard.lines(db)
+    return [line for line in lines if device is None or device.job_id in (None, line.id)]
 
 
 @router.post("", status_code=201, response_model=JobState)
@@ -105,20 +110,23 @@ def open_job(request: Request, job_id: JobId) -> Response:
 
 @router.post("/{job_id}/edits", response_model=JobState)
 def keep(request: Request, job_id: JobId, body: Keep) -> Response:
-    """Keep edits as a new revision. 409 with the newest state when the screen's revision is stale."""
+    """Keep edits as a new revision. Where the screen's revision is stale they are kept on top of the newest if they touch
+    nothing that was changed since; else 409 with the newest state."""
     service = service_of(request)
+    if not owns(request.scope) and any(getattr(edit, "op", "") in OWNERS_EDITS for edit in body.edits):
+        raise NotYours("prices")
     with service.open() as db:
         before = jobs.seen(db, job_id, body.edit_id)
         if before is not None:
             return fast(service.state(db, jobs.head(db, job_id)))
         now = jobs.head(db, job_id)
-        if now.n != body.revision:
+        if now.n != body.revision and not beside(service, db, now, body):
             raise StaleJob(plain(service.state(db, now)))
         plan, summary = apply(service.job(db, now).plan, body.edits)
         edits = [edit.model_dump(mode="json") for edit in body.edits]
         change = jobs.Change(body.author, service.now(), summary, edits, body.edit_id)
         try:
-            row = jobs.save(db, job_id, body.revision, document_of(plan), change)
+            row = jobs.save(db, job_id, now.n, document_of(plan), change)
         except jobs.Stale:
             raise StaleJob(plain(service.state(db, jobs.head(db, job_id)))) from None
         return fast(service.state(db, row, plan))

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from fastapi import APIRouter, Request
 
+from humble_trowel.api.errors import NotYours
+from humble_trowel.api.listener import owns
 from humble_trowel.api.order_schemas import OrderAsked, OrderState
 from humble_trowel.api.routes.jobs import JobId, service_of
 from humble_trowel.api.strict import StrictRoute
@@ -28,5 +30,7 @@ def order(request: Request, job_id: JobId, body: OrderAsked) -> OrderState:
         tried = body.spacing_min is not None or body.seed != 1 or bool(body.late_min)
         state.delivery = job.delivery_with(body.spacing_min, body.seed, body.late_min) if tried else job.delivery
     if body.tab == "cost":
+        if not owns(request.scope):
+            raise NotYours("prices")
         state.cost = job.cost(body.today)
     return state

@@ -14,7 +14,6 @@ from starlette.exceptions import HTTPException
 from humble_trowel.api.routes.jobs import JobId, service_of
 from humble_trowel.api.schemas import file_answer, file_body
 from humble_trowel.api.service import Service
-from humble_trowel.files.paper import read_paper
 from humble_trowel.files.picture import read_picture
 from humble_trowel.store import photos
 
@@ -38,6 +37,8 @@ async def keep_photo(request: Request, job_id: JobId, photo_id: PhotoId) -> Phot
 
 
 def _keep(service: Service, job_id: str, photo_id: str, sent: bytes) -> PhotoKept:
+    from humble_trowel.files.paper import read_paper
+
     read = read_paper(sent) if sent[:5] == b"%PDF-" else read_picture(sent)
     made = photos.Photo(
         job_id=job_id, id=photo_id, sent=hashlib.sha256(sent).hexdigest(), at=service.now(), **read.__dict__

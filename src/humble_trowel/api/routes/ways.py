@@ -6,6 +6,7 @@ from typing import Any
 
 from fastapi import APIRouter, Request
 
+from humble_trowel.api.listener import owns
 from humble_trowel.api.routes.jobs import service_of
 from humble_trowel.api.schemas import KeepWays, School, WaysState
 from humble_trowel.api.strict import StrictRoute
@@ -15,6 +16,7 @@ from humble_trowel.core.plan.embed_ways import SETTING_SCHOOLS
 from humble_trowel.core.plan.form_ways import BUY_SCHOOLS, CORNER_SCHOOLS, PAD_SCHOOLS, STACK_SCHOOLS
 from humble_trowel.core.plan.ground_ways import BASE_SCHOOLS, GRADING_SCHOOLS, LIFT_SCHOOLS
 from humble_trowel.core.plan.joint_ways import HOW_SCHOOLS
+from humble_trowel.core.plan.price_ways import PriceWays
 from humble_trowel.core.plan.schedule_ways import FORMS_WHEN_SCHOOLS
 from humble_trowel.core.plan.screed_ways import EDGES_SCHOOLS, RIDES_SCHOOLS
 from humble_trowel.core.plan.steel_ways import BAR_CORNER_SCHOOLS, HELD_SCHOOLS, LAP_SCHOOLS, WAY_SCHOOLS
@@ -71,7 +73,8 @@ def read_ways(request: Request) -> WaysState:
     service = service_of(request)
     with service.open() as db:
         version, crew = service.ways(db)
-    return state_of(version, crew, service.ways_unread)
+    shown = crew if owns(request.scope) else crew.model_copy(update={"prices": PriceWays()})  # prices are the owner's
+    return state_of(version, shown, service.ways_unread)
 
 
 @router.put("/ways")

@@ -88,8 +88,11 @@ class FigureAnswers(ScreedAnswers):
         return walls(self.plan, self.ways, self.standing_walls, cells, self.setups, quick=quick)
 
     def _as_before(self, before: FigureAnswers, *names: str) -> None:
-        """While something is dragged, take these answers as they were."""
-        for name in names if self.solid is not None and before.solid is not None else ():
+        """While something is dragged, take these answers as they were; what is taken off the order too, where it is far from
+        the limit at which anything is."""
+        if self.solid is None or before.solid is None:
+            return
+        for name in (*names, *(("off_the_order",) if before.far_from_off(self.plan) else ())):
             self.take(name, getattr(before, name))
 
     def number_figure(self, before: FigureAnswers) -> Figure:

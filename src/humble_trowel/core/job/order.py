@@ -85,7 +85,7 @@ class OrderAnswers(GroundAnswers):
             shot = math.sqrt(math.fsum(row.sd_m3**2 for row in rows))
         return sure(self.plan, self.ways, self.doubts, self.need_m3, self.numbers.order_m3, shot)
 
-    @property
+    @kept("plan", "solid", "setups", "records", "ways.ground")
     def off_the_order(self) -> Allowance | None:
         """What sits in the concrete and is not poured; those who know what is buried say it."""
         return None

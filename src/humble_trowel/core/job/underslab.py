@@ -6,9 +6,10 @@ from humble_trowel.core.edges.section_blocks import Within
 from humble_trowel.core.job.lines import LinesAnswers
 from humble_trowel.core.kept import kept
 from humble_trowel.core.order.allowances import Allowance
+from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.refs import by_id
 from humble_trowel.core.underslab.covered import Covered, covered
-from humble_trowel.core.underslab.displaces import Displaced, displaced, may_displace, taken_off
+from humble_trowel.core.underslab.displaces import SHARE, Displaced, displaced, may_displace, pipes_m3, taken_off
 from humble_trowel.core.underslab.line_tests import Tested, tested
 from humble_trowel.core.underslab.records import LineTest, RiserCheck
 from humble_trowel.core.underslab.tubing import TubingLaid, size_of, tubing_laid
@@ -98,12 +99,22 @@ class UnderslabAnswers(LinesAnswers):
         tube_mm = self.tubing.total_mm if self.tubing else 0.0
         return displaced(self.plan, self.solid, runs, tube_mm, size_of(self.plan.underslab.tubing)[0])
 
-    @property
+    @kept("plan", "solid", "setups", "records", "ways.ground")
     def off_the_order(self) -> Allowance | None:
-        """What sits in the concrete, where it is too much to be left in."""
-        if self.solid is None or not may_displace(self.plan, self.solid, size_of(self.plan.underslab.tubing)[0]):
+        """What sits in the concrete, where it is too much to be left in. Tube is laid, and pipes are cut along their length,
+        only where bounds of theirs leave a doubt."""
+        solid, tube_mm = self.solid, size_of(self.plan.underslab.tubing)[0]
+        if solid is None or not may_displace(self.plan, solid, tube_mm):
+            return None
+        if not may_displace(self.plan, solid, tube_mm, pipes_m3(self.underslab.runs if self.underslab else [])):
             return None
         return taken_off(self.plan, self.displaced)
+
+    def far_from_off(self, now: Plan) -> bool:
+        """Whether so little sits in the concrete that a drag cannot bring it near the rule's share: nothing buried is
+        being changed, and there is not half of what comes off the order."""
+        found = self.displaced
+        return now.underslab is self.plan.underslab and (found is None or found.all_m3 < SHARE * found.net_m3 / 2)
 
     @property
     def within(self) -> list[Within]:

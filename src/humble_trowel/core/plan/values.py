@@ -118,6 +118,17 @@ def _pressure(value: Any, info: ValidationInfo) -> Any:
         raise ValueError("must be a pressure, like 60 psi or 400 kPa.") from None
 
 
+# Signs that turn what follows round (Unicode bidirectional controls, UAX 9), so that a name reads as another.
+TURNS = frozenset("\u061c\u200e\u200f\u202a\u202b\u202c\u202d\u202e\u2066\u2067\u2068\u2069")
+
+
+def seen(value: str) -> str:
+    """A name of which all can be seen, as it stands. Raises ValueError."""
+    if any(sign in TURNS or (sign < " " and sign not in "\t\n") for sign in value):
+        raise ValueError("holds signs that cannot be seen or turn the text round. Type it again.")
+    return value
+
+
 Position = Annotated[float, BeforeValidator(_position)]
 Pressure = Annotated[float, Field(ge=0, le=5000), BeforeValidator(_pressure)]
 Number = Annotated[float, BeforeValidator(_finite)]
@@ -125,7 +136,7 @@ Point = tuple[Position, Position]
 Ring = Annotated[list[Point], Field(min_length=3, max_length=MAX_CORNERS)]
 Path = Annotated[list[Point], Field(min_length=2, max_length=MAX_CORNERS)]
 Mark = Annotated[str, Field(min_length=1, max_length=12)]
-Name = Annotated[str, Field(min_length=1, max_length=120)]
+Name = Annotated[str, Field(min_length=1, max_length=120), AfterValidator(seen)]
 Note = Annotated[str, Field(max_length=4000)]
 
 

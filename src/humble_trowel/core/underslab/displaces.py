@@ -45,11 +45,7 @@ def displaced(
     plan: Plan, solid: Solid, runs: Sequence[Run], tube_mm: float, tube_outside_mm: float
 ) -> Displaced | None:
     """What sits in the concrete of a slab; None where nothing does. Source: 'displaced' in sources/."""
-    pipes = math.fsum(
-        _round_m2(outside_mm(sleeve.size_mm)) * (sleeve.s1_mm - sleeve.s0_mm) / 1000
-        for run in runs
-        for sleeve in run.sleeves
-    ) + math.fsum(_round_m2(run.outside_mm) * (row.s1_mm - row.s0_mm) / 1000 for run in runs for row in run.along)
+    pipes = pipes_m3(runs)
     columns = _columns_m3(plan, solid)
     tube = _round_m2(tube_outside_mm) * tube_mm / 1000
     total, net = pipes + columns + tube, solid.net_m3
@@ -65,12 +61,29 @@ def displaced(
     return Displaced(pipes, columns, tube, net, over, words)
 
 
-def may_displace(plan: Plan, solid: Solid, outside_of_tube_mm: float) -> bool:
-    """Whether it could be over the rule's share at all: everything buried taken as if it lay in the concrete. Quick."""
+def pipes_m3(runs: Sequence[Run]) -> float:
+    """What pipes take up where they lie in the concrete, with their sleeves."""
+    sleeves = math.fsum(
+        _round_m2(outside_mm(sleeve.size_mm)) * (sleeve.s1_mm - sleeve.s0_mm) / 1000
+        for run in runs
+        for sleeve in run.sleeves
+    )
+    return sleeves + math.fsum(
+        _round_m2(run.outside_mm) * (row.s1_mm - row.s0_mm) / 1000 for run in runs for row in run.along
+    )
+
+
+def may_displace(plan: Plan, solid: Solid, outside_of_tube_mm: float, in_concrete_m3: float | None = None) -> bool:
+    """Whether it could be over the rule's share at all. Quick: tube is taken at its most, and pipes as if all of them lay in
+    the concrete, unless in_concrete_m3 says what they take up."""
     buried = plan.underslab
-    pipes = math.fsum(
-        _round_m2(outside_mm(row.size_mm) * 2) * sum(math.dist(leg.a, leg.b) for leg in legs_of(row.path)) / 1000
-        for row in buried.services
+    pipes = (
+        in_concrete_m3
+        if in_concrete_m3 is not None
+        else math.fsum(
+            _round_m2(outside_mm(row.size_mm) * 2) * sum(math.dist(leg.a, leg.b) for leg in legs_of(row.path)) / 1000
+            for row in buried.services
+        )
     )
     spacing = min(buried.tubing.spacing_mm, buried.tubing.walls_mm or buried.tubing.spacing_mm)
     area = math.fsum(cell.area_m2 for cell in solid.cells) if buried.heated else 0.0

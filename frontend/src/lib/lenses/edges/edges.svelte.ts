@@ -1,5 +1,6 @@
 /** What the Edges lens looks at: the picked thing or own line, its cut, and the ways to meet frost. */
 import { api } from '../../api/api';
+import { Offline } from '../../api/client';
 import type { Section, SectionPlace, EdgesState, PartAlone } from '../../api/schema';
 import type { XY } from '../../drawing/viewport';
 import { cornerPlace, type Listed, rowPlace } from '../../state/ids';
@@ -88,8 +89,11 @@ export class EdgesData {
 			this.problem = '';
 		} catch (error) {
 			const found = troubleOf(error);
-			if (found.offline) this.#asked = '';
-			else this.problem = found.words;
+			if (found.offline) {
+				this.#asked = '';
+				const old = error instanceof Offline && !this.section ? await error.seen() : null;
+				if (old) this.section = (old.body as { section: Section }).section;
+			} else this.problem = found.words;
 		} finally {
 			this.#busy = false;
 		}

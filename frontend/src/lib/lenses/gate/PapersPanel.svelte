@@ -9,13 +9,13 @@
 	import type { Edit } from '../../state/job.svelte';
 	import { session } from '../../state/session.svelte';
 	import Act from '../../ui/Act.svelte';
-	import { act } from '../../ui/act';
 	import Fold from '../../ui/Fold.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { holdWords } from '../../words/holds';
 	import { w } from '../../words/words';
 	import { dayText, today } from '../../ui/days';
 	import type { GateData } from './holds.svelte';
+	import FileIn from '../../ui/FileIn.svelte';
 	let { data }: { data: GateData } = $props();
 	const words = holdWords.papers;
 	const PAPERS = ['letter', 'a4'] as const;
@@ -42,10 +42,7 @@
 	async function say(row: Paper, state: string) {
 		if (await put(row, state)) from = '';
 	}
-	async function bring(row: Paper, field: HTMLInputElement) {
-		const file = field.files?.[0];
-		field.value = '';
-		if (!file) return;
+	async function bring(row: Paper, file: File) {
 		wrong = '';
 		busy = true;
 		try {
@@ -134,17 +131,13 @@
 			{#if one.state !== 'here'}<Act kind="plain" onclick={() => void say(one, 'asked')}>{words.ask}</Act>
 				<Act kind="main" onclick={() => void say(one, 'here')}>{words.here}</Act>
 			{:else}<Act kind="plain" onclick={() => void say(one, 'missing')}>{words.missing}</Act>{/if}
-			<label class={[act('plain'), 'cursor-pointer focus-within:outline-3']}>
-				{busy ? words.reading : words.file}
-				<input
-					class="sr-only"
-					type="file"
-					accept="application/pdf,image/*"
-					disabled={busy}
-					aria-label="{words.file}, {one.name}"
-					onchange={(event) => void bring(one, event.currentTarget)}
-				/>
-			</label>
+			<FileIn
+				label={busy ? words.reading : words.file}
+				name="{words.file}, {one.name}"
+				accept="application/pdf,image/*"
+				disabled={busy}
+				take={(file) => bring(one, file)}
+			/>
 			{#if one.photo}<Act kind="quiet" href={api.photoAddress(data.store.id, one.photo)} target="_blank"
 					>{words.see} {one.file_name}</Act
 				>{/if}

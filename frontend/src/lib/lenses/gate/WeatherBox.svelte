@@ -10,6 +10,7 @@
 	import { gateWords } from '../../words/gate';
 	import type { DayData } from './gate.svelte';
 	import HourRows from './HourRows.svelte';
+	import FileIn from '../../ui/FileIn.svelte';
 	let { data, sheet, open = false }: { data: DayData; sheet: DaySheet | null; open?: boolean } = $props();
 	const words = gateWords.weather;
 	type Turn = 'plain' | 'wind' | 'front' | 'heat' | 'frost';
@@ -31,11 +32,10 @@
 		const said = Object.entries(answers).map(([key, value]) => `${key}:${value}`);
 		asked = await data.weather(() => api.weatherFile(id, body, { name: body.name.slice(0, 120), answers: said.join(',') }));
 	}
-	async function bring(input: HTMLInputElement) {
-		file = input.files?.[0] ?? null;
+	async function bring(chosen: File) {
+		file = chosen;
 		answers = {};
 		await read();
-		input.value = '';
 	}
 	async function answer(key: string, value: string) {
 		answers = { ...answers, [key]: value };
@@ -68,14 +68,7 @@
 	<div class="flex flex-wrap items-end gap-10">
 		<Act kind={sheet ? 'plain' : 'main'} onclick={() => void ask()}>{sheet ? words.again : words.ask}</Act>
 		<Choose rows={turns} value={turn} pick={(now) => (turn = now)} name={words.turn} label />
-		<label class="act plain cursor-pointer"
-			>{words.file}<input
-				class="sr-only"
-				type="file"
-				accept=".csv,.txt,.epw"
-				onchange={(event) => void bring(event.currentTarget)}
-			/></label
-		>
+		<FileIn label={words.file} accept=".csv,.txt,.epw" take={bring} />
 	</div>
 	<p class="label mt-4">{words.simulated} {words.fileHow}</p>
 	{#each asked?.asks ?? [] as one (one.key)}

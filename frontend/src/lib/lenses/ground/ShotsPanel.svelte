@@ -23,6 +23,7 @@
 	import Act from '../../ui/Act.svelte';
 	import FindingList from '../../ui/FindingList.svelte';
 	import RodMark from '../../ui/RodMark.svelte';
+	import FileIn from '../../ui/FileIn.svelte';
 	interface Props {
 		data: GroundData;
 		laser: LaserLink;
@@ -103,7 +104,7 @@
 			trial = [];
 		}
 	}
-	async function take(file: File | undefined) {
+	async function take(file: File) {
 		if (file) wrong = await data.file(file);
 	}
 </script>
@@ -206,17 +207,7 @@
 	<Fold name={groundWords.fromFile}>
 		<p class="label">{groundWords.fileHow}</p>
 		<ReadingBar reading={data.reading} />
-		<label class="act quiet pick"
-			>{groundWords.pickFile}<input
-				class="absolute w-1 opacity-0"
-				type="file"
-				accept=".csv,.txt"
-				onchange={(e) => {
-					void take(e.currentTarget.files?.[0]);
-					e.currentTarget.value = '';
-				}}
-			/></label
-		>
+		<FileIn kind="quiet" label={groundWords.pickFile} accept=".csv,.txt" {take} />
 	</Fold>
 	<ShotRounds {data} />
 {/if}

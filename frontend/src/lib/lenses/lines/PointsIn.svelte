@@ -27,6 +27,7 @@
 	import { w } from '../../words/words';
 	import Choice from '../../ui/Choice.svelte';
 	import Act from '../../ui/Act.svelte';
+	import FileIn from '../../ui/FileIn.svelte';
 	let { store }: { store: JobStore } = $props();
 	type Role = 'outline' | 'opening' | 'beside' | 'leave';
 	type Unit = PointsFile['units'];
@@ -78,18 +79,15 @@
 </script>
 
 <h2 class="mt-14">{w.lines.fromFile}</h2>
-<label class="act quiet pick"
-	>{w.lines.pickFile}<input
-		class="absolute w-1 opacity-0"
-		type="file"
-		accept=".dxf,.csv,.txt"
-		onchange={(e) => {
-			file = e.currentTarget.files?.[0] ?? null;
-			e.currentTarget.value = '';
-			void look(null);
-		}}
-	/></label
->
+<FileIn
+	kind="quiet"
+	label={w.lines.pickFile}
+	accept=".dxf,.csv,.txt"
+	take={(chosen) => {
+		file = chosen;
+		void look(null);
+	}}
+/>
 {#if busy && !reading.long}<p role="status">{w.lines.reading}</p>{/if}
 <ReadingBar {reading} />
 {#if words}<p class="wrong" role="alert">{words}</p>{/if}

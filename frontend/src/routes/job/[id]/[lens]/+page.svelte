@@ -1,6 +1,7 @@
 <script lang="ts" module>
 	/** until the first lens stands and the hand has begun */
 	const LATER_MS = 1500;
+	const AHEAD_MS = 4000;
 	type View = Component<{ store: JobStore; pick: Pick }>;
 	const VIEWS: Record<LensId, () => Promise<{ default: View }>> = {
 		lines: () => import('#lib/lenses/lines/Lines.svelte'),
@@ -33,6 +34,10 @@
 	import Recover from '#lib/shell/Recover.svelte';
 	import Notices from '#lib/shell/Notices.svelte';
 	import StageString from '#lib/shell/StageString.svelte';
+	import { events } from '#lib/site/events.svelte.ts';
+	import { askAhead } from '#lib/site/ahead.ts';
+	import { self } from '#lib/site/me.svelte.ts';
+	import { who } from '#lib/site/who.svelte.ts';
 	import { JobStore } from '#lib/state/job.svelte.ts';
 	import { workingSlip } from '#lib/state/working_slip.svelte.ts';
 	import { w } from '#lib/words/words.ts';
@@ -69,6 +74,36 @@
 			store = made;
 			pick = new Pick(() => made.document);
 			void made.load();
+		});
+	});
+	$effect(() => {
+		const heard = [
+			events.on(
+				'job',
+				(told) => told['job'] === id && store?.told(Number(told['revision']), `${told['records']}`, `${told['tab']}`)
+			),
+			events.on('back', ({ first }) => !first && void store?.load()),
+			events.on('hello', ({ all }) => all && void store?.load())
+		];
+		return () => heard.forEach((stop) => stop());
+	});
+	/** a phone keeps what it will want without signal */
+	$effect(() => {
+		const kept = store?.kept;
+		if (!kept || !self.me?.device || store?.seen) return;
+		const later = setTimeout(() => void askAhead(id, `${kept.revision} ${kept.records}`), AHEAD_MS);
+		return () => clearTimeout(later);
+	});
+	/** where this screen is, for the others */
+	$effect(() => {
+		if (!store?.kept) return;
+		who.say({
+			job: id,
+			lens,
+			tab: page.url.searchParams.get('tab') ?? '',
+			part: pick.says,
+			spot_mm: pick.spot,
+			waits: store.waiting.length
 		});
 	});
 	$effect(() => {
