@@ -139,9 +139,3 @@
 	</div>
 	{#if found.asked}<p class="label">{w.lines.unitsFirst}</p>{/if}
 {/if}
-
-<style>
-	.pick:focus-within {
-		outline: 3px solid var(--color-chalk);
-	}
-</style>
