@@ -12,7 +12,6 @@ from pathlib import Path
 from typing import Any
 
 from fastapi import FastAPI
-from fastapi.openapi.utils import get_openapi
 from fastapi.responses import FileResponse, Response
 from fastapi.routing import APIRoute
 from starlette.concurrency import run_in_threadpool
@@ -72,6 +71,7 @@ ROUTERS = (
     jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, order.router, day.router, gate.router, bound.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
     rules.router, readings.router, site.router, safe.router,
 )  # fmt: skip
+TITLE = "Humble Trowel"
 HOUR_S = 3600
 WATCH_S = 0.5
 WEB = Path(__file__).resolve().parent.parent / "web"
@@ -79,26 +79,15 @@ WEB = Path(__file__).resolve().parent.parent / "web"
 
 def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
     """The whole application over a database that is already migrated."""
-    said: dict[int | str, dict[str, Any]] = {
-        code: {"model": Problem, "description": words} for code, words in REFUSALS.items()
-    }
-    app = FastAPI(
-        title="Humble Trowel",
-        version="1",
-        openapi_url="/api/openapi.json",
-        docs_url=None,
-        separate_input_output_schemas=False,
-        redoc_url=None,
-        responses=said,
-        lifespan=_running,
-    )
+    app = FastAPI(title=TITLE, version="1", openapi_url="/api/openapi.json", docs_url=None, redoc_url=None, lifespan=_running)  # fmt: skip
     app.state.service = Service(settings)
     site_of = app.state.service.site
     site_of.lan = Lan(app, settings, site_of.hub.end_phones, partial(_firm, app.state.service))
     app.openapi = partial(described, app)  # type: ignore[method-assign]
     errors.install(app)
-    for one in ROUTERS:
-        app.include_router(one)
+    app.router.routes.extend(
+        route for one in ROUTERS for route in one.routes
+    )  # as they are: including builds each anew
     app.state.addresses = [
         (route.path, route.path_regex, route.methods or set())
         for one in ROUTERS
@@ -114,13 +103,16 @@ def make_app(settings: Settings, web: Path = WEB) -> FastAPI:
 def described(app: FastAPI) -> dict[str, Any]:
     """The interface's description; every refusal is a problem document."""
     if app.openapi_schema is None:
-        told = get_openapi(title=app.title, version=app.version, routes=app.routes, separate_input_output_schemas=False)
-        for operations in told["paths"].values():
-            for operation in operations.values():
-                for status, answer in operation["responses"].items():
-                    if int(status) >= 400 and "application/json" in answer.get("content", {}):
-                        answer["content"] = {"application/problem+json": answer["content"]["application/json"]}
-        app.openapi_schema = told
+        refused = {"application/problem+json": {"schema": {"$ref": "#/components/schemas/Problem"}}}
+        said: dict[int | str, dict[str, Any]] = {
+            code: {"description": words, "content": refused} for code, words in REFUSALS.items()
+        }
+        told = FastAPI(title=TITLE, version="1", separate_input_output_schemas=False, responses=said)
+        for one in ROUTERS:
+            told.include_router(one)
+        told.add_api_route("/problem", lambda: None, responses={400: {"model": Problem}})  # brings the model in, once
+        app.openapi_schema = told.openapi()
+        del app.openapi_schema["paths"]["/problem"]
     return app.openapi_schema
 
 
