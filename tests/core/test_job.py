@@ -71,7 +71,7 @@ def test_every_answer_says_all_that_it_reads(monkeypatch):
 
     class WatchedJob(Job):
         def __getattribute__(self, name):
-            note(name) if name in ("records", "line_mm", "crew") else None
+            note(name) if name in ("earlier", "records", "line_mm", "crew") else None
             return super().__getattribute__(name)
 
     made = Kept._made

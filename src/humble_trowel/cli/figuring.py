@@ -145,3 +145,26 @@ def _turn_of(text: str) -> Literal["wind", "front", "heat", "frost"] | None:
         case "":
             return None
     stop(f"{text} is none of wind, front, heat, frost.")
+
+
+@app.command()
+def replay(job: Path, day: Path, as_json: JsonOption = False) -> None:
+    """A recorded DAY of a job FILE, played faster than time: what is next after each word, and the last truck."""
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.core.job import Job
+    from humble_trowel.core.replay import replay as play
+    from humble_trowel.files.day_file import read_day
+    from humble_trowel.files.job_file import read_job
+    from humble_trowel.files.replay_text import step_json, step_text
+
+    try:
+        found = Job(read_job(job))
+        if found.pour_planned is None:
+            stop(f"{job}: there is nothing to pour: it needs an outline, a day and a load.")
+        lines = read_day(day.read_bytes(), found.plan.units)
+        for step in play(found, lines):
+            typer.echo(_json(step_json(step)).replace("\n", "") if as_json else step_text(step))
+    except TrowelError as error:
+        stop(f"{day}: {error}")
+    except OSError as error:
+        stop(f"{day}: {error.strerror or error}.")

@@ -13,6 +13,7 @@ from humble_trowel.core.lines.record_kinds import LINES_RECORDS
 from humble_trowel.core.lines.records import Struck
 from humble_trowel.core.order.record_kinds import ORDER_RECORDS
 from humble_trowel.core.photos.record_kinds import PHOTO_RECORDS
+from humble_trowel.core.pour.record_kinds import POUR_RECORDS
 from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.screed.record_kinds import SCREED_RECORDS
@@ -42,6 +43,7 @@ RECORD_KINDS: tuple[RecordKind[Any], ...] = (
     *ORDER_RECORDS,
     *WEATHER_RECORDS,
     *GATE_RECORDS,
+    *POUR_RECORDS,
     *PHOTO_RECORDS,
     StruckKind(),
 )

@@ -19,9 +19,9 @@ class DayAnswers(DecidingAnswers):
     @property
     def day_asked(self) -> bool:
         """Whether there is a day to work out: an outline, a day, weather."""
-        return self.plan.order.pour_at is not None and self.numbers is not None and bool(self.records.of(WeatherIn))
+        return self.plan.order.pour_at is not None and self.numbers is not None and bool(self.earlier.of(WeatherIn))
 
-    @kept("plan", "solid", "ways", "records")
+    @kept("plan", "solid", "ways", "earlier")
     def day(self) -> DayFound | None:
         """The whole day; None where no day is said, or no weather known. It takes a second: in the background for a screen."""
         return self.guarded("day", "The day", self._day, None)
@@ -36,7 +36,7 @@ class DayAnswers(DecidingAnswers):
             return None  # a finding says so
         return day_of(
             Asked(
-                self.plan_in_air, self.ways, self.solid, pour, self.records.of(WeatherIn), self.records.named(Footprint)
+                self.plan_in_air, self.ways, self.solid, pour, self.earlier.of(WeatherIn), self.earlier.named(Footprint)
             )
         )
 
@@ -70,4 +70,4 @@ class DayAnswers(DecidingAnswers):
     @property
     def lessons(self) -> list[SetLesson]:
         """What was kept of how fast it set."""
-        return list(self.records.of(SetLesson))
+        return list(self.earlier.of(SetLesson))

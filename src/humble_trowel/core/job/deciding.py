@@ -47,10 +47,10 @@ class DecidingAnswers(FigureAnswers):
             return parts_of_strips(self.screed)
         return parts_of_floor(self.solid, self.numbers.net_m3)
 
-    @kept("plan", "records")
+    @kept("plan", "earlier")
     def pour_hours(self) -> list[HourRow]:
         """The weather while it is poured, as far as it is known."""
-        return pour_hours(self.plan, self.records.of(WeatherIn))
+        return pour_hours(self.plan, self.earlier.of(WeatherIn))
 
     @property
     def plan_in_air(self) -> Plan:
@@ -62,12 +62,12 @@ class DecidingAnswers(FigureAnswers):
         """Whose forecast says how warm the air is; '' where it is typed, or not known."""
         return self.pour_hours[0].from_name if self.pour_hours and self.plan.mix.air_c is None else ""
 
-    @kept("plan", "solid", "ways", "records")
+    @kept("plan", "solid", "ways", "earlier")
     def planned_pour(self) -> DeliveryTold | None:
         """The pour at the spacing that is said, without other spacings and days; None where none is said."""
         return self.guarded("planned_pour", "The pour", lambda: self._pour(None, 1, search=False), None)
 
-    @kept("plan", "solid", "ways", "records")
+    @kept("plan", "solid", "ways", "earlier")
     def delivery(self) -> DeliveryTold | None:
         """The pour played through, every spacing tried, twenty days by chance; None without an outline."""
         return self.guarded("delivery", "The pour", lambda: self._pour(None, 1, search=True), None)
@@ -86,7 +86,7 @@ class DecidingAnswers(FigureAnswers):
             self.plan_in_air, self.ways, self.loads_m3, self.pour_parts, by_strips=strips, spacing_min=spacing_min, seed=seed, search=search, late_min=late_min
         )  # fmt: skip
 
-    @kept("plan", "solid", "ways", "records")
+    @kept("plan", "solid", "ways", "earlier")
     def hold(self) -> Hold | None:
         """Firm loads, and the last one held; None for a single load."""
         return self.guarded("hold", "The held load", self._hold, None)
@@ -109,7 +109,7 @@ class DecidingAnswers(FigureAnswers):
             told.spacing_min, ahead, placed,
         )  # fmt: skip
 
-    @kept("plan", "solid", "ways", "records")
+    @kept("plan", "solid", "ways", "earlier")
     def mix_found(self) -> MixFound | None:
         """What goes in the drum, and why."""
         return self.guarded("mix_found", "The mix", self._mix, None)
@@ -149,7 +149,7 @@ class DecidingAnswers(FigureAnswers):
         """The newest call to the plant, and what changed since."""
         if self.numbers is None:
             return None
-        calls = self.records.named(OrderCalled)
+        calls = self.earlier.named(OrderCalled)
         return called_of(self.plan, calls, self.parts, self.numbers.order_m3, self.figure.call_in)
 
     @property

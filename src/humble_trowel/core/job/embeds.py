@@ -29,7 +29,7 @@ class EmbedAnswers(SteelAnswers):
         "plan.underslab",
         "tubing",
         "setups",
-        "records",
+        "earlier",
         "ways.embeds",
         "ways.ground",
         "ways.steel",
@@ -43,13 +43,13 @@ class EmbedAnswers(SteelAnswers):
             return None
         return embeds_laid(self.plan, self.solid, self.ways.embeds, self.within)
 
-    @kept("embeds", "records")
+    @kept("embeds", "earlier")
     def setting(self) -> SettingDone:
         """Every thing to set, with what was written down."""
         found = self.embeds
         if found is None:
             return SettingDone([], [])
-        return setting(found.walls, found.straps, found.groups, self.records.of(EmbedSet))
+        return setting(found.walls, found.straps, found.groups, self.earlier.of(EmbedSet))
 
     @property
     def embeds_told(self) -> EmbedsTold | None:

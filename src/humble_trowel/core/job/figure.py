@@ -64,7 +64,7 @@ class FigureAnswers(ScreedAnswers):
         """How the top lies."""
         return self.guarded("top", "The top", lambda: top_view(self.plan, self.shape.cells), None)
 
-    @kept("plan", "ways", "records", "setups", "solid")
+    @kept("plan", "ways", "earlier", "setups", "solid")
     def footings(self) -> Footings | None:
         """The footings, counted two ways."""
         return self.guarded("footings", "The footings", lambda: self._footings(quick=False), None)
@@ -72,11 +72,11 @@ class FigureAnswers(ScreedAnswers):
     def _footings(self, *, quick: bool) -> Footings | None:
         if not self.plan.footings:
             return None
-        shots = [by_id(row, self.plan) for row in self.records.of(PegShot)]
+        shots = [by_id(row, self.plan) for row in self.earlier.of(PegShot)]
         also = poured_with(self.plan, self.walls if not quick else self._walls(quick=True))
         return footings(self.plan, self.ways, shots, self.setups, also, self.solid, quick=quick)
 
-    @kept("plan", "ways", "records", "setups", "solid")
+    @kept("plan", "ways", "earlier", "setups", "solid")
     def walls(self) -> Walls | None:
         """The walls on the footings, counted two ways."""
         return self.guarded("walls", "The walls", lambda: self._walls(quick=False), None)
@@ -116,7 +116,7 @@ class FigureAnswers(ScreedAnswers):
         self._as_before(before, "measured", "shape_doubts", "edge_checks")
         return self.figure_with(quick=True)
 
-    @kept("plan", "ways", "records")
+    @kept("plan", "ways", "earlier")
     def figure(self) -> Figure:
         """What every screen shows, with the second way."""
         return self.figure_with(quick=False, every_diagonal=False)

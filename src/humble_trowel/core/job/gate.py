@@ -26,10 +26,10 @@ STONES = ("stone", "graded", "fill", "blinding")
 class GateAnswers(DayAnswers):
     """What the gate asks of all stages."""
 
-    @kept("plan", "records")
+    @kept("plan", "earlier")
     def sky_days(self) -> dict[date, Sky]:
         """The weather of each day that is known; empty where none is, or the time zone does not exist."""
-        weather = self.records.of(WeatherIn)
+        weather = self.earlier.of(WeatherIn)
         if not weather:
             return {}
         first = self.plan.order.pour_at or weather[-1].hours[0].at
@@ -76,7 +76,7 @@ class GateAnswers(DayAnswers):
         """The days of every trade, from today on. Raises InputError, naming the field, for loops and tasks that cannot be."""
         return scheduled(self.plan, self.ways, self.work_sizes, self.sky_days, today)
 
-    @kept("plan", "records", "solid", "ways", "setups")
+    @kept("plan", "earlier", "solid", "ways", "setups")
     def walked(self) -> GateWalk:
         """The walk round the slab, with what was found."""
         return self.guarded("walked", "The walk", self._walked, GateWalk([], 0, 0, 0))
@@ -99,17 +99,17 @@ class GateAnswers(DayAnswers):
     @property
     def walk_checks(self) -> tuple[tuple[str, WalkCheck], ...]:
         """Looks on the walk and visits, oldest first."""
-        return self.records.named(WalkCheck)
+        return self.earlier.named(WalkCheck)
 
     @property
     def overruled(self) -> tuple[tuple[str, Overruled], ...]:
         """Holds that somebody took on."""
-        return self.records.named(Overruled)
+        return self.earlier.named(Overruled)
 
     @property
     def site_changes(self) -> tuple[tuple[str, SiteChange], ...]:
         """What was changed on site."""
-        return self.records.named(SiteChange)
+        return self.earlier.named(SiteChange)
 
     @property
     def visits(self) -> list[str]:
@@ -132,12 +132,12 @@ class GateAnswers(DayAnswers):
             "permit": True, "drawings": True, "locate": True, "compaction": "fill" in kinds, "termite": bool(plan.underslab.treatments),
             "tests": self.tested is not None, "changes": bool(self.site_changes), "tickets": True,
         }  # fmt: skip
-        return papers_of([key for key, on in here.items() if on], plan.schedule.papers, self.records.named(PaperKept))
+        return papers_of([key for key, on in here.items() if on], plan.schedule.papers, self.earlier.named(PaperKept))
 
     @property
     def signatures(self) -> tuple[tuple[str, Signature], ...]:
         """Signatures, oldest first."""
-        return self.records.named(Signature)
+        return self.earlier.named(Signature)
 
     @property
     def amounts(self) -> Amounts:

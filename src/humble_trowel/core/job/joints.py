@@ -13,7 +13,7 @@ class JointAnswers(EmbedAnswers):
 
     @kept(
         "plan.joints", "plan.units", "plan.outline", "plan.corner_ids", "plan.openings", "plan.opening_ids", "plan.existing", "plan.laps", "plan.walls",
-        "plan.footings", "plan.zones", "plan.underslab", "plan.embeds", "tubing", "solid", "steel", "setups", "records", "ways.joints", "ways.ground", "ways.steel",
+        "plan.footings", "plan.zones", "plan.underslab", "plan.embeds", "tubing", "solid", "steel", "setups", "earlier", "ways.joints", "ways.ground", "ways.steel",
     )  # fmt: skip
     def joints(self) -> JointsLaid | None:
         """Panels, cracks and cuts; None where no joint is said."""

@@ -43,10 +43,10 @@ class LinesAnswers(EdgesAnswers):
             else self.guarded("boards", "The cut plan", lambda: cut_boards(self.plan, forms, self.ways), None)
         )
 
-    @kept("plan", "ways.tape", "records")
+    @kept("plan", "ways.tape", "earlier")
     def squared(self) -> Squared | None:
         """The newest taped round against the plan; None without one, or where the outline has other corners now."""
-        taped = self.records.newest(Taped)
+        taped = self.earlier.newest(Taped)
         if taped is None or self.plan.outline is None:
             return None
         try:

@@ -33,7 +33,7 @@ class OrderAnswers(GroundAnswers):
         """The ledger."""
         return [] if self.solid is None else ledger(self.plan, self.solid)
 
-    @kept("plan", "solid", "ways", "records")
+    @kept("plan", "solid", "ways", "earlier")
     def numbers(self) -> Concrete | None:
         """The ledger and the order, counted one way: what the board shows at once."""
         return None if self.solid is None else self.guarded("numbers", "The concrete", self._numbers, None)
@@ -41,7 +41,7 @@ class OrderAnswers(GroundAnswers):
     def _numbers(self) -> Concrete:
         return concrete_of(self.plan, self.parts, self.extras, self.ways, self.decided)
 
-    @kept("plan", "solid", "ways", "records")
+    @kept("plan", "solid", "ways", "earlier")
     def extras(self) -> list[Allowance]:
         """What is ordered over what is drawn."""
         return extras_of(self.plan, self.shape, self.ways, self.measured, self.second_pours, self.off_the_order)
@@ -51,7 +51,7 @@ class OrderAnswers(GroundAnswers):
         """What is drawn, with its allowances."""
         return math.fsum(row.m3 for row in self.parts) + math.fsum(row.m3 for row in self.extras)
 
-    @kept("plan", "solid", "ways", "records")
+    @kept("plan", "solid", "ways", "earlier")
     def doubts(self) -> list[Doubt]:
         """How sure each part of the need is."""
         face = forms_face_m2(self.plan, self.shape)
@@ -70,7 +70,7 @@ class OrderAnswers(GroundAnswers):
         least = decided(volume, costs_of(self.plan, self.ways))
         return Decided(least, "Short and long weighed, least on the average.", "least-cost")
 
-    @kept("plan", "solid", "ways", "records")
+    @kept("plan", "solid", "ways", "earlier")
     def sure(self) -> Sure | None:
         """The order as a decision."""
         return None if self.solid is None else self.guarded("sure", "How sure the order is", self._sure, None)
@@ -85,12 +85,12 @@ class OrderAnswers(GroundAnswers):
             shot = math.sqrt(math.fsum(row.sd_m3**2 for row in rows))
         return sure(self.plan, self.ways, self.doubts, self.need_m3, self.numbers.order_m3, shot)
 
-    @kept("plan", "solid", "setups", "records", "ways.ground")
+    @kept("plan", "solid", "setups", "earlier", "ways.ground")
     def off_the_order(self) -> Allowance | None:
         """What sits in the concrete and is not poured; those who know what is buried say it."""
         return None
 
-    @kept("plan", "solid", "ways", "records")
+    @kept("plan", "solid", "ways", "earlier")
     def concrete(self) -> Concrete | None:
         """The ledger counted two ways, and the order."""
         return None if self.solid is None else self.guarded("concrete", "The concrete", self._both_ways, None)

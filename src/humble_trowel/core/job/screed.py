@@ -33,12 +33,12 @@ class ScreedAnswers(JointAnswers):
             return None
         return strips_laid(self.plan, self.solid, self.ways.screed)
 
-    @kept("screed", "setups", "records", "ways.screed")
+    @kept("screed", "setups", "earlier", "ways.screed")
     def pads_struck(self) -> tuple[list[PadDone], list[PadSet]]:
         """Every pad as it stands, and records of pads that are not there any more."""
         if self.screed is None:
             return [], []
-        return struck(self.screed.runs, self.setups, self.records.of(PadSet), self.ways.screed.pad_high_mm)
+        return struck(self.screed.runs, self.setups, self.earlier.of(PadSet), self.ways.screed.pad_high_mm)
 
     @property
     def screed_findings(self) -> list[Finding]:

@@ -11,6 +11,7 @@ from humble_trowel.core.kept import Keeper, kept
 from humble_trowel.core.lines.outline import Outline, outline_figure
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays, Ways, ways_for
+from humble_trowel.core.pour.records import DAY_KINDS
 from humble_trowel.core.reading.site_records import NO_RECORDS, SiteRecords
 
 SHAPE = (
@@ -20,7 +21,7 @@ SHAPE = (
 
 
 class ShapeAnswers(Keeper):
-    """The slab as it is drawn."""
+    """The slab as it is drawn. records: all; earlier: without those that only the day of the pour reads."""
 
     def __init__(
         self,
@@ -36,6 +37,7 @@ class ShapeAnswers(Keeper):
         if before is not None and before.crew is self.crew and before.plan.ways is plan.ways:
             self.ways = before.ways
         self.records = records
+        self.earlier: SiteRecords = records.without(DAY_KINDS, before.earlier if before is not None else None)
         super().__init__(before)
 
     @property
@@ -43,7 +45,7 @@ class ShapeAnswers(Keeper):
         """About how much memory its answers take, for whoever keeps many jobs."""
         plan = self.plan
         parts = len(plan.outline or ()) + len(plan.beams) + len(plan.pads) + len(plan.zones)
-        shots = sum(len(row.shots) for row in self.records.of(Shots))
+        shots = sum(len(row.shots) for row in self.earlier.of(Shots))
         return 300_000 + 15_000 * parts + 1_500 * shots
 
     @kept(*SHAPE)

@@ -20,7 +20,7 @@ class SteelAnswers(UnderslabAnswers):
     @kept(
         "plan.steel", "plan.units", "plan.outline", "plan.corner_ids", "plan.edges", "plan.edge_types", "plan.beams", "plan.beam_types",
         "plan.pads", "plan.pad_types", "plan.openings", "plan.kerbs", "plan.mix", "plan.build_ups", "plan.existing", "plan.laps",
-        "plan.walls", "plan.footings", "plan.zones", "plan.underslab", "solid", "setups", "records", "ways.steel", "ways.ground", "plan.recesses", "plan.piles",
+        "plan.walls", "plan.footings", "plan.zones", "plan.underslab", "solid", "setups", "earlier", "ways.steel", "ways.ground", "plan.recesses", "plan.piles",
     )  # fmt: skip
     def steel(self) -> SteelLaid | None:
         """All steel; None where none is said."""
@@ -30,12 +30,12 @@ class SteelAnswers(UnderslabAnswers):
         runs = self.underslab.runs if self.underslab else []
         return steel_laid(self.plan, self.solid, self.ways.steel, runs)
 
-    @kept("plan", "solid", "setups", "records", "ways.steel", "ways.ground")
+    @kept("plan", "solid", "setups", "earlier", "ways.steel", "ways.ground")
     def steel_places(self) -> list[Place]:
         """Where somebody looks before the pour, with what was found there."""
         if self.steel is None or self.solid is None:
             return []
-        return places_of(Frame(self.plan, self.solid, self.ways.steel), self.steel, self.records.of(SteelCheck))
+        return places_of(Frame(self.plan, self.solid, self.ways.steel), self.steel, self.earlier.of(SteelCheck))
 
     @property
     def within(self) -> list[Within]:
@@ -72,7 +72,7 @@ class SteelAnswers(UnderslabAnswers):
         used += [("pile", row.id) for row in plan.piles]
         return [one for one in dict.fromkeys(used) if one not in caged]
 
-    @kept("plan", "solid", "setups", "records", "ways.steel", "ways.ground")
+    @kept("plan", "solid", "setups", "earlier", "ways.steel", "ways.ground")
     def steel_cuts(self) -> list[SizeCut]:
         """How every size is cut from stock."""
         return self.guarded("steel_cuts", "The cuts of the steel", self._steel_cuts, [])

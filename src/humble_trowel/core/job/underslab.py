@@ -31,7 +31,7 @@ class UnderslabAnswers(LinesAnswers):
         "plan.units",
         "solid",
         "setups",
-        "records",
+        "earlier",
         "ways.ground",
     )
     def underslab(self) -> Buried | None:
@@ -80,7 +80,7 @@ class UnderslabAnswers(LinesAnswers):
         """Loops of the heated rooms; None where none is heated."""
         return self.guarded("tubing", "Tubing", lambda: tubing_laid(self.plan, self.solid), None)
 
-    @kept("plan.underslab", "plan.units", "solid", "records", "ways.underslab")
+    @kept("plan.underslab", "plan.units", "solid", "earlier", "ways.underslab")
     def tested(self) -> Tested | None:
         """Lines and their tests; None where nothing is tested."""
         return self.guarded(
@@ -88,7 +88,7 @@ class UnderslabAnswers(LinesAnswers):
         )
 
     def _tests(self) -> list[tuple[str, LineTest]]:
-        return [(name, by_id(row, self.plan)) for name, row in self.records.named(LineTest)]
+        return [(name, by_id(row, self.plan)) for name, row in self.earlier.named(LineTest)]
 
     @property
     def displaced(self) -> Displaced | None:
@@ -99,7 +99,7 @@ class UnderslabAnswers(LinesAnswers):
         tube_mm = self.tubing.total_mm if self.tubing else 0.0
         return displaced(self.plan, self.solid, runs, tube_mm, size_of(self.plan.underslab.tubing)[0])
 
-    @kept("plan", "solid", "setups", "records", "ways.ground")
+    @kept("plan", "solid", "setups", "earlier", "ways.ground")
     def off_the_order(self) -> Allowance | None:
         """What sits in the concrete, where it is too much to be left in. Tube is laid, and pipes are cut along their length,
         only where bounds of theirs leave a doubt."""
@@ -127,4 +127,4 @@ class UnderslabAnswers(LinesAnswers):
         ]
 
     def _checks(self) -> list[RiserCheck]:
-        return [by_id(row, self.plan) for row in self.records.of(RiserCheck)]
+        return [by_id(row, self.plan) for row in self.earlier.of(RiserCheck)]

@@ -13,6 +13,7 @@ from humble_trowel.core.screed.strips import StripsLaid
 
 SHARED_MM = 304.8  # so much border makes an edge that can grow old
 BANDS = 10
+OUTSIDE_MM = 300.0  # so far beside it a tap still means the edge
 
 
 def parts_of_strips(laid: StripsLaid) -> list[Part]:
@@ -47,6 +48,11 @@ def parts_of_floor(solid: Solid, net_m3: float) -> list[Part]:
         share = band.area / floor.area
         rows.append(Part(f"band{at}", f"Band {at + 1}", net_m3 * share, band.area / 1e6, _rings(band), (spot.x, spot.y), (1.0, 0.0), before))  # fmt: skip
     return rows
+
+
+def on_floor(solid: Solid, spot: XY) -> bool:
+    """Whether a tap means a place of the slab."""
+    return any(float(cell.region.distance(shapely.Point(spot))) <= OUTSIDE_MM for cell in solid.cells)
 
 
 def _rings(area: BaseGeometry) -> list[list[XY]]:

@@ -46,6 +46,7 @@ class SiteRecords:
         self._rows = {kind: tuple(own) for kind, own in by_kind.items()}
         self._unread: dict[type[Model], list[tuple[str, str, str]]] = {}
         self._spoilt: list[UnreadRecord] = []
+        self._left_out: frozenset[type[Model]] = frozenset()
 
     @classmethod
     def unread(cls, rows: Iterable[tuple[str, str, type[Model] | None, str]]) -> SiteRecords:
@@ -68,6 +69,8 @@ class SiteRecords:
 
     def named(self, kind: type[V]) -> tuple[tuple[str, V], ...]:
         """(id, values) of every record of a kind."""
+        if kind in self._left_out:
+            return ()
         waiting = self._unread.get(kind)
         if waiting and kind not in self._rows:
             self._rows[kind] = tuple(
@@ -93,6 +96,18 @@ class SiteRecords:
         """Values of the last record of a kind, None without one."""
         rows = self.of(kind)
         return rows[-1] if rows else None
+
+    def without(self, kinds: frozenset[type[Model]], before: SiteRecords | None = None) -> SiteRecords:
+        """The same without some kinds. before: such ones of a job's state before; that very object where nothing else is in these."""
+        made = SiteRecords()
+        made._rows, made._unread, made._spoilt, made._left_out = self._rows, self._unread, self._spoilt, kinds
+        return before if before is not None and before._ids() == made._ids() else made
+
+    def _ids(self) -> dict[type[Model], tuple[str, ...]]:
+        """Ids of every kind that counts here, oldest first. A record never changes."""
+        told = {kind: tuple(name for name, *_ in rows) for kind, rows in self._unread.items()}
+        rows = {kind: tuple(name for name, _ in own) for kind, own in self._rows.items() if kind not in told}
+        return {kind: ids for kind, ids in (told | rows).items() if kind not in self._left_out}
 
     def plus(self, name: str, values: Model) -> SiteRecords:
         """These records and one more."""

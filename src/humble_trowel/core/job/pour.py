@@ -1,0 +1,133 @@
+"""The day of the pour at a minute."""
+
+from __future__ import annotations
+
+import math
+
+import shapely
+from shapely.geometry import Point
+
+from humble_trowel.core.day.sizes import degrees
+from humble_trowel.core.findings import Finding
+from humble_trowel.core.job.gate import GateAnswers
+from humble_trowel.core.kept import kept
+from humble_trowel.core.order.call_in import mix_words
+from humble_trowel.core.order.hold import belief_of, site_of
+from humble_trowel.core.order.records import OrderCalled
+from humble_trowel.core.pour.act_list import Standing, Tall
+from humble_trowel.core.pour.clock import pour_clock
+from humble_trowel.core.pour.day import Planned, PourDay, Said, pour_day
+from humble_trowel.core.pour.doubts import pour_doubts_now
+from humble_trowel.core.pour.floor import Floor, floor_of
+from humble_trowel.core.pour.records import ActDone, Front, GaugeRead, Incident, LoadCalled, Ticket
+from humble_trowel.core.pour.sets import ZoneSets, parts_in
+from humble_trowel.core.pour.told import pour_told
+from humble_trowel.core.pour.told_parts import PourTold
+from humble_trowel.core.pour_sim.of_job import pour_of, sets_of
+from humble_trowel.core.units import say_length
+
+TALL_MM = 24 * 25.4
+MESH = ("mesh", "rolls", "mesh-tied")
+
+
+class PourAnswers(GateAnswers):
+    """What the day asks for."""
+
+    @kept("plan", "solid", "ways", "setups", "earlier")
+    def pour_floor(self) -> Floor | None:
+        """The floor as it is filled; None without an outline."""
+        return self.guarded("pour_floor", "The floor", self._floor, None)
+
+    def _floor(self) -> Floor | None:
+        if self.solid is None or not self.pour_parts:
+            return None
+        told = self.screed_told
+        names = {row.id: row.name for row in told.strips} if told else {}
+        return floor_of(self.pour_parts, self.solid, names, math.fsum(part.m3 for part in self.parts))
+
+    @kept("plan", "solid", "ways", "setups", "earlier")
+    def pour_planned(self) -> Planned | None:
+        """What is known before the first truck; None without an outline, a day or loads."""
+        return self.guarded("pour_planned", "The day of the pour", self._planned, None)
+
+    def _planned(self) -> Planned | None:
+        clock, floor, told = pour_clock(self.plan), self.pour_floor, self.planned_pour or self.delivery
+        if (
+            clock is None
+            or floor is None
+            or told is None
+            or self.sure is None
+            or self.solid is None
+            or not self.loads_m3
+        ):
+            return None
+        ways, plan, cells = self.ways, self.plan, self.solid.cells
+        site = site_of(plan, self.solid, ways, self.measured, math.fsum(part.m3 for part in self.parts))
+        marks = {row.slab for row in plan.steel.ways if row.way in MESH}
+        mesh = frozenset(name for cell in cells if cell.mark in marks for name in parts_in(floor, cell))
+        joints = [(row.start, row.end) for row in plan.joints.lines]
+        sawn = [(row.start, row.end) for row in plan.joints.lines if row.how == "sawn"]
+        sets = ZoneSets(plan, cells, floor, sawn, sets_of(self.plan_in_air, ways.pour), [one.batch_min for one in told.trucks], self._day_so_far, ways.day.saw)  # fmt: skip
+        air = [row.air_c for row in self.pour_hours]
+        return Planned(
+            plan, ways, clock, floor, pour_of(self.plan_in_air, ways, self.loads_m3, self.pour_parts, told.spacing_min),
+            tuple(self.loads_m3), len(self.loads_m3) > 1, site, belief_of(site, self.doubts, ways), self.doubts, self.sure.volume,
+            self.sure.costs, told.travel_min + ways.pour.batch_min + ways.pour.line_min, self.thin_mm,
+            plan.mix.air_c if plan.mix.air_c is not None else sum(air) / len(air) if air else None, mesh, self._set_in(floor),
+            self._tall(), self.tubing is not None, joints, sets,
+        )  # fmt: skip
+
+    def _set_in(self, floor: Floor) -> list[Standing]:
+        """What is set while it is wet, each with its strip."""
+        rows, told = [], self.embeds_told
+        for item in told.items if told else []:
+            if item.state == "set":
+                continue
+            far = shapely.distance([one.region for one in floor.parts], Point(item.spot))
+            rows.append(Standing(floor.parts[int(far.argmin())].part.id, item.kind, item.n, item.spot))
+        return rows
+
+    def _tall(self) -> list[Tall]:
+        ring = self.plan.outline or []
+        rows = []
+        for form in self.forms.sides if self.forms else []:
+            if form.formed and form.height_mm >= TALL_MM:
+                (ax, ay), (bx, by) = ring[form.side], ring[(form.side + 1) % len(ring)]
+                rows.append(Tall(self.plan.corner_ids[form.side], form.name, say_length(form.height_mm, self.plan.units), ((ax + bx) / 2, (ay + by) / 2)))  # fmt: skip
+        return rows
+
+    @property
+    def pour_said(self) -> Said:
+        """What was written down on the day."""
+        own = self.records
+        return Said(own.named(Ticket), own.named(Front), own.named(ActDone), own.named(GaugeRead), own.named(Incident), own.named(LoadCalled), own.named(OrderCalled))  # fmt: skip
+
+    def pour_day(self, now_min: float | None = None) -> PourDay | None:
+        """The day at a minute after the first truck should stand there; at its newest record where nobody says."""
+        planned = self.pour_planned
+        if planned is None:
+            return None
+        said = self.pour_said
+        if now_min is None:
+            newest = said.newest(planned.clock)
+            now_min = 0.0 if newest is None else newest
+        return pour_day(planned, said, now_min)
+
+    def pour_told(self, now_min: float | None = None) -> PourTold | None:
+        """The same in words and drawings."""
+        day = self.pour_day(now_min)
+        if day is None:
+            return None
+        air = [row.air_c for row in self.pour_hours]
+        wet = any(row.rain_mm > 0 for row in self.pour_hours)
+        weather = f"{degrees(min(air), self.plan.units)} to {degrees(max(air), self.plan.units)}{', rain' if wet else ''}" if air else ""  # fmt: skip
+        return pour_told(day, self.pour_said, weather, mix_words(self.plan.mix, self.plan.units)[0])
+
+    @property
+    def pour_findings(self) -> list[Finding]:
+        """Doubts of the day, as of its newest record."""
+        rows = self.stumbles("pour_floor", "pour_planned")
+        if not self.pour_said.any:
+            return rows
+        day = self.pour_day()
+        return rows if day is None else rows + pour_doubts_now(day, self.records.of(GaugeRead))

@@ -1,0 +1,312 @@
+"""What screens show of the day of the pour, part by part. Minutes after the first truck should stand there; *_text: on the clock, or as crews say it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from humble_trowel.core.geometry.polygon import XY
+
+
+@dataclass(frozen=True)
+class ReasonTold:
+    """Why an act cannot be done, and what follows."""
+
+    key: str
+    words: str
+    follows: str
+
+
+@dataclass(frozen=True)
+class ActTold:
+    """An act. done: the press that says so. late_min: since it was due, less than nothing before. says: the record that says it done: ticket, front,
+    gauge, load_called, or '' for its own. was_text: as it was before it was put off."""
+
+    key: str
+    kind: str
+    title: str
+    at_min: float
+    at_text: str
+    late_min: float
+    why: str
+    done: str
+    waits: bool
+    cost: str
+    caution: str
+    says: str
+    of: str
+    spots: list[XY]
+    parts: list[str]
+    state: str
+    was_text: str
+    said_text: str
+    by: str
+    reason: str
+    record: str
+    reasons: list[ReasonTold]
+
+
+@dataclass(frozen=True)
+class StripNow:
+    """A part of the floor. share: of it that is full; wet: the front stands in it. left_text: what it still takes."""
+
+    id: str
+    n: int
+    name: str
+    rings: list[list[XY]]
+    at: XY
+    way: XY
+    share: float
+    full: bool
+    start_text: str
+    full_text: str
+    full_min: float | None
+    left_text: str
+
+
+@dataclass(frozen=True)
+class FrontTold:
+    """A word of the front. lines: where it stood; should: where it should have stood with what was placed. counts: it still does."""
+
+    record: str
+    at_min: float
+    at_text: str
+    by: str
+    truck: int
+    words: str
+    lines: list[list[XY]]
+    should: list[list[XY]]
+    counts: bool
+    back: bool
+
+
+@dataclass(frozen=True)
+class DoubtTold:
+    """A doubt about a load: the rule, and whose decision it is."""
+
+    code: str
+    words: str
+    decides: str
+    remedy: str
+    rule: str
+    send_back: bool
+    other: str
+
+
+@dataclass(frozen=True)
+class TruckNow:
+    """A load on its string. load: '' while none is known of it. age_min: now, or when its last was out. free_min: left, less than nothing is charged."""
+
+    n: int
+    load: str
+    m3: float
+    text: str
+    said: bool
+    held: bool
+    here: bool
+    empty: bool
+    batch_min: float
+    arrive_min: float
+    unload_min: float
+    end_min: float
+    arrive_text: str
+    batch_text: str
+    end_text: str
+    batch_guessed: bool
+    age_min: float
+    limit_min: float
+    free_min: float
+    charge_text: str
+    number: str
+    by: str
+    tests: list[str]
+    struck: list[str]
+    photo: str
+    doubts: list[DoubtTold]
+
+
+@dataclass(frozen=True)
+class SentBack:
+    """A load that went back, and why."""
+
+    load: str
+    arrive_text: str
+    text: str
+    why: str
+    number: str
+
+
+@dataclass(frozen=True)
+class CauseTold:
+    """Why it takes more or less than drawn, before the pour and now. Spreads are one standard deviation."""
+
+    key: str
+    name: str
+    before_m3: float
+    before_sd_m3: float
+    now_m3: float
+    now_sd_m3: float
+    before_text: str
+    now_text: str
+    learnt: bool
+
+
+@dataclass(frozen=True)
+class ChoiceTold:
+    """A last load that may be called. short_of: of twenty pours. rest_mm: how deep the rest may be on the average with it."""
+
+    m3: float
+    text: str
+    short_of: int
+    short_share: float
+    left_text: str
+    over_text: str
+    best: bool
+    rest_mm: float | None
+    rest_text: str
+
+
+@dataclass(frozen=True)
+class LeftTold:
+    """How much is left. needs_m3: what the last truck must bring in each of twenty pours. depth_*: on the average, as placed and as drawn."""
+
+    drawn_text: str
+    placed_m3: float
+    placed_text: str
+    total_m3: float
+    total_sd_m3: float
+    total_text: str
+    sd_text: str
+    left_m3: float
+    left_text: str
+    firm_text: str
+    area_text: str
+    done_area_text: str
+    depth_text: str
+    depth_drawn_text: str
+    needs_m3: list[float]
+    step_m3: float
+    least_m3: float
+    most_m3: float
+    choices: list[ChoiceTold]
+    best_m3: float
+    best_text: str
+    short_of: int
+    say_by_min: float
+    say_by_text: str
+    stands_min: float
+    said_m3: float | None
+    said_text: str
+    said_by: str
+    heard_by: str
+    said_at_text: str
+    answer: str
+    record: str
+    causes: list[CauseTold]
+    held: bool
+
+
+@dataclass(frozen=True)
+class ZoneNow:
+    """A zone and when it is worked; '' where it does not come about, or nobody knows."""
+
+    zone: str
+    name: str
+    at: XY
+    float_text: str
+    second_text: str
+    final_text: str
+    saw_text: str
+    saw_until_text: str
+    saw_left_min: float | None
+    dries_text: str
+    float_min: float | None
+    final_min: float | None
+    printed: bool
+    full: bool
+
+
+@dataclass(frozen=True)
+class StopTold:
+    """Where the pour may stop. to_it_text: still to be placed up to it; rest_text: for another day."""
+
+    line: tuple[XY, XY]
+    name: str
+    drawn: bool
+    length_text: str
+    dowels: int
+    to_it_text: str
+    rest_text: str
+    rest_m3: float
+
+
+@dataclass(frozen=True)
+class TroubleTold:
+    """A kind of trouble with its plan. since_text: '' where there is none of it."""
+
+    key: str
+    name: str
+    acts: list[str]
+    caution: str
+    decides: str
+    since_text: str
+    record: str
+    words: str
+    by: str
+    stops: bool
+
+
+@dataclass(frozen=True)
+class AfterRow:
+    """A line of the day."""
+
+    at_min: float
+    at_text: str
+    words: str
+    by: str
+    kind: str
+    record: str
+
+
+@dataclass(frozen=True)
+class AfterTold:
+    """The day on one page. short: placed over ordered, where it ran out."""
+
+    done: bool
+    ordered_text: str
+    placed_text: str
+    left_over_text: str
+    trucks: int
+    first_text: str
+    last_text: str
+    charge_text: str
+    weather: str
+    people: list[str]
+    rows: list[AfterRow]
+
+
+@dataclass(frozen=True)
+class PourTold:
+    """All of it at a minute."""
+
+    now_min: float
+    now_text: str
+    now_at: str
+    start_at: str
+    day: str
+    late_text: str
+    acts: list[ActTold]
+    past: list[ActTold]
+    strips: list[StripNow]
+    fronts: list[FrontTold]
+    trucks: list[TruckNow]
+    sent_back: list[SentBack]
+    left: LeftTold
+    zones: list[ZoneNow]
+    trouble: list[TroubleTold]
+    stops: list[StopTold]
+    after: AfterTold
+    gauge: list[tuple[float, str, str]]
+    gauged: bool
+    mix_text: str
+    ring: str
+    phone: str
