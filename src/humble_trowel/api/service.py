@@ -234,7 +234,7 @@ class Service:
             if job.at_hand(name):
                 continue
             with_records = name in NEED_RECORDS
-            stamp = (job.plan, job.crew, job.records) if with_records else (job.plan, job.crew)
+            stamp = (job.plan, job.crew, job.earlier) if with_records else (job.plan, job.crew)
             given = partial(_given, job, with_records=with_records)
             work = self.background.ask(job_id, name, stamp, given)
             self.background.wait(work, wait_s / len(names))

@@ -37,10 +37,15 @@ AHEAD_MIN, AHEAD_SD_MIN = 3.0, 2.0  # placing runs about so far ahead of the boa
 SetsOf = Callable[[Run, Sequence[Filling]], list[Sets]]
 
 
+def no_sets(run: Run, filled: Sequence[Filling]) -> list[Sets]:
+    """Nobody knows when zones are worked."""
+    return []
+
+
 @dataclass(frozen=True)
 class Planned:
     """What is known before the first truck. loads_m3: as ordered; held: the last of them is said later. ahead_min: from a call until its truck
-    stands here. sets: when zones are worked, of a run."""
+    stands here. planned_min: when each load was to be batched."""
 
     plan: Plan
     ways: JobWays
@@ -62,7 +67,7 @@ class Planned:
     tall: Sequence[Tall]
     gauged: bool
     joints: Sequence[tuple[XY, XY]]
-    sets: SetsOf
+    planned_min: Sequence[float]
 
 
 @dataclass(frozen=True)
@@ -111,8 +116,8 @@ class PourDay:
     planned: Planned
 
 
-def pour_day(planned: Planned, said: Said, now_min: float) -> PourDay:
-    """The day at a minute."""
+def pour_day(planned: Planned, said: Said, now_min: float, sets_of: SetsOf = no_sets) -> PourDay:
+    """The day at a minute. sets_of: when zones are worked, of a run."""
     clock = planned.clock
     loads = loads_of(planned.plan, planned.ways, clock, said.tickets)
     called = _newest_call(clock, said)
@@ -141,7 +146,7 @@ def pour_day(planned: Planned, said: Said, now_min: float) -> PourDay:
     run = run_of(planned.pour, whole, loads, now_min, late)
     placed = forecast.placed_m3
     filled = fillings(planned.floor, run, counts, placed, forecast.left.mean_m3)
-    sets = planned.sets(run, filled)
+    sets = sets_of(run, filled)
     done = all(one.full for one in filled) if filled else False
     open_call = not done and (planned.held or call.best.m3 > 0)
     acts = act_list(

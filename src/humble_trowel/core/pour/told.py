@@ -19,8 +19,8 @@ from humble_trowel.core.pour.ticket_doubts import age_min, charge_cents, over_mi
 from humble_trowel.core.pour.told_left import left_told
 from humble_trowel.core.pour.told_parts import (
     ActTold,
-    DoubtTold,
     FrontTold,
+    LoadDoubtTold,
     PourTold,
     ReasonTold,
     SentBack,
@@ -143,7 +143,9 @@ def _truck(day: PourDay, one: Running, load: Load | None) -> TruckNow:
     free = planned.ways.pour.free_min_m3 * one.m3
     stood = max(0.0, min(now, one.leave_min) - one.arrive_min) if load else 0.0
     doubts = [
-        DoubtTold(row.code, row.words, row.decides, row.remedy, words_in(row.source, units), row.send_back, row.other)
+        LoadDoubtTold(
+            row.code, row.words, row.decides, row.remedy, words_in(row.source, units), row.send_back, row.other
+        )
         for row in day.load_doubts
         if load and row.load == load.id
     ]

@@ -80,7 +80,7 @@ class FrontTold:
 
 
 @dataclass(frozen=True)
-class DoubtTold:
+class LoadDoubtTold:
     """A doubt about a load: the rule, and whose decision it is."""
 
     code: str
@@ -121,7 +121,7 @@ class TruckNow:
     tests: list[str]
     struck: list[str]
     photo: str
-    doubts: list[DoubtTold]
+    doubts: list[LoadDoubtTold]
 
 
 @dataclass(frozen=True)
