@@ -66,7 +66,10 @@ export async function request<P extends keyof paths, V extends Verb & keyof path
 	const file =
 		body instanceof Blob ? { headers: { 'content-type': 'application/octet-stream' }, bodySerializer: (raw: Blob) => raw } : {};
 	const tries = ((body as { edits?: unknown[] } | undefined)?.edits?.length ?? 0) > 0;
-	const key = worthSeeing(verb, path) && !tries ? JSON.stringify([verb, path, ask.path, ask.query, body]) : '';
+	const key =
+		worthSeeing(verb, path) && !tries
+			? JSON.stringify([verb, path, ask.path, ask.query, path.endsWith('/pour') ? '' : body])
+			: '';
 	let got: Got;
 	try {
 		const given = ask.most_ms ? { signal: AbortSignal.timeout(ask.most_ms) } : {};

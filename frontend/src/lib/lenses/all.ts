@@ -6,6 +6,7 @@ import type { Lens } from './lens';
 import { embedsLens } from './embeds/lens';
 import { linesLens } from './lines/lens';
 import { orderLens } from './order/lens';
+import { pourLens } from './pour/lens';
 import { screedLens } from './screed/lens';
 import { steelLens } from './steel/lens';
 import { underslabLens } from './underslab/lens';
@@ -19,5 +20,6 @@ export const LENSES: readonly Lens[] = [
 	embedsLens,
 	screedLens,
 	orderLens,
-	gateLens
+	gateLens,
+	pourLens
 ];

@@ -97,6 +97,14 @@
 			value={pourAt ? pour : false}
 			class="max-fold:hidden side:hidden!"
 		/>
+	{:else if lens === 'pour'}
+		<BoardCell
+			reading="next"
+			name={w.board.next}
+			note={boardSays.next?.when ?? ''}
+			value={boardSays.next ? next : false}
+			class="max-fold:hidden side:hidden!"
+		/>
 	{:else if lens === 'ground'}
 		<BoardCell
 			reading="rod"
@@ -115,6 +123,7 @@
 			class="max-fold:hidden side:hidden!"
 		/>
 	{/if}
+	{#snippet next()}<span class="text-key leading-tight font-heavy"><Frac text={boardSays.next?.act ?? ''} /></span>{/snippet}
 	{#snippet pour()}<span class="text-call">{whenText(pourAt ?? '')}</span>{/snippet}
 	{#snippet rod()}
 		{#if store.graded?.working}<Num working={store.graded.working} text={store.graded.rod ?? ''} />{/if}

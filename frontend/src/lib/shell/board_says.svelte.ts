@@ -1,5 +1,7 @@
 /** What the open lens has the board say beside its numbers. */
 export const boardSays = $state({
 	/** the next thing that holds the pour */
-	hold: ''
+	hold: '',
+	/** the next act of the pour, and when */
+	next: null as { act: string; when: string } | null
 });

@@ -22,7 +22,8 @@ export const w = {
 		embeds: 'Embeds',
 		screed: 'Screed',
 		order: 'Order',
-		gate: 'Gate'
+		gate: 'Gate',
+		pour: 'Pour'
 	},
 	ask: {
 		start: 'Where does it start?',
@@ -41,7 +42,8 @@ export const w = {
 		embeds: 'Take a wall from each side, or say it comes whole',
 		screed: 'Lay the strips by rule, then move them',
 		order: 'Comes by itself; then ask the plant',
-		gate: 'Book a day, and walk round the slab'
+		gate: 'Book a day, and walk round the slab',
+		pour: 'On the day: press what is done, tap where the front stands'
 	},
 	guess: {
 		label: 'Slab, thick',
@@ -60,6 +62,7 @@ export const w = {
 		order: 'Order',
 		trucks: 'Trucks',
 		area: 'Area',
+		next: 'Next act',
 		pour: 'Pour',
 		pourNote: 'as it is booked',
 		nextHold: (what: string) => `next: ${what}`,
@@ -132,6 +135,16 @@ export const w = {
 			trucks: { name: 'Trucks', ask: 'How far apart do they come?' },
 			cost: { name: 'Cost', ask: 'What does it cost?' },
 			call: { name: 'Call-in', ask: 'What do I say to the plant?' }
+		}
+	},
+	pour: {
+		tabs: {
+			now: { name: 'Now', ask: 'What is next, and by when?' },
+			tickets: { name: 'Tickets', ask: 'What came, and is it good?' },
+			left: { name: 'How much left', ask: 'How much is left to fill?' },
+			finish: { name: 'Finish', ask: 'What sets when?' },
+			trouble: { name: 'Trouble', ask: 'What now?' },
+			notes: { name: 'Notes', ask: 'What happened?' }
 		}
 	},
 	gate: {

@@ -66,13 +66,15 @@ class PourAnswers(GateAnswers):
         marks = {row.slab for row in plan.steel.ways if row.way in MESH}
         mesh = frozenset(name for cell in cells if cell.mark in marks for name in parts_in(floor, cell))
         joints = [(row.start, row.end) for row in plan.joints.lines]
+        cuts = self.joints_told
+        sawn = [(row.start, row.end) for row in cuts.lines if row.how == "sawn"] if cuts else []
         air = [row.air_c for row in self.pour_hours]
         return Planned(
             plan, ways, clock, floor, pour_of(self.plan_in_air, ways, self.loads_m3, self.pour_parts, told.spacing_min),
             tuple(self.loads_m3), len(self.loads_m3) > 1, site, belief_of(site, self.doubts, ways), self.doubts, self.sure.volume,
             self.sure.costs, told.travel_min + ways.pour.batch_min + ways.pour.line_min, self.thin_mm,
             plan.mix.air_c if plan.mix.air_c is not None else sum(air) / len(air) if air else None, mesh, self._set_in(floor),
-            self._tall(), self.tubing is not None, joints, [one.batch_min for one in told.trucks],
+            self._tall(), self.tubing is not None, joints, sawn, [one.batch_min for one in told.trucks],
         )  # fmt: skip
 
     def _set_in(self, floor: Floor) -> list[Standing]:
@@ -114,9 +116,10 @@ class PourAnswers(GateAnswers):
     def _sets(self, planned: Planned) -> ZoneSets:
         """When zones are worked: by the day as far as it is worked out by now."""
         day, plan = self._day_so_far, self.plan
-        sawn = [(row.start, row.end) for row in plan.joints.lines if row.how == "sawn"]
         mix = sets_of(self.plan_in_air, self.ways.pour)
-        return ZoneSets(plan, self.shape.cells, planned.floor, sawn, mix, planned.planned_min, day, self.ways.day.saw)
+        return ZoneSets(
+            plan, self.shape.cells, planned.floor, planned.sawn, mix, planned.planned_min, day, self.ways.day.saw
+        )
 
     def pour_told(self, now_min: float | None = None) -> PourTold | None:
         """The same in words and drawings."""

@@ -14,7 +14,7 @@ from humble_trowel.core.pour.floor import Floor, FloorPart
 from humble_trowel.core.pour.loads import Load
 from humble_trowel.core.pour.running import Filling, Run
 
-MESH_MIN, STOP_MIN, SAY_MIN = 3.0, 6.0, 3.0
+MESH_MIN, STOP_MIN, SAY_MIN, SET_MIN = 3.0, 6.0, 3.0, 1.0
 GAUGE_EVERY_MIN = 30.0
 
 
@@ -114,11 +114,11 @@ def _part(site: Site, part: FloorPart, filling: Filling) -> list[Act]:
         return []
     if own in site.mesh:
         rows.append(Act(f"mesh/{own}", "mesh", f"Pull the mesh up, {name}", begin + MESH_MIN, "before the next load lies on it", own, parts=lit, state="gone" if full else "open"))  # fmt: skip
-    rows.append(Act(f"strike/{own}", "strike", f"Strike {name}", begin, "in its turn, as the strips lie", own, (part.part.at,), lit, "done" if full else "open"))  # fmt: skip
+    rows.append(Act(f"strike/{own}", "strike", f"Strike {name}", begin if end is None else end, "in its turn, as the strips lie", own, (part.part.at,), lit, "done" if full else "open"))  # fmt: skip
     things = [one for one in site.set_in if one.part == own]
     if things and end is not None:
         title, spots = _things(things), tuple(one.spot for one in things)
-        rows.append(Act(f"set/{own}", "set", f"{title}, {name}", end, "while the strip is wet, straight behind the board", own, spots, lit))  # fmt: skip
+        rows.append(Act(f"set/{own}", "set", f"{title}, {name}", end if full else end + SET_MIN, "while the strip is wet, straight behind the board", own, spots, lit))  # fmt: skip
     return rows
 
 

@@ -67,6 +67,7 @@ class Planned:
     tall: Sequence[Tall]
     gauged: bool
     joints: Sequence[tuple[XY, XY]]
+    sawn: Sequence[tuple[XY, XY]]
     planned_min: Sequence[float]
 
 

@@ -11,7 +11,6 @@ from humble_trowel.core.pour.act_kinds import ACT_KINDS
 from humble_trowel.core.pour.acts import Act
 from humble_trowel.core.pour.after import after_told
 from humble_trowel.core.pour.day import PourDay, Said
-from humble_trowel.core.pour.fronts import Stand
 from humble_trowel.core.pour.loads import Load
 from humble_trowel.core.pour.running import Running
 from humble_trowel.core.pour.sizes import about, amount, dollars
@@ -34,7 +33,7 @@ from humble_trowel.core.pour.trouble import PLANS, stops
 from humble_trowel.core.sources import words_in
 from humble_trowel.core.units import say_length
 
-NEXT, PAST, STOPS = 14, 40, 3
+NEXT, PAST, STOPS = 60, 40, 3
 LATE_MIN = 2.0
 
 
@@ -94,13 +93,9 @@ def _fronts(day: PourDay) -> list[FrontTold]:
     rows = []
     for one in day.stands:
         lines = (
-            floor.line(one.part, one.spot)
-            if not one.struck and one.part is not None and one.spot is not None
-            else _edge(day, one)
+            floor.line(one.part, one.spot) if not one.struck and one.part is not None and one.spot is not None else []
         )
-        words = "all edges full" if one.spot is None and not lines and one.trench_share > 1 - 1e-9 else "the front"
-        if one.spot is None and lines:
-            words = "struck"
+        words = "struck" if one.struck else "the front" if one.spot is not None else "all edges full"
         rows.append(
             FrontTold(
                 one.record, one.at_min, clock.text(one.at_min), one.by, place.get(one.load, 0), words, lines,
@@ -108,13 +103,6 @@ def _fronts(day: PourDay) -> list[FrontTold]:
             )
         )  # fmt: skip
     return rows
-
-
-def _edge(day: PourDay, one: Stand) -> list[list[XY]]:
-    """The border of the last strip that is full, where no tap says it."""
-    floor = day.planned.floor
-    full = [at for at, share in enumerate(one.shares) if share > 1 - 1e-9]
-    return floor.line(full[-1], floor.spot_at(full[-1], 0.999)) if full else []
 
 
 def should_stand(day: PourDay, placed_m3: float) -> list[list[XY]]:

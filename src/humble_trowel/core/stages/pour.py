@@ -6,9 +6,9 @@ from typing import Self
 
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.job import Job
+from humble_trowel.core.pour.day import PourDay
 from humble_trowel.core.pour.report import PourReport
 from humble_trowel.core.stages.stage import StageReport, Standing
-from humble_trowel.core.units import format_ordered
 
 
 def findings_of(job: Job) -> list[Finding]:
@@ -25,7 +25,12 @@ def standing_of(job: Job) -> Standing:
         return Standing("loop", "to do")
     if day.fillings and all(one.full for one in day.fillings):
         return Standing("tight", "poured")
-    return Standing("loop", f"{format_ordered(day.placed_m3, job.plan.units)} in")
+    return Standing("loop", f"{_share(day):.0%} full")
+
+
+def _share(day: PourDay) -> float:
+    """Of the floor that is full."""
+    return day.counts[-1].area_m2 / day.planned.floor.area_m2 if day.counts else 0.0
 
 
 class PourStage(StageReport):

@@ -12,7 +12,8 @@
 		embeds: () => import('#lib/lenses/embeds/Embeds.svelte'),
 		screed: () => import('#lib/lenses/screed/Screed.svelte'),
 		order: () => import('#lib/lenses/order/Order.svelte'),
-		gate: () => import('#lib/lenses/gate/Gate.svelte')
+		gate: () => import('#lib/lenses/gate/Gate.svelte'),
+		pour: () => import('#lib/lenses/pour/Pour.svelte')
 	};
 </script>
 

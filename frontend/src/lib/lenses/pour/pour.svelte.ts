@@ -1,0 +1,145 @@
+/** What the pour looks at: the day at a minute, asked again as words come in; the minute that is written down; a day that is played. */
+import { api } from '../../api/api';
+import { addRecord, isWrong } from '../../state/record';
+import type { ActTold, LeftTold, NewRecord, PourState, PourTold, StripNow, TruckNow } from '../../api/schema';
+import { onTab } from '../../state/findings';
+import type { JobStore } from '../../state/job.svelte';
+import { Resource } from '../../state/resource.svelte';
+import { session } from '../../state/session.svelte';
+import { later, sameDay, wall } from './minutes';
+
+const ASK_AGAIN_MS = 20_000;
+const PLAY_MS = 700;
+export type Values = Record<string, unknown>;
+
+export class PourData {
+	readonly #state: Resource<PourState, [string | null]>;
+	/** minutes after the newest word, where it is not the day of the pour */
+	shift = $state(0);
+	/** what is wrong with what was said, and where */
+	wrong = $state('');
+	wrongAt = $state('');
+	/** an act, a strip, a load that is looked at */
+	act = $state('');
+	load = $state('');
+	trouble = $state('');
+	/** a last load that is weighed, m3; null for the best */
+	weighed = $state<number | null>(null);
+	playing = $state.raw<{ at: number; of: number } | null>(null);
+	#timer: ReturnType<typeof setTimeout> | undefined;
+	#play: ReturnType<typeof setTimeout> | undefined;
+
+	constructor(readonly store: JobStore) {
+		this.#state = new Resource((at) => api.pour(store.id, at));
+	}
+	async load_now() {
+		clearTimeout(this.#timer);
+		if (!this.store.kept?.document.outline) return;
+		await this.#state.load(this.live ? wall(new Date()) : this.shift && this.newest ? later(this.newest, this.shift) : null);
+		if (this.live) this.#timer = setTimeout(() => void this.load_now(), ASK_AGAIN_MS);
+	}
+	leave() {
+		clearTimeout(this.#timer);
+		clearTimeout(this.#play);
+		this.playing = null;
+	}
+	get state() {
+		return this.#state.value;
+	}
+	get problem() {
+		return this.#state.problem;
+	}
+	get told(): PourTold | null {
+		return this.state?.told ?? null;
+	}
+	get missing() {
+		return this.state?.missing ?? '';
+	}
+	get live(): boolean {
+		return sameDay(new Date(), this.store.document?.order.pour_at ?? '');
+	}
+	/** the last word of the day, else its start */
+	get newest(): string {
+		return this.state?.newest_at || this.told?.start_at || '';
+	}
+	/** when something is said that is said now */
+	get at(): string {
+		return this.live ? wall(new Date()) : later(this.newest, this.shift);
+	}
+	findings(tab: string) {
+		return onTab(this.state?.findings ?? [], tab);
+	}
+	get next(): ActTold | null {
+		const rows = this.told?.acts ?? [];
+		return rows.find((one) => one.key === this.act) ?? rows[0] ?? null;
+	}
+	get strips(): StripNow[] {
+		return this.told?.strips ?? [];
+	}
+	get trucks(): TruckNow[] {
+		return this.told?.trucks ?? [];
+	}
+	get left(): LeftTold | null {
+		return this.told?.left ?? null;
+	}
+	/** the truck that is being emptied, or the next that comes */
+	get truck(): TruckNow | null {
+		const rows = this.trucks;
+		return rows.find((one) => one.load && one.load === this.load) ?? rows.find((one) => !one.here) ?? rows.at(-1) ?? null;
+	}
+	get emptying(): TruckNow | null {
+		return this.trucks.find((one) => one.here && !one.empty) ?? null;
+	}
+	/** Move the minute where it is not the day of the pour. */
+	move(minutes: number) {
+		this.shift = Math.max(0, this.shift + minutes);
+		void this.load_now();
+	}
+	/** Keep a record with its own time and look again; whether nothing was wrong with it. */
+	async say(kind: NewRecord['kind'], values: Values, supersedes: string | null = null): Promise<boolean> {
+		const said = kind === 'struck' ? values : { at: this.at, by: session.who, ...values };
+		const got = await addRecord(this.store, kind, said, session.who, supersedes);
+		[this.wrong, this.wrongAt] = isWrong(got) ? [got.words, got.path] : ['', ''];
+		if (!isWrong(got)) {
+			this.shift = 0;
+			if (got) await this.store.load();
+			await this.load_now();
+		}
+		return !isWrong(got);
+	}
+	strike(record: string) {
+		return this.say('struck', { why: '' }, record);
+	}
+	/** An act is done, put off, or cannot be done. */
+	async answer(act: ActTold, how: 'done' | 'put-off' | 'cannot', more: Values = {}): Promise<boolean> {
+		const ok = await this.say('act_done', { act: act.key, how, ...more });
+		if (ok) this.act = '';
+		return ok;
+	}
+	struck(strip: string) {
+		return this.say('front', { strip });
+	}
+	/** Where the front stands; with the load that ran out there. */
+	tap(spot: [number, number], load = '') {
+		return this.say('front', { spot, ...(load ? { load } : {}) });
+	}
+	/** Write a recorded day into the job, word by word. */
+	async play(key: string) {
+		if (this.playing) return this.stop();
+		const { rows } = await api.recordedDay(this.store.id, key);
+		const step = async (at: number) => {
+			const row = rows[at];
+			if (!row) return this.stop();
+			this.playing = { at: at + 1, of: rows.length };
+			await addRecord(this.store, row.kind as NewRecord['kind'], row.values, row.who);
+			await this.store.load();
+			await this.load_now();
+			if (this.playing) this.#play = setTimeout(() => void step(at + 1), PLAY_MS);
+		};
+		await step(0);
+	}
+	stop() {
+		clearTimeout(this.#play);
+		this.playing = null;
+	}
+}
