@@ -42,6 +42,9 @@ def place(tmp_path_factory):
     (folder / "TAPED.json").write_text(json.dumps({"measures": measures}))
     (folder / "CUT.json").write_text('{"stock": [{"length_mm": 6000}], "pieces": [{"length_mm": 1900, "count": 4}]}')
     (folder / "SHOTS.csv").write_text(SHOTS)
+    at = "2027-06-17T06:40"
+    words = {"kind": "ticket", "values": {"load": "one", "at": at, "arrived_at": at, "m3": "2 m3"}}
+    (folder / "DAY.jsonl").write_text(json.dumps(words))
     (folder / "HOURS.csv").write_text(HOURS)
     (folder / "DUG.csv").write_text("side,at_mm,width_mm,depth_mm\n")
     (folder / "FILE.json").write_text('{"width_mm": 100}')

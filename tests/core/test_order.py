@@ -123,6 +123,7 @@ def test_the_json_names_are_fixed():
         "gate",
         "walk",
         "schedule",
+        "pour",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

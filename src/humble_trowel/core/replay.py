@@ -26,7 +26,7 @@ class DayLine:
 class Step:
     """A word and what the day is after it."""
 
-    minute: float
+    at_min: float
     at_text: str
     who: str
     words: str

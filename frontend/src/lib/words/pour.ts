@@ -70,6 +70,7 @@ export const pourWords = {
 		correct: 'Correct it',
 		all: 'Every load',
 		none: 'No truck yet.',
+		waits: (at: string) => `here ${at}: kept on this device, sent when there is an answer`,
 		sent: 'Sent back',
 		age: (minutes: number, most: number) => `${Math.round(minutes)} min old, ${Math.round(most)} at most`,
 		guessed: 'stamp not read',

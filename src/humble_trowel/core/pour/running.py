@@ -44,7 +44,7 @@ class Filling:
     start_min: float | None
     end_min: float | None
     full: bool
-    share: float
+    full_share: float
 
 
 @dataclass(frozen=True)

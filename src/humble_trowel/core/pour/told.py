@@ -75,10 +75,10 @@ def _strips(day: PourDay) -> list[StripNow]:
     clock, rows = day.planned.clock, []
     scale = day.forecast.left.mean_m3 / max(1e-9, day.forecast.drawn_m3 - day.forecast.done_m3)
     for n, (part, own) in enumerate(zip(day.planned.floor.parts, day.fillings, strict=True), 1):
-        left = (part.slab_m3 + part.trench_m3) * (1 - own.share) * scale
+        left = (part.slab_m3 + part.trench_m3) * (1 - own.full_share) * scale
         rows.append(
             StripNow(
-                part.part.id, n, part.name, part.part.rings, part.part.at, part.part.way, own.share, own.full,
+                part.part.id, n, part.name, part.part.rings, part.part.at, part.part.way, own.full_share, own.full,
                 "" if own.start_min is None else clock.text(own.start_min), "" if own.end_min is None else clock.text(own.end_min), own.end_min,
                 "" if own.full else about(left, day.planned.plan.units),
             )
@@ -215,7 +215,7 @@ def _stops(day: PourDay) -> list[StopTold]:
     units, floor = day.planned.plan.units, day.planned.floor
     if all(one.full for one in day.fillings):
         return []
-    shares: Sequence[float] = [one.share for one in day.fillings]
+    shares: Sequence[float] = [one.full_share for one in day.fillings]
     left = floor.drawn_m3 - day.forecast.done_m3
     scale = day.forecast.left.mean_m3 / left if left > 1e-9 else 1.0
     return [

@@ -6,8 +6,8 @@ import math
 
 from humble_trowel.core.pour.day import PourDay
 from humble_trowel.core.pour.forecast import LEARNT
+from humble_trowel.core.pour.left_parts import CauseTold, ChoiceTold, LeftTold
 from humble_trowel.core.pour.sizes import about, amount, depth, dollars, signed
-from humble_trowel.core.pour.told_parts import CauseTold, ChoiceTold, LeftTold
 from humble_trowel.core.units import Units, format_area
 
 LEAST_AREA_M2 = 0.5

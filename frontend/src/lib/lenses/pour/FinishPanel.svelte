@@ -10,7 +10,7 @@
 	const words = pourWords.finish;
 	const now = $derived(data.told?.now_min ?? 0);
 	const rows = $derived([...(data.told?.zones ?? [])].sort((a, b) => (a.float_min ?? 1e9) - (b.float_min ?? 1e9)));
-	const act = $derived((data.told?.acts ?? []).find((one) => ['float', 'second', 'saw', 'cover'].includes(one.kind)) ?? null);
+	const act = $derived(data.acts.find((one) => ['float', 'second', 'saw', 'cover'].includes(one.kind)) ?? null);
 	const first = $derived(rows.find((row) => row.float_min !== null && row.float_min > now) ?? null);
 	let held = $state('');
 	const zone = $derived(

@@ -12,7 +12,7 @@
 	import TruckStrings from './TruckStrings.svelte';
 	let { data, turn }: { data: PourData; turn: (tab: string) => void } = $props();
 	const act = $derived(data.next);
-	const after = $derived((data.told?.acts ?? []).filter((one) => one.key !== act?.key).slice(0, 2));
+	const after = $derived(data.acts.filter((one) => one.key !== act?.key).slice(0, 2));
 	const due = $derived(!!act && act.late_min >= -0.5);
 	let asking = $state('');
 	let own = $state('');

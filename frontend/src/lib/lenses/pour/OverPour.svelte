@@ -36,7 +36,7 @@
 		void data.tap([Math.round(x), Math.round(y)], data.load === 'ran-out' && emptying ? emptying.load : '');
 	}
 	const part = (row: StripNow) =>
-		row.share > 0.001 && !row.full ? filled(row.rings[0] as XY[], row.way as XY, row.share) : null;
+		row.full_share > 0.001 && !row.full ? filled(row.rings[0] as XY[], row.way as XY, row.full_share) : null;
 	const says = (row: StripNow) => (tab === 'left' ? row.left_text.replace(/ (yd|m³)$/, '') : row.full_text);
 </script>
 
@@ -58,10 +58,10 @@
 	{#if front}<path
 			d={view.path([front])}
 			class="fill-line stroke-ink stroke-[1px]"
-			data-front-share={row.share.toFixed(2)}
+			data-front-share={row.full_share.toFixed(2)}
 		/>{/if}
 {/each}
-<!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events (strips are struck by their numbers, which take the keyboard) -->
+<!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events (numbers take the keyboard) -->
 <path
 	d={view.path(data.strips.flatMap((row) => row.rings) as XY[][])}
 	class="cursor-crosshair fill-transparent"
@@ -116,13 +116,13 @@
 			cx={at[0]}
 			cy={at[1]}
 			r={small ? 11 : 15}
-			class={['stroke-ink stroke-2', row.share > 0 && !row.full ? 'fill-ink' : 'fill-well']}
+			class={['stroke-ink stroke-2', row.full_share > 0 && !row.full ? 'fill-ink' : 'fill-well']}
 		/>
 		<text
 			x={at[0]}
 			y={at[1] + (small ? 4 : 6)}
 			text-anchor="middle"
-			class={[small ? 'text-label' : 'text-key', 'font-black', row.share > 0 && !row.full ? 'fill-sheet' : 'fill-ink']}
+			class={[small ? 'text-label' : 'text-key', 'font-black', row.full_share > 0 && !row.full ? 'fill-sheet' : 'fill-ink']}
 			>{row.n}</text
 		>
 		{#if says(row) && !(small && row.full)}

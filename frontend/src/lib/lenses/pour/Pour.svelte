@@ -33,7 +33,7 @@
 	onDestroy(() => [data.leave(), (boardSays.next = null)]);
 	const told = $derived(data.told);
 	$effect(() => {
-		const act = told?.acts[0];
+		const act = data.acts[0];
 		boardSays.next = act ? { act: act.title, when: act.at_text } : null;
 	});
 </script>

@@ -11,7 +11,8 @@
 	import TicketThree from './TicketThree.svelte';
 	let { data }: { data: PourData } = $props();
 	const words = pourWords.ticket;
-	const next = $derived(data.trucks.find((one) => !one.said) ?? null);
+	const waits = $derived(data.waitingLoads);
+	const next = $derived(data.trucks.filter((one) => !one.said)[waits.length] ?? null);
 	const here = $derived(data.trucks.filter((one) => one.here).toReversed());
 	let open = $state('');
 	let part = $state<'tests' | 'back' | 'correct' | ''>('');
@@ -21,8 +22,11 @@
 </script>
 
 {#if next}<TicketThree {data} truck={next} />{/if}
+{#each waits as one, i (i)}<p class="mt-8 border-l-6 border-ink bg-well px-10 py-6 text-read" data-waits>
+		<b><Frac text={String(one['m3'])} /></b>, {words.waits(`${one['arrived_at'] ?? one['at']}`.slice(11, 16))}
+	</p>{/each}
 <h2 class="panel-head">{words.all}</h2>
-{#if !here.length}<p>{words.none}</p>{/if}
+{#if !here.length && !waits.length}<p>{words.none}</p>{/if}
 <ul>
 	{#each here as one (one.load)}
 		<li class="border-b-2 border-ink py-8" data-load={one.n}>

@@ -44,7 +44,7 @@
 		<div class="mt-8 flex flex-wrap items-end gap-8">
 			{#if held.key === 'late' || held.key === 'plant'}<label class="text-note"
 					>{words.minutes}<input
-						class="w-120 border-2 border-ink bg-well px-8 py-8 text-body"
+						class="block w-120 border-2 border-ink bg-well px-8 py-8 text-body"
 						bind:value={minutes}
 						inputmode="decimal"
 					/></label

@@ -1,6 +1,6 @@
 /** Times keep the offset they were written in; sizes read as a ticket says them. */
 import { expect, it } from 'vitest';
-import { clockOf, later, sameDay, sizes, typedSize, wall } from './minutes';
+import { clockOf, later, saidHere, sameDay, sizes, typedSize, wall } from './minutes';
 
 it('steps minutes on the wall, over midnight, and keeps the offset', () => {
 	expect(later('2027-06-17T06:30-04:00', 34)).toBe('2027-06-17T07:04-04:00');
@@ -19,4 +19,16 @@ it('offers what a ticket may say about what was ordered', () => {
 	expect(sizes(9 * yard, yard / 2).map((one) => typedSize(one, 'ft-in'))).toEqual(['8 1/2', '9', '9 1/2']);
 	expect(sizes(0.25 * yard, yard / 2)).toHaveLength(2);
 	expect([typedSize(yard / 2, 'ft-in'), typedSize(6.5, 'mm'), typedSize(0, 'ft-in')]).toEqual(['1/2', '6.5', '0']);
+});
+it('knows which acts words that wait here have answered', () => {
+	const waiting = [
+		{ kind: 'act_done', values: { act: 'float/z1', how: 'done' } },
+		{ kind: 'front', values: { strip: 's1' } },
+		{ kind: 'front', values: { edges: true } },
+		{ kind: 'front', values: { spot: [1, 2] } },
+		{ kind: 'load_called', values: { m3: 5, answer: 'refused' } },
+		{ kind: 'ticket', values: { load: 'a' } }
+	];
+	expect([...saidHere(waiting)]).toEqual(['float/z1', 'strike/s1', 'edges/fill']);
+	expect([...saidHere([{ kind: 'load_called', values: { m3: 5, answer: 'held' } }])]).toEqual(['say']);
 });

@@ -6,7 +6,8 @@ export function wall(at: Date): string {
 	const off = -at.getTimezoneOffset();
 	const sign = off < 0 ? '-' : '+';
 	const zone = `${sign}${two(Math.floor(Math.abs(off) / 60))}:${two(Math.abs(off) % 60)}`;
-	return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}T${two(at.getHours())}:${two(at.getMinutes())}:${two(at.getSeconds())}${zone}`;
+	const day = `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
+	return `${day}T${two(at.getHours())}:${two(at.getMinutes())}:${two(at.getSeconds())}${zone}`;
 }
 /** So many minutes later, in the offset that it was written in. */
 export function later(iso: string, minutes: number): string {
@@ -20,6 +21,17 @@ export function later(iso: string, minutes: number): string {
 export const clockOf = (iso: string): string => `${Number(iso.slice(11, 13))}:${iso.slice(14, 16)}`;
 /** Whether it is the day of the pour here. */
 export const sameDay = (now: Date, start: string): boolean => wall(now).slice(0, 10) === start.slice(0, 10);
+/** Keys and kinds of acts that words which wait here answer. */
+export function saidHere(waiting: readonly { kind: string; values: Record<string, unknown> }[]): Set<string> {
+	return new Set(
+		waiting.flatMap(({ kind, values }) => {
+			if (kind === 'act_done') return [`${values['act']}`];
+			if (kind === 'front' && values['strip']) return [`strike/${values['strip']}`];
+			if (kind === 'front' && values['edges']) return ['edges/fill'];
+			return kind === 'load_called' && values['answer'] === 'held' ? ['say'] : [];
+		})
+	);
+}
 /** Sizes that a ticket may say, about what was ordered: one step less, as ordered, one more. */
 export const sizes = (m3: number, step: number): number[] => [m3 - step, m3, m3 + step].filter((one) => one > 0);
 /** A size as crews type it: '8 1/2 yd', '6.5 m³'. */

@@ -5,8 +5,9 @@ import type { ActTold, LeftTold, NewRecord, PourState, PourTold, StripNow, Truck
 import { onTab } from '../../state/findings';
 import type { JobStore } from '../../state/job.svelte';
 import { Resource } from '../../state/resource.svelte';
+import { outbox } from '../../outbox/outbox.svelte';
 import { session } from '../../state/session.svelte';
-import { later, sameDay, wall } from './minutes';
+import { later, saidHere, sameDay, wall } from './minutes';
 
 const ASK_AGAIN_MS = 20_000;
 const PLAY_MS = 700;
@@ -69,8 +70,24 @@ export class PourData {
 	findings(tab: string) {
 		return onTab(this.state?.findings ?? [], tab);
 	}
+	/** what was said here and is not kept yet */
+	get waiting(): { kind: string; values: Values }[] {
+		return outbox
+			.of(this.store.id)
+			.flatMap((row) => (row.said.kind === 'record' && row.state === 'waiting' ? [row.said.record] : []))
+			.map(({ kind, values }) => ({ kind, values: values as Values }));
+	}
+	/** tickets among it */
+	get waitingLoads(): Values[] {
+		return this.waiting.filter((one) => one.kind === 'ticket' && one.values['m3']).map((one) => one.values);
+	}
+	/** acts that nobody answered, not even here */
+	get acts(): ActTold[] {
+		const said = saidHere(this.waiting);
+		return (this.told?.acts ?? []).filter((one) => !said.has(one.key) && !said.has(one.kind));
+	}
 	get next(): ActTold | null {
-		const rows = this.told?.acts ?? [];
+		const rows = this.acts;
 		return rows.find((one) => one.key === this.act) ?? rows[0] ?? null;
 	}
 	get strips(): StripNow[] {
