@@ -19,6 +19,7 @@ from humble_trowel.bench.gate import gate_rows
 from humble_trowel.bench.ground import ground_rows
 from humble_trowel.bench.lines import CUTTING_CASES, Cutting, cutting_rows, lines_rows, print_cutting
 from humble_trowel.bench.order import order_rows
+from humble_trowel.bench.pour import pour_rows
 from humble_trowel.bench.rows import Other, Row
 from humble_trowel.bench.screed import screed_rows
 from humble_trowel.bench.served import browser_figures, memory_mb, served, start_row
@@ -52,6 +53,8 @@ def run(as_json: bool, compare: str | None = None) -> int:
     others: list[Other] = [*tube_figures(), *steel_figures(), *day_figures()]
     on_site, site_figures = site_rows()
     rows, others = rows + on_site, others + site_figures
+    poured, pour_figures = pour_rows()
+    rows, others = rows + poured, others + pour_figures
     folder = Path(tempfile.mkdtemp(prefix="trowel-bench-"))
     try:
         rows.append(start_row(folder))

@@ -111,8 +111,8 @@ def pour_rows() -> tuple[list[Row], list[Other]]:
     ]
     ours, five, ten = prices(planned)
     return rows, [
-        Other("days in a hundred within the forecast's band of 80", round(covered(planned) * 100, 1), "(75 to 85)", 85),
-        Other("last truck by this rule, mean cost of a day", round(ours), "$", min(five, ten)),
-        Other("the same days with 5 % more than drawn", round(five), "$", math.inf),
-        Other("the same days with 10 % more than drawn", round(ten), "$", math.inf),
+        Other("days in a hundred that miss the band of 80", round(abs(covered(planned) * 100 - 80), 1), "of 5", 5),
+        Other("last truck by this rule, mean cost of a day", round(ours), "$", round(min(five, ten))),
+        Other("the same days with 5 % more than drawn", round(five), "$", round(five)),
+        Other("the same days with 10 % more than drawn", round(ten), "$", round(ten)),
     ]

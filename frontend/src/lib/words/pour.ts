@@ -31,6 +31,7 @@ export const pourWords = {
 	said: 'What was said',
 	undoThis: 'Take it back',
 	states: { done: 'done', cannot: 'cannot', 'put-off': 'put off', gone: 'nobody said', open: '' } as Record<string, string>,
+	struck: 'struck?',
 	trucks: 'Trucks',
 	truck: (n: number) => `Truck ${n}`,
 	lastHeld: 'last',

@@ -38,6 +38,7 @@
 	const part = (row: StripNow) =>
 		row.full_share > 0.001 && !row.full ? filled(row.rings[0] as XY[], row.way as XY, row.full_share) : null;
 	const says = (row: StripNow) => (tab === 'left' ? row.left_text.replace(/ (yd|m³)$/, '') : row.full_text);
+	const reads = (row: StripNow) => (small && row.full ? '' : says(row));
 </script>
 
 <defs>
@@ -105,7 +106,7 @@
 		class={row.full ? '' : 'cursor-pointer'}
 		role="button"
 		tabindex={row.full ? -1 : 0}
-		aria-label="{row.n} {row.name}, {row.full ? words.states['done'] : 'struck?'}"
+		aria-label="{row.n} {reads(row)} {row.name}, {row.full ? words.states['done'] : words.struck}"
 		aria-disabled={row.full}
 		onclick={() => !row.full && void data.struck(row.id)}
 		onkeydown={(event) => event.key === 'Enter' && !row.full && (event.stopPropagation(), void data.struck(row.id))}
@@ -125,7 +126,7 @@
 			class={[small ? 'text-label' : 'text-key', 'font-black', row.full_share > 0 && !row.full ? 'fill-sheet' : 'fill-ink']}
 			>{row.n}</text
 		>
-		{#if says(row) && !(small && row.full)}
+		{#if reads(row)}
 			<text
 				x={at[0]}
 				y={at[1] + (small ? 24 : 36)}
@@ -134,7 +135,7 @@
 					'fill-ink stroke-sheet stroke-[5px] font-heavy [paint-order:stroke]',
 					small ? 'text-label' : 'text-read',
 					row.full && tab === 'left' && 'opacity-0'
-				]}>{says(row)}</text
+				]}>{reads(row)}</text
 			>
 		{/if}
 	</g>
