@@ -80,6 +80,15 @@ class Floor:
         """That of it which is full."""
         return shapely.intersection(self.parts[at].region, half(spot, self.parts[at].part.way))
 
+    def wet(self, at: int, share: float) -> list[list[XY]]:
+        """The rings of that of it which is full by a share; none of a part that is empty or full."""
+        if not 1e-3 < share < 1 - 1e-9:
+            return []
+        area = self.full(at, self.spot_at(at, share))
+        areas = [one for one in getattr(area, "geoms", [area]) if one.geom_type == "Polygon"]
+        rings = [ring for one in areas for ring in (one.exterior, *one.interiors)]
+        return [[(float(x), float(y)) for x, y, *_ in ring.coords[:-1]] for ring in rings]
+
     def line(self, at: int, spot: XY) -> list[list[XY]]:
         """The front itself: across the pull, from edge to edge."""
         x, y = self.parts[at].part.way

@@ -78,7 +78,7 @@ def _strips(day: PourDay) -> list[StripNow]:
         left = (part.slab_m3 + part.trench_m3) * (1 - own.full_share) * scale
         rows.append(
             StripNow(
-                part.part.id, n, part.name, part.part.rings, part.part.at, part.part.way, own.full_share, own.full,
+                part.part.id, n, part.name, part.part.rings, part.part.at, part.part.way, own.full_share, day.planned.floor.wet(n - 1, own.full_share), own.full,
                 "" if own.start_min is None else clock.text(own.start_min), "" if own.end_min is None else clock.text(own.end_min), own.end_min,
                 "" if own.full else about(left, day.planned.plan.units),
             )

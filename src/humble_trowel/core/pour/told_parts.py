@@ -48,7 +48,7 @@ class ActTold:
 
 @dataclass(frozen=True)
 class StripNow:
-    """A part of the floor. full_share: of it; wet: the front stands in it. left_text: what it still takes."""
+    """A part of the floor. full_share: of it; wet: that of it which is full, even-odd. left_text: what it still takes."""
 
     id: str
     n: int
@@ -57,6 +57,7 @@ class StripNow:
     at: XY
     way: XY
     full_share: float
+    wet: list[list[XY]]
     full: bool
     start_text: str
     full_text: str

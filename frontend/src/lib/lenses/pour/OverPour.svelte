@@ -4,7 +4,6 @@
 	import type { StripNow } from '../../api/schema';
 	import type { Viewport, XY } from '../../drawing/viewport';
 	import { pourWords as words } from '../../words/pour';
-	import { filled } from '../screed/fill';
 	import type { PourData } from './pour.svelte';
 	let { view, data, tab }: { view: Viewport; data: PourData; tab: string } = $props();
 	const own = $props.id();
@@ -35,8 +34,6 @@
 		const emptying = data.emptying;
 		void data.tap([Math.round(x), Math.round(y)], data.load === 'ran-out' && emptying ? emptying.load : '');
 	}
-	const part = (row: StripNow) =>
-		row.full_share > 0.001 && !row.full ? filled(row.rings[0] as XY[], row.way as XY, row.full_share) : null;
 	const says = (row: StripNow) => (tab === 'left' ? row.left_text.replace(/ (yd|m³)$/, '') : row.full_text);
 	const reads = (row: StripNow) => (small && row.full ? '' : says(row));
 </script>
@@ -47,7 +44,6 @@
 	</pattern>
 </defs>
 {#each data.strips as row (row.id)}
-	{@const front = part(row)}
 	<path
 		d={view.path(row.rings as XY[][])}
 		fill-rule="evenodd"
