@@ -31,8 +31,7 @@
 		const frame = (event.currentTarget as SVGElement).ownerSVGElement?.getBoundingClientRect();
 		if (!frame) return;
 		const [x, y] = view.mm(event.clientX - frame.left, event.clientY - frame.top);
-		const emptying = data.emptying;
-		void data.tap([Math.round(x), Math.round(y)], data.load === 'ran-out' && emptying ? emptying.load : '');
+		void data.tap([Math.round(x), Math.round(y)]);
 	}
 	const says = (row: StripNow) => (tab === 'left' ? row.left_text.replace(/ (yd|m³)$/, '') : row.full_text);
 	const reads = (row: StripNow) => (small && row.full ? '' : says(row));
@@ -52,8 +51,9 @@
 		data-full={row.full}
 	/>
 	{#if row.full}<path d={view.path(row.rings as XY[][])} fill="url(#{own}-wet)" class="pointer-events-none" />{/if}
-	{#if front}<path
-			d={view.path([front])}
+	{#if row.wet.length}<path
+			d={view.path(row.wet as XY[][])}
+			fill-rule="evenodd"
 			class="fill-line stroke-ink stroke-[1px]"
 			data-front-share={row.full_share.toFixed(2)}
 		/>{/if}
