@@ -102,7 +102,7 @@
 		class={row.full ? '' : 'cursor-pointer'}
 		role="button"
 		tabindex={row.full ? -1 : 0}
-		aria-label="{row.n} {reads(row)} {row.name}, {row.full ? words.states['done'] : words.struck}"
+		aria-label="{row.n} {row.name}, {row.full ? words.states['done'] : words.struck}"
 		aria-disabled={row.full}
 		onclick={() => !row.full && void data.struck(row.id)}
 		onkeydown={(event) => event.key === 'Enter' && !row.full && (event.stopPropagation(), void data.struck(row.id))}
@@ -122,17 +122,17 @@
 			class={[small ? 'text-label' : 'text-key', 'font-black', row.full_share > 0 && !row.full ? 'fill-sheet' : 'fill-ink']}
 			>{row.n}</text
 		>
-		{#if reads(row)}
-			<text
-				x={at[0]}
-				y={at[1] + (small ? 24 : 36)}
-				text-anchor="middle"
-				class={[
-					'fill-ink stroke-sheet stroke-[5px] font-heavy [paint-order:stroke]',
-					small ? 'text-label' : 'text-read',
-					row.full && tab === 'left' && 'opacity-0'
-				]}>{reads(row)}</text
-			>
-		{/if}
 	</g>
+	{#if reads(row)}
+		<text
+			x={at[0]}
+			y={at[1] + (small ? 24 : 36)}
+			text-anchor="middle"
+			class={[
+				'pointer-events-none fill-ink stroke-sheet stroke-[5px] font-heavy [paint-order:stroke]',
+				small ? 'text-label' : 'text-read',
+				row.full && tab === 'left' && 'opacity-0'
+			]}>{reads(row)}</text
+		>
+	{/if}
 {/each}
