@@ -1,9 +1,7 @@
 """Several devices: who comes in, what each role may, what is told, two on one job, copies and everything in one archive."""
 
-import io
 import sqlite3
 import time
-import zipfile
 from contextlib import closing
 
 import pytest
@@ -207,21 +205,6 @@ def test_where_somebody_is_is_told_in_words_that_can_be_shown(client, bad):  # n
     assert client.get("/api/site/who").json() == []
 
 
-def test_a_nights_copy_goes_to_the_second_place_once_and_a_pulled_stick_is_told_on_the_yard(client, tmp_path_factory):  # noqa: F811
-    site, stick = site_of(client), tmp_path_factory.mktemp("night")
-    site.copy_second()  # nobody named one
-    client.put("/api/site/second", json={"folder": str(stick)})
-    first = next(stick.glob("*.sqlite3")).stat().st_mtime_ns
-    site.copy_second()
-    assert [path.stat().st_mtime_ns for path in stick.glob("*.sqlite3")] == [first]
-    stick.rename(stick.with_name("gone"))
-    site.copy_second()
-    assert "Is the stick in" in client.get("/api/site/copies").json()["trouble"]
-    stick.with_name("gone").rename(stick)
-    site.copy_second()
-    assert client.get("/api/site/copies").json()["trouble"] == ""
-
-
 def test_two_of_one_name_get_a_mark(client):  # noqa: F811
     one, two = joined(client), joined(client, address="192.0.2.8")
     for own in (one, two):
@@ -294,76 +277,3 @@ def test_the_network_is_served_to_its_own_pages_alone(client, headers, status): 
     )
     assert hello.status_code == 200 and hello.headers["access-control-allow-origin"] == f"http://{HOST}:8743"
     assert phone(client, "locked").get("/api/site/hello", headers={"origin": "https://evil.example"}).status_code == 403
-
-
-def test_copies_a_second_place_and_one_put_back_by_a_press(client, tmp_path_factory):  # noqa: F811
-    stick, job = tmp_path_factory.mktemp("stick"), opened(client)
-    for folder, words in (
-        ("stick", "whole path"),
-        (str(stick / "none"), "not there"),
-        (str(site_of(client).settings.data / "site"), "not there"),
-    ):
-        assert words in client.put("/api/site/second", json={"folder": folder}).json()["detail"]
-    (site_of(client).settings.data / "copies").mkdir(exist_ok=True)
-    assert (
-        "beside the data"
-        in client.put("/api/site/second", json={"folder": str(site_of(client).settings.data / "copies")}).json()[
-            "detail"
-        ]
-    )
-    state = client.put("/api/site/second", json={"folder": str(stick)}).json()
-    assert state["second_at"] and [row["second"] for row in state["copies"]] == [True] and not state["trouble"]
-    keep(client, job, SIDE)
-    record = client.post(f"/api/jobs/{job['id']}/records", json=shot(job)).json()
-    copied = client.post("/api/site/copies").json()["copies"]
-    keep(client, opened(client), {"op": "set_side", "side": 0, "length": "18'"})
-    for bad in ("../trowel.sqlite3", "none.sqlite3", "/etc/passwd"):
-        assert client.post("/api/site/copies/put-back", json={"name": bad}).status_code == 422
-    with told(site_of(client)) as heard:
-        here = next(row for row in copied if not row["second"])
-        assert (
-            "Put back: 4 jobs" in client.post("/api/site/copies/put-back", json={"name": here["name"]}).json()["words"]
-        )
-        assert wait_for(lambda: ("hello", {"all": True}) in [row[1:] for row in heard])
-    now = opened(client)
-    assert now["revision"] == 2 and record["id"] in [
-        row["id"] for row in client.get(f"/api/jobs/{job['id']}/records").json()
-    ]
-    stick.rename(stick.with_name("pulled"))
-    assert "Is the stick in" in client.post("/api/site/copies").json()["trouble"]
-    assert client.put("/api/site/second", json={"folder": ""}).json()["trouble"] == ""
-
-
-def test_everything_goes_out_and_comes_in_equal_elsewhere_and_bombs_do_not(client, tmp_path):  # noqa: F811
-    job = opened(client)
-    keep(client, job, SIDE)
-    client.post(f"/api/jobs/{job['id']}/records", json=shot(job))
-    data = client.get("/api/site/everything.zip").content
-    empty = tmp_path / "elsewhere"
-    with start(empty) as other:
-        with closing(sqlite3.connect(other.app.state.service.settings.database)) as db:
-            db.executescript("drop trigger revisions_no_delete; drop trigger records_no_delete; drop trigger documents_no_delete; drop trigger ways_no_delete;"
-                             "delete from records; delete from yard_lines; delete from revisions; delete from documents; delete from ways; delete from jobs;")  # fmt: skip
-        send = {"content": data, "headers": {"content-type": "application/zip"}}
-        assert other.post("/api/site/everything", **send).json()["words"] == "4 jobs came in. The ways came too."
-        assert other.post("/api/site/everything", **send).json()["words"] == "0 jobs came in, 4 were here already."
-        for table in ("jobs", "documents", "revisions", "records", "photos", "ways"):
-            rows = []
-            for one in (client, other):
-                with closing(sqlite3.connect(one.app.state.service.settings.database)) as db:
-                    rows.append(sorted(map(str, db.execute(f"select * from {table}").fetchall())))
-            assert rows[0] == rows[1], table
-        keep(other, opened(other), {"op": "set_side", "side": 0, "length": "18'"})
-        keep(client, opened(client), {"op": "set_side", "side": 0, "length": "19'"})
-        later = client.get("/api/site/everything.zip").content
-        words = other.post("/api/site/everything", content=later, headers=send["headers"]).json()["words"]
-        assert "Cole Street bus shelter is here and says something else: left as it is." in words
-        bomb = io.BytesIO()
-        with zipfile.ZipFile(bomb, "w", zipfile.ZIP_DEFLATED) as archive:
-            archive.writestr("about.json", "0" * 600_000_000)
-        other_kind = io.BytesIO()
-        with zipfile.ZipFile(other_kind, "w") as archive:
-            archive.writestr("about.json", '{"kind": "something else", "version": 1}')
-        for bad in (bomb.getvalue(), data[: len(data) // 2], b"", b"PK", other_kind.getvalue()):
-            answer = other.post("/api/site/everything", content=bad, headers=send["headers"])
-            assert answer.status_code == 422 and "Nothing came in" in answer.json()["detail"]

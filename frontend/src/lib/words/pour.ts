@@ -41,7 +41,6 @@ export const pourWords = {
 	coming: (text: string) => `here about ${text}`,
 	free: (minutes: number) => (minutes >= 0 ? `${Math.round(minutes)} min free` : `${Math.round(-minutes)} min charged`),
 	gauge: 'Gauge reads',
-	readGauge: 'Read',
 	ticket: {
 		verdict: (n: number) => `Truck ${n} next`,
 		here: (n: number) => `Truck ${n} is here`,
@@ -56,7 +55,6 @@ export const pourWords = {
 		number: 'Number on the ticket',
 		strength: 'Strength on the ticket',
 		empty: 'It is empty',
-		emptyHere: 'Empty, and the front stands here',
 		tests: 'Tests',
 		slump: 'Slump',
 		temp: { 'ft-in': 'Concrete, °F', mm: 'Concrete, °C' } as Record<string, string>,
@@ -118,7 +116,6 @@ export const pourWords = {
 	},
 	finish: {
 		verdict: (name: string, at: string) => `Float ${name} at ${at}`,
-		verdictSaw: (name: string, at: string) => `Saw ${name} from ${at}`,
 		none: 'Nothing to finish yet.',
 		under: 'By the clock of each load; a footprint corrects it.',
 		float: 'float',

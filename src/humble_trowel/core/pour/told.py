@@ -129,7 +129,7 @@ def _truck(day: PourDay, one: Running, load: Load | None) -> TruckNow:
     age = age_min(load, one, now) if load else max(0.0, now - one.batch_min)
     over = over_min(planned.ways, load, one, now) if load else 0.0
     free = planned.ways.pour.free_min_m3 * one.m3
-    stood = max(0.0, min(now, one.leave_min) - one.arrive_min) if load else 0.0
+    stood = max(0.0, min(now, one.leave_min if one.empty else now) - one.arrive_min) if load else 0.0
     doubts = [
         LoadDoubtTold(
             row.code, row.words, row.decides, row.remedy, words_in(row.source, units), row.send_back, row.other

@@ -38,7 +38,9 @@
 				? words.fullUnder(data.told?.after.left_over_text ?? '')
 				: said
 					? words.saidBy(left.said_by, left.said_at_text, left.heard_by)
-					: words.under(left.left_text, left.sd_text, left.firm_text)
+					: left.best_m3 > 0
+						? words.under(left.left_text, left.sd_text, left.firm_text)
+						: words.verdictNoneUnder
 	);
 	async function say(answer: 'held' | 'refused') {
 		if (await data.say('load_called', { m3, answer, heard_by: heard.trim() }))

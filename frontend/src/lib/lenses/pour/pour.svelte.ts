@@ -104,9 +104,6 @@ export class PourData {
 		const rows = this.trucks;
 		return rows.find((one) => one.load && one.load === this.load) ?? rows.find((one) => !one.here) ?? rows.at(-1) ?? null;
 	}
-	get emptying(): TruckNow | null {
-		return this.trucks.find((one) => one.here && !one.empty) ?? null;
-	}
 	/** Move the minute where it is not the day of the pour. */
 	move(minutes: number) {
 		this.shift = Math.max(0, this.shift + minutes);
