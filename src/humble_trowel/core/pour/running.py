@@ -116,8 +116,8 @@ def run_of(pour: Pour, planned_m3: Sequence[float], loads: Sequence[Load], now_m
         rows.append(
             Running(at + 1, seen.id if seen else "", m3, bool(seen and seen.said_m3 is not None), batch, arrive, unload, end, end + own.clear_min, seen is not None, done)
         )  # fmt: skip
-    done = max((at for at, one in enumerate(rows) if one.empty), default=-1)
-    rows = [replace(one, empty=True) if at < done else one for at, one in enumerate(rows)]  # one before it has gone too
+    gone = max((at for at, one in enumerate(rows) if one.empty), default=-1)
+    rows = [replace(one, empty=True) if at < gone else one for at, one in enumerate(rows)]  # one before it has gone too
     return Run(rows, late, pace, measured, max((one.end_min for one in rows), default=0.0))
 
 
