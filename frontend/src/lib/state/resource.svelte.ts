@@ -25,25 +25,31 @@ export class Resource<T, Asked extends unknown[] = []> {
 	/** when the answer that is shown was last seen, where nobody answers now; 0 else */
 	seen = $state(0);
 	#last = 0;
+	#newest: Promise<boolean> = Promise.resolve(false);
 
 	constructor(readonly ask: (...asked: Asked) => Promise<T>) {}
 	/** what is shown may not be of now */
 	get stale(): boolean {
 		return this.value !== null && (this.loading || this.offline || this.problem !== '');
 	}
-	/** Ask; true where this answer is the one that is shown now. */
-	async load(...asked: Asked): Promise<boolean> {
+	/** Ask; done once what is shown is of this ask or of a later one, true where it is. */
+	load(...asked: Asked): Promise<boolean> {
 		const own = ++this.#last;
 		this.loading = true;
+		this.#newest = this.#answered(own, asked);
+		return this.#newest;
+	}
+	async #answered(own: number, asked: Asked): Promise<boolean> {
 		try {
 			const got = await this.ask(...asked);
-			if (own !== this.#last) return false;
+			if (own !== this.#last) return await this.#newest;
 			this.value = got;
 			[this.problem, this.offline, this.seen] = ['', false, 0];
 			return true;
 		} catch (error) {
 			const found = troubleOf(error);
-			if (own === this.#last) [this.problem, this.offline] = [found.offline ? '' : found.words, found.offline];
+			if (own !== this.#last) return await this.#newest;
+			[this.problem, this.offline] = [found.offline ? '' : found.words, found.offline];
 			if (error instanceof Offline && this.value === null) await this.#asSeen(error, own);
 			return false;
 		} finally {
@@ -58,6 +64,7 @@ export class Resource<T, Asked extends unknown[] = []> {
 	/** Forget it; an answer on its way counts no more. */
 	clear(): void {
 		this.#last++;
+		this.#newest = Promise.resolve(false);
 		this.value = null;
 		this.loading = false;
 	}

@@ -14,10 +14,13 @@ describe('what was asked for', () => {
 		const { waiting, ask } = later<string>();
 		const found = new Resource(ask);
 		const [first, second] = [found.load(), found.load()];
+		waiting[0]?.answer('old');
+		const done = first.then((shown) => [shown, found.value]);
+		await Promise.resolve();
+		expect(found.value).toBe(null);
 		waiting[1]?.answer('new');
 		expect(await second).toBe(true);
-		waiting[0]?.answer('old');
-		expect(await first).toBe(false);
+		expect(await done).toEqual([true, 'new']); // whoever asked before waits for it too
 		expect([found.value, found.loading, found.stale]).toEqual(['new', false, false]);
 	});
 	test('a problem keeps what is shown, marked as of before; the next answer clears it', async () => {

@@ -35,7 +35,7 @@ class PourClock:
 
     def iso(self, minute: float) -> str:
         """The same for other programs."""
-        return self.at(minute).isoformat(timespec="minutes")
+        return self.at(minute + 1 / 12000).isoformat(timespec="seconds")
 
 
 def pour_clock(plan: Plan) -> PourClock | None:

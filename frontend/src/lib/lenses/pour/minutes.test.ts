@@ -1,12 +1,18 @@
 /** Times keep the offset they were written in; sizes read as a ticket says them. */
 import { expect, it } from 'vitest';
-import { clockOf, later, saidHere, sameDay, sizes, typedSize, wall } from './minutes';
+import { afterWord, clockOf, later, saidHere, sameDay, sizes, typedSize, wall } from './minutes';
 
 it('steps minutes on the wall, over midnight, and keeps the offset', () => {
 	expect(later('2027-06-17T06:30-04:00', 34)).toBe('2027-06-17T07:04-04:00');
 	expect(later('2027-06-17T23:58:10-04:00', 5)).toBe('2027-06-18T00:03:10-04:00');
 	expect(later('2027-06-17T06:30', -40)).toBe('2027-06-17T05:50');
 	expect(clockOf('2027-06-17T07:04-04:00')).toBe('7:04');
+});
+it('gives every word a second of its own', () => {
+	expect(afterWord('2027-06-17T06:30-04:00', '')).toBe('2027-06-17T06:30-04:00');
+	expect(afterWord('2027-06-17T06:30-04:00', '2027-06-17T06:30-04:00')).toBe('2027-06-17T06:30:01-04:00');
+	expect(afterWord('2027-06-17T06:30:09-04:00', '2027-06-17T06:30:59-04:00')).toBe('2027-06-17T06:31:00-04:00');
+	expect(afterWord('2027-06-17T06:31-04:00', '2027-06-17T06:30:01-04:00')).toBe('2027-06-17T06:31-04:00');
 });
 it('writes a time that reads back as the same moment', () => {
 	const now = new Date(2027, 5, 17, 7, 4, 9);

@@ -17,6 +17,11 @@ export function later(iso: string, minutes: number): string {
 	at.setTime(at.getTime() + minutes * 60_000);
 	return at.toISOString().slice(0, bare.length > 16 ? 19 : 16) + zone;
 }
+/** A second after the word before where it would stand at the same moment or earlier, so that each word has its place. */
+export function afterWord(at: string, before: string): string {
+	if (!before || Date.parse(at) > Date.parse(before)) return at;
+	return later(before.replace(/T(\d\d:\d\d)(?!:)/, 'T$1:00'), 1 / 60);
+}
 /** '7:04' of a time as it is written. */
 export const clockOf = (iso: string): string => `${Number(iso.slice(11, 13))}:${iso.slice(14, 16)}`;
 /** Whether it is the day of the pour here. */

@@ -7,7 +7,7 @@ import type { JobStore } from '../../state/job.svelte';
 import { Resource } from '../../state/resource.svelte';
 import { outbox } from '../../outbox/outbox.svelte';
 import { session } from '../../state/session.svelte';
-import { later, saidHere, sameDay, wall } from './minutes';
+import { afterWord, later, saidHere, sameDay, wall } from './minutes';
 
 const ASK_AGAIN_MS = 20_000;
 const PLAY_MS = 700;
@@ -28,6 +28,8 @@ export class PourData {
 	weighed = $state<number | null>(null);
 	playing = $state.raw<{ at: number; of: number } | null>(null);
 	#timer: ReturnType<typeof setTimeout> | undefined;
+	/** when the last word was said here */
+	#said = '';
 	#play: ReturnType<typeof setTimeout> | undefined;
 
 	constructor(readonly store: JobStore) {
@@ -66,6 +68,12 @@ export class PourData {
 	/** when something is said that is said now */
 	get at(): string {
 		return this.live ? wall(new Date()) : later(this.newest, this.shift);
+	}
+	/** the same for a word that is written down: never at the same second as the one before */
+	#stamp(): string {
+		const before = this.live ? '' : (this.state?.newest_at ?? '');
+		this.#said = afterWord(afterWord(this.at, before), this.#said);
+		return this.#said;
 	}
 	findings(tab: string) {
 		return onTab(this.state?.findings ?? [], tab);
@@ -111,7 +119,7 @@ export class PourData {
 	}
 	/** Keep a record with its own time and look again; whether nothing was wrong with it. */
 	async say(kind: NewRecord['kind'], values: Values, supersedes: string | null = null): Promise<boolean> {
-		const said = kind === 'struck' ? values : { at: this.at, by: session.who, ...values };
+		const said = kind === 'struck' ? values : { at: this.#stamp(), by: session.who, ...values };
 		const got = await addRecord(this.store, kind, said, session.who, supersedes);
 		[this.wrong, this.wrongAt] = isWrong(got) ? [got.words, got.path] : ['', ''];
 		if (!isWrong(got)) {
