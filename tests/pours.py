@@ -4,7 +4,17 @@ from functools import cache
 
 from humble_trowel.core.job import Job
 from humble_trowel.core.pour.day import Said
-from humble_trowel.core.pour.records import ActDone, Front, GaugeRead, Incident, LoadCalled, Ticket
+from humble_trowel.core.pour.records import (
+    ActDone,
+    ActGiven,
+    Front,
+    GaugeRead,
+    Incident,
+    LoadCalled,
+    PlantSaid,
+    Sawn,
+    Ticket,
+)
 from humble_trowel.core.reading.site_records import NO_RECORDS
 from tests.days import day_job, pour
 
@@ -16,6 +26,9 @@ KINDS = {
     GaugeRead: "gauges",
     Incident: "incidents",
     LoadCalled: "calls",
+    PlantSaid: "plant",
+    Sawn: "sawn",
+    ActGiven: "given",
 }
 
 

@@ -30,7 +30,7 @@ def test_the_day_at_a_minute_and_at_its_newest_word(client, house):
     assert first["told"]["acts"][0]["title"] == "Truck 1 in" and first["told"]["acts"][0]["reasons"]
     recorded(client, house, "ticket", {"load": "one", "at": AT, "arrived_at": AT, "m3": "9 yd"})
     after = pour(client, house)
-    assert after["newest_at"] == "2027-06-17T07:00-04:00" and after["told"]["now_text"] == "7:00"
+    assert after["newest_at"] == "2027-06-17T07:00:00-04:00" and after["told"]["now_text"] == "7:00"
     assert after["told"]["trucks"][0]["text"] == "9 yd" and after["told"]["late_text"] == "30 min late"
     assert pour(client, house, "2027-06-17T08:40-04:00")["told"]["trucks"][0]["doubts"][0]["code"] == "ticket-old"
 

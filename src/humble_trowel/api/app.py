@@ -36,6 +36,7 @@ from humble_trowel.api.routes import (
     order,
     papers,
     photos,
+    plant,
     pour,
     readings,
     records,
@@ -69,7 +70,7 @@ REFUSALS = {
     507: "The disk takes no more.",
 }
 ROUTERS = (
-    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, order.router, day.router, gate.router, pour.router, bound.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
+    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, order.router, day.router, gate.router, pour.router, plant.router, bound.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
     rules.router, readings.router, site.router, safe.router,
 )  # fmt: skip
 TITLE = "Humble Trowel"

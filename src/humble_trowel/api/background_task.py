@@ -48,6 +48,7 @@ _BOARDS: TypeAdapter[CutPlanOfJob | None] = TypeAdapter(CutPlanOfJob | None)
 _STEEL: TypeAdapter[list[SizeCut]] = TypeAdapter(list[SizeCut])
 _DAY: TypeAdapter[DayFound | None] = TypeAdapter(DayFound | None)
 SLOW: dict[str, SlowAnswer] = {
+    "day_run": SlowAnswer(lambda one: _DAY.dump_python(one, mode="json"), _DAY.validate_python),
     "day": SlowAnswer(lambda one: _DAY.dump_python(one, mode="json"), _DAY.validate_python),
     "second_way": SlowAnswer(
         lambda one: {"x_mm": one.x_mm.tolist(), "width_mm": one.width_mm, "m3": one.m3.tolist()}, _slices

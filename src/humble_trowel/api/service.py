@@ -38,7 +38,7 @@ from humble_trowel.store.jobs import NoSuchJob, Revision, Unreadable
 
 KEPT_BYTES = 64_000_000
 TRIED_JOBS = 6
-NEED_RECORDS = ("day",)  # answers that the background process works out of records too
+NEED_RECORDS = ("day", "day_run")  # answers that the background process works out of records too
 WAIT_S, SOON_S = 1.0, 0.05
 
 
@@ -235,6 +235,7 @@ class Service:
                 continue
             with_records = name in NEED_RECORDS
             stamp = (job.plan, job.crew, job.earlier) if with_records else (job.plan, job.crew)
+            stamp = (*stamp, job.came_late) if name == "day_run" else stamp
             given = partial(_given, job, with_records=with_records)
             work = self.background.ask(job_id, name, stamp, given)
             self.background.wait(work, wait_s / len(names))

@@ -76,3 +76,39 @@ class WeatherFeed(Protocol):
     def hours(
         self, latitude_deg: float, longitude_deg: float, start: datetime, count: int, issued: datetime
     ) -> list[ForecastLine]: ...
+
+
+PlantFault = Literal["late", "wrong-mix", "loses", "down", "silent"]
+
+
+@dataclass(frozen=True)
+class PlantOrder:
+    """A load as it is asked of a plant. due_at, said_at: ISO with their offset."""
+
+    job: str
+    m3: float
+    strength_mpa: float
+    due_at: str
+    said_at: str
+
+
+@dataclass(frozen=True)
+class PlantReply:
+    """What a plant answers. kind held: it has the order under a number and reads it back; refused: it will not; unknown: it has no such order;
+    silent: nobody answers. who: the name that answered. due_at: when the load is to stand on site, ISO. why: in its own words."""
+
+    kind: Literal["held", "refused", "unknown", "silent"]
+    number: str = ""
+    who: str = ""
+    m3: float | None = None
+    strength_mpa: float | None = None
+    due_at: str = ""
+    why: str = ""
+
+
+class Dispatch(Protocol):
+    """Whoever takes orders at the plant. `order` goes with `ask` so that a stand-in need not remember it; a real one goes by the number."""
+
+    def call(self, order: PlantOrder) -> PlantReply: ...
+
+    def ask(self, number: str, order: PlantOrder, now: str) -> PlantReply: ...

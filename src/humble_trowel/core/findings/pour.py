@@ -18,6 +18,11 @@ KINDS = (
     FindingKind("front-back", "check", "the front was said to lie behind where it was before", "pour", LEFT, False),
     FindingKind("front-two", "check", "two people tapped different fronts at one time", "pour", LEFT, False),
     FindingKind("say-last", "check", "the last truck should have been said", "pour", LEFT, False),
+    FindingKind("call-read-back", "check", "the plant read the last truck back otherwise than it was said", "pour", LEFT, False),
+    FindingKind("call-lost", "check", "the plant knows nothing of the last truck", "pour", LEFT, False),
+    FindingKind("plant-down", "check", "the plant is down, and the last truck does not come", "pour", LEFT, False),
+    FindingKind("plant-late", "check", "the last truck comes later than the plant said", "pour", LEFT, False),
+    FindingKind("saw-late", "check", "joints should have been sawn by now", "pour", ("finish",), False),
     FindingKind("gauge-falls", "check", "what is under pressure in the slab loses it", "pour", NOW, False),
     FindingKind("edge-old", "check", "an edge grows too old before its neighbour comes", "pour", NOW, False),
 )  # fmt: skip

@@ -9,6 +9,7 @@ from humble_trowel.core.errors import InputError
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.job.deciding import DecidingAnswers
 from humble_trowel.core.kept import kept
+from humble_trowel.core.pour_sim.told import DeliveryTold
 from humble_trowel.core.weather.hours import zone_of
 from humble_trowel.core.weather.records import Footprint, SetLesson, WeatherIn
 
@@ -27,7 +28,9 @@ class DayAnswers(DecidingAnswers):
         return self.guarded("day", "The day", self._day, None)
 
     def _day(self) -> DayFound | None:
-        pour = self.planned_pour or self.delivery
+        return self._day_of(self.planned_pour or self.delivery)
+
+    def _day_of(self, pour: DeliveryTold | None) -> DayFound | None:
         if not self.day_asked or pour is None or self.solid is None:
             return None
         try:

@@ -135,12 +135,11 @@ def expected(
         to = min(high, have + max(load - costs.margin_m3, EVEN_M3 * 10))
         share, _ = _mean_between(volume, at, to)
         short += share
-        each = (
-            costs.price_cents_m3 * load
-            + costs.fee_cents(load)
-            + costs.wait_cents
-            + costs.cold_joint_share * costs.cold_joint_cents
-        )
+        trucks = loads_of(
+            load, costs.most_m3, costs.least_m3
+        )  # what is missing beyond one truck takes another, and another wait
+        waits = len(trucks) * (costs.wait_cents + costs.cold_joint_share * costs.cold_joint_cents)
+        each = costs.price_cents_m3 * load + math.fsum(costs.fee_cents(one) for one in trucks) + waits
         cost += share * each + costs.disposal_cents_m3 * _over(volume, at, to, have + load - costs.use_m3)
         at = to
     left = _over(volume, low, high, have)
@@ -161,7 +160,10 @@ def best_order(volume: Volume, costs: Costs) -> Ordered:
 
 
 def last_load(volume: Volume, costs: Costs, firm_m3: float = 0.0) -> Ordered:
-    """What to call at the end: nothing, or one load. volume: still to be placed; firm_m3: in trucks that are bought."""
+    """What to call at the end: nothing, or one load. volume: still to be placed; firm_m3: in trucks that are bought. Where more is missing than a
+    truck holds it is a full one: another follows anyway."""
+    if volume.mean_m3 - firm_m3 > costs.most_m3:
+        return expected(volume, costs.most_m3, costs, [costs.most_m3], firm_m3)
     first, last = math.ceil(costs.least_m3 / costs.step_m3 - EVEN_M3), int(costs.most_m3 / costs.step_m3 + EVEN_M3)
     rows = [expected(volume, 0.0, costs, [], firm_m3)]
     rows += [expected(volume, n * costs.step_m3, costs, [n * costs.step_m3], firm_m3) for n in range(first, last + 1)]

@@ -54,12 +54,14 @@ class Sets:
     spot: XY
     printed: bool
     trowelled: bool
+    cuts: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True)
 class Site:
     """What the list is made of. mesh: ids of parts with mesh. say_by_min: of the last truck, None where none is held; say_text: how much; more: the last one is here, so it is
-    one more. gauged: something is under pressure; read_min: looks at its gauge."""
+    one more. gauged: something is under pressure; read_min: looks at its gauge.
+    sawn: zones in which every joint is."""
 
     clock: PourClock
     floor: Floor
@@ -77,6 +79,7 @@ class Site:
     more: bool
     gauged: bool
     read_min: Sequence[float]
+    sawn: frozenset[str] = frozenset()
 
 
 def act_list(site: Site) -> list[Act]:
@@ -180,5 +183,5 @@ def _finish(site: Site) -> list[Act]:
             rows.append(Act(f"second/{one.zone}", "second", title, one.second_min, why, one.zone, spots, one.parts))
         if one.saw_min is not None:
             until = f"until {site.clock.text(one.saw_until_min)}" if one.saw_until_min is not None else "before it cracks"  # fmt: skip
-            rows.append(Act(f"saw/{one.zone}", "saw", f"Saw {one.name}", one.saw_min, until, one.zone, spots, one.parts))  # fmt: skip
+            rows.append(Act(f"saw/{one.zone}", "saw", f"Saw {one.name}", one.saw_min, until, one.zone, spots, one.parts, "done" if one.zone in site.sawn else "open"))  # fmt: skip
     return rows

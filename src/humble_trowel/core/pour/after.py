@@ -7,6 +7,7 @@ from collections.abc import Sequence
 
 from humble_trowel.core.findings import said_together
 from humble_trowel.core.pour.act_kinds import ACT_KINDS, Reason
+from humble_trowel.core.pour.called import PLANT_WORDS
 from humble_trowel.core.pour.day import PourDay, Said
 from humble_trowel.core.pour.sizes import about, amount, dollars
 from humble_trowel.core.pour.ticket_doubts import charge_cents, over_min
@@ -29,7 +30,7 @@ def after_told(day: PourDay, said: Said, weather: str) -> AfterTold:
         if one.taken
     )
     over = ordered - day.forecast.total.mean_m3
-    rows = sorted(_rows(day, said), key=lambda row: (row.at_min, row.record))
+    rows = sorted([*_rows(day, said), *_later(day, said)], key=lambda row: (row.at_min, row.record))
     people = sorted({row.by for row in rows if row.by})
     return AfterTold(
         done, amount(ordered, units), about(day.placed_m3, units), about(over, units) if done else "", len(here),
@@ -83,6 +84,29 @@ def _rows(day: PourDay, said: Said) -> list[AfterRow]:
             "call",
             record,
         )
+    return rows
+
+
+def _later(day: PourDay, said: Said) -> list[AfterRow]:
+    """What the plant said, joints, who was given what."""
+    clock = day.planned.clock
+    rows: list[AfterRow] = []
+    titles = {one.key: one.title for one in day.acts}
+    names = {one.line.id: one for one in day.cuts}
+
+    def add(at: str, words: str, by: str, kind: str, record: str) -> None:
+        minute = clock.minute(at)
+        rows.append(AfterRow(minute, clock.text(minute), words, by, kind, record))
+
+    for record, word in said.plant:
+        due = f", here {clock.text(clock.minute(word.due_at))}" if word.due_at else ""
+        add(word.at, f"The plant on {word.number}: {PLANT_WORDS[word.says]}{due}", word.by, "plant", record)
+    for record, cut in said.sawn:
+        where = said_together(list(names[cut.joint].zones)) if cut.joint in names else "a joint"
+        add(cut.at, f"{'Cracked before the saw' if cut.cracked else 'Sawn'}: {where}", cut.by, "sawn", record)
+    for record, given in said.given:
+        title = titles.get(given.act, given.act.split("/")[0])
+        add(given.at, f"{title}: {given.to or 'nobody'} does it", given.by, "given", record)
     return rows
 
 

@@ -35,6 +35,10 @@ class PourClock:
 
     def iso(self, minute: float) -> str:
         """The same for other programs."""
+        return self.at(minute).isoformat(timespec="minutes")
+
+    def stamp(self, minute: float) -> str:
+        """The same to the second, as words are written down."""
         return self.at(minute + 1 / 12000).isoformat(timespec="seconds")
 
 

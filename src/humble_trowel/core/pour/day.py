@@ -20,12 +20,24 @@ from humble_trowel.core.pour.act_list import Sets, Standing, Tall, act_list
 from humble_trowel.core.pour.act_list import Site as ActSite
 from humble_trowel.core.pour.acts import Act, Answers, answered, in_turn
 from humble_trowel.core.pour.call import LastCall, last_call
+from humble_trowel.core.pour.called import Called, called_of
 from humble_trowel.core.pour.clock import PourClock
+from humble_trowel.core.pour.cuts import Cut, CutLine, cuts_of, done_in
 from humble_trowel.core.pour.floor import Floor
 from humble_trowel.core.pour.forecast import Forecast, Seen, forecast_of
 from humble_trowel.core.pour.fronts import Stand, counted, stands_of
 from humble_trowel.core.pour.loads import Load, loads_of
-from humble_trowel.core.pour.records import ActDone, Front, GaugeRead, Incident, LoadCalled, Ticket
+from humble_trowel.core.pour.records import (
+    ActDone,
+    ActGiven,
+    Front,
+    GaugeRead,
+    Incident,
+    LoadCalled,
+    PlantSaid,
+    Sawn,
+    Ticket,
+)
 from humble_trowel.core.pour.running import Filling, Run, fillings, run_of
 from humble_trowel.core.pour.sizes import amount
 from humble_trowel.core.pour.ticket_doubts import Asked, LoadDoubt, load_doubts
@@ -67,7 +79,7 @@ class Planned:
     tall: Sequence[Tall]
     gauged: bool
     joints: Sequence[tuple[XY, XY]]
-    sawn: Sequence[tuple[XY, XY]]
+    sawn: Sequence[CutLine]
     planned_min: Sequence[float]
 
 
@@ -82,22 +94,33 @@ class Said:
     incidents: Sequence[tuple[str, Incident]] = ()
     calls: Sequence[tuple[str, LoadCalled]] = ()
     orders: Sequence[tuple[str, OrderCalled]] = ()
+    plant: Sequence[tuple[str, PlantSaid]] = ()
+    sawn: Sequence[tuple[str, Sawn]] = ()
+    given: Sequence[tuple[str, ActGiven]] = ()
 
     @property
     def any(self) -> bool:
         """Whether anything was."""
-        return any((self.tickets, self.fronts, self.acts, self.gauges, self.incidents, self.calls))
+        return any(self._groups)
+
+    @property
+    def _groups(self) -> tuple[Sequence[tuple[str, Any]], ...]:
+        return (self.tickets, self.fronts, self.acts, self.gauges, self.incidents, self.calls, self.plant, self.sawn, self.given)  # fmt: skip
+
+    @property
+    def people(self) -> set[str]:
+        """Who wrote it down."""
+        return {one.by for own in self._groups for _, one in own if one.by}
 
     def newest(self, clock: PourClock) -> float | None:
         """The minute of the last word; None where nothing was said."""
-        groups: tuple[Sequence[tuple[str, Any]], ...] = (self.tickets, self.fronts, self.acts, self.gauges, self.incidents, self.calls)  # fmt: skip
-        return max((clock.minute(one.at) for own in groups for _, one in own), default=None)
+        return max((clock.minute(one.at) for own in self._groups for _, one in own), default=None)
 
 
 @dataclass(frozen=True)
 class PourDay:
     """All of it at a minute. run: with the last load as it was said, or as it is best. stands: every word of the front, counts: those that still
-    count. call: None where nothing is left to say. said: the last load as it was called, with its record."""
+    count. call: None where nothing is left to say. called: the last load as it stands now. cuts: joints that are sawn. given: who does an act, by its key."""
 
     now_min: float
     loads: list[Load]
@@ -107,12 +130,14 @@ class PourDay:
     counts: list[Stand]
     forecast: Forecast
     call: LastCall
-    said: tuple[str, LoadCalled] | None
+    called: Called | None
     acts: list[Act]
     turn: list[Act]
     load_doubts: list[LoadDoubt]
     trouble: list[Open]
     sets: list[Sets]
+    cuts: list[Cut]
+    given: dict[str, str]
     placed_m3: float
     planned: Planned
 
@@ -121,18 +146,19 @@ def pour_day(planned: Planned, said: Said, now_min: float, sets_of: SetsOf = no_
     """The day at a minute. sets_of: when zones are worked, of a run."""
     clock = planned.clock
     loads = loads_of(planned.plan, planned.ways, clock, said.tickets)
-    called = _newest_call(clock, said)
+    called = called_of(planned.plan, clock, said.calls, said.plant)
     trouble = open_trouble(clock, said.incidents)
     late = max((one.minutes or 0.0 for one in trouble if one.what in ("late", "plant")), default=0.0)
     ordered = _ordered(planned, said)
     firm = list(ordered[:-1]) if planned.held and len(ordered) > 1 else list(ordered)
-    last = None if called is None or called[1].answer == "refused" else called[1].m3
+    last = called.m3 if called is not None else None
+    due = called.due_min if called is not None else None
     sure = firm if last is None else [*firm, *([last] if last > 0 else [])]
-    run = run_of(planned.pour, sure, loads, now_min, late)
+    run = run_of(planned.pour, sure, loads, now_min, late, due)
     stands = stands_of(planned.floor, clock, said.fronts)
     counts = counted(stands)
     forecast = forecast_of(
-        planned.site, planned.belief, planned.doubts, planned.order, planned.floor.drawn_m3, _seen(planned, loads, run, counts)
+        planned.site, planned.belief, planned.doubts, planned.order, planned.floor.drawn_m3, seen_of(planned, loads, run, counts)
     )  # fmt: skip
     firm_m3 = math.fsum(one.m3 for one in run.loads)
     here = last is not None and sum(one.taken for one in loads) >= len(sure)  # the last one came: any more is one more
@@ -144,30 +170,33 @@ def pour_day(planned: Planned, said: Said, now_min: float, sets_of: SetsOf = no_
     whole = sure if last is not None or not planned.held else [*firm, call.best.m3 or ordered[-1]]
     if last is None and call.best.m3 > 0 and not planned.held:
         whole = [*whole, call.best.m3]
-    run = run_of(planned.pour, whole, loads, now_min, late)
+    run = run_of(planned.pour, whole, loads, now_min, late, due)
     placed = forecast.placed_m3
     filled = fillings(planned.floor, run, counts, placed, forecast.left.mean_m3)
     sets = sets_of(run, filled)
-    done = all(one.full for one in filled) if filled else False
-    open_call = not done and (planned.held or call.best.m3 > 0)
+    cuts = cuts_of(clock, planned.sawn, sets, said.sawn)
+    open_call = not (filled and all(one.full for one in filled)) and (planned.held or call.best.m3 > 0)
     acts = act_list(
         ActSite(
             clock, planned.floor, run, filled, loads, planned.mesh, planned.set_in, planned.tall, sets,
             bool(counts) and counts[-1].trench_share > 1 - EVEN, call.say_by_min if open_call or last is not None else None,
             amount(call.best.m3, planned.plan.units) if call.best.m3 else "none", last is not None and not (here and call.best.m3 > 0), here, planned.gauged, [clock.minute(one.at) for _, one in said.gauges],
+            frozenset(one.zone for one in sets if done_in(cuts, one)),
         )
     )  # fmt: skip
     rows = answered(clock, acts, Answers.of(clock, said.acts), now_min)
     asked = Asked(planned.plan, planned.ways, planned.thin_mm, planned.air_c)
     return PourDay(
         now_min, loads, run, filled, stands, counts, forecast, call, called, rows, in_turn(rows, now_min),
-        load_doubts(asked, loads, run, now_min), trouble, sets, run.placed_m3(now_min), planned,
+        load_doubts(asked, loads, run, now_min), trouble, sets, cuts, _given(clock, said),
+        run.placed_m3(now_min), planned,
     )  # fmt: skip
 
 
-def _newest_call(clock: PourClock, said: Said) -> tuple[str, LoadCalled] | None:
-    rows = sorted(said.calls, key=lambda row: (clock.minute(row[1].at), row[0]))
-    return rows[-1] if rows else None
+def _given(clock: PourClock, said: Said) -> dict[str, str]:
+    """Who does an act: the newest word of each."""
+    ordered = sorted(said.given, key=lambda row: (clock.minute(row[1].at), row[0]))
+    return {one.act: one.to for _, one in ordered}
 
 
 def _ordered(planned: Planned, said: Said) -> tuple[float, ...]:
@@ -181,7 +210,7 @@ def _needed(run: Run, firm: int) -> float:
     return max((one.end_min for one in run.loads[:firm]), default=0.0)
 
 
-def _seen(planned: Planned, loads: Sequence[Load], run: Run, counts: Sequence[Stand]) -> list[Seen]:
+def seen_of(planned: Planned, loads: Sequence[Load], run: Run, counts: Sequence[Stand]) -> list[Seen]:
     """What was out of the drums at every word of the front."""
     place = {one.load: at for at, one in enumerate(run.loads) if one.load}
     before = [0.0, *accumulate(one.m3 for one in run.loads)]

@@ -13,12 +13,13 @@ from humble_trowel.core.pour.sizes import amount
 TWO_MIN, TWO_SHARE = 5.0, 0.05
 FALLS_SHARE = 0.1
 SHORT_SHARE = 0.2
+LATE_MIN = 5.0
 
 
 def pour_doubts_now(day: PourDay, gauges: Sequence[GaugeRead] = ()) -> list[Finding]:
     """Doubts about loads, the front, the last call, the gauge and edges."""
     rows = [finding(one.code, f"pour.loads.{one.load}", one.words, one.remedy, one.source) for one in day.load_doubts]
-    return [*rows, *_fronts(day), *_last(day), *_gauge(day, gauges), *_edges(day)]
+    return [*rows, *_fronts(day), *_last(day), *_plant(day), *_cuts(day), *_gauge(day, gauges), *_edges(day)]
 
 
 def _fronts(day: PourDay) -> list[Finding]:
@@ -41,6 +42,42 @@ def _last(day: PourDay) -> list[Finding]:
     size = amount(call.best.m3, units)
     words = f"The last truck should have been said at {day.planned.clock.text(call.say_by_min)}: {size}. Said now, the crew stands about {call.stands_min:.0f} minutes."
     return [finding("say-last", "pour.call", words, "Say it now.", "last-load")]
+
+
+def _plant(day: PourDay) -> list[Finding]:
+    """What the plant makes of the last call."""
+    one, clock = day.called, day.planned.clock
+    if one is None:
+        return []
+    if one.wrong:
+        words = f"The plant read the last truck back as {one.wrong}."
+        return [finding("call-read-back", "pour.call", words, "Say it again, and have it read back.", "last-load")]
+    if one.state == "lost":
+        words = f"The plant knows nothing of order {one.said.number}."
+        return [finding("call-lost", "pour.call", words, "Say it again now, and ask for a name.", "last-load")]
+    if one.state == "down":
+        return [finding("plant-down", "pour.call", "The plant is down: the last truck does not come.", "Ring the next plant; Trouble says where the pour may stop.", "last-load")]  # fmt: skip
+    here = any(load.n >= len(day.run.loads) for load in day.loads if load.taken)
+    if one.late_min > LATE_MIN and one.due_min is not None and not here:
+        words = f"The last truck comes at {clock.text(one.due_min)}, {one.late_min:.0f} minutes later than it was said."
+        return [
+            finding(
+                "plant-late", "pour.call", words, "Keep the edge that waits wet, and vibrate into it.", "cold-joint"
+            )
+        ]
+    return []
+
+
+def _cuts(day: PourDay) -> list[Finding]:
+    """Joints that should be sawn by now."""
+    late = [
+        one for one in day.cuts if one.sawn_min is None and one.until_min is not None and one.until_min < day.now_min
+    ]
+    if not late:
+        return []
+    until = day.planned.clock.text(min(one.until_min for one in late if one.until_min is not None))
+    words = f"{len(late)} {'joints' if len(late) > 1 else 'joint'} should have been sawn by {until}."
+    return [finding("saw-late", "pour.cuts", words, "Saw now, and look for cracks first: no cut beside a crack.", "set-clock")]  # fmt: skip
 
 
 def _gauge(day: PourDay, gauges: Sequence[GaugeRead]) -> list[Finding]:

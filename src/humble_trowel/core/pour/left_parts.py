@@ -37,7 +37,8 @@ class ChoiceTold:
 
 @dataclass(frozen=True)
 class LeftTold:
-    """How much is left. needs_m3: what the last truck must bring in each of twenty pours. depth_*: on the average, as placed and as drawn."""
+    """How much is left. needs_m3: what the last truck must bring in each of twenty pours. depth_*: on the average, as placed and as drawn.
+    answer: held, refused, lost or down; number: the plant's for it; due_text: when it is to stand here; wrong: how it was read back otherwise."""
 
     drawn_text: str
     placed_m3: float
@@ -70,6 +71,10 @@ class LeftTold:
     heard_by: str
     said_at_text: str
     answer: str
+    number: str
+    due_text: str
+    late_min: float
+    wrong: str
     record: str
     causes: list[CauseTold]
     held: bool

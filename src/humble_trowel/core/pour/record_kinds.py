@@ -7,7 +7,18 @@ from datetime import UTC, datetime
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.pour.act_kinds import ACT_KINDS
-from humble_trowel.core.pour.records import ActDone, Front, GaugeRead, Incident, LoadCalled, Ticket
+from humble_trowel.core.pour.called import PLANT_WORDS
+from humble_trowel.core.pour.records import (
+    ActDone,
+    ActGiven,
+    Front,
+    GaugeRead,
+    Incident,
+    LoadCalled,
+    PlantSaid,
+    Sawn,
+    Ticket,
+)
 from humble_trowel.core.pour.sizes import amount
 from humble_trowel.core.pour.trouble import PLANS
 from humble_trowel.core.pour_sim.parts import OUTSIDE_MM, on_floor
@@ -165,4 +176,62 @@ class LoadCalledKind(RecordKind[LoadCalled]):
         return [format_ordered(values.m3, units)]
 
 
-POUR_RECORDS = (TicketKind(), FrontKind(), GaugeReadKind(), ActDoneKind(), IncidentKind(), LoadCalledKind())
+class PlantSaidKind(RecordKind[PlantSaid]):
+    """What the plant says of an order."""
+
+    name = "plant_said"
+    values = PlantSaid
+
+    def resolved(self, values: PlantSaid, plan: Plan) -> PlantSaid:
+        return values
+
+    def sentence(self, job: JobSoFar, values: PlantSaid) -> str:
+        due = f", here {values.due_at[11:16]}" if values.due_at else ""
+        return f"The plant on {values.number}: {PLANT_WORDS[values.says]}{due}."
+
+
+class SawnKind(RecordKind[Sawn]):
+    """A joint is sawn."""
+
+    name = "sawn"
+    values = Sawn
+
+    def pictures(self, values: Sawn) -> tuple[str, ...]:
+        return (values.photo,) if values.photo else ()
+
+    def check(self, job: JobSoFar, values: Sawn) -> None:
+        if all(one.id != values.joint for one in job.plan.joints.lines):
+            raise InputError("That joint is not on the plan any more. Press another one.", "joint")
+
+    def sentence(self, job: JobSoFar, values: Sawn) -> str:
+        return f"{values.at[11:16]}: {'a crack was faster' if values.cracked else 'sawn'}."
+
+
+class ActGivenKind(RecordKind[ActGiven]):
+    """Who does an act."""
+
+    name = "given"
+    values = ActGiven
+
+    def resolved(self, values: ActGiven, plan: Plan) -> ActGiven:
+        return values
+
+    def check(self, job: JobSoFar, values: ActGiven) -> None:
+        if values.act.split("/")[0] not in ACT_KINDS:
+            raise InputError("There is no such act.", "act")
+
+    def sentence(self, job: JobSoFar, values: ActGiven) -> str:
+        return f"{values.to} does it." if values.to else "Nobody has it now."
+
+
+POUR_RECORDS = (
+    TicketKind(),
+    FrontKind(),
+    GaugeReadKind(),
+    ActDoneKind(),
+    IncidentKind(),
+    LoadCalledKind(),
+    PlantSaidKind(),
+    SawnKind(),
+    ActGivenKind(),
+)

@@ -17,6 +17,7 @@ Who = Annotated[str, Field(max_length=80)]
 How = Literal["done", "put-off", "cannot"]
 Trouble = Literal["blowout", "rain", "late", "pump", "plant", "gauge", "cold-joint", "alone", "other"]
 Answer = Literal["held", "refused"]
+PlantWord = Literal["coming", "late", "lost", "down"]
 
 
 class Ticket(Model):
@@ -106,7 +107,8 @@ class Incident(Model):
 
 
 class LoadCalled(Model):
-    """The last load as it was said to the plant. m3: none where no more is wanted. answer: whether the plant took it; heard_by read it back."""
+    """The last load as it was said to the plant. m3: none where no more is wanted. answer: whether the plant took it; heard_by read it back.
+    number: the plant's name for it, '' where it was said by telephone; due_at: when it is to stand here; back_m3, back_mpa: as it was read back."""
 
     at: When
     m3: Annotated[Volume, Field(ge=0)]
@@ -114,6 +116,42 @@ class LoadCalled(Model):
     heard_by: Who = ""
     by: Who = ""
     words: Note = ""
+    number: Annotated[str, Field(max_length=40)] = ""
+    due_at: When | None = None
+    back_m3: Annotated[Volume, Field(ge=0)] | None = None
+    back_mpa: Strength | None = None
 
 
-DAY_KINDS: frozenset[type[Model]] = frozenset((Ticket, Front, GaugeRead, ActDone, Incident, LoadCalled))
+class PlantSaid(Model):
+    """What the plant says of an order that it was given, by its number. due_at: when it now stands here."""
+
+    number: Annotated[str, Field(min_length=1, max_length=40)]
+    at: When
+    says: PlantWord
+    due_at: When | None = None
+    words: Note = ""
+    by: Who = ""
+
+
+class Sawn(Model):
+    """A joint is sawn, or a crack was faster."""
+
+    joint: Id
+    at: When
+    cracked: StrictBool = False
+    photo: PhotoId | None = None
+    by: Who = ""
+
+
+class ActGiven(Model):
+    """An act is given to somebody; '' takes it back."""
+
+    act: ActKey
+    to: Who
+    at: When
+    by: Who = ""
+
+
+DAY_KINDS: frozenset[type[Model]] = frozenset(
+    (Ticket, Front, GaugeRead, ActDone, Incident, LoadCalled, PlantSaid, Sawn, ActGiven)
+)

@@ -81,8 +81,11 @@ class Run:
         return None
 
 
-def run_of(pour: Pour, planned_m3: Sequence[float], loads: Sequence[Load], now_min: float, more_late_min: float) -> Run:
-    """pour: as planned. planned_m3: every load that is sure to come. more_late_min: by which the next one is said to be late."""
+def run_of(
+    pour: Pour, planned_m3: Sequence[float], loads: Sequence[Load], now_min: float, more_late_min: float, due_min: float | None = None
+) -> Run:  # fmt: skip
+    """pour: as planned. planned_m3: every load that is sure to come. more_late_min: by which the next one is said to be late; due_min: when the
+    plant has the last of them stand here, None where it did not say."""
     taken = [one for one in loads if one.taken]
     own = pour.loads
     asked = order_min(_as_many(pour, max(len(planned_m3), len(taken))))
@@ -104,6 +107,8 @@ def run_of(pour: Pour, planned_m3: Sequence[float], loads: Sequence[Load], now_m
             if at >= own.fleet:
                 batch = max(batch, rows[at - own.fleet].leave_min + own.back_min)
             arrive = max(batch + own.batch_min + own.travel_min, now_min)
+            if due_min is not None and at == len(planned_m3) - 1:
+                arrive = max(arrive, due_min)
             batch = max(batch, arrive - own.batch_min - own.travel_min)
             late = max(0.0, arrive - planned)
         place = max(arrive, rows[at - own.places].leave_min) if at >= own.places else arrive

@@ -14,6 +14,7 @@ from humble_trowel.core.geometry.zones import Cell
 from humble_trowel.core.heat.hydration import SetTimes
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.pour.act_list import Sets
+from humble_trowel.core.pour.cuts import CutLine
 from humble_trowel.core.pour.floor import Floor
 from humble_trowel.core.pour.running import Filling, Run
 
@@ -38,7 +39,7 @@ class ZoneSets:
     """The zones of a slab. planned_min: when each load was to be batched; found: the day, None where it is not worked out."""
 
     def __init__(
-        self, plan: Plan, cells: Sequence[Cell], floor: Floor, sawn: Sequence[tuple[XY, XY]], mix: SetTimes, planned_min: Sequence[float],
+        self, plan: Plan, cells: Sequence[Cell], floor: Floor, sawn: Sequence[CutLine], mix: SetTimes, planned_min: Sequence[float],
         found: DayFound | None, saw: str,
     ) -> None:  # fmt: skip
         self._plan, self._cells, self._mix, self._planned, self._found, self._saw = (
@@ -50,7 +51,7 @@ class ZoneSets:
             saw,
         )
         self._parts = [parts_in(floor, cell) for cell in cells]
-        self._cut = [any(_crosses(cell, line) for line in sawn) for cell in cells]
+        self._cuts = [tuple(line.id for line in sawn if _crosses(cell, (line.start, line.end))) for cell in cells]
 
     def __call__(self, run: Run, filled: Sequence[Filling]) -> list[Sets]:
         """As the trucks run."""
@@ -63,7 +64,7 @@ class ZoneSets:
             times = self._by_clock(clock, run, at) if clock else self._by_mix(run, own)
             printed = self._found is not None and any(one.zone == zone.id for one in self._found.prints)
             rows.append(
-                Sets(zone.id, cell.name, *times, self._parts[at], (spot.x, spot.y), printed, self._plan.mix.finish == "trowelled")
+                Sets(zone.id, cell.name, *times, self._parts[at], (spot.x, spot.y), printed, self._plan.mix.finish == "trowelled", self._cuts[at])
             )  # fmt: skip
         return rows
 
@@ -82,7 +83,7 @@ class ZoneSets:
         opens, shuts = minute(row.early_saw if early else row.saw_from), minute(row.saw_until)
         dries = next((one for one in self._found.drying if one.zone == row.zone), None)
         dry = (dries.spans_h[0][0] - start) * 60 if dries and dries.spans_h else None
-        sawn = opens if self._cut[at] else None
+        sawn = opens if self._cuts[at] else None
         return first, _between(first, final), final, sawn, shuts if sawn is not None else None, dry
 
     def _by_mix(self, run: Run, own: Sequence[Filling]) -> Times:

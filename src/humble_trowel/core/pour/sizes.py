@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from humble_trowel.core.units import M3_PER_YD3, Units, format_ordered, say_depth
+from humble_trowel.core.units import M3_PER_YD3, MPA_PER_PSI, Units, format_ordered, say_depth
 
 
 def amount(m3: float, units: Units) -> str:
@@ -31,3 +31,8 @@ def depth(mm: float, units: Units) -> str:
 def dollars(cents: float) -> str:
     """'$25'."""
     return f"{'−' if cents < -50 else ''}${abs(cents) / 100:,.0f}"
+
+
+def strength(mpa: float, units: Units) -> str:
+    """As it is ordered: 4,000 psi, 28 MPa."""
+    return f"{mpa:.0f} MPa" if units == "mm" else f"{round(mpa / MPA_PER_PSI / 10) * 10:,} psi"

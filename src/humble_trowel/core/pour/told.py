@@ -14,7 +14,9 @@ from humble_trowel.core.pour.day import PourDay, Said
 from humble_trowel.core.pour.loads import Load
 from humble_trowel.core.pour.running import Running
 from humble_trowel.core.pour.sizes import about, amount, dollars
+from humble_trowel.core.pour.sun_now import SunNow
 from humble_trowel.core.pour.ticket_doubts import age_min, charge_cents, over_min
+from humble_trowel.core.pour.told_finish import cuts_told, sun_told, zones_told
 from humble_trowel.core.pour.told_left import left_told
 from humble_trowel.core.pour.told_parts import (
     ActTold,
@@ -27,7 +29,6 @@ from humble_trowel.core.pour.told_parts import (
     StripNow,
     TroubleTold,
     TruckNow,
-    ZoneNow,
 )
 from humble_trowel.core.pour.trouble import PLANS, stops
 from humble_trowel.core.sources import words_in
@@ -37,8 +38,8 @@ NEXT, PAST, STOPS = 60, 40, 3
 LATE_MIN = 2.0
 
 
-def pour_told(day: PourDay, said: Said, weather: str, mix_text: str) -> PourTold:
-    """All of it. weather: in a line; mix_text: as it was ordered."""
+def pour_told(day: PourDay, said: Said, weather: str, mix_text: str, sun: SunNow | None) -> PourTold:
+    """All of it. weather: in a line; mix_text: as it was ordered. sun: None where nobody knows where it stands."""
     clock, plan = day.planned.clock, day.planned.plan
     late = day.run.late_min
     ring = plan.order.ring
@@ -49,11 +50,17 @@ def pour_told(day: PourDay, said: Said, weather: str, mix_text: str) -> PourTold
         day=f"{start:%a} {start.day} {start:%b}", late_text=f"{late:.0f} min late" if late >= LATE_MIN else "",
         acts=[act_told(day, one) for one in day.turn[:NEXT]],
         past=[act_told(day, one) for one in reversed(day.acts) if not one.open and one.said_min is not None][:PAST],
-        strips=_strips(day), fronts=_fronts(day), trucks=_trucks(day), sent_back=_sent(day), left=left_told(day), zones=_zones(day),
+        strips=_strips(day), fronts=_fronts(day), trucks=_trucks(day), sent_back=_sent(day), left=left_told(day), zones=zones_told(day, sun), cuts=cuts_told(day),
+        sun=sun_told(sun, plan.site.north_deg) if sun else None, crew=_crew(day, said),
         trouble=_trouble(day), stops=_stops(day), after=after_told(day, said, weather),
         gauge=[(minute, clock.text(minute), _pressure(one.pressure_kpa, plan.units)) for minute, one in read], gauged=day.planned.gauged,
         mix_text=mix_text, ring=ring.name if ring else "", phone=ring.phone if ring else "",
     )  # fmt: skip
+
+
+def _crew(day: PourDay, said: Said) -> list[str]:
+    """Everybody who said something, or was given something."""
+    return sorted({name for name in (*said.people, *day.given.values()) if name})
 
 
 def _pressure(kpa: float, units: str) -> str:
@@ -66,7 +73,7 @@ def act_told(day: PourDay, one: Act) -> ActTold:
     return ActTold(
         one.key, one.kind, one.title, one.at_min, clock.text(one.at_min), day.now_min - one.at_min, one.why, kind.done, kind.waits, kind.cost,
         kind.caution, kind.says, one.of, list(one.spots), list(one.parts), one.state, clock.text(one.was_min) if one.was_min is not None else "",
-        clock.text(one.said_min) if one.said_min is not None else "", one.by, one.reason, one.record,
+        clock.text(one.said_min) if one.said_min is not None else "", one.by, one.reason, one.record, day.given.get(one.key, ""),
         [ReasonTold(row.key, row.words, row.follows) for row in kind.reasons],
     )  # fmt: skip
 
@@ -137,7 +144,7 @@ def _truck(day: PourDay, one: Running, load: Load | None) -> TruckNow:
         for row in day.load_doubts
         if load and row.load == load.id
     ]
-    held = planned.held and not load and one is day.run.loads[-1] and (day.said is None or day.said[1].answer != "held")
+    held = planned.held and not load and one is day.run.loads[-1] and (day.called is None or day.called.m3 is None)
     return TruckNow(
         one.n, one.load, one.m3, amount(one.m3, units), one.said, held, one.here, one.empty, one.batch_min, one.arrive_min, one.unload_min,
         one.end_min, clock.text(one.arrive_min), clock.text(one.batch_min), clock.text(one.end_min), load.batch_guessed if load else True, age,
@@ -174,26 +181,6 @@ def _sent(day: PourDay) -> list[SentBack]:
         for one in day.loads
         if not one.taken
     ]  # fmt: skip
-
-
-def _zones(day: PourDay) -> list[ZoneNow]:
-    clock = day.planned.clock
-    full = {one.id for one in day.fillings if one.full}
-
-    def text(minute: float | None) -> str:
-        return "" if minute is None else clock.text(minute)
-
-    rows = []
-    for one in day.sets:
-        left = None if one.saw_until_min is None else one.saw_until_min - day.now_min
-        rows.append(
-            ZoneNow(
-                one.zone, one.name, one.spot, text(one.float_min), text(one.second_min), text(one.final_min), text(one.saw_min),
-                text(one.saw_until_min), left, text(one.dries_from_min), one.float_min, one.final_min, one.printed,
-                bool(one.parts) and all(part in full for part in one.parts),
-            )
-        )  # fmt: skip
-    return rows
 
 
 def _trouble(day: PourDay) -> list[TroubleTold]:

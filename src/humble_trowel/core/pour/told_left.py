@@ -19,7 +19,8 @@ def left_told(day: PourDay) -> LeftTold:
     units, clock, costs = planned.plan.units, planned.clock, planned.costs
     stand = day.counts[-1] if day.counts else None
     done_m2 = stand.area_m2 if stand else 0.0
-    said = day.said
+    called = day.called
+    said = called.said if called else None
     best = call.best
     return LeftTold(
         drawn_text=about(forecast.drawn_m3, units), placed_m3=day.placed_m3, placed_text=about(day.placed_m3, units),
@@ -31,9 +32,11 @@ def left_told(day: PourDay) -> LeftTold:
         step_m3=costs.step_m3, least_m3=costs.least_m3, most_m3=costs.most_m3,
         choices=[_choice(day, at) for at in range(len(call.choices))], best_m3=best.m3, best_text=amount(best.m3, units) if best.m3 else "none",
         short_of=best.short_of, say_by_min=call.say_by_min, say_by_text=clock.text(call.say_by_min), stands_min=call.stands_min,
-        said_m3=said[1].m3 if said else None, said_text=amount(said[1].m3, units) if said and said[1].m3 else "none" if said else "",
-        said_by=said[1].by if said else "", heard_by=said[1].heard_by if said else "",
-        said_at_text=clock.text(clock.minute(said[1].at)) if said else "", answer=said[1].answer if said else "", record=said[0] if said else "",
+        said_m3=said.m3 if said else None, said_text=amount(said.m3, units) if said and said.m3 else "none" if said else "",
+        said_by=said.by if said else "", heard_by=said.heard_by if said else "",
+        said_at_text=clock.text(clock.minute(said.at)) if said else "", answer=called.state if called else "", number=said.number if said else "",
+        due_text="" if called is None or called.due_min is None else clock.text(called.due_min), late_min=called.late_min if called else 0.0,
+        wrong=called.wrong if called else "", record=called.record if called else "",
         causes=_causes(day), held=planned.held,
     )  # fmt: skip
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from humble_trowel.core.geometry.polygon import XY
+from humble_trowel.core.pour.finish_parts import CutNow, SunTold, ZoneNow
 from humble_trowel.core.pour.left_parts import LeftTold
 
 
@@ -20,7 +21,7 @@ class ReasonTold:
 @dataclass(frozen=True)
 class ActTold:
     """An act. done: the press that says so. late_min: since it was due, less than nothing before. says: the record that says it done: ticket, front,
-    gauge, load_called, or '' for its own. was_text: as it was before it was put off."""
+    gauge, load_called, or '' for its own. was_text: as it was before it was put off. to: who does it, '' where nobody said."""
 
     key: str
     kind: str
@@ -43,6 +44,7 @@ class ActTold:
     by: str
     reason: str
     record: str
+    to: str
     reasons: list[ReasonTold]
 
 
@@ -138,26 +140,6 @@ class SentBack:
 
 
 @dataclass(frozen=True)
-class ZoneNow:
-    """A zone and when it is worked; '' where it does not come about, or nobody knows."""
-
-    zone: str
-    name: str
-    at: XY
-    float_text: str
-    second_text: str
-    final_text: str
-    saw_text: str
-    saw_until_text: str
-    saw_left_min: float | None
-    dries_text: str
-    float_min: float | None
-    final_min: float | None
-    printed: bool
-    full: bool
-
-
-@dataclass(frozen=True)
 class StopTold:
     """Where the pour may stop. to_it_text: still to be placed up to it; rest_text: for another day."""
 
@@ -218,7 +200,7 @@ class AfterTold:
 
 @dataclass(frozen=True)
 class PourTold:
-    """All of it at a minute."""
+    """All of it at a minute. crew: who said something so far, or was given something."""
 
     now_min: float
     now_text: str
@@ -234,6 +216,9 @@ class PourTold:
     sent_back: list[SentBack]
     left: LeftTold
     zones: list[ZoneNow]
+    cuts: list[CutNow]
+    sun: SunTold | None
+    crew: list[str]
     trouble: list[TroubleTold]
     stops: list[StopTold]
     after: AfterTold

@@ -17,6 +17,7 @@ from humble_trowel.core.pour.records import Incident
 
 LEAST_JOINT_MM = 300.0
 DOWEL_EVERY_MM = 304.8
+LEAST_SHARE, SQUARE_SHARE = 0.02, 0.2
 
 
 @dataclass(frozen=True)
@@ -105,7 +106,7 @@ class Stop:
 
 
 def stops(floor: Floor, shares: Sequence[float], joints: Sequence[tuple[XY, XY]], scale: float) -> list[Stop]:
-    """Where it may stop, the nearest first: along the borders of strips that come next, on drawn joints before all others. shares: of each part that
+    """Where it may stop, the nearest first: along the borders of strips that come next, square across the front, on drawn joints before all others. shares: of each part that
     is full. scale: what concrete takes over what is drawn."""
     rows: list[Stop] = []
     need = [one.slab_m3 + one.trench_m3 for one in floor.parts]
@@ -122,8 +123,54 @@ def stops(floor: Floor, shares: Sequence[float], joints: Sequence[tuple[XY, XY]]
         name = f"between {floor.parts[count - 1].name} and {floor.parts[count].name}"
         rest = math.fsum(need[count:]) * scale
         rows.append(Stop(line, size, drawn, name, max(1, int(size / DOWEL_EVERY_MM)), (behind - placed) * scale, rest))
+    rows += _across(floor, shares, joints, (placed, scale))
     ahead = [one for one in rows if one.to_it_m3 >= -0.02 * floor.drawn_m3]
     return sorted(ahead, key=lambda one: (one.to_it_m3 - (0.5 if one.drawn else 0.0), one.name))
+
+
+def _across(
+    floor: Floor, shares: Sequence[float], joints: Sequence[tuple[XY, XY]], so_far: tuple[float, float]
+) -> list[Stop]:
+    """Square across a strip: where its front stands, and along drawn joints that cross it farther on. so_far: (placed m3, scale)."""
+    placed, scale = so_far
+    whole = math.fsum(one.slab_m3 + one.trench_m3 for one in floor.parts)
+    rows, before = [], 0.0
+    for at, (share, part) in enumerate(zip(shares, floor.parts, strict=True)):
+        need = part.slab_m3 + part.trench_m3
+        here = [(share, None)] if LEAST_SHARE < share < 1 - LEAST_SHARE else []
+        for cut, joint in [*here, *_crossing(floor, at, share, joints)]:
+            lines = [[*joint]] if joint is not None else floor.line(at, floor.spot_at(at, cut))
+            line = max(lines, key=lambda one: math.dist(one[0], one[-1]), default=None)
+            if line is None or math.dist(line[0], line[-1]) < LEAST_JOINT_MM:
+                continue
+            size, full = math.dist(line[0], line[-1]), before + need * cut
+            name = f"across {part.name}, {'on its joint' if joint is not None else 'where the front stands'}"
+            rows.append(Stop((line[0], line[-1]), size, joint is not None, name, max(1, int(size / DOWEL_EVERY_MM)), (full - placed) * scale, (whole - full) * scale))  # fmt: skip
+        before += need
+    return rows
+
+
+def _crossing(
+    floor: Floor, at: int, share: float, joints: Sequence[tuple[XY, XY]]
+) -> list[tuple[float, tuple[XY, XY]]]:
+    """(share of a strip that is full up to it, what of it lies in the strip) of joints that cross it square, before its front."""
+    if share > 1 - LEAST_SHARE:
+        return []
+    rows, (x, y) = [], floor.parts[at].part.way
+    for (ax, ay), (bx, by) in joints:
+        size = math.dist((ax, ay), (bx, by))
+        if size <= 0 or abs((bx - ax) * x + (by - ay) * y) > SQUARE_SHARE * size:
+            continue
+        inside = floor.parts[at].region.intersection(LineString([(ax, ay), (bx, by)]))
+        own = max(getattr(inside, "geoms", [inside]), key=lambda one: float(one.length))
+        if own.geom_type != "LineString" or own.length < LEAST_JOINT_MM:
+            continue
+        ends = [(float(px), float(py)) for px, py, *_ in own.coords]
+        middle = ((ends[0][0] + ends[-1][0]) / 2, (ends[0][1] + ends[-1][1]) / 2)
+        cut = floor.behind(at, middle)
+        if max(share, LEAST_SHARE) < cut < 1 - LEAST_SHARE:
+            rows.append((cut, (ends[0], ends[-1])))
+    return rows
 
 
 def _border(before: BaseGeometry, after: BaseGeometry) -> tuple[XY, XY] | None:
