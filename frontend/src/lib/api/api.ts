@@ -67,6 +67,11 @@ export const api = {
 	order: (id: string, body: Posted<'/api/jobs/{job_id}/order'>) => request('post', `${JOB}/order`, { ...of(id), body }),
 	day: (id: string, body: Posted<'/api/jobs/{job_id}/day'>) => request('post', `${JOB}/day`, { ...of(id), body }),
 	pour: (id: string, at: string | null) => request('post', `${JOB}/pour`, { ...of(id), body: { at } }),
+	pourAhead: (id: string) => request('get', `${JOB}/pour/ahead`, of(id)),
+	callPlant: (id: string, body: Posted<'/api/jobs/{job_id}/pour/call'>) =>
+		request('post', `${JOB}/pour/call`, { ...of(id), body }),
+	askPlant: (id: string, body: Posted<'/api/jobs/{job_id}/pour/ask-plant'>) =>
+		request('post', `${JOB}/pour/ask-plant`, { ...of(id), body }),
 	recordedDay: (id: string, key: string) => request('get', `${JOB}/pour/days/{key}`, { path: { job_id: id, key } }),
 	gate: (id: string, body: Posted<'/api/jobs/{job_id}/gate'>) => request('post', `${JOB}/gate`, { ...of(id), body }),
 	packShare: (reading: string) => request('get', '/api/packs/{reading}', { path: { reading } }),

@@ -1,6 +1,7 @@
 /** Carries a request to the program. Every failure is either a Problem (the server says what is wrong) or Offline. */
 import createClient from 'openapi-fetch';
 import type { paths, Problem } from './schema';
+import { clock } from './clock.svelte';
 import { keepSeen, lastSeen, worthSeeing } from './seen';
 
 export class ApiProblem extends Error {
@@ -77,6 +78,7 @@ export async function request<P extends keyof paths, V extends Verb & keyof path
 	} catch {
 		throw new Offline(key);
 	}
+	clock.heard(got.response.headers.get('date'));
 	if (!got.response.ok) {
 		const found = problemOf(got.error, got.response.status);
 		if (found.code === 'not-in') asked.out();

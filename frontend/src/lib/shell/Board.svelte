@@ -69,23 +69,36 @@
 				>{/if}
 		{/if}
 	{/snippet}
-	<BoardCell
-		reading="trucks"
-		name={w.board.trucks}
-		note={ordered ? `${unit} each` : ''}
-		value={ordered ? trucks : false}
-		class="max-phone:hidden side:hidden!"
-	/>
-	{#snippet trucks()}{ordered?.trucks.length} <small class="text-key font-[650]"><Frac text={loads} /></small>{/snippet}
-	<BoardCell
-		reading="area"
-		name={w.board.area}
-		was={trial ? '' : (areaMoved.split(' ')[0] ?? '')}
-		note={now?.outline ? (areaMoved ? reason : w.board.net) : ''}
-		value={now?.outline ? area : false}
-		chars={`${trial ? '' : areaMoved.split(' ')[0]} ${now?.outline?.area_text ?? ''}`.trim().length}
-		class={lens === 'ground' ? 'max-phone:hidden side:hidden!' : ''}
-	/>
+	{#if lens === 'pour' && boardSays.pour}
+		<BoardCell
+			reading="placed"
+			name={w.board.inForms}
+			note={w.board.ofAbout(boardSays.pour.of)}
+			value={placed}
+			class="max-phone:hidden side:hidden!"
+		/>
+		<BoardCell reading="last" name={w.board.lastTruck} note={boardSays.pour.by} value={last} />
+	{:else}
+		<BoardCell
+			reading="trucks"
+			name={w.board.trucks}
+			note={ordered ? `${unit} each` : ''}
+			value={ordered ? trucks : false}
+			class="max-phone:hidden side:hidden!"
+		/>
+		{#snippet trucks()}{ordered?.trucks.length} <small class="text-key font-[650]"><Frac text={loads} /></small>{/snippet}
+		<BoardCell
+			reading="area"
+			name={w.board.area}
+			was={trial ? '' : (areaMoved.split(' ')[0] ?? '')}
+			note={now?.outline ? (areaMoved ? reason : w.board.net) : ''}
+			value={now?.outline ? area : false}
+			chars={`${trial ? '' : areaMoved.split(' ')[0]} ${now?.outline?.area_text ?? ''}`.trim().length}
+			class={lens === 'ground' ? 'max-phone:hidden side:hidden!' : ''}
+		/>
+	{/if}
+	{#snippet placed()}<Frac text={boardSays.pour?.placed ?? ''} />{/snippet}
+	{#snippet last()}<Frac text={boardSays.pour?.last ?? ''} />{/snippet}
 	{#snippet area()}
 		{#if now?.outline}<Num working={now.outline.area} text={(trial?.outline ?? now.outline).area_text} />{/if}
 	{/snippet}
@@ -123,7 +136,9 @@
 			class="max-fold:hidden side:hidden!"
 		/>
 	{/if}
-	{#snippet next()}<span class="text-key leading-tight font-heavy"><Frac text={boardSays.next?.act ?? ''} /></span>{/snippet}
+	{#snippet next()}<span class="line-clamp-2 text-read leading-tight font-heavy whitespace-normal"
+			><Frac text={boardSays.next?.act ?? ''} /></span
+		>{/snippet}
 	{#snippet pour()}<span class="text-call">{whenText(pourAt ?? '')}</span>{/snippet}
 	{#snippet rod()}
 		{#if store.graded?.working}<Num working={store.graded.working} text={store.graded.rod ?? ''} />{/if}

@@ -17,13 +17,25 @@ test('once for each state; a stage that cannot answer holds up no other; what wa
 		});
 	});
 	await askAhead('j', '1');
-	expect(asked).toEqual(['jobs', 'ground', 'gate', 'pour', 'embeds', 'underslab', 'screed', 'steel', 'set-out', 'records']);
+	expect(asked).toEqual([
+		'jobs',
+		'ground',
+		'gate',
+		'pour',
+		'ahead',
+		'embeds',
+		'underslab',
+		'screed',
+		'steel',
+		'set-out',
+		'records'
+	]);
 	await askAhead('j', '1');
-	expect(asked).toHaveLength(10);
+	expect(asked).toHaveLength(11);
 	after = 12;
 	await askAhead('j', '2');
 	expect(asked).toHaveLength(12);
 	after = 99;
 	await askAhead('j', '2');
-	expect(asked).toHaveLength(22);
+	expect(asked).toHaveLength(23);
 });

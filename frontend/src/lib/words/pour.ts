@@ -27,6 +27,25 @@ export const pourWords = {
 	back: 'Back',
 	was: (text: string) => `was ${text}`,
 	costs: (text: string) => `Waiting costs: ${text}`,
+	who: 'Who',
+	anybody: 'anybody',
+	whoDoes: (title: string) => `Who does it: ${title}`,
+	two: (title: string, waits: boolean, cost: string) =>
+		waits
+			? `Also due: ${title}; that can wait a little.`
+			: `Also due: ${title}. This one first: ${cost.charAt(0).toLowerCase()}${cost.slice(1)}`,
+	aloud: 'Say it aloud',
+	aloudHow: 'A tone and a tremble when an act falls due, and the screen stays awake while this is open.',
+	clockOff: (ahead: number) =>
+		`The clock of this device is ${Math.abs(ahead)} min ${ahead > 0 ? 'ahead' : 'behind'}. What is said here is written down by the clock of the laptop.`,
+	lastTruck: (left: { said_m3: number | null; answer: string; said_text: string; best_text: string; best_m3: number }) =>
+		left.said_m3 !== null && left.answer === 'held' ? left.said_text : left.best_m3 > 0 ? `${left.best_text}?` : 'none',
+	lastBy: (left: { said_m3: number | null; answer: string; said_at_text: string; best_m3: number; say_by_text: string }) =>
+		left.said_m3 !== null && left.answer === 'held'
+			? `said at ${left.said_at_text}`
+			: left.best_m3 > 0
+				? `say by ${left.say_by_text}`
+				: '',
 	done: 'Done',
 	said: 'What was said',
 	undoThis: 'Take it back',
@@ -112,7 +131,26 @@ export const pourWords = {
 		none: 'Nobody tapped the front yet.',
 		more: 'More',
 		less: 'Less',
-		unlearnt: 'as allowed'
+		unlearnt: 'as allowed',
+		call: (size: string) => `Call ${size}`,
+		numbered: (number: string, due: string) => `order ${number}${due ? `, here about ${due}` : ''}`,
+		askPlant: 'Where is it?',
+		noSignal: 'No signal to the plant. Ring, then say who read it back.',
+		readWrong: (text: string) => `Read back ${text}. Say it again.`,
+		standIn: 'The plant here is a made-up one',
+		standInHow: 'Nothing leaves this machine. Try what happens when it does not do as it should.',
+		faults: {
+			well: 'does as it should',
+			late: 'comes late',
+			'wrong-mix': 'reads back a weaker mix',
+			loses: 'loses the order',
+			down: 'is down',
+			silent: 'does not answer'
+		} as Record<string, string>,
+		ahead: 'For where there is no signal',
+		aheadHow: (at: string) =>
+			`Worked out at ${at}. Above: what the trucks brought by the time the strip is struck. Below: the last truck to say then. Tinted is likely.`,
+		struckThen: 'struck'
 	},
 	finish: {
 		verdict: (name: string, at: string) => `Float ${name} at ${at}`,
@@ -123,13 +161,28 @@ export const pourWords = {
 		set: 'set',
 		saw: 'saw',
 		until: (text: string) => `until ${text}`,
-		dries: (text: string) => `too fast from ${text}: fog, cover, or start there first`,
+		dries: (text: string, sunny: boolean) =>
+			`too fast from ${text}${sunny ? ' in the sun' : ''}: fog, cover, or start there first`,
 		left: (minutes: number) =>
 			minutes > 0 ? `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min left to saw` : 'too late to saw',
 		printed: 'by a footprint',
 		press: 'Press a heel in',
 		prints: { print: 'A quarter-inch print', soft: 'Too soft yet', none: 'No print' } as Record<string, string>,
-		notYet: 'not poured yet'
+		notYet: 'not poured yet',
+		whoFloats: (name: string) => `Who floats ${name}`,
+		cuts: (left: number, all: number) => (left ? `${left} of ${all} joints to saw` : 'Every joint is sawn'),
+		sawn: 'Sawn',
+		cracked: 'Cracked',
+		cutWaits: 'sawn: kept on this device',
+		cutDone: (cracked: boolean, at: string, by: string) =>
+			`${cracked ? 'cracked before the saw' : 'sawn'}, ${at}${by ? `, ${by}` : ''}`,
+		cutWhen: (from: string, until: string, state: string, left: number | null) =>
+			!from
+				? 'when it is known'
+				: state === 'late'
+					? `should have been sawn by ${until}: look for a crack first`
+					: `from ${from}${until ? ` until ${until}` : ''}${state === 'open' && left !== null ? `, ${Math.floor(left / 60)} h ${Math.round(left % 60)} min left` : ''}`,
+		dust: 'Wet, or with a shroud and a mask that fits: the dust scars the lungs.'
 	},
 	trouble: {
 		verdict: 'What is wrong?',
@@ -160,7 +213,11 @@ export const pourWords = {
 		playing: (at: number, of: number) => `${at} of ${of}`,
 		stop: 'Stop',
 		people: 'There',
-		order: 'By cause, against what was allowed'
+		order: 'By cause, against what was allowed',
+		takeBack: 'Take the day back',
+		takeBackHow: 'It was practice: every word is struck out, and stays readable under What was said.',
+		strikeAll: (n: number) => `Strike out ${n} words`,
+		practice: 'practice'
 	},
 	caution:
 		'Wet concrete burns skin and eyes: gloves, boots, wash. One spotter for every truck that backs. The engineer and the official decide.'

@@ -5,6 +5,8 @@
 	import Verdict from '../../ui/Verdict.svelte';
 	import { pourWords } from '../../words/pour';
 	import type { PourData } from './pour.svelte';
+	import ActWho from './ActWho.svelte';
+	import CutList from './CutList.svelte';
 	import ZoneRibbons from './ZoneRibbons.svelte';
 	let { data }: { data: PourData } = $props();
 	const words = pourWords.finish;
@@ -27,8 +29,8 @@
 <ZoneRibbons {data} {rows} />
 <ul>
 	{#each rows as row (row.zone)}
-		<li class="border-b border-hair py-8" data-zone={row.name}>
-			<p class="flex flex-wrap items-baseline gap-x-14">
+		<li class="grid grid-cols-[minmax(0,1fr)_auto] gap-x-10 border-b border-hair py-8" data-zone={row.name}>
+			<p class="flex flex-wrap items-baseline gap-x-14 self-start">
 				<b class="min-w-120 text-ask font-heavy">{row.name}</b>
 				{#if row.float_text}<span>{words.float} <b>{row.float_text}</b></span>{/if}
 				{#if row.second_text}<span>{words.second} <b>{row.second_text}</b></span>{/if}
@@ -36,11 +38,15 @@
 				{#if row.saw_text}<span
 						>{words.saw} <b>{row.saw_text}</b>{row.saw_until_text ? ` ${words.until(row.saw_until_text)}` : ''}</span
 					>{/if}
+				{#if row.sun_text}<span class={['text-note', row.sunny && 'font-heavy']}>{row.sun_text}</span>{/if}
 				{#if row.printed}<span class="label">{words.printed}</span>{/if}
 				{#if !row.full}<span class="label">{words.notYet}</span>{/if}
 			</p>
-			{#if row.dries_text}<p class="text-read font-heavy text-flag">{words.dries(row.dries_text)}</p>{/if}
-			{#if row.full && row.saw_left_min !== null}<p class="text-note">{words.left(row.saw_left_min)}</p>{/if}
+			<span
+				>{#if row.float_text}<ActWho {data} act="float/{row.zone}" to={row.to} name={words.whoFloats(row.name)} />{/if}</span
+			>
+			{#if row.dries_text}<p class="col-span-2 text-read font-heavy text-flag">{words.dries(row.dries_text, row.sunny)}</p>{/if}
+			{#if row.full && row.saw_left_min !== null}<p class="col-span-2 text-note">{words.left(row.saw_left_min)}</p>{/if}
 		</li>
 	{/each}
 </ul>
@@ -61,3 +67,4 @@
 			>{/each}
 	</div>
 {/if}
+<CutList {data} />

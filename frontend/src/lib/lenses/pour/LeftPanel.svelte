@@ -7,6 +7,8 @@
 	import { pourWords } from '../../words/pour';
 	import CauseRows from './CauseRows.svelte';
 	import { typedSize } from './minutes';
+	import PlantPress from './PlantPress.svelte';
+	import AheadTape from './AheadTape.svelte';
 	import type { PourData } from './pour.svelte';
 	import TwentyLast from './TwentyLast.svelte';
 	let { data }: { data: PourData } = $props();
@@ -14,8 +16,6 @@
 	const left = $derived(data.left);
 	const full = $derived(data.strips.length > 0 && data.strips.every((row) => row.full));
 	const said = $derived(left?.said_m3 !== null && left?.answer === 'held');
-	let otherwise = $state(false);
-	let heard = $state('');
 	const m3 = $derived(data.weighed ?? (said ? left?.said_m3 : left?.best_m3) ?? 0);
 	const choice = $derived(left?.choices.find((one) => Math.abs(one.m3 - m3) < 1e-6) ?? null);
 	const size = $derived(m3 > 0 ? `${typedSize(m3, data.store.units)} ${data.store.units === 'mm' ? 'm³' : 'yd'}` : '');
@@ -37,15 +37,16 @@
 			: full
 				? words.fullUnder(data.told?.after.left_over_text ?? '')
 				: said
-					? words.saidBy(left.said_by, left.said_at_text, left.heard_by)
+					? [
+							words.saidBy(left.said_by, left.said_at_text, left.heard_by),
+							left.number && words.numbered(left.number, left.due_text)
+						]
+							.filter(Boolean)
+							.join('; ')
 					: left.best_m3 > 0
 						? words.under(left.left_text, left.sd_text, left.firm_text)
 						: words.verdictNoneUnder
 	);
-	async function say(answer: 'held' | 'refused') {
-		if (await data.say('load_called', { m3, answer, heard_by: heard.trim() }))
-			[heard, otherwise, data.weighed] = ['', false, null];
-	}
 	function step(by: number) {
 		if (!left) return;
 		const next = m3 + by * left.step_m3;
@@ -54,7 +55,7 @@
 </script>
 
 {#if left}
-	<Verdict text={verdict} {under} is={late ? 'bad' : full || said ? 'good' : 'plain'} />
+	<Verdict text={verdict} {under} is={late || (said && left.wrong) ? 'bad' : full || said ? 'good' : 'plain'} />
 	{#if late && left.best_m3 > 0}<p class="mt-4 text-read font-heavy text-flag">{words.stands(left.stands_min)}</p>{/if}
 	{#if left.depth_text}<p class="mt-4 text-read"><Frac text={words.depth(left.depth_text, left.depth_drawn_text)} /></p>{/if}
 	{#if !full}
@@ -69,24 +70,7 @@
 						/>{/if}</span
 				>{/if}
 		</div>
-		{#if !said || otherwise}
-			<div class="mt-10 flex flex-wrap items-end gap-8">
-				<label class="min-w-160 text-note"
-					>{words.readBack}<input
-						class="w-full border-2 border-ink bg-well px-8 py-8 text-body"
-						maxlength="80"
-						bind:value={heard}
-					/></label
-				>
-				<Act kind="main" class="min-h-60 min-w-200" onclick={() => void say('held')}
-					><span><Frac text={m3 > 0 ? words.say(size) : words.sayNone} /></span></Act
-				>
-				<Act class="min-h-60" onclick={() => void say('refused')}>{words.refused}</Act>
-				{#if data.told?.phone}<a class="act quiet" href="tel:{data.told.phone.replaceAll(' ', '')}"
-						>{data.told.ring} {data.told.phone}</a
-					>{/if}
-			</div>
-		{:else}<Act kind="quiet" class="mt-8" onclick={() => (otherwise = true)}>{words.sayAgain}</Act>{/if}
+		<PlantPress {data} {m3} {size} {said} />
 		<h2 class="panel-head">{words.risks}</h2>
 		<ul>
 			{#each left.choices as one (one.m3)}
@@ -109,6 +93,7 @@
 			{/each}
 		</ul>
 	{/if}
+	{#if !full}<AheadTape {data} />{/if}
 	<h2 class="panel-head">{words.whySo}</h2>
 	<CauseRows {data} />
 	<Fold name={words.fronts}>

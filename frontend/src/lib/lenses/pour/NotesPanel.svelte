@@ -9,6 +9,7 @@
 	let { data }: { data: PourData } = $props();
 	const words = pourWords.notes;
 	const after = $derived(data.told?.after ?? null);
+	let sure = $state(false);
 	const days = $derived(data.state?.days ?? []);
 	const under = $derived(
 		after?.trucks
@@ -38,6 +39,14 @@
 			</li>
 		{/each}
 	</ol>
+{/if}
+{#if after?.rows.length && !data.live}
+	<div class="mt-12 flex flex-wrap items-center gap-10">
+		{#if sure}<Act kind="main" onclick={() => ((sure = false), void data.strikeAll())}>{words.strikeAll(after.rows.length)}</Act>
+			<Act kind="quiet" onclick={() => (sure = false)}>{pourWords.back}</Act>
+		{:else}<Act kind="quiet" onclick={() => (sure = true)}>{words.takeBack}</Act>{/if}
+		<span class="min-w-0 flex-1 text-note">{words.takeBackHow}</span>
+	</div>
 {/if}
 {#if days.length}
 	<h2 class="panel-head">{words.play}</h2>

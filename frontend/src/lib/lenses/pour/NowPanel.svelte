@@ -9,11 +9,15 @@
 	import { inBox } from '../../shell/keys';
 	import { pourWords as words } from '../../words/pour';
 	import type { PourData } from './pour.svelte';
+	import ActWho from './ActWho.svelte';
+	import Switch from '../../ui/Switch.svelte';
 	import TruckStrings from './TruckStrings.svelte';
 	let { data, turn }: { data: PourData; turn: (tab: string) => void } = $props();
 	const act = $derived(data.next);
 	const after = $derived(data.acts.filter((one) => one.key !== act?.key).slice(0, 2));
 	const due = $derived(!!act && act.late_min >= -0.5);
+	/** something else is due as well */
+	const two = $derived(!!act && act.late_min >= -0.5 ? (after.find((one) => one.late_min >= -0.5) ?? null) : null);
 	let asking = $state('');
 	let own = $state('');
 	let reads = $state('');
@@ -70,6 +74,7 @@
 		<p class="text-read">
 			<Frac text={act.why} />{#if act.was_text}, <s>{words.was(act.was_text)}</s>{/if}
 		</p>
+		{#if two}<p class="text-read font-heavy" data-two>{words.two(two.title, two.waits, act.cost)}</p>{/if}
 		{#if act.caution}<p class="text-note font-strong">{act.caution}</p>{/if}
 		{#if act.says === 'gauge'}<label class="mt-8 flex items-center gap-10 text-read"
 				>{words.gauge}
@@ -89,6 +94,7 @@
 				>{words.cannot}</Act
 			>
 		</div>
+		<div class="mt-8"><ActWho {data} act={act.key} to={act.to} name={words.whoDoes(act.title)} /></div>
 		{#if asking === act.key}
 			<div class="mt-10 border-t-2 border-ink pt-8" data-why>
 				<h3 class="text-key font-heavy">{words.why}</h3>
@@ -130,6 +136,10 @@
 	</ul>
 {/if}
 <TruckStrings {data} />
+<div class="mt-12 flex flex-wrap items-center gap-10">
+	<Switch on={data.aloud.on} set={(on) => void data.aloud.turn(on)}>{words.aloud}</Switch>
+	<span class="min-w-0 flex-1 text-note">{words.aloudHow}</span>
+</div>
 <Fold name={words.said}>
 	<ul>
 		{#each data.told?.past ?? [] as one (one.key)}

@@ -4,6 +4,7 @@
 	import type { StripNow } from '../../api/schema';
 	import type { Viewport, XY } from '../../drawing/viewport';
 	import { pourWords as words } from '../../words/pour';
+	import OverFinish from './OverFinish.svelte';
 	import type { PourData } from './pour.svelte';
 	let { view, data, tab }: { view: Viewport; data: PourData; tab: string } = $props();
 	const own = $props.id();
@@ -38,6 +39,9 @@
 </script>
 
 <defs>
+	<pattern id="{own}-shade" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+		<path d="M0 0V9" class="stroke-ink2 stroke-[1.6px]" />
+	</pattern>
 	<pattern id="{own}-wet" width="10" height="10" patternUnits="userSpaceOnUse">
 		<path d="M2 2h2v2h-2zM7 6h2v2h-2z" class="fill-ink opacity-60" />
 	</pattern>
@@ -92,11 +96,12 @@
 		class="pointer-events-none fill-ink stroke-sheet stroke-[4px] text-key font-black [paint-order:stroke]">{i + 1}</text
 	>
 {/each}
+{#if tab === 'finish'}<OverFinish {view} {data} shade="{own}-shade" />{/if}
 {#each spots as spot, i (i)}
 	{@const at = view.px(spot as XY)}
 	<circle cx={at[0]} cy={at[1]} r={small ? 4 : 6} class="pointer-events-none fill-sheet stroke-chalk stroke-[2.6px]" data-spot />
 {/each}
-{#each data.strips as row (row.id)}
+{#each tab === 'finish' ? [] : data.strips as row (row.id)}
 	{@const at = view.px(row.at as XY)}
 	<g
 		class={row.full ? '' : 'cursor-pointer'}

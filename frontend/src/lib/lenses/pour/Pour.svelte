@@ -1,8 +1,9 @@
 <script lang="ts">
 	/** Pour: what is next and by when, tickets, how much is left, what sets when, trouble, the day on one page. */
-	import { onDestroy, untrack } from 'svelte';
+	import { onDestroy, onMount, untrack } from 'svelte';
 	import type { Pick } from '../../drawing/pick.svelte';
 	import Sheet from '../../drawing/Sheet.svelte';
+	import { clock } from '../../api/clock.svelte';
 	import { boardSays } from '../../shell/board_says.svelte';
 	import FirstActs from '../../shell/FirstActs.svelte';
 	import LensFrame from '../../shell/LensFrame.svelte';
@@ -30,11 +31,17 @@
 		void [store.kept?.revision, store.kept?.records];
 		untrack(() => void data.load_now());
 	});
-	onDestroy(() => [data.leave(), (boardSays.next = null)]);
+	onMount(() => data.aloud.start());
+	onDestroy(() => [data.leave(), (boardSays.next = null), (boardSays.pour = null)]);
 	const told = $derived(data.told);
 	$effect(() => {
 		const act = data.acts[0];
 		boardSays.next = act ? { act: act.title, when: act.at_text } : null;
+		if (act) data.aloud.act(act.key, act.late_min >= -0.5);
+		const left = told?.left;
+		boardSays.pour = left
+			? { placed: left.placed_text, of: left.total_text, last: words.lastTruck(left), by: words.lastBy(left) }
+			: null;
 	});
 </script>
 
@@ -51,7 +58,9 @@
 							>
 						</p>
 					</div>
-					<p class="text-note text-ink2 max-phone:hidden">{words.sheetHow}</p>{/if}
+					<p class="text-note text-ink2 max-phone:hidden">
+						{tab === 'finish' && told.sun ? told.sun.text : words.sheetHow}
+					</p>{/if}
 			{/snippet}
 			{#snippet over(view)}<OverPour {view} {data} {tab} />{/snippet}
 		</Sheet>
@@ -60,6 +69,9 @@
 	{#if data.problem}<p class="wrong" role="alert">{data.problem}</p>{/if}
 	{#if data.missing && words.missing[data.missing]}<p class="mt-10 text-read" data-missing>{words.missing[data.missing]}</p>{/if}
 	{#if data.wrong}<p class="wrong" role="alert">{data.wrong}</p>{/if}
+	{#if clock.off_ms}<p class="mt-8 border-l-6 border-flag bg-well px-10 py-6 text-read" role="status" data-clock-off>
+			{words.clockOff(clock.ahead_min)}
+		</p>{/if}
 	{#if told}
 		<p class="hidden pt-6 text-read max-phone:block">
 			<b class="text-ask font-black">{told.now_text}</b>

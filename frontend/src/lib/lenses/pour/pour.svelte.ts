@@ -1,12 +1,26 @@
 /** What the pour looks at: the day at a minute, asked again as words come in; the minute that is written down; a day that is played. */
 import { api } from '../../api/api';
 import { addRecord, isWrong } from '../../state/record';
-import type { ActTold, LeftTold, NewRecord, PourState, PourTold, StripNow, TruckNow } from '../../api/schema';
+import type {
+	ActTold,
+	LeftTold,
+	NewRecord,
+	PlantAsk,
+	PourAhead,
+	PourState,
+	PourTold,
+	StripNow,
+	TruckNow
+} from '../../api/schema';
 import { onTab } from '../../state/findings';
 import type { JobStore } from '../../state/job.svelte';
-import { Resource } from '../../state/resource.svelte';
+import { Resource, troubleOf } from '../../state/resource.svelte';
 import { outbox } from '../../outbox/outbox.svelte';
 import { session } from '../../state/session.svelte';
+import { clock } from '../../api/clock.svelte';
+import { newId } from '../../outbox/pressed';
+import { pourWords } from '../../words/pour';
+import { Aloud } from './alert.svelte';
 import { afterWord, later, saidHere, sameDay, wall } from './minutes';
 
 const ASK_AGAIN_MS = 20_000;
@@ -15,6 +29,8 @@ export type Values = Record<string, unknown>;
 
 export class PourData {
 	readonly #state: Resource<PourState, [string | null]>;
+	readonly #ahead: Resource<PourAhead>;
+	readonly aloud = new Aloud();
 	/** minutes after the newest word, where it is not the day of the pour */
 	shift = $state(0);
 	/** what is wrong with what was said, and where */
@@ -27,6 +43,12 @@ export class PourData {
 	/** a last load that is weighed, m3; null for the best */
 	weighed = $state<number | null>(null);
 	playing = $state.raw<{ at: number; of: number } | null>(null);
+	/** what the plant answered last; a question is on its way */
+	plantSaid = $state('');
+	asking = $state(false);
+	/** what the stand-in plant does */
+	fault = $state<PlantAsk['fault']>(null);
+	#asked = { text: '', id: '' };
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	/** when the last word was said here */
 	#said = '';
@@ -34,20 +56,33 @@ export class PourData {
 
 	constructor(readonly store: JobStore) {
 		this.#state = new Resource((at) => api.pour(store.id, at));
+		this.#ahead = new Resource(() => api.pourAhead(store.id));
 	}
 	async load_now() {
 		clearTimeout(this.#timer);
 		if (!this.store.kept?.document.outline) return;
-		await this.#state.load(this.live ? wall(new Date()) : this.shift && this.newest ? later(this.newest, this.shift) : null);
+		await this.#state.load(this.live ? wall(clock.now()) : this.shift && this.newest ? later(this.newest, this.shift) : null);
 		if (this.live) this.#timer = setTimeout(() => void this.load_now(), ASK_AGAIN_MS);
 	}
 	leave() {
 		clearTimeout(this.#timer);
 		clearTimeout(this.#play);
 		this.playing = null;
+		this.aloud.leave();
 	}
 	get state() {
 		return this.#state.value;
+	}
+	/** what to call for fronts and yards that may come */
+	get ahead(): PourAhead | null {
+		return this.#ahead.value;
+	}
+	/** nobody answers now */
+	get alone(): boolean {
+		return this.#state.offline;
+	}
+	async loadAhead() {
+		if (this.store.kept?.document.outline) await this.#ahead.load();
 	}
 	get problem() {
 		return this.#state.problem;
@@ -59,7 +94,7 @@ export class PourData {
 		return this.state?.missing ?? '';
 	}
 	get live(): boolean {
-		return sameDay(new Date(), this.store.document?.order.pour_at ?? '');
+		return sameDay(clock.now(), this.store.document?.order.pour_at ?? '');
 	}
 	/** the last word of the day, else its start */
 	get newest(): string {
@@ -67,7 +102,7 @@ export class PourData {
 	}
 	/** when something is said that is said now */
 	get at(): string {
-		return this.live ? wall(new Date()) : later(this.newest, this.shift);
+		return this.live ? wall(clock.now()) : later(this.newest, this.shift);
 	}
 	/** the same for a word that is written down: never at the same second as the one before */
 	#stamp(): string {
@@ -144,6 +179,40 @@ export class PourData {
 	/** Where the front stands; with the load that ran out there. */
 	tap(spot: [number, number], load = '') {
 		return this.say('front', { spot, ...(load ? { load } : {}) });
+	}
+	/** Ask the plant: for the last load, or where it is. The same question after an answer that never came goes under the id it had. */
+	async plant(call: { m3: number } | null): Promise<boolean> {
+		const text = JSON.stringify([call, this.fault]);
+		if (this.#asked.text !== text) this.#asked = { text, id: newId() };
+		const said = {
+			id: this.#asked.id,
+			who: session.who,
+			at_device: new Date().toISOString(),
+			revision: this.store.kept?.revision ?? 1,
+			at: this.#stamp(),
+			fault: this.fault
+		};
+		this.asking = true;
+		try {
+			const got = call ? await api.callPlant(this.store.id, { ...said, ...call }) : await api.askPlant(this.store.id, said);
+			[this.plantSaid, this.#asked, this.shift] = [got.words, { text: '', id: '' }, 0];
+			if (got.kept) await this.store.load();
+			await this.load_now();
+			return got.kind === 'held';
+		} catch (error) {
+			const found = troubleOf(error);
+			this.plantSaid = found.offline ? pourWords.left.noSignal : found.words;
+			return false;
+		} finally {
+			this.asking = false;
+		}
+	}
+	/** Strike every word of the day, the newest first. */
+	async strikeAll() {
+		for (const row of (this.told?.after.rows ?? []).toReversed())
+			await addRecord(this.store, 'struck', { why: pourWords.notes.practice }, session.who, row.record);
+		await this.store.load();
+		await this.load_now();
 	}
 	/** Write a recorded day into the job, word by word. */
 	async play(key: string) {
