@@ -2,6 +2,7 @@
 trouble, a day that is played."""
 
 import re
+import time
 
 from playwright.sync_api import expect
 from tests.e2e.conftest import fresh_page
@@ -136,3 +137,68 @@ def test_a_day_is_played_and_the_other_device_sees_it(browser, server, page):
     expect(page.locator("[data-word='ticket']").first).to_contain_text("Truck 1 here")
     turned(page, "finish")
     expect(page.locator("[data-zone='Bottling']")).to_contain_text("float")
+
+
+def test_the_plant_is_called_by_one_press_reads_back_wrongly_and_loses_the_order(page):
+    opened(page, "left")
+    verdict = page.locator("[data-verdict-is] p").first
+    page.get_by_role("button", name="The plant here is a made-up one").click()
+    page.get_by_role("radio", name="reads back a weaker mix").click()
+    page.get_by_role("button", name="Call 6 yd").click()
+    expect(page.locator("[data-plant-said]")).to_contain_text("of 3,000 psi")
+    expect(page.locator("[data-read-back]")).to_contain_text("3,000 psi for 4,000 psi")
+    page.get_by_role("button", name="Say it otherwise").click()
+    page.get_by_role("radio", name="does as it should").click()
+    page.get_by_role("button", name="Call 6 yd").click()
+    expect(page.locator("[data-plant-said]")).to_contain_text("of 4,000 psi")
+    expect(verdict).to_have_text("Said: 6 yd")
+    expect(page.locator("[data-verdict-is]")).to_contain_text("order")
+    page.get_by_role("radio", name="loses the order").click()
+    page.get_by_role("button", name="Where is it?").click()
+    expect(verdict).to_contain_text("Say 6 yd by")
+    expect(page.get_by_text("The plant knows nothing of order")).to_be_visible()
+
+
+def test_without_signal_a_phone_knows_what_to_call_and_the_laptops_clock_is_written_down(browser, server):
+    for phone in fresh_page(browser, server, 390, 844):
+        phone.clock.install(time=time.time() + 3600)
+        opened(phone, "left")
+        expect(phone.locator("[data-clock-off]")).to_contain_text("60 min ahead")
+        expect(phone.get_by_role("button", name="For where there is no signal")).to_be_visible()
+        phone.context.set_offline(True)
+        phone.locator("[data-number='1']").click()
+        row = phone.locator("[data-ahead='1']")
+        expect(row).to_be_visible()
+        expect(row.locator("[data-likely='true']")).to_contain_text("yd")
+        phone.get_by_role("button", name="Call 6 yd").click()
+        expect(phone.locator("[data-plant-said]")).to_contain_text("No signal to the plant")
+        phone.context.set_offline(False)
+        expect(phone.locator("[data-strip='1'][data-full='true']")).to_be_attached(timeout=40_000)
+
+
+def test_joints_are_ticked_one_by_one_and_a_zone_is_given_to_somebody(page):
+    opened(page, "finish")
+    expect(page.locator("[data-cut]")).to_have_count(6)
+    page.get_by_role("button", name="Sawn, 1", exact=True).click()
+    expect(page.get_by_role("heading", name="5 of 6 joints to saw")).to_be_visible()
+    done = page.locator("[data-cut-state='sawn']")
+    expect(done).to_contain_text("Odo")
+    done.get_by_role("button").click()
+    expect(page.get_by_role("heading", name="6 of 6 joints to saw")).to_be_visible()
+    who = page.get_by_label("Who floats Bottling")
+    who.fill("Tamsin")
+    who.press("Enter")
+    page.reload()
+    expect(page.get_by_label("Who floats Bottling")).to_have_value("Tamsin")
+    turned(page, "notes")
+    expect(page.locator("[data-word='given']")).to_contain_text("Tamsin does it")
+    page.get_by_role("button", name="Take the day back").click()
+    page.get_by_role("button", name=re.compile("^Strike out")).click()
+    expect(page.locator("[data-word]")).to_have_count(0)
+
+
+def test_an_act_is_said_aloud_where_somebody_turned_it_on(page):
+    opened(page)
+    page.get_by_role("button", name="Say it aloud").click()
+    page.reload()
+    expect(page.get_by_role("button", name="Say it aloud")).to_have_attribute("aria-pressed", "true")

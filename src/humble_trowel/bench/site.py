@@ -36,7 +36,7 @@ DEVICES, QUEUE, WRITERS, JOBS = 12, 500, 20, 10_000
 
 @dataclass
 class Phone:
-    """A device that joined. heard: (moment, revision) of every change it was told of."""
+    """A device that joined. heard: (moment, revision) of every change it was told of; records: the moments alone."""
 
     host: str
     port: int
@@ -75,6 +75,7 @@ class Phone:
                 elif row.startswith(b"data:") and kind == "job":
                     told = json.loads(row[5:])
                     self.heard.append((time.perf_counter(), told["revision"]))
+                    self.records.append(time.perf_counter())
 
 
 def _free() -> int:
@@ -142,6 +143,24 @@ def _seen(phones: list[Phone], job: dict[str, Any]) -> tuple[Row, int]:
     return row_of("a change seen on the second of twelve devices", spans, 300, "p50"), revision
 
 
+def _ticket(phones: list[Phone], job: dict[str, Any]) -> Row:
+    """From a ticket kept on one device until another has the new call: 12 of them."""
+    line, other, spans = phones[0].open(), phones[1].open(), []
+    pour = f"/api/jobs/{job['id']}/pour"
+    phones[1].ask(other, pour, {"at": None})
+    for at in range(12):
+        began, told = time.perf_counter(), len(phones[1].records)
+        when = f"2027-06-17T06:{30 + at}:00-04:00"
+        values = {"load": f"bench-{at}", "at": when, "arrived_at": when, "m3": 6.9}
+        body = {"id": f"bench-ticket-{at:04}", "kind": "ticket", "revision": 1, "values": values, "who": "Tamsin"}
+        phones[0].ask(line, f"/api/jobs/{job['id']}/records", body)
+        while len(phones[1].records) == told and time.perf_counter() - began < 5:
+            time.sleep(0.001)
+        phones[1].ask(other, pour, {"at": None})
+        spans.append((time.perf_counter() - began) * 1000)
+    return row_of("a ticket seen as a new call on the second device", spans, 300, "p50")
+
+
 def _share(phones: list[Phone], job: dict[str, Any], revision: int, pid: int) -> Other:
     """Share of a core that twelve streams cost while each says where it is and something changes every two seconds."""
     lines = [phone.open() for phone in phones]
@@ -175,7 +194,8 @@ def device_figures() -> tuple[list[Row], list[Other]]:
             rows = json.load(urllib.request.urlopen(f"{base}/api/jobs"))
             job = next(row for row in rows if row["name"].startswith("Cole"))
             seen, revision = _seen(phones, job)
-            return [seen], [_share(phones, job, revision, process.pid), _queue(phones[2], job)]
+            house = next(row for row in rows if row["name"].startswith("Tansy"))
+            return [seen, _ticket(phones, house)], [_share(phones, job, revision, process.pid), _queue(phones[2], job)]
     finally:
         shutil.rmtree(folder, ignore_errors=True)
 

@@ -35,7 +35,8 @@
 		void data.tap([Math.round(x), Math.round(y)]);
 	}
 	const says = (row: StripNow) => (tab === 'left' ? row.left_text.replace(/ (yd|m³)$/, '') : row.full_text);
-	const reads = (row: StripNow) => (small && row.full ? '' : says(row));
+	const tiny = $derived(view.scale < 0.016);
+	const reads = (row: StripNow) => (tiny || (small && row.full) ? '' : says(row));
 </script>
 
 <defs>
