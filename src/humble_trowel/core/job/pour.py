@@ -144,7 +144,9 @@ class PourAnswers(GateAnswers):
     def came_late(self) -> tuple[float, ...]:
         """How late each truck came, and those behind it will, to five minutes; none where all came as planned. The very object of the job before while it says
         the same, so that what rests on it is not worked out again."""
-        planned = self.pour_planned
+        planned, old = self.pour_planned, self.before if isinstance(self.before, PourAnswers) else None
+        if old is not None and old.pour_planned is planned and old.records.named(Ticket) == self.records.named(Ticket):
+            return old.came_late
         found: tuple[float, ...] = ()
         if planned is not None:
             loads = loads_of(planned.plan, planned.ways, planned.clock, self.records.named(Ticket))
@@ -155,8 +157,7 @@ class PourAnswers(GateAnswers):
                 max(0.0, min(float(own.travel_min + 240), round(one / LATE_STEP_MIN) * LATE_STEP_MIN)) for one in off
             ]
             found = tuple(late) if any(late) and any(one.here for one in here) else ()
-        old = self.before.came_late if isinstance(self.before, PourAnswers) else None
-        return old if old == found else found
+        return old.came_late if old is not None and old.came_late == found else found
 
     @kept("plan", "solid", "ways", "earlier", "came_late")
     def pour_as_late(self) -> DeliveryTold | None:
