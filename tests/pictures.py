@@ -34,13 +34,17 @@ def holds(page: Page) -> None:
     page.wait_for_timeout(1500)
 
 
-def trades(page: Page) -> None:
-    page.locator("[data-task='barrier']").click()
-    page.wait_for_timeout(500)
-
-
 def side(page: Page) -> None:
     page.locator("[data-form-side='0'] th button").click()
+
+
+def cured(page: Page) -> None:
+    """The morning after: a probe in a room, read."""
+    page.locator("[data-practice]").wait_for()
+    page.get_by_role("button", name="Later by + 1 day").click()
+    page.get_by_role("button", name="Read the probe").click()
+    page.locator("[data-probe-said]").wait_for()
+    page.locator("[data-ribbon]").first.scroll_into_view_if_needed()
 
 
 def poured(page: Page) -> None:
@@ -85,7 +89,6 @@ VIEWS = [
     ("18-ground", "/job/{tansy}/ground", LAPTOP, None),
     ("24-day", "/job/{tansy}/gate?tab=day", LAPTOP, noon),
     ("26-holds", "/job/{tansy}/gate?tab=holds", LAPTOP, holds),
-    ("27-trades", "/job/{ferrier}/gate?tab=trades", LAPTOP, trades),
     ("25-footings", "/job/{larkfield}/edges?tab=footings", LAPTOP, None),
     ("10-underslab", "/job/{tansy}/underslab", LAPTOP, None),
     ("16-steel", "/job/{tansy}/steel?tab=cages", LAPTOP, None),
@@ -94,6 +97,7 @@ VIEWS = [
     ("21-phone-rod", "/job/{tansy}/ground", PHONE, pressed),  # it leaves a shot
     ("2-lines", "/job/{tansy}/lines", LAPTOP, typing),  # it leaves an open walk
     ("31-pour", "/job/{tansy}/pour?tab=now", LAPTOP, poured),  # it leaves half a day
+    ("32-cure", "/job/{tansy}/cure?tab=strength", LAPTOP, cured),  # it leaves a probe
 ]
 
 

@@ -52,6 +52,7 @@ def test_numbers_come_at_once_and_the_second_way_findings_and_stages_follow(clie
         "order",
         "gate",
         "pour",
+        "cure",
     ]
     assert {"stage", "tabs", "changes_order"} <= set(told["findings"][0])
     longer = keep(client, state, {"op": "set_side", "side": 0, "length": "30'"}).json()
@@ -86,7 +87,7 @@ def test_a_stop_of_the_ground_is_in_the_list_in_the_knots_and_on_the_yard(client
     told = doubts(client, state)
     assert [row["code"] for row in told["stops"]] == ["stack-in-air"]
     assert {stage["id"]: stage["state"] for stage in told["stages"]} == {
-        "lines": "tight", "ground": "flagged", "edges": "loop", "underslab": "loop", "steel": "loop", "embeds": "loop", "screed": "loop", "order": "flagged", "gate": "loop", "pour": "loop",
+        "lines": "tight", "ground": "flagged", "edges": "loop", "underslab": "loop", "steel": "loop", "embeds": "loop", "screed": "loop", "order": "flagged", "gate": "loop", "pour": "loop", "cure": "loop",
     }  # fmt: skip
     row = next(row for row in client.get("/api/jobs").json() if row["name"] == "Up high")
     assert "stands on air" in row["stops"] and not row["fault"]

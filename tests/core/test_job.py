@@ -226,5 +226,6 @@ def test_a_new_job_has_answers_too():
         "to do",
         "to do",
         "to do",
+        "to do",
     ]
     assert job()["format"] == "humble-trowel-job"

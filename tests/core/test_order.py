@@ -124,6 +124,7 @@ def test_the_json_names_are_fixed():
         "walk",
         "schedule",
         "pour",
+        "cure",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

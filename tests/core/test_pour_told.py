@@ -113,7 +113,7 @@ def test_the_page_of_a_whole_day_and_the_report(name):
         "age_min",
         "findings",
     }
-    assert standing_of(job).words == "poured" and STAGES[-1].id == "pour"
+    assert standing_of(job).words == "poured" and STAGES[-2].id == "pour"
     assert (
         days_for(plan.model_copy(update={"order": plan.order.model_copy(update={"pour_at": "2027-07-01T06:30"})})) == []
     )

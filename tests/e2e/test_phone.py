@@ -26,7 +26,7 @@ def test_lay_out_an_l_on_a_phone(phone):
     ):  # the neighbours of where one is are on the string
         phone.get_by_role("link", name=beside).click()
     expect(phone.locator("[data-reading='order'] .v")).to_contain_text("16")
-    for lens in ("lines", "edges", "underslab", "steel", "embeds", "screed", "order", "gate", "pour"):
+    for lens in ("lines", "edges", "underslab", "steel", "embeds", "screed", "order", "gate", "pour", "cure"):
         phone.goto(f"{phone.url.rsplit('/', 1)[0]}/{lens}")
         phone.wait_for_timeout(200)
         assert phone.evaluate("document.documentElement.scrollWidth <= innerWidth")

@@ -6,8 +6,12 @@ import math
 from collections.abc import Callable
 from datetime import timedelta
 
+from shapely.geometry import box
+
 from humble_trowel.bench.answers import demo_with_records
 from humble_trowel.bench.rows import Other, Row, timed
+from humble_trowel.core.cure.cured import CureDay, SaidAfter, cure_day
+from humble_trowel.core.cure.records import ProbeRead, ProbeRow
 from humble_trowel.core.job import Job
 from humble_trowel.core.order.risk import Costs, Volume, expected, loads_of
 from humble_trowel.core.pour.day import Planned, PourDay, Said, pour_day
@@ -99,6 +103,26 @@ def long_day(planned: Planned) -> list[DayLine]:
     return rows
 
 
+def _weeks(job: Job) -> Callable[[], CureDay]:
+    """Every zone over four weeks, from a probe in each that reads every ten minutes."""
+    clock, warmth = job.cure_clock, job.warmth
+    assert clock is not None and warmth is not None
+    rows = []
+    for zone in warmth.zones:
+        begin = float(zone.hours_h[0])
+        read = [
+            ProbeRow(at=clock.at(begin + n / 6).isoformat(), temp_c=20 + 10 * math.exp(-n / 400)) for n in range(4032)
+        ]
+        rows.append((f"p-{zone.zone}", ProbeRead(probe="probe", zone=zone.zone, rows=read)))
+    said = SaidAfter(probes=rows)
+    end = float(warmth.zones[0].hours_h[-1])
+
+    def act() -> CureDay:
+        return cure_day(job.plan, job.ways, clock, warmth, {}, 0.2, said, box(0, 0, 1, 1), end)
+
+    return act
+
+
 def pour_rows() -> tuple[list[Row], list[Other]]:
     """All of it, on the demo's pour."""
     job = demo_with_records()
@@ -107,6 +131,7 @@ def pour_rows() -> tuple[list[Row], list[Other]]:
     lines = long_day(planned)
     rows = [
         timed("from ticket to new call", _ticket(job), 20, 60, "p95"),
+        timed("strength of every zone over 28 days from 10-minute probes", _weeks(job), 5, 300, "p95"),
         timed("forty trucks and four hundred taps replayed", lambda: list(replay(job, lines)), 2, 10_000, "p95"),
     ]
     ours, five, ten = prices(planned)

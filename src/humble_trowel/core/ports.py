@@ -112,3 +112,20 @@ class Dispatch(Protocol):
     def call(self, order: PlantOrder) -> PlantReply: ...
 
     def ask(self, number: str, order: PlantOrder, now: str) -> PlantReply: ...
+
+
+ProbeFault = Literal["drops", "drifts", "pulled"]
+
+
+@dataclass(frozen=True)
+class ProbeLine:
+    """A reading of a probe in the concrete. at: ISO."""
+
+    at: str
+    temp_c: float
+
+
+class Probe(Protocol):
+    """A probe cast into the slab. `read` gives what it kept between two times, oldest first."""
+
+    def read(self, since: str, until: str) -> list[ProbeLine]: ...

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 from typing import Any
 
+from humble_trowel.core.cure.record_kinds import CURE_RECORDS
 from humble_trowel.core.embeds.record_kinds import EMBED_RECORDS
 from humble_trowel.core.footings.record_kinds import FOOTING_RECORDS
 from humble_trowel.core.gate.record_kinds import GATE_RECORDS
@@ -44,6 +45,7 @@ RECORD_KINDS: tuple[RecordKind[Any], ...] = (
     *WEATHER_RECORDS,
     *GATE_RECORDS,
     *POUR_RECORDS,
+    *CURE_RECORDS,
     *PHOTO_RECORDS,
     StruckKind(),
 )

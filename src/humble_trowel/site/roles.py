@@ -12,7 +12,7 @@ READING = frozenset({"GET", "HEAD"})
 OPEN = re.compile(r"/api/(health|site/(hello|me|join|ask|look|authority\.crt))")
 # What is sent only to be answered: nothing is kept.
 ASKS = re.compile(
-    rf"{_JOB}/(figure|walk|day|section|embeds|gate|joints|order|pour|screed|steel|underslab|square|straight/[^/]+|rod-check)"
+    rf"{_JOB}/(figure|walk|day|section|embeds|gate|joints|order|pour|screed|steel|underslab|cure|cure/read-probe|square|straight/[^/]+|rod-check)"
     r"|/api/rules/[^/]+/[^/]+/try|/api/site/(here|leave)"
 )
 STOPS = re.compile(rf"{_JOB}/(cut-plan|steel/cuts)|/api/readings/[^/]+")  # long work that is not wanted any more

@@ -67,6 +67,9 @@ export const api = {
 	order: (id: string, body: Posted<'/api/jobs/{job_id}/order'>) => request('post', `${JOB}/order`, { ...of(id), body }),
 	day: (id: string, body: Posted<'/api/jobs/{job_id}/day'>) => request('post', `${JOB}/day`, { ...of(id), body }),
 	pour: (id: string, at: string | null) => request('post', `${JOB}/pour`, { ...of(id), body: { at } }),
+	cure: (id: string, body: Posted<'/api/jobs/{job_id}/cure'>) => request('post', `${JOB}/cure`, { ...of(id), body }),
+	readProbe: (id: string, body: Posted<'/api/jobs/{job_id}/cure/read-probe'>) =>
+		request('post', `${JOB}/cure/read-probe`, { ...of(id), body }),
 	pourAhead: (id: string) => request('get', `${JOB}/pour/ahead`, of(id)),
 	callPlant: (id: string, body: Posted<'/api/jobs/{job_id}/pour/call'>) =>
 		request('post', `${JOB}/pour/call`, { ...of(id), body }),

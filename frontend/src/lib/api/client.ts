@@ -69,7 +69,7 @@ export async function request<P extends keyof paths, V extends Verb & keyof path
 	const tries = ((body as { edits?: unknown[] } | undefined)?.edits?.length ?? 0) > 0;
 	const key =
 		worthSeeing(verb, path) && !tries
-			? JSON.stringify([verb, path, ask.path, ask.query, path.endsWith('/pour') ? '' : body])
+			? JSON.stringify([verb, path, ask.path, ask.query, /\/(pour|cure)$/.test(path) ? '' : body])
 			: '';
 	let got: Got;
 	try {

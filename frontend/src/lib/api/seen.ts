@@ -22,7 +22,7 @@ const open = () =>
 /** What is asked again and again while something works is not worth keeping, nor what belongs to the laptop alone. */
 export const worthSeeing = (verb: string, path: string) =>
 	(verb === 'get' && !/^\/api\/(readings|site\/(?!me)|health)/.test(path)) ||
-	(verb === 'post' && /\/(order|day|steel|screed|joints|embeds|underslab|gate|pour|section)$/.test(path));
+	(verb === 'post' && /\/(order|day|steel|screed|joints|embeds|underslab|gate|pour|cure|section)$/.test(path));
 const later = (act: () => void) =>
 	'requestIdleCallback' in globalThis ? requestIdleCallback(act, { timeout: 2000 }) : setTimeout(act, 200);
 

@@ -1,4 +1,5 @@
 /** Every lens that is built, in the order of the work. A new one is a row here and a view in the page. */
+import { cureLens } from './cure/lens';
 import { edgesLens } from './edges/lens';
 import { gateLens } from './gate/lens';
 import { groundLens } from './ground/lens';
@@ -21,5 +22,6 @@ export const LENSES: readonly Lens[] = [
 	screedLens,
 	orderLens,
 	gateLens,
-	pourLens
+	pourLens,
+	cureLens
 ];

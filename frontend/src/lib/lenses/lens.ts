@@ -1,7 +1,8 @@
 /** What a lens tells of itself: the stage it is of, its number key, its tabs, and how it parts the screen. */
 import { w } from '../words/words';
 
-export type LensId = 'lines' | 'ground' | 'edges' | 'underslab' | 'steel' | 'embeds' | 'screed' | 'order' | 'gate' | 'pour';
+export type LensId =
+	'lines' | 'ground' | 'edges' | 'underslab' | 'steel' | 'embeds' | 'screed' | 'order' | 'gate' | 'pour' | 'cure';
 interface TabWords {
 	name: string;
 	ask: string;

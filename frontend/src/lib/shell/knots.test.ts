@@ -17,7 +17,8 @@ test('a knot a stage in the order of the work, as the program says it stands', (
 		['7', 'screed', 'loop', ''],
 		['8', 'order', 'flagged', '2 stops'],
 		['9', 'gate', 'loop', ''],
-		['0', 'pour', 'loop', '']
+		['0', 'pour', 'loop', ''],
+		['-', 'cure', 'loop', '']
 	]);
 	expect(knots(null).every((knot) => knot.state === 'loop' && knot.name)).toBe(true);
 });

@@ -10,6 +10,7 @@ const ASKS: ((id: string) => Promise<unknown>)[] = [
 	(id) => api.gate(id, { edits, today: today(), tab: 'holds', days: true }),
 	(id) => api.pour(id, null),
 	(id) => api.pourAhead(id),
+	(id) => api.cure(id, { at: null, blankets: [] }),
 	(id) => api.embeds(id, { edits }),
 	(id) => api.underslab(id, { edits }),
 	(id) => api.screed(id, { edits }),

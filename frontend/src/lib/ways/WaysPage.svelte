@@ -14,6 +14,7 @@
 	import FormWays from './FormWays.svelte';
 	import GroundWays from './GroundWays.svelte';
 	import JointWays from './JointWays.svelte';
+	import CureWays from './CureWays.svelte';
 	import DayWays from './DayWays.svelte';
 	import OrderWays from './OrderWays.svelte';
 	import ScheduleWays from './ScheduleWays.svelte';
@@ -230,6 +231,7 @@
 			<ScreedWays {store} {ways} />
 			<OrderWays {store} {ways} />
 			<DayWays {store} {ways} />
+			<CureWays {store} {ways} />
 			<ScheduleWays {store} {ways} />
 			<JointWays {store} {ways} />
 		</main>

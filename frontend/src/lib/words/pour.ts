@@ -37,7 +37,8 @@ export const pourWords = {
 	aloud: 'Say it aloud',
 	aloudHow: 'A tone and a tremble when an act falls due, and the screen stays awake while this is open.',
 	clockOff: (ahead: number) =>
-		`The clock of this device is ${Math.abs(ahead)} min ${ahead > 0 ? 'ahead' : 'behind'}. What is said here is written down by the clock of the laptop.`,
+		`The clock of this device is ${Math.abs(ahead)} min ${ahead > 0 ? 'ahead' : 'behind'}. ` +
+		'What is said here is written down by the clock of the laptop.',
 	lastTruck: (left: { said_m3: number | null; answer: string; said_text: string; best_text: string; best_m3: number }) =>
 		left.said_m3 !== null && left.answer === 'held' ? left.said_text : left.best_m3 > 0 ? `${left.best_text}?` : 'none',
 	lastBy: (left: { said_m3: number | null; answer: string; said_at_text: string; best_m3: number; say_by_text: string }) =>
@@ -149,7 +150,8 @@ export const pourWords = {
 		} as Record<string, string>,
 		ahead: 'For where there is no signal',
 		aheadHow: (at: string) =>
-			`Worked out at ${at}. Above: what the trucks brought by the time the strip is struck. Below: the last truck to say then. Tinted is likely.`,
+			`Worked out at ${at}. Above: what the trucks brought by the time the strip is struck. ` +
+			'Below: the last truck to say then. Tinted is likely.',
 		struckThen: 'struck'
 	},
 	finish: {
@@ -181,7 +183,8 @@ export const pourWords = {
 				? 'when it is known'
 				: state === 'late'
 					? `should have been sawn by ${until}: look for a crack first`
-					: `from ${from}${until ? ` until ${until}` : ''}${state === 'open' && left !== null ? `, ${Math.floor(left / 60)} h ${Math.round(left % 60)} min left` : ''}`,
+					: `from ${from}${until ? ` until ${until}` : ''}` +
+						(state === 'open' && left !== null ? `, ${Math.floor(left / 60)} h ${Math.round(left % 60)} min left` : ''),
 		dust: 'Wet, or with a shroud and a mask that fits: the dust scars the lungs.'
 	},
 	trouble: {

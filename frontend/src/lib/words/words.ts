@@ -23,7 +23,8 @@ export const w = {
 		screed: 'Screed',
 		order: 'Order',
 		gate: 'Gate',
-		pour: 'Pour'
+		pour: 'Pour',
+		cure: 'Cure'
 	},
 	ask: {
 		start: 'Where does it start?',
@@ -43,7 +44,8 @@ export const w = {
 		screed: 'Lay the strips by rule, then move them',
 		order: 'Comes by itself; then ask the plant',
 		gate: 'Book a day, and walk round the slab',
-		pour: 'On the day: press what is done, tap where the front stands'
+		pour: 'On the day: press what is done, tap where the front stands',
+		cure: 'Lay something on it, and wet it before it dries'
 	},
 	guess: {
 		label: 'Slab, thick',
@@ -148,6 +150,13 @@ export const w = {
 			finish: { name: 'Finish', ask: 'What sets when?' },
 			trouble: { name: 'Trouble', ask: 'What now?' },
 			notes: { name: 'Notes', ask: 'What happened?' }
+		}
+	},
+	cure: {
+		tabs: {
+			cover: { name: 'Cover', ask: 'Is it wet and warm enough?' },
+			strength: { name: 'Strength', ask: 'When can we build on it?' },
+			work: { name: 'Saw and strip', ask: 'What comes off, and is it flat?' }
 		}
 	},
 	gate: {

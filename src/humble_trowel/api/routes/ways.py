@@ -10,6 +10,7 @@ from humble_trowel.api.listener import owns
 from humble_trowel.api.routes.jobs import service_of
 from humble_trowel.api.schemas import KeepWays, School, WaysState
 from humble_trowel.api.strict import StrictRoute
+from humble_trowel.core.plan.cure_ways import COVER_SCHOOLS
 from humble_trowel.core.plan.day_ways import DRIES_SCHOOLS, SAW_SCHOOLS
 from humble_trowel.core.plan.doubt_ways import DECIDE_SCHOOLS
 from humble_trowel.core.plan.embed_ways import SETTING_SCHOOLS
@@ -50,6 +51,7 @@ SCHOOLS = {
         ("decide", DECIDE_SCHOOLS),
         ("dries_by", DRIES_SCHOOLS),
         ("saw", SAW_SCHOOLS),
+        ("cover", COVER_SCHOOLS),
         ("forms-when", FORMS_WHEN_SCHOOLS),
     )
 }

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from humble_trowel.core.findings import edges, embeds, gate, ground, lines, order, pour, screed, steel, underslab
+from humble_trowel.core.findings import cure, edges, embeds, gate, ground, lines, order, pour, screed, steel, underslab
 from humble_trowel.core.findings.kind import Finding, FindingKind, Severity
 
 __all__ = ["FINDING_KINDS", "KIND_OF", "Finding", "FindingKind", "Severity", "finding", "said_together"]
@@ -20,6 +20,7 @@ FINDING_KINDS = (
     *order.KINDS,
     *gate.KINDS,
     *pour.KINDS,
+    *cure.KINDS,
 )
 KIND_OF = {kind.code: kind for kind in FINDING_KINDS}
 # A part that was clipped is shown where its list is.

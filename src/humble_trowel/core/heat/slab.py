@@ -58,10 +58,11 @@ class Sky:
 
 @dataclass(frozen=True)
 class Cover:
-    """A blanket from an hour on. r_m2_k_w: how well it insulates."""
+    """A blanket from an hour until another. r_m2_k_w: how well it insulates."""
 
     r_m2_k_w: float
     from_h: float
+    until_h: float = np.inf
 
 
 @dataclass(frozen=True)

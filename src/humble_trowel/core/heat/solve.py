@@ -119,7 +119,9 @@ class _Surface:
         r = np.array([row.cover.r_m2_k_w if row.cover else 0.0 for row in rows])
         self.through = 1 / (1 / both + r)
         begin = np.array([row.cover.from_h - row.placed_h if row.cover else np.inf for row in rows])
-        self.covered = np.clip((ends_h[:, None] - begin) / LAID_H + 0.5, 0.0, 1.0)
+        end = np.array([row.cover.until_h - row.placed_h if row.cover else np.inf for row in rows])
+        laid = np.clip((ends_h[:, None] - begin) / LAID_H + 0.5, 0.0, 1.0)
+        self.covered = np.minimum(laid, np.clip((end - ends_h[:, None]) / LAID_H + 0.5, 0.0, 1.0))
         self.gone = np.zeros(len(rows))
 
     def look(self, at: int, top: Array, hours: float, cured: Array) -> tuple[Array, Array, Array]:

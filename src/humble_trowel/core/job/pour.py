@@ -140,7 +140,7 @@ class PourAnswers(GateAnswers):
         mix = sets_of(self.plan_in_air, self.ways.pour)
         return ZoneSets(plan, self.shape.cells, planned.floor, planned.sawn, mix, minutes, day, self.ways.day.saw)
 
-    @kept("plan", "solid", "ways", "records")
+    @kept("plan", "solid", "ways", "records", "pour_planned")
     def came_late(self) -> tuple[float, ...]:
         """How late each truck came, and those behind it will, to five minutes; none where all came as planned. The very object of the job before while it says
         the same, so that what rests on it is not worked out again."""

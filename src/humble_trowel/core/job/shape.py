@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from humble_trowel.core.cure.records import CURE_KINDS
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.slices import Slices, count_by_slices
 from humble_trowel.core.geometry.solid import Solid, build_solid
@@ -18,6 +19,9 @@ SHAPE = (
     "plan.outline", "plan.openings", "plan.zones", "plan.slab_types", "plan.edge_types", "plan.edges", "plan.beam_types",
     "plan.beams", "plan.pad_types", "plan.pads", "plan.recesses",
 )  # fmt: skip
+
+
+AFTER_KINDS = DAY_KINDS | CURE_KINDS  # what the day of the pour and the weeks after it write down
 
 
 class ShapeAnswers(Keeper):
@@ -37,7 +41,7 @@ class ShapeAnswers(Keeper):
         if before is not None and before.crew is self.crew and before.plan.ways is plan.ways:
             self.ways = before.ways
         self.records = records
-        self.earlier: SiteRecords = records.without(DAY_KINDS, before.earlier if before is not None else None)
+        self.earlier: SiteRecords = records.without(AFTER_KINDS, before.earlier if before is not None else None)
         super().__init__(before)
 
     @property

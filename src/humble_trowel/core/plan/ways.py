@@ -10,6 +10,7 @@ from typing import Annotated, Literal
 
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StrictBool, field_validator
 
+from humble_trowel.core.plan.cure_ways import CureWays
 from humble_trowel.core.plan.day_ways import DayWays
 from humble_trowel.core.plan.doubt_ways import DoubtWays, RiskWays
 from humble_trowel.core.plan.embed_ways import EmbedWays
@@ -105,6 +106,7 @@ class Ways(WaysPart):
     pour: PourWays = PourWays()
     prices: PriceWays = PriceWays()
     day: DayWays = DayWays()
+    cure: CureWays = CureWays()
     schedule: ScheduleWays = ScheduleWays()
     local_rules: dict[str, LocalRule] = {}
 

@@ -21,6 +21,7 @@ from humble_trowel.core.rules import buried_calculators as buried
 from humble_trowel.core.rules import calculators as calc
 from humble_trowel.core.rules import pour_calculators as pours
 from humble_trowel.core.rules.book_row import Rule, Table, long_ask, number_ask, thin_ask
+from humble_trowel.core.rules.cure_book import CURE_RULES
 from humble_trowel.core.rules.day_book import DAY_RULES
 from humble_trowel.core.rules.embed_book import EMBED_RULES
 from humble_trowel.core.rules.joint_book import JOINT_RULES
@@ -116,6 +117,7 @@ RULES = (
     *SCREED_RULES,
     *ORDER_RULES,
     *DAY_RULES,
+    *CURE_RULES,
     *JOINT_RULES,
     Rule("order/round-up", "The order", "Likely need up to the plant's next step, after a slack of 0.005 yd³.",
          "ceil((need − slack) ÷ step) × step", "plant",

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 
-from humble_trowel.core.sources import edges, embeds, gate, general, ground, order, screed, steel, underslab
+from humble_trowel.core.sources import cure, edges, embeds, gate, general, ground, order, screed, steel, underslab
 from humble_trowel.core.sources.source import IRC, Source, Standing
 
 __all__ = ["IRC", "SOURCES", "Source", "Standing", "words_in"]
@@ -19,6 +19,7 @@ ROWS = (
     *screed.ROWS,
     *order.ROWS,
     *gate.ROWS,
+    *cure.ROWS,
 )
 SOURCES = {row.key: row for row in ROWS}
 

@@ -10,7 +10,7 @@ from typing import Any
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.job import Job
 from humble_trowel.core.report import FindingReport
-from humble_trowel.core.stages import gate, pour
+from humble_trowel.core.stages import cure, gate, pour
 from humble_trowel.core.stages.before_gate import BEFORE_GATE, findings_before, standing_before
 from humble_trowel.core.stages.stage import Stage, StageReport, Standing
 
@@ -20,6 +20,7 @@ STAGES: tuple[Stage, ...] = (
     *BEFORE_GATE,
     Stage("gate", ("day", "schedule"), gate.findings_of, gate.standing_of, gate.GateStage, slow=True),
     Stage("pour", (), pour.findings_of, pour.standing_of, pour.PourStage, slow=True),
+    Stage("cure", (), cure.findings_of, cure.standing_of, cure.CureStage, slow=True),
 )
 
 

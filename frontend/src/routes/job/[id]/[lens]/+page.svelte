@@ -13,7 +13,8 @@
 		screed: () => import('#lib/lenses/screed/Screed.svelte'),
 		order: () => import('#lib/lenses/order/Order.svelte'),
 		gate: () => import('#lib/lenses/gate/Gate.svelte'),
-		pour: () => import('#lib/lenses/pour/Pour.svelte')
+		pour: () => import('#lib/lenses/pour/Pour.svelte'),
+		cure: () => import('#lib/lenses/cure/Cure.svelte')
 	};
 </script>
 
