@@ -169,7 +169,7 @@ def _alarm(day: CureDay, one: Alarm, gain: tuple[str, str]) -> AlarmNow:
     names = [row.heat.name for row in day.strong if row.heat.zone in one.zones]
     span = f"{when_text(day, one.from_h)} to {clock_text(day.clock, one.until_h)}"
     if one.kind == "dry":
-        return AlarmNow(one.kind, one.from_h, one.until_h, f"Dries within the hour, {span}: {drying(one.dries_kg_m2_h, units)}", words_in("cure-wet", units),
+        return AlarmNow(one.kind, one.from_h, one.until_h, f"A round dries off in an hour and a half, {span}: {drying(one.dries_kg_m2_h, units)}", words_in("cure-wet", units),
                         "Hang sheets, or spray compound.", "", "", list(one.zones))  # fmt: skip
     by = f"by {when_text(day, one.from_h - 4)}"
     title = (

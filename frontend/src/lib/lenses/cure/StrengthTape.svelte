@@ -34,7 +34,7 @@
 			})
 			.filter(({ hour, near, x }, n) => {
 				if (hour < tape.begin) return false;
-				return near ? (!small || n % 2 === 1) && x < tape.cut - (small ? 18 : 60) : n % 7 === 0;
+				return near ? (!small || n % 2 === 1) && x < tape.cut - (small ? 18 : 60) : n % 7 === 0 && x < tape.right - 44;
 			})
 	);
 	const shown = (zone: ZoneCure) =>
