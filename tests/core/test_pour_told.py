@@ -101,6 +101,7 @@ def test_the_page_of_a_whole_day_and_the_report(name):
     assert (name, DAYS[name]) in days_for(plan)
     job = job_with(*(line.values for _, line, _ in lines_of(plan, name)))
     after = job.pour_told().after
+    assert len(after.records) == len(set(after.records)) > len(after.rows)
     assert after.done and after.trucks == 3 and after.left_over_text and after.people == ["Odo", "Tamsin", "Wren"]
     assert [row.at_min for row in after.rows] == sorted(row.at_min for row in after.rows)
     assert any("Bottling struck" in row.words for row in after.rows)

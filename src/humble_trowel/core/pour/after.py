@@ -35,7 +35,7 @@ def after_told(day: PourDay, said: Said, weather: str) -> AfterTold:
     return AfterTold(
         done, amount(ordered, units), about(day.placed_m3, units), about(over, units) if done else "", len(here),
         clock.text(here[0].arrive_min) if here else "", clock.text(here[-1].end_min) if here else "", dollars(charge) if charge > 50 else "",
-        weather, people, rows,
+        weather, people, rows, said.records,
     )  # fmt: skip
 
 

@@ -108,6 +108,11 @@ class Said:
         return (self.tickets, self.fronts, self.acts, self.gauges, self.incidents, self.calls, self.plant, self.sawn, self.given)  # fmt: skip
 
     @property
+    def records(self) -> list[str]:
+        """Of every word of the day."""
+        return [record for own in self._groups for record, _ in own]
+
+    @property
     def people(self) -> set[str]:
         """Who wrote it down."""
         return {one.by for own in self._groups for _, one in own if one.by}

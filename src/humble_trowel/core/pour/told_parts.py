@@ -183,7 +183,7 @@ class AfterRow:
 
 @dataclass(frozen=True)
 class AfterTold:
-    """The day on one page. short: placed over ordered, where it ran out."""
+    """The day on one page. short: placed over ordered, where it ran out. records: of every word, also of those that share a row."""
 
     done: bool
     ordered_text: str
@@ -196,6 +196,7 @@ class AfterTold:
     weather: str
     people: list[str]
     rows: list[AfterRow]
+    records: list[str]
 
 
 @dataclass(frozen=True)

@@ -104,7 +104,8 @@ export class CureData {
 		const got = await addRecord(this.store, kind, said, session.who, supersedes);
 		[this.wrong, this.wrongAt] = isWrong(got) ? [got.words, got.path] : ['', ''];
 		if (!isWrong(got)) {
-			this.shift = 0;
+			// a word with an hour of its own is the newest now; a name or a word taken back moves no hour
+			if (kind !== 'struck' && !('to' in values)) this.shift = 0;
 			if (got) await this.store.load();
 			await this.load();
 		}

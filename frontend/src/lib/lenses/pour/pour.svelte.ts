@@ -207,10 +207,10 @@ export class PourData {
 			this.asking = false;
 		}
 	}
-	/** Strike every word of the day, the newest first. */
+	/** Strike every word of the day. */
 	async strikeAll() {
-		for (const row of (this.told?.after.rows ?? []).toReversed())
-			await addRecord(this.store, 'struck', { why: pourWords.notes.practice }, session.who, row.record);
+		for (const record of this.told?.after.records ?? [])
+			await addRecord(this.store, 'struck', { why: pourWords.notes.practice }, session.who, record);
 		await this.store.load();
 		await this.load_now();
 	}
