@@ -42,7 +42,9 @@
 {/if}
 {#if after?.rows.length && !data.live}
 	<div class="mt-12 flex flex-wrap items-center gap-10">
-		{#if sure}<Act kind="main" onclick={() => ((sure = false), void data.strikeAll())}>{words.strikeAll(after.records.length)}</Act>
+		{#if sure}<Act kind="main" onclick={() => ((sure = false), void data.strikeAll())}
+				>{words.strikeAll(after.records.length)}</Act
+			>
 			<Act kind="quiet" onclick={() => (sure = false)}>{pourWords.back}</Act>
 		{:else}<Act kind="quiet" onclick={() => (sure = true)}>{words.takeBack}</Act>{/if}
 		<span class="min-w-0 flex-1 text-note">{words.takeBackHow}</span>
