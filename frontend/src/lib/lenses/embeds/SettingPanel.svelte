@@ -34,12 +34,18 @@
 	async function keep(row: ItemTold, is_set: boolean, said = '') {
 		const after = data.after(row);
 		const values = { of: row.of, at_mm: row.at_mm, is_set, why: said };
-		const got = await addRecord(store, 'embed-set', values, session.who);
-		if (isWrong(got)) return void (wrong = got.words);
-		wrong = '';
+		// the next one stands there at once: a hand that goes on is not moved under its own press
+		const asked = asking;
 		asking = false;
+		if (after) data.holdItem(after.key);
+		const got = await addRecord(store, 'embed-set', values, session.who);
+		if (isWrong(got)) {
+			data.holdItem(row.key);
+			[asking, wrong] = [asked, got.words];
+			return;
+		}
+		wrong = '';
 		if (said === why) why = '';
-		if (after && data.item?.key === row.key) data.holdItem(after.key);
 		if (got) {
 			data.noteKept(values);
 			await store.load();
