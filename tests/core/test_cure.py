@@ -269,3 +269,20 @@ def test_the_order_of_records_changes_nothing_and_the_report_and_the_knot_say_it
     assert standing_of(one).words == "to do"
     assert standing_of(Job(one.plan, None, SiteRecords(named))).words == "build on it"
     assert report(day_job())["cure"] is not None and Job(one.plan).cure_told() is None
+
+
+def test_a_dry_day_and_a_cold_night_are_alarms_while_it_is_young_and_not_under_a_blanket():
+    dry = job(air_c=34.0, humid_share=0.15, wind_ms=9.0).cure_day()
+    assert "dry" in {one.kind for one in dry.alarms} and all(
+        one.dries_kg_m2_h * 1.5 > 1.8 for one in dry.alarms if one.kind == "dry"
+    )
+    cool = {"air_c": lambda h: 3.0 if h % 24 < 6 and h > 24 else 16.0}
+    cold = job(**cool).cure_day()
+    nights = [one for one in cold.alarms if one.kind == "cold"]
+    assert nights and all(one.least_c < 4.4 for one in nights) and "frost" not in {one.kind for one in cold.alarms}
+    one = job(**cool)
+    laid = job(CoverLaid(what="blankets", at=hour(one, 18.0)), **cool).cure_day()
+    assert [row.kind for row in laid.alarms] == []
+    assert "cure-cold" in [row.code for row in job(CoverLaid(what="wet", at=hour(one, 18.0)), **cool).cure_findings]
+    ends = [day.latest_h("build") for day in (cold, laid)]
+    assert ends[1] < ends[0]

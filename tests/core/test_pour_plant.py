@@ -7,6 +7,7 @@ import pytest
 from tests.pours import YD, at, empty, here, job_with, planned, said, struck, tap
 
 from humble_trowel.core.errors import InputError
+from humble_trowel.core.order.risk import Volume, expected, last_load
 from humble_trowel.core.pour.ahead import ahead_of
 from humble_trowel.core.pour.day import pour_day
 from humble_trowel.core.pour.record_kinds import POUR_RECORDS
@@ -146,3 +147,23 @@ def test_the_set_clock_is_worked_out_anew_where_trucks_came_late():
     assert all(moved[zone].float_min > still[zone].float_min + 15 for zone in still)
     after = type(late)(late.plan, late.crew, late.records.plus("x", tap(60, 0, 0.5)), before=late)
     assert after.came_late is late.came_late and after.at_hand("day_run")
+
+
+def test_more_missing_than_a_truck_holds_is_a_full_one_and_each_truck_that_is_sent_for_waits():
+    costs = planned().costs
+    much = Volume(costs.most_m3 * 1.6, 0.2)
+    assert last_load(much, costs).order_m3 == pytest.approx(costs.most_m3)
+    assert last_load(Volume(costs.most_m3 * 0.5, 0.1), costs).order_m3 < costs.most_m3
+    sure = Volume(costs.most_m3 * 1.6, 0.0)
+    none, one = (expected(sure, order, costs, [order] if order else []) for order in (0.0, costs.most_m3))
+    assert none.cost_cents - one.cost_cents >= costs.wait_cents - 1  # two waits against one
+
+
+def test_words_of_the_plant_and_of_joints_come_to_sentences():
+    job = job_with()
+    joint = job.plan.joints.lines[0].id
+    for row, words in (
+        (word("late", due_at=at(107)), "late, here 08:17"), (word("lost"), "knows nothing of it"), (Sawn(joint=joint, at=at(700)), "sawn"),
+        (Sawn(joint=joint, at=at(700), cracked=True), "a crack was faster"), (ActGiven(act="edges/fill", to="", at=at(1)), "Nobody has it"),
+    ):  # fmt: skip
+        assert words in KIND[type(row)].sentence(job, row)
