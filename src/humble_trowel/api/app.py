@@ -23,6 +23,7 @@ from humble_trowel.api.guard import Guard
 from humble_trowel.api.lan import Lan, opened_words
 from humble_trowel.api.routes import (
     bound,
+    built,
     cure,
     day,
     edges,
@@ -33,6 +34,7 @@ from humble_trowel.api.routes import (
     jobs,
     joints,
     laser,
+    lessons,
     lines,
     order,
     papers,
@@ -71,7 +73,7 @@ REFUSALS = {
     507: "The disk takes no more.",
 }
 ROUTERS = (
-    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, order.router, day.router, gate.router, pour.router, plant.router, cure.router, bound.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
+    jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, order.router, day.router, gate.router, pour.router, plant.router, cure.router, built.router, lessons.router, bound.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
     rules.router, readings.router, site.router, safe.router,
 )  # fmt: skip
 TITLE = "Humble Trowel"

@@ -76,12 +76,12 @@ class _Walked:
         return gate_told(fresh, MONDAY, weather=False)
 
 
-def _box(job: Job) -> object:
-    """Forty pages with twenty photos."""
+def _box(job: Job, count: int = 20) -> object:
+    """Forty pages with so many photos."""
     picture = io.BytesIO()
     Image.effect_noise((1600, 1200), 60).convert("RGB").save(picture, "JPEG", quality=85)
-    photos = [PackPhoto(picture.getvalue(), f"Photo {at}", "") for at in range(20)]
-    sheets = sheets_of(job, "letter")
+    photos = [PackPhoto(picture.getvalue(), f"Photo {at}", "") for at in range(count)]
+    sheets = sheets_of(job, "letter", date(2027, 6, 17))
     of = PackOf(
         job.plan.name, gate_told(job, MONDAY, weather=False), job.papers, changes_told(job.site_changes, job.plan.units), [], [*sheets, *sheets],
         photos, [], "Tue 15 Jun",
@@ -97,4 +97,5 @@ def gate_rows() -> list[Row]:
         timed("thirty tasks over sixty days with weather", lambda: best(project, "t25"), 4, 1500, "p95"),
         timed("a week of twenty jobs", _week, 10, 100, "p95"),
         timed("a box of forty pages with twenty photos", lambda: _box(demo.job), 2, 8000, "p95"),
+        timed("a box of forty pages with sixty photos", lambda: _box(demo.job, 60), 1, 15000, "p95"),
     ]

@@ -17,6 +17,7 @@ from humble_trowel.bench.day import day_figures, day_rows
 from humble_trowel.bench.embeds import embed_rows
 from humble_trowel.bench.gate import gate_rows
 from humble_trowel.bench.ground import ground_rows
+from humble_trowel.bench.lessons import lesson_rows
 from humble_trowel.bench.lines import CUTTING_CASES, Cutting, cutting_rows, lines_rows, print_cutting
 from humble_trowel.bench.order import order_rows
 from humble_trowel.bench.pour import pour_rows
@@ -55,6 +56,8 @@ def run(as_json: bool, compare: str | None = None) -> int:
     rows, others = rows + on_site, others + site_figures
     poured, pour_figures = pour_rows()
     rows, others = rows + poured, others + pour_figures
+    taught, lesson_figures = lesson_rows()
+    rows, others = rows + taught, others + lesson_figures
     folder = Path(tempfile.mkdtemp(prefix="trowel-bench-"))
     try:
         rows.append(start_row(folder))

@@ -97,15 +97,16 @@ NO_OUTLINE = finding(
 
 
 def extras_of(
-    plan: Plan, solid: Solid, ways: JobWays, found: Measured, pours: Sequence[SecondPour] = (), buried: Allowance | None = None
+    plan: Plan, solid: Solid, ways: JobWays, found: Measured, drawn_m3: float, pours: Sequence[SecondPour] = (), buried: Allowance | None = None
 ) -> list[Allowance]:  # fmt: skip
-    """What is ordered over what is drawn. found: what the site measured; buried: what comes off for what sits in the concrete."""
+    """What is ordered over what is drawn. found: what the site measured; drawn_m3: all as drawn; buried: what comes off for what sits in the concrete."""
     with_it = [
         Allowance(f"{row.name}, with the slab", row.m3, "From the same trucks.", "with_slab", "typed", row.text, row.how, row.working)
         for row in pours
         if row.with_slab
     ]  # fmt: skip
-    return with_it + allowances(plan, solid, ways, found) + ([buried] if buried else [])
+    drawn_m3 += math.fsum(row.m3 for row in with_it)
+    return with_it + allowances(plan, solid, ways, found, drawn_m3) + ([buried] if buried else [])
 
 
 def concrete_of(

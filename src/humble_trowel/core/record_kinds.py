@@ -5,11 +5,13 @@ from __future__ import annotations
 from collections.abc import Iterable
 from typing import Any
 
+from humble_trowel.core.built.record_kinds import BUILT_RECORDS
 from humble_trowel.core.cure.record_kinds import CURE_RECORDS
 from humble_trowel.core.embeds.record_kinds import EMBED_RECORDS
 from humble_trowel.core.footings.record_kinds import FOOTING_RECORDS
 from humble_trowel.core.gate.record_kinds import GATE_RECORDS
 from humble_trowel.core.ground.record_kinds import GROUND_RECORDS
+from humble_trowel.core.lessons.record_kinds import LESSON_RECORDS
 from humble_trowel.core.lines.record_kinds import LINES_RECORDS
 from humble_trowel.core.lines.records import Struck
 from humble_trowel.core.order.record_kinds import ORDER_RECORDS
@@ -46,6 +48,8 @@ RECORD_KINDS: tuple[RecordKind[Any], ...] = (
     *GATE_RECORDS,
     *POUR_RECORDS,
     *CURE_RECORDS,
+    *BUILT_RECORDS,
+    *LESSON_RECORDS,
     *PHOTO_RECORDS,
     StruckKind(),
 )

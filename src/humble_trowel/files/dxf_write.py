@@ -39,6 +39,19 @@ def write_dxf(
 ) -> bytes:
     """A DXF R2010 file, in inches for a ft-in job and mm otherwise. steel: bars to draw, each mark named at its first; bolts: their
     middles. The plan must have an outline."""
+    return dxf_bytes(dxf_document(plan, sheet, forms, steel, bolts)[0])
+
+
+def dxf_bytes(document: Any) -> bytes:
+    """A drawing as a file."""
+    document.write(out := io.StringIO())
+    return out.getvalue().encode("utf-8")
+
+
+def dxf_document(
+    plan: Plan, sheet: SetOutSheet, forms: FormPlan, steel: Sequence[Laid], bolts: Sequence[XY]
+) -> tuple[Any, float]:
+    """The drawing, to add to, and how many of its units a millimetre is."""
     import ezdxf
     from ezdxf.enums import TextEntityAlignment
 
@@ -78,8 +91,7 @@ def write_dxf(
     _bars(space, steel, per)
     _on_top(space, plan, bolts, per)
     _dimensions(space, ring, per, plan.units)
-    document.write(out := io.StringIO())
-    return out.getvalue().encode("utf-8")
+    return document, per
 
 
 def _strings(space: Any, sheet: SetOutSheet, per: float) -> None:

@@ -27,7 +27,8 @@ NOTE = (
 )
 
 
-def _day(iso: str) -> str:
+def day_words(iso: str) -> str:
+    """'17 June 2027'."""
     day = date.fromisoformat(iso[:10])
     return f"{day.day} {MONTHS[day.month - 1]} {day.year}"
 
@@ -68,7 +69,7 @@ def quote_pdf(plan: Plan, firm: str, told: Costed, concrete: Concrete, mix: MixF
 #set par(leading: 0.62em)
 #set table(stroke: (x, y) => (bottom: 0.3pt + luma(150)), inset: (x: 3pt, y: 5pt))
 #let part(body) = block(above: 13pt, below: 6pt, sticky: true, text(13pt, weight: 700, body))
-#text(21pt, weight: 700)[#{quoted(plan.name)}] #h(1fr) #text(12pt)[#{quoted(_day(today) if today else "")}]
+#text(21pt, weight: 700)[#{quoted(plan.name)}] #h(1fr) #text(12pt)[#{quoted(day_words(today) if today else "")}]
 #v(-4pt)
 #{quoted(", ".join(bit for bit in (f"For {plan.client}" if plan.client else "", plan.site.address) if bit))}
 #v(3pt)

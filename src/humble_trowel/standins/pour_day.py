@@ -29,11 +29,15 @@ class Truth:
         return math.fsum(self.takes_m3)
 
 
-def truth_of(planned: Planned, seed: int) -> Truth:
-    """Drawn from the very doubts that the order holds, each by itself."""
+Causes = tuple[float, float, float]
+
+
+def truth_of(planned: Planned, seed: int, causes: Causes | None = None) -> Truth:
+    """Drawn from the very doubts that the order holds, each by itself. causes: how low the base lies in mm, litres more a metre of trench, the share that
+    loads lack, where they are known."""
     draw = random.Random(seed)
     site, floor = planned.site, planned.floor
-    base_mm, run_l, lacks = (
+    base_mm, run_l, lacks = causes or (
         draw.gauss(float(middle), math.sqrt(float(planned.belief.spread[at][at])))
         for at, middle in enumerate(planned.belief.middle)
     )

@@ -42,6 +42,11 @@ class SaidAfter:
         """Whether anything was."""
         return any((self.covers, self.rounds, self.probes, self.cylinders, self.shots, self.stripped))
 
+    @property
+    def shots_values(self) -> list[FloorShot]:
+        """Levels without their ids."""
+        return [one for _, one in self.shots]
+
     def newest_h(self, clock: Clock) -> float | None:
         """The hour of the last word; None where nothing was said."""
         stamps = [one.at for own in (self.covers, self.cylinders, self.shots, self.stripped) for _, one in own]

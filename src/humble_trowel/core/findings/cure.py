@@ -13,5 +13,6 @@ KINDS = (
     FindingKind("probe-silent", "note", "a probe says nothing for hours", "cure", STRENGTH, False),
     FindingKind("round-missed", "check", "a round with water was missed", "cure", COVER, False),
     FindingKind("strip-early", "check", "boards came off before it was strong enough", "cure", WORK, False),
+    FindingKind("lesson-odd", "note", "a job lies far from what the crew's ways expect", "cure", ("lessons",), False),
     FindingKind("floor-not-flat", "check", "the finished floor meets no class of flatness", "cure", WORK, False),
 )  # fmt: skip

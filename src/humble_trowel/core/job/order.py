@@ -8,8 +8,8 @@ from humble_trowel.core.beside.rows import besides
 from humble_trowel.core.figures import Concrete, concrete_of, extras_of, with_second_way
 from humble_trowel.core.job.ground import GroundAnswers
 from humble_trowel.core.kept import kept
-from humble_trowel.core.order.allowances import Allowance
-from humble_trowel.core.order.doubts import Doubt, as_surveyed, doubts_of, forms_face_m2
+from humble_trowel.core.order.allowances import Allowance, forms_face_m2
+from humble_trowel.core.order.doubts import Doubt, as_surveyed, doubts_of
 from humble_trowel.core.order.foam_faces import foam_pours
 from humble_trowel.core.order.ledger import ledger
 from humble_trowel.core.order.ledger_part import LedgerPart
@@ -44,7 +44,8 @@ class OrderAnswers(GroundAnswers):
     @kept("plan", "solid", "ways", "earlier")
     def extras(self) -> list[Allowance]:
         """What is ordered over what is drawn."""
-        return extras_of(self.plan, self.shape, self.ways, self.measured, self.second_pours, self.off_the_order)
+        drawn = math.fsum(part.m3 for part in self.parts)
+        return extras_of(self.plan, self.shape, self.ways, self.measured, drawn, self.second_pours, self.off_the_order)
 
     @property
     def need_m3(self) -> float:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from humble_trowel.core.built.records import BUILT_RECORDS_OF
 from humble_trowel.core.cure.records import CURE_KINDS
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.geometry.slices import Slices, count_by_slices
@@ -9,6 +10,7 @@ from humble_trowel.core.geometry.solid import Solid, build_solid
 from humble_trowel.core.ground.records import Shots
 from humble_trowel.core.guard import answers
 from humble_trowel.core.kept import Keeper, kept
+from humble_trowel.core.lessons.records import LESSON_RECORDS_OF
 from humble_trowel.core.lines.outline import Outline, outline_figure
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays, Ways, ways_for
@@ -21,7 +23,7 @@ SHAPE = (
 )  # fmt: skip
 
 
-AFTER_KINDS = DAY_KINDS | CURE_KINDS  # what the day of the pour and the weeks after it write down
+AFTER_KINDS = DAY_KINDS | CURE_KINDS | BUILT_RECORDS_OF | LESSON_RECORDS_OF  # what the day of the pour and the weeks after it write down
 
 
 class ShapeAnswers(Keeper):

@@ -16,7 +16,7 @@ from humble_trowel.core.order.measured import UNMEASURED, Measured
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.ways import JobWays
 from humble_trowel.core.units import format_ordered, format_volume
-from humble_trowel.core.working import Working, leaf, work
+from humble_trowel.core.working import Working, leaf, number_text, work
 
 
 @dataclass(frozen=True)
@@ -42,12 +42,16 @@ def _source(plan: Plan, key: str, ways: JobWays) -> str:
     return "house" if ways == HOUSE else "ways"
 
 
-def allowances(plan: Plan, solid: Solid, ways: JobWays, found: Measured = UNMEASURED) -> list[Allowance]:
-    """Every allowance that is not switched off, in the order of the ways; what was measured stands for its guess."""
+def allowances(
+    plan: Plan, solid: Solid, ways: JobWays, found: Measured = UNMEASURED, drawn_m3: float = 0.0
+) -> list[Allowance]:
+    """Every allowance that is not switched off, in the order of the ways; what was measured stands for its guess. drawn_m3: all as drawn, for
+    what the plant's loads lack."""
     guessed = [
         _base_low(plan, solid, ways) if found.base is None else None,
         _trench_wide(plan, solid, ways, found),
         _foam_low(plan, solid, ways),
+        _bow_out(plan, solid, ways),
         left_behind(plan, ways),
         _pump_prime(plan, ways),
     ]
@@ -56,7 +60,8 @@ def allowances(plan: Plan, solid: Solid, ways: JobWays, found: Measured = UNMEAS
         rows.insert(0, _as_found(plan, "trench_wide_mm", found.trenches, found.trench_words, "dug"))
     if found.base is not None:
         rows.insert(0, _as_found(plan, "base_low_mm", found.base, found.base_words, "shot"))
-    return rows
+    lacks = _yield_low(plan, ways, drawn_m3 + math.fsum(row.m3 for row in rows))
+    return [*rows, lacks] if lacks.m3 > 0 else rows
 
 
 def _as_found(plan: Plan, key: str, working: Working, words: str, source: str) -> Allowance:
@@ -184,6 +189,42 @@ def slab_beside(solid: Solid, start: tuple[float, float], end: tuple[float, floa
     spot = shapely.Point(x, y)
     near = min(solid.cells, key=lambda cell: cell.region.distance(spot))
     return near.thickness_mm
+
+
+def _bow_out(plan: Plan, solid: Solid, ways: JobWays) -> Allowance:
+    """Forms that bow, as past jobs taught: two thirds of the middle's bow over their face."""
+    unit, _ = volume_unit(plan)
+    inputs = {
+        "face": area_leaf("Face of all forms", forms_face_m2(plan, solid) if ways.doubt.bow_out_mm else 0.0, plan, "lines"),
+        "bow": thin_leaf("bowed out in the middle by", ways.doubt.bow_out_mm, plan, "ways/bow_out_mm", "ways"),
+    }
+    formula = f"face * 2 / 3 * bow / {'1000' if plan.units == 'mm' else '324'}"
+    working = work("Forms that bow", unit, formula, inputs, source="ways")
+    return _row(plan, "bow_out_mm", "Forms that bow", "As past jobs of this crew taught.", working, ways)
+
+
+def _yield_low(plan: Plan, ways: JobWays, need_m3: float) -> Allowance:
+    """What loads lack of their tickets, as past jobs taught."""
+    unit, per_unit = volume_unit(plan)
+    share = ways.doubt.yield_low_share
+    inputs = {
+        "need": leaf("Everything before it", need_m3 / per_unit, unit, f"{need_m3 / per_unit:.3f} {unit}", "geometry"),
+        "lacks": leaf("a load lacks", share, "", number_text(share, 4), "ways", "ways/yield_low_share"),
+    }
+    working = work("Loads lack of their tickets", unit, "need * lacks / (1 - lacks)", inputs, source="ways")
+    return _row(plan, "yield_low_share", "Loads lack of their tickets", "As past jobs with this plant taught.", working, ways)
+
+
+def forms_face_m2(plan: Plan, solid: Solid) -> float:
+    """Face of all forms: each side as deep as its edge, or as the slab beside it."""
+    ring = plan.outline or []
+    deep = {(run.start, run.end): run.kind.depth_mm or 0.0 for run in edge_runs(plan) if not run.inside}
+    total = 0.0
+    for start, end in zip(ring, ring[1:] + ring[:1], strict=True):
+        size = math.dist(start, end)
+        if size > 0:
+            total += size * max(deep.get((start, end), 0.0), slab_beside(solid, start, end))
+    return total / 1e6
 
 
 def _pump_prime(plan: Plan, ways: JobWays) -> Allowance | None:

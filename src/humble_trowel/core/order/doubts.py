@@ -8,8 +8,7 @@ from dataclasses import dataclass, replace
 
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.geometry.solid import Solid
-from humble_trowel.core.geometry.strips import edge_runs
-from humble_trowel.core.order.allowances import Allowance, slab_beside, trenches
+from humble_trowel.core.order.allowances import Allowance, trenches
 from humble_trowel.core.order.leaves import area_leaf, thin_leaf, volume_unit
 from humble_trowel.core.order.measured import Measured
 from humble_trowel.core.plan.document import Plan
@@ -45,8 +44,8 @@ def doubts_of(
         _trench(plan, solid, ways, found, means.get("trench_wide_mm", 0.0)),
         _base(plan, solid, ways, found, means.get("base_low_mm", 0.0)),
         _foam(plan, solid, ways, means.get("within_mm")),
-        _bow(plan, ways, face_m2),
-        _yield(plan, ways, need_m3),
+        _bow(plan, ways, face_m2, means.get("bow_out_mm", 0.0)),
+        _yield(plan, ways, need_m3, means.get("yield_low_share", 0.0)),
         _left(plan, ways, means.get("left_behind_m3", 0.0)),
         _prime(plan, ways, means.get("prime_m3")),
     ]
@@ -135,7 +134,7 @@ def _foam(plan: Plan, solid: Solid, ways: JobWays, mean_m3: float | None) -> Dou
     return Doubt("foam", "Foam sprayed uneven", mean_m3, _m3(plan, spread), "half of what it may be low", False, "", at, spread)  # fmt: skip
 
 
-def _bow(plan: Plan, ways: JobWays, face_m2: float) -> Doubt | None:
+def _bow(plan: Plan, ways: JobWays, face_m2: float, mean_m3: float) -> Doubt | None:
     if face_m2 <= 0:
         return None
     inputs = {
@@ -148,10 +147,10 @@ def _bow(plan: Plan, ways: JobWays, face_m2: float) -> Doubt | None:
     ends = max(zip(ring, ring[1:] + ring[:1], strict=True), key=lambda pair: math.dist(*pair), default=None)
     at = None if ends is None else ((ends[0][0] + ends[1][0]) / 2, (ends[0][1] + ends[1][1]) / 2)
     why = f"{_inches(plan, ways.doubt.bow_sd_mm)} in the middle of a bay"
-    return Doubt("bow", "Forms that bow", 0.0, _m3(plan, spread), why, False, "bow_sd_mm", at, spread)
+    return Doubt("bow", "Forms that bow", mean_m3, _m3(plan, spread), why, False, "bow_sd_mm", at, spread)
 
 
-def _yield(plan: Plan, ways: JobWays, need_m3: float) -> Doubt:
+def _yield(plan: Plan, ways: JobWays, need_m3: float, mean_m3: float) -> Doubt:
     share = ways.doubt.yield_sd_share
     inputs = {
         "need": _volume_leaf(plan, "Likely need", need_m3, "ways"),
@@ -159,7 +158,7 @@ def _yield(plan: Plan, ways: JobWays, need_m3: float) -> Doubt:
     }
     spread = work("Spread of the tickets", volume_unit(plan)[0], "need * off", inputs, source="doubt", digits=3)
     why = f"{number_text(share * 100, 2)} in 100, C94 tickets"
-    return Doubt("yield", "What the tickets hold", 0.0, _m3(plan, spread), why, False, "yield_sd_share", None, spread)
+    return Doubt("yield", "What the tickets hold", mean_m3, _m3(plan, spread), why, False, "yield_sd_share", None, spread)
 
 
 def _left(plan: Plan, ways: JobWays, mean_m3: float) -> Doubt:
@@ -183,18 +182,6 @@ def together(plan: Plan, rows: Sequence[Doubt]) -> Working:
     inputs = {key: replace(item, text=f"{item.value:.3f}") for key, item in inputs.items()}
     formula = "sqrt(" + (" + ".join(f"{key} ** 2" for key in inputs) or "0") + ")"
     return work("Spread of it all", volume_unit(plan)[0], formula, inputs, source="doubt", digits=2)
-
-
-def forms_face_m2(plan: Plan, solid: Solid) -> float:
-    """Face of all forms: each side as deep as its edge, or as the slab beside it."""
-    ring = plan.outline or []
-    deep = {(run.start, run.end): run.kind.depth_mm or 0.0 for run in edge_runs(plan) if not run.inside}
-    total = 0.0
-    for start, end in zip(ring, ring[1:] + ring[:1], strict=True):
-        size = math.dist(start, end)
-        if size > 0:
-            total += size * max(deep.get((start, end), 0.0), slab_beside(solid, start, end))
-    return total / 1e6
 
 
 def as_surveyed(ways: JobWays) -> JobWays:

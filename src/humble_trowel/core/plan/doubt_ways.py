@@ -16,8 +16,8 @@ Decide = Literal["need", "cost"]
 
 class DoubtWays(BaseModel):
     """base_sd_mm: a base set by hand; rough_mm: its bumps, over rough_m2 each; shot_sd_mm: of a rod. trench_wide_sd_mm, trench_deep_sd_mm: a trench
-    as it is dug; dug_sd_mm: once it was measured. bow_sd_mm: forms, in the middle of a bay. yield_sd_share: what a load holds against its
-    ticket. left_sd_m3: in drum and chute; prime_m3: pump and hose hold back. decide: how the order is made of all that."""
+    as it is dug; dug_sd_mm: once it was measured. bow_out_mm, bow_sd_mm: forms, in the middle of a bay. yield_low_share, yield_sd_share: what a load
+    lacks of its ticket. left_sd_m3: in drum and chute; prime_m3: pump and hose hold back. decide: how the order is made of all that."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
     decide: Decide = "need"
@@ -28,7 +28,9 @@ class DoubtWays(BaseModel):
     trench_wide_sd_mm: SmallLength = 0.5 * IN
     trench_deep_sd_mm: SmallLength = 0.5 * IN
     dug_sd_mm: SmallLength = 0.1 * IN
+    bow_out_mm: SmallLength = 0.0
     bow_sd_mm: SmallLength = 0.25 * IN
+    yield_low_share: Annotated[float, Field(ge=0, le=0.1)] = 0.0
     yield_sd_share: Annotated[float, Field(ge=0, le=0.1)] = 0.01
     left_sd_m3: Volume = 0.1 * YD3
     prime_m3: Volume = 0.25 * YD3

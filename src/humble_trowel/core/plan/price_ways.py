@@ -15,7 +15,7 @@ Rate = Annotated[float, Field(gt=0, le=10000)]
 
 class PriceWays(BaseModel):
     """asked_on: the day when prices were last asked for. old_days: after so many they are old. form_uses: a board serves so many pours.
-    margin_share: of what is charged."""
+    margin_share: of what is charged. due_days: so long a bill may wait."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
     asked_on: Day | None = None
@@ -37,4 +37,5 @@ class PriceWays(BaseModel):
     bolts_h: Rate = 12.0
     saw_m_h: Rate = 30.0
     margin_share: Annotated[float, Field(ge=0, lt=0.9)] = 0.18
+    due_days: Annotated[int, Field(ge=0, le=365)] = 30
     reason: Reason = "House figures until the suppliers are asked."

@@ -17,6 +17,7 @@ from humble_trowel.core.plan.embed_ways import EmbedWays
 from humble_trowel.core.plan.form_ways import BuyWay, CornerWay, FormWays, SetOutWays, StackWay, Tape
 from humble_trowel.core.plan.ground_ways import GroundWays, RodReads
 from humble_trowel.core.plan.joint_ways import JointWays
+from humble_trowel.core.plan.lesson_ways import Learnt
 from humble_trowel.core.plan.local_rules import LIMIT_OF, LocalRule
 from humble_trowel.core.plan.pour_ways import PourWays
 from humble_trowel.core.plan.price_ways import PriceWays
@@ -85,7 +86,7 @@ class Person(WaysPart):
 
 
 class Ways(WaysPart):
-    """The whole crew's ways. local_rules: where the county says otherwise, by the key of the limit."""
+    """The whole crew's ways. local_rules: where the county says otherwise, by the key of the limit. learnt: middles that jobs moved, by their lesson."""
 
     firm: Text = ""
     crew: Annotated[list[Person], Field(max_length=60)] = []
@@ -109,6 +110,7 @@ class Ways(WaysPart):
     cure: CureWays = CureWays()
     schedule: ScheduleWays = ScheduleWays()
     local_rules: dict[str, LocalRule] = {}
+    learnt: dict[str, Learnt] = {}
 
     @field_validator("local_rules")
     @classmethod

@@ -11,7 +11,7 @@ from humble_trowel.core.geometry.solid import Solid
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.model import Model
 from humble_trowel.core.plan.refs import by_id
-from humble_trowel.core.plan.ways import JobWays
+from humble_trowel.core.plan.ways import JobWays, Ways
 from humble_trowel.core.reading.plain_errors import plan_error
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.units import Units
@@ -26,6 +26,8 @@ class JobSoFar(Protocol):
     def plan(self) -> Plan: ...
     @property
     def ways(self) -> JobWays: ...
+    @property
+    def crew(self) -> Ways: ...
     @property
     def records(self) -> SiteRecords: ...
     @property

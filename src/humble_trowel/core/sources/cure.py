@@ -11,4 +11,5 @@ ROWS = (
     Source("cure-build", "Light framing from about 1,500 psi, wheels from about 2,500 psi, by maturity (ASTM C1074): this house's figures. The engineer may ask for more.", "house"),
     Source("cure-load", "Loaded from 70 in 100 of its specified strength, full load only by measured strength: the engineer decides.", "house"),
     Source("cure-flat", "Gaps under a ten foot straightedge, nine in ten and all: ACI 117 as this house recalls it.", "standard", "ACI 117, recalled"),
+    Source("lesson", "A job moves the middle of the crew's ways by Bayes: jobs lie about a middle that nobody knows, each is seen within its own doubt, and no middle moves farther than its own spread. This house.", "house"),
 )  # fmt: skip

@@ -8,12 +8,13 @@ from humble_trowel.core.cure.report import CureReport
 from humble_trowel.core.cure.told import knot_text
 from humble_trowel.core.findings import Finding
 from humble_trowel.core.job import Job
+from humble_trowel.core.lessons.report import LessonReport
 from humble_trowel.core.stages.stage import StageReport, Standing
 
 
 def findings_of(job: Job) -> list[Finding]:
     """Doubts of the weeks after."""
-    return job.cure_findings
+    return [*job.cure_findings, *job.lesson_findings]
 
 
 def standing_of(job: Job) -> Standing:
@@ -42,9 +43,11 @@ class CureStage(StageReport):
     """What the weeks after answer; null without an outline, a day or weather."""
 
     cure: CureReport | None
+    lessons: list[LessonReport]
 
     @classmethod
     def of(cls, job: Job) -> Self:
         """Its part of a job's answer."""
         day = job.cure_day() if job.plan.outline is not None else None
-        return cls(cure=None if day is None or not day.strong else CureReport.of(day))
+        lessons = LessonReport.of(job.lessons_found) if job.plan.outline is not None else []
+        return cls(cure=None if day is None or not day.strong else CureReport.of(day), lessons=lessons)

@@ -1,0 +1,86 @@
+"""What the next quote learns: lessons told, taken into the crew's ways, left, undone."""
+
+from __future__ import annotations
+
+import sqlite3
+import uuid
+
+from fastapi import APIRouter, Request
+
+from humble_trowel.api.after_schemas import LessonsState, TakeLesson, UndoLesson
+from humble_trowel.api.listener import owns
+from humble_trowel.api.routes.jobs import JobId, service_of
+from humble_trowel.api.service import Service
+from humble_trowel.api.strict import StrictRoute
+from humble_trowel.core.errors import InputError
+from humble_trowel.core.job import Job
+from humble_trowel.core.lessons.lessons import left, taken, untaken
+from humble_trowel.core.lessons.records import LessonSaid
+from humble_trowel.store import jobs, records, ways
+from humble_trowel.store.db import atomic
+
+router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}/lessons", tags=["lessons"])
+
+
+@router.get("")
+def lessons(request: Request, job_id: JobId) -> LessonsState:
+    """Every lesson of the job, where its concrete went, what is kept. Money is the owner's alone."""
+    service = service_of(request)
+    return _state(service.laid_out(job_id), mine=owns(request.scope))
+
+
+def _state(job: Job, *, mine: bool) -> LessonsState:
+    told = job.lessons_told()
+    if told is not None and not mine:
+        told = told.__class__(**{**told.__dict__, "money": [], "kept_text": ""})
+    return LessonsState(told=told, may_take=mine, findings=job.lesson_findings)
+
+
+@router.post("/take")
+def take(request: Request, job_id: JobId, body: TakeLesson) -> LessonsState:
+    """Take a lesson into the crew's ways, or leave it, with the reason. Both can be undone."""
+    service = service_of(request)
+    service.laid_out(job_id)
+    with service.open() as db, atomic(db):
+        job = service.head(db, job_id)
+        if body.take:
+            version, crew = service.ways(db)
+            now, word = taken(job.lessons_found, body.key, crew, body.reason, body.at, body.author)
+            ways.save(db, version, now.model_dump(mode="json"), body.author, service.now())
+        else:
+            word = left(job.lessons_found, body.key, body.reason, body.at, body.author)
+        old = job.lessons_said.get(body.key)
+        _keep(service, db, job_id, "lesson", word.model_dump(mode="json"), body.author, body.at, old[0] if old else None)
+    return _state(service.laid_out(job_id), mine=owns(request.scope))
+
+
+@router.post("/undo")
+def undo(request: Request, job_id: JobId, body: UndoLesson) -> LessonsState:
+    """Take back what was made of a lesson; the ways are as they were. 422 where they moved since."""
+    service = service_of(request)
+    service.laid_out(job_id)
+    with service.open() as db, atomic(db):
+        job = service.head(db, job_id)
+        said: tuple[str, LessonSaid] | None = job.lessons_said.get(body.key)
+        if said is None:
+            raise InputError("Nothing was made of that lesson yet.", "key")
+        version, crew = service.ways(db)
+        back = untaken(job.lessons_found, body.key, crew)
+        if back is not crew:
+            ways.save(db, version, back.model_dump(mode="json"), body.author, service.now())
+        _keep(service, db, job_id, "struck", {"why": "undone"}, body.author, body.at, said[0])
+    return _state(service.laid_out(job_id), mine=owns(request.scope))
+
+
+def _keep(
+    service: Service, db: sqlite3.Connection, job_id: str, kind: str, document: dict[str, object], who: str, at: str, supersedes: str | None
+) -> None:  # fmt: skip
+    """A record with an id of its own."""
+    row = jobs.head(db, job_id)
+    records.add(
+        db,
+        records.Record(
+            id=f"lesson-{uuid.uuid4().hex}", job_id=job_id, kind=kind, revision=row.n, who=who, at_device=at, at=service.now(), supersedes=supersedes,
+            document=document,
+        ),
+    )  # fmt: skip
