@@ -17,7 +17,7 @@ TABS = {
     "order": ("ledger", "sure", "mix", "trucks", "cost", "call"),
     "gate": ("holds", "day", "trades", "week", "papers", "changes"),
     "pour": ("now", "tickets", "left", "finish", "trouble", "notes"),
-    "cure": ("cover", "strength", "work"),
+    "cure": ("cover", "strength", "work", "built", "lessons", "papers"),
 }
 BROKEN = """(only) => axe.run(document, { resultTypes: ['violations'], ...(only ? { runOnly: [only] } : {}) }).then((found) =>
   found.violations.flatMap((rule) => rule.nodes.map((node) => `${rule.id}: ${node.html.slice(0, 140)} ${node.failureSummary}`)))"""

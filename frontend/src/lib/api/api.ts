@@ -68,6 +68,15 @@ export const api = {
 	day: (id: string, body: Posted<'/api/jobs/{job_id}/day'>) => request('post', `${JOB}/day`, { ...of(id), body }),
 	pour: (id: string, at: string | null) => request('post', `${JOB}/pour`, { ...of(id), body: { at } }),
 	cure: (id: string, body: Posted<'/api/jobs/{job_id}/cure'>) => request('post', `${JOB}/cure`, { ...of(id), body }),
+	built: (id: string) => request('get', `${JOB}/built`, of(id)),
+	secondJob: (id: string, body: Posted<'/api/jobs/{job_id}/second-job'>) =>
+		request('post', `${JOB}/second-job`, { ...of(id), body }),
+	lessons: (id: string) => request('get', `${JOB}/lessons`, of(id)),
+	takeLesson: (id: string, body: Posted<'/api/jobs/{job_id}/lessons/take'>) =>
+		request('post', `${JOB}/lessons/take`, { ...of(id), body }),
+	undoLesson: (id: string, body: Posted<'/api/jobs/{job_id}/lessons/undo'>) =>
+		request('post', `${JOB}/lessons/undo`, { ...of(id), body }),
+	handOver: (id: string, today: string) => request('get', `${JOB}/hand-over`, { ...of(id), query: { today } }),
 	readProbe: (id: string, body: Posted<'/api/jobs/{job_id}/cure/read-probe'>) =>
 		request('post', `${JOB}/cure/read-probe`, { ...of(id), body }),
 	pourAhead: (id: string) => request('get', `${JOB}/pour/ahead`, of(id)),

@@ -78,6 +78,16 @@
 			class="max-phone:hidden side:hidden!"
 		/>
 		<BoardCell reading="last" name={w.board.lastTruck} note={boardSays.pour.by} value={last} />
+	{:else if lens === 'cure' && boardSays.lessons}
+		<BoardCell
+			reading="next-like-it"
+			name={w.board.nextLikeIt}
+			note={boardSays.lessons.over}
+			was={boardSays.lessons.was}
+			value={nextLikeIt}
+			class="max-phone:hidden side:hidden!"
+		/>
+		<BoardCell reading="kept" name={w.board.keptOf} note={boardSays.lessons.kept} value={lessonsTaken} />
 	{:else}
 		<BoardCell
 			reading="trucks"
@@ -97,6 +107,10 @@
 			class={lens === 'ground' ? 'max-phone:hidden side:hidden!' : ''}
 		/>
 	{/if}
+	{#snippet nextLikeIt()}<Frac text={boardSays.lessons?.would ?? ''} />
+		<small class="text-key font-[650]">{boardSays.lessons?.unit}</small>{/snippet}
+	{#snippet lessonsTaken()}<span class="text-read leading-tight font-heavy whitespace-normal">{boardSays.lessons?.taken}</span
+		>{/snippet}
 	{#snippet placed()}<Frac text={boardSays.pour?.placed ?? ''} />{/snippet}
 	{#snippet last()}<Frac text={boardSays.pour?.last ?? ''} />{/snippet}
 	{#snippet area()}
@@ -118,6 +132,13 @@
 			value={boardSays.next ? next : false}
 			class="max-fold:hidden side:hidden!"
 		/>
+	{:else if lens === 'cure' && (boardSays.lessons?.next || boardSays.build)}
+		<BoardCell
+			reading="cure"
+			name={boardSays.lessons?.next ? w.board.next : w.board.strength}
+			value={cureNext}
+			class="max-fold:hidden side:hidden!"
+		/>
 	{:else if lens === 'ground'}
 		<BoardCell
 			reading="rod"
@@ -136,6 +157,9 @@
 			class="max-fold:hidden side:hidden!"
 		/>
 	{/if}
+	{#snippet cureNext()}<span class="line-clamp-2 text-read leading-tight font-heavy whitespace-normal"
+			><Frac text={boardSays.lessons?.next || boardSays.build} /></span
+		>{/snippet}
 	{#snippet next()}<span class="line-clamp-2 text-read leading-tight font-heavy whitespace-normal"
 			><Frac text={boardSays.next?.act ?? ''} /></span
 		>{/snippet}

@@ -11,6 +11,8 @@ const ASKS: ((id: string) => Promise<unknown>)[] = [
 	(id) => api.pour(id, null),
 	(id) => api.pourAhead(id),
 	(id) => api.cure(id, { at: null, blankets: [] }),
+	(id) => api.built(id),
+	(id) => api.handOver(id, today()),
 	(id) => api.embeds(id, { edits }),
 	(id) => api.underslab(id, { edits }),
 	(id) => api.screed(id, { edits }),

@@ -68,6 +68,9 @@ export const w = {
 		inForms: 'In the forms',
 		ofAbout: (text: string) => `of about ${text}`,
 		lastTruck: 'Last truck',
+		nextLikeIt: 'Order, next like it',
+		keptOf: 'Lessons',
+		strength: 'When it bears',
 		pour: 'Pour',
 		pourNote: 'as it is booked',
 		nextHold: (what: string) => `next: ${what}`,
@@ -156,7 +159,10 @@ export const w = {
 		tabs: {
 			cover: { name: 'Cover', ask: 'Is it wet and warm enough?' },
 			strength: { name: 'Strength', ask: 'When can we build on it?' },
-			work: { name: 'Saw and strip', ask: 'What comes off, and is it flat?' }
+			work: { name: 'Saw and strip', ask: 'What comes off, and is it flat?' },
+			built: { name: 'As built', ask: 'How does it really stand?' },
+			lessons: { name: 'Lessons', ask: 'What does the next quote learn?' },
+			papers: { name: 'Papers', ask: 'What do we hand over?' }
 		}
 	},
 	gate: {

@@ -1,7 +1,6 @@
 <script lang="ts">
 	/** A box of leaves: a missing paper is a dashed leaf, one that was asked for has its corner turned down, one that is here is full. */
 	import { api } from '../../api/api';
-	import { download } from '../../api/download';
 	import type { Paper } from '../../api/schema';
 	import { outbox } from '../../outbox/outbox.svelte';
 	import { newId } from '../../outbox/pressed';
@@ -9,6 +8,7 @@
 	import type { Edit } from '../../state/job.svelte';
 	import { session } from '../../state/session.svelte';
 	import Act from '../../ui/Act.svelte';
+	import BindFile from '../../ui/BindFile.svelte';
 	import Fold from '../../ui/Fold.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { holdWords } from '../../words/holds';
@@ -57,24 +57,14 @@
 			busy = false;
 		}
 	}
-	/** how far the box is; null where none is being bound */
-	let share = $state<number | null>(null);
-	let bindWrong = $state('');
-	async function bind(paper: 'letter' | 'a4') {
-		const reading = newId();
-		[share, bindWrong] = [0, ''];
-		const far = (got: { share: number | null }) => void (share = Math.max(share ?? 0, got.share ?? 0));
-		const asks = setInterval(() => void api.packShare(reading).then(far, () => undefined), 300);
-		try {
-			const asked = `paper=${paper}&today=${today()}&reading=${reading}`;
-			if (!(await download(`/api/jobs/${data.store.id}/pack.pdf?${asked}`, 'box.pdf'))) bindWrong = words.notBound;
-		} catch {
-			bindWrong = w.notices.noAnswer;
-		} finally {
-			clearInterval(asks);
-			share = null;
-		}
-	}
+	const kinds = $derived(
+		PAPERS.map((paper) => ({
+			key: paper,
+			label: w.lines.paper[paper],
+			address: (reading: string) => `/api/jobs/${data.store.id}/pack.pdf?paper=${paper}&today=${today()}&reading=${reading}`,
+			otherwise: 'box.pdf'
+		}))
+	);
 	const edit = (paper: string, needed: boolean) => data.keep([{ op: 'set_paper', paper, needed } as Edit], 'paper');
 	async function add() {
 		if (name.trim() && (await data.keep([{ op: 'set_paper', name: name.trim() } as Edit], 'paper'))) name = '';
@@ -148,14 +138,7 @@
 {/if}
 <h2 class="panel-head">{words.bind}</h2>
 <p class="label">{words.bindHow}</p>
-<p class="mt-4 flex flex-wrap gap-4">
-	{#each PAPERS as paper (paper)}<Act kind="main" disabled={share !== null} onclick={() => void bind(paper)}
-			>{w.lines.paper[paper]}</Act
-		>{/each}
-</p>
-{#if share !== null}<p class="mt-6" role="status">{words.binding(share)}</p>
-	<div class="mt-4 h-10 border-2 border-ink"><div class="h-full bg-chalk" style:width="{share * 100}%"></div></div>{/if}
-{#if bindWrong}<p class="wrong" role="alert">{bindWrong}</p>{/if}
+<BindFile {kinds} making={words.binding} notMade={words.notBound} />
 <div class="mt-12 flex flex-wrap items-end gap-8">
 	<label class="label w-240"
 		>{words.add}<input
