@@ -68,6 +68,7 @@ def test_a_row_that_is_missed_ends_the_bench_with_one(monkeypatch, capsys):
             monkeypatch.setattr(main, name, lambda rows=rows, name=name: rows if name == "shape_rows" else [])
         monkeypatch.setattr(main, "site_rows", lambda: ([], []))
         monkeypatch.setattr(main, "pour_rows", lambda: ([], []))
+        monkeypatch.setattr(main, "lesson_rows", lambda: ([], []))
         monkeypatch.setattr(main, "cutting_rows", lambda _: [])
         monkeypatch.setattr(main, "start_row", lambda _: met)
         monkeypatch.setattr(main, "browser_figures", lambda _, others=others: ([], others[0] if others else None))

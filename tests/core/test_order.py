@@ -125,6 +125,7 @@ def test_the_json_names_are_fixed():
         "schedule",
         "pour",
         "cure",
+        "lessons",
         "findings",
     ]
     assert list(data["outline"]) == ["area_m2", "perimeter_m", "sides_mm", "diagonals"]

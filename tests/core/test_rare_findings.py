@@ -95,7 +95,7 @@ def test_every_kind_names_a_stage_that_is_there_and_tabs_of_it(kind):
         "steel": ("way", "mat", "cages", "dowels", "chairs", "lists", "look"),
         "embeds": ("walls", "bolts", "straps", "setting"), "screed": ("strips", "pads", "order", "joints"), "order": ("ledger", "sure", "mix", "trucks", "cost", "call"), "gate": ("holds", "day", "trades", "week", "papers", "changes"),
         "pour": ("now", "tickets", "left", "finish", "trouble", "notes"),
-        "cure": ("cover", "strength", "work"),
+        "cure": ("cover", "strength", "work", "built", "lessons", "papers"),
     }  # fmt: skip
     made = finding(kind.code, "beams[2]", "words", "remedy")
     assert made.severity == kind.severity and made.stage in tabs

@@ -88,6 +88,15 @@ ALLOWED_BARE = {
     "short_tons",
 }
 ALLOWED_BARE |= {"per_s", "run_per_rise", "index_f_days", "vertical_r", "walls_r", "corners_r", "r_of_stock", "rsi"}
+ALLOWED_BARE |= {
+    "jobs",
+    "low",
+    "high",
+    "least_sd",
+    "most_sd",
+    "drawn",
+    "ordered",
+}  # lessons run in the unit of what they teach
 ALLOWED_BARE |= {"last_m3_max", "p_short"}  # fixed names of the report
 ALLOWED_BARE |= {"fall"}  # rise over run, a fixed name of the report
 ALLOWED_BARE |= {"r_us"}  # h ft2 F/Btu, a fixed name of the report

@@ -95,6 +95,28 @@ class MadeJob(BaseModel):
     name: str
 
 
+class RackState(BaseModel):
+    """Boards that go back to the rack. counting: how far their cut plan is, null once it is there. record: of the word that they did, '' before. may: whoever asks may say so."""
+
+    counting: float | None = None
+    back: list[str] = []
+    out: list[str] = []
+    short: int = 0
+    record: str = ""
+    done_text: str = ""
+    by: str = ""
+    may: bool = True
+
+
+class RackAct(BaseModel):
+    """Boards go back to the rack, or that is taken back."""
+
+    model_config = ConfigDict(extra="forbid")
+    back: bool
+    at: When
+    author: Author = ""
+
+
 class HandOverState(BaseModel):
     """What is handed over. invoice: null where whoever asks may not see prices, or there is none."""
 

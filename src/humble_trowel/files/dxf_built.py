@@ -5,19 +5,24 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from humble_trowel.core.built.built import Built
-from humble_trowel.core.geometry.polygon import XY
-from humble_trowel.core.units import Units, say_depth
-from humble_trowel.files.dxf_write import TEXT_MM, dxf_bytes, dxf_document
 from humble_trowel.core.forms.form_plan import FormPlan
+from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.lines.setting_out import SetOutSheet
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.core.units import Units, say_depth
+from humble_trowel.files.dxf_write import TEXT_MM, dxf_bytes, dxf_document
 
 STANDS, WORDS, SHOTS = "AS-BUILT", "AS-BUILT-WORDS", "AS-BUILT-LEVELS"
 SPOT_MM = 30.0
 
 
 def write_as_built_dxf(
-    plan: Plan, sheet: SetOutSheet, forms: FormPlan, bolts: Sequence[XY], built: Built, shots: Sequence[tuple[XY, float]]
+    plan: Plan,
+    sheet: SetOutSheet,
+    forms: FormPlan,
+    bolts: Sequence[XY],
+    built: Built,
+    shots: Sequence[tuple[XY, float]],
 ) -> bytes:
     """The plan as drawn, and over it how it stands. shots: (spot, over what is drawn in mm)."""
     from ezdxf.enums import TextEntityAlignment

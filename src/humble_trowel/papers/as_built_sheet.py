@@ -23,30 +23,7 @@ def as_built_pdf(plan: Plan, built: Built, shots: Sequence[tuple[XY, float]], pa
     bounds = Bounds(min(xs) - 1100, min(ys) - 1100, max(xs) + 1100, max(ys) + 1100)
     wide, high = PAPER_MM[paper]
     scale = scale_for(bounds.wide, bounds.high, wide - 2 * MARGIN_MM, (high - 2 * MARGIN_MM) * 0.56, plan.units == "ft-in")  # fmt: skip
-    page = PlanPage(bounds, scale)
-    page.path(ring, True, f'fill="#f4f4f1" stroke="{INK}" stroke-width="0.5"')
-    for hole in plan.openings:
-        page.path(hole, True, f'fill="#fff" stroke="{INK}" stroke-width="0.35"')
-    for one in built.things:
-        if one.thing == "joint" and one.line is not None:
-            dash = "" if one.state == "cut" else ' stroke-dasharray="1.6 1"'
-            page.path(list(one.line), False, f'fill="none" stroke="{INK}" stroke-width="0.35"{dash}')
-        elif one.thing == "bolt":
-            x, y = page.at(one.spot)
-            page.parts.append(f'<rect x="{x - 0.6:.3f}" y="{y - 0.6:.3f}" width="1.2" height="1.2" fill="{GREY}"/>')
-    draw_sizes(page, plan, ring)
-    for i in range(len(ring)):
-        page.text(off_corner(ring, i, 3.6 * page.one_to), corner_name(i), 3.9, 700)
-    for spot, off_mm in shots:
-        x, y = page.at(spot)
-        page.parts.append(f'<path d="M{x - 1:.2f} {y:.2f}h2M{x:.2f} {y - 1:.2f}v2" stroke="{INK}" stroke-width="0.3"/>')
-        page.text((spot[0], spot[1] - 2.6 * page.one_to), level_words(off_mm, plan.units), 3.9)
-    for n, row in enumerate(built.rows, 1):
-        _stands(page, row.stands, row.thing, row.drawn)
-        x, y = page.at(row.spot)
-        page.parts.append(f'<circle cx="{x:.2f}" cy="{y:.2f}" r="2.9" fill="#fff" stroke="{CHALK}" stroke-width="0.5"/>')
-        page.text(row.spot, str(n), 3.9, 700, halo=False)
-    draw_bar(page, plan)
+    drawing = _drawing(plan, built, shots, PlanPage(bounds, scale))
     cells = ", ".join(f"[#{quoted(head)}]" for head in ("", "What", "How it stands", "Written down"))
     for n, row in enumerate(built.rows, 1):
         texts = (str(n), row.name, row.words, ", ".join(bit for bit in (row.when_text, row.by) if bit))
@@ -68,7 +45,37 @@ Scale #text(weight: 700)[#{quoted(scale.words)}], print at 100 % #h(1fr) #{quote
 {table}
 {same}
 """
-    return set_pdf(source, {"plan.svg": page.svg()})
+    return set_pdf(source, {"plan.svg": drawing})
+
+
+def _drawing(plan: Plan, built: Built, shots: Sequence[tuple[XY, float]], page: PlanPage) -> bytes:
+    ring = list(plan.outline or [])
+    page.path(ring, True, f'fill="#f4f4f1" stroke="{INK}" stroke-width="0.5"')
+    for hole in plan.openings:
+        page.path(hole, True, f'fill="#fff" stroke="{INK}" stroke-width="0.35"')
+    for one in built.things:
+        if one.thing == "joint" and one.line is not None:
+            dash = "" if one.state == "cut" else ' stroke-dasharray="1.6 1"'
+            page.path(list(one.line), False, f'fill="none" stroke="{INK}" stroke-width="0.35"{dash}')
+        elif one.thing == "bolt":
+            x, y = page.at(one.spot)
+            page.parts.append(f'<rect x="{x - 0.6:.3f}" y="{y - 0.6:.3f}" width="1.2" height="1.2" fill="{GREY}"/>')
+    draw_sizes(page, plan, ring)
+    for i in range(len(ring)):
+        page.text(off_corner(ring, i, 3.6 * page.one_to), corner_name(i), 3.9, 700)
+    for spot, off_mm in shots:
+        x, y = page.at(spot)
+        page.parts.append(f'<path d="M{x - 1:.2f} {y:.2f}h2M{x:.2f} {y - 1:.2f}v2" stroke="{INK}" stroke-width="0.3"/>')
+        page.text((spot[0], spot[1] - 2.6 * page.one_to), level_words(off_mm, plan.units), 3.9)
+    for n, row in enumerate(built.rows, 1):
+        _stands(page, row.stands, row.thing, row.drawn)
+        x, y = page.at(row.spot)
+        page.parts.append(
+            f'<circle cx="{x:.2f}" cy="{y:.2f}" r="2.9" fill="#fff" stroke="{CHALK}" stroke-width="0.5"/>'
+        )
+        page.text(row.spot, str(n), 3.9, 700, halo=False)
+    draw_bar(page, plan)
+    return page.svg()
 
 
 def _stands(page: PlanPage, stands: Sequence[XY], thing: str, drawn: tuple[XY, XY] | None) -> None:

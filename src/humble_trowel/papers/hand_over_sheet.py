@@ -24,7 +24,9 @@ def hand_over_pdf(plan: Plan, firm: str, told: HandOver, photos: Sequence[PackPh
     page = PlanPage(bounds, scale)
     page.path(ring, True, f'fill="#f4f4f1" stroke="{INK}" stroke-width="0.6"')
     for row in plan.joints.lines:
-        page.path([row.start, row.end], False, f'fill="none" stroke="{INK}" stroke-width="0.3" stroke-dasharray="1.6 1"')
+        page.path(
+            [row.start, row.end], False, f'fill="none" stroke="{INK}" stroke-width="0.3" stroke-dasharray="1.6 1"'
+        )
     draw_sizes(page, plan, ring)
     draw_bar(page, plan)
     shown = list(photos)[-MOST_PHOTOS:]
@@ -67,7 +69,9 @@ def _open(told: HandOver) -> str:
     if not told.open:
         return ""
     rows = "\n".join(f"- #{quoted(row)}" for row in told.open)
-    return f"#block(stroke: 1.4pt, inset: 8pt, width: 100%)[#text(13pt, weight: 700)[#{quoted('Still open')}]\n{rows}\n]"
+    return (
+        f"#block(stroke: 1.4pt, inset: 8pt, width: 100%)[#text(13pt, weight: 700)[#{quoted('Still open')}]\n{rows}\n]"
+    )
 
 
 def _use(told: HandOver) -> str:

@@ -17,7 +17,9 @@ def invoice_pdf(plan: Plan, firm: str, told: Invoice, paper: Paper) -> bytes:
     def sum_text(cents: int) -> str:
         return f"{'−' if cents < 0 else ''}${money(abs(cents))}"
 
-    rows = ", ".join(f"[#{quoted(row.words)}], table.cell(align: right)[#{quoted(sum_text(row.cents))}]" for row in told.rows)
+    rows = ", ".join(
+        f"[#{quoted(row.words)}], table.cell(align: right)[#{quoted(sum_text(row.cents))}]" for row in told.rows
+    )
     left = "\n".join(f"- #{quoted(one)}" for one in told.not_in)
     open_part = f"#v(10pt)\n#{quoted('Not on this bill, for nobody agreed to it yet:')}\n{left}" if left else ""
     source = f"""

@@ -50,7 +50,7 @@ class _File:
 def job_archive(job_id: str, job: Job, revision: int, picture_of: Bytes, now: datetime, paper: Paper) -> bytes:
     """The archive as ZIP bytes. What cannot be made is left out and named in about.txt. Says how far it is while it works."""
     left_out: list[str] = []
-    photos = [one for one in job.records.of(Photo)]
+    photos = list(job.records.of(Photo))
     out = io.BytesIO()
     with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as archive:
         files = _files(job_id, job, revision, picture_of, now, paper)
@@ -70,7 +70,11 @@ def job_archive(job_id: str, job: Job, revision: int, picture_of: Bytes, now: da
 
 
 def _put(archive: zipfile.ZipFile, name: str, data: bytes, now: datetime) -> None:
-    archive.writestr(zipfile.ZipInfo(name, (now.year, now.month, now.day, now.hour, now.minute, now.second)), data, zipfile.ZIP_DEFLATED)
+    archive.writestr(
+        zipfile.ZipInfo(name, (now.year, now.month, now.day, now.hour, now.minute, now.second)),
+        data,
+        zipfile.ZIP_DEFLATED,
+    )
 
 
 def _slug(text: str) -> str:
@@ -103,7 +107,10 @@ def _day(now: datetime) -> date:
 
 def _records(job: Job) -> bytes:
     rows = [
-        json.dumps({"id": name, "kind": kind.name, "values": json.loads(values.model_dump_json(by_alias=True))}, ensure_ascii=False)
+        json.dumps(
+            {"id": name, "kind": kind.name, "values": json.loads(values.model_dump_json(by_alias=True))},
+            ensure_ascii=False,
+        )
         for kind in RECORD_KINDS
         for name, values in job.records.named(kind.values)
     ]

@@ -45,7 +45,9 @@ def job_pack(job: Job, picture_of: Bytes, today: date, paper: Paper) -> bytes:
     return pack_pdf(of, paper)
 
 
-def sheets_of(job: Job, paper: Paper, today: date, photos: Sequence[PackPhoto] = ()) -> list[tuple[str, Callable[[], bytes]]]:
+def sheets_of(
+    job: Job, paper: Paper, today: date, photos: Sequence[PackPhoto] = ()
+) -> list[tuple[str, Callable[[], bytes]]]:
     """Those that the job has anything for. photos: for the hand-over."""
     plan = job.plan
     rows: list[tuple[str, Callable[[], bytes]]] = [

@@ -19,7 +19,9 @@ STOPS = re.compile(rf"{_JOB}/(cut-plan|steel/cuts)|/api/readings/[^/]+")  # long
 CREW_SENDS = re.compile(
     rf"/api/jobs(/import)?|{_JOB}/(edits|undo|redo|go-back|records|photos/[^/]+|forecast|ten-numbers|weather-file|shots-file|read-points|pour/(call|ask-plant)|second-job)"
 )
-OWNERS_READS = re.compile(rf"/api/ways/as-stored|{_JOB}/(as-stored|cost\.xlsx|quote\.pdf|invoice\.pdf|archive\.zip)|/api/site/.*")
+OWNERS_READS = re.compile(
+    rf"/api/ways/as-stored|{_JOB}/(as-stored|cost\.xlsx|quote\.pdf|invoice\.pdf|archive\.zip)|/api/site/.*"
+)
 SITE_READS = re.compile(r"/api/site/(stream|who)")
 OWNERS_EDITS = frozenset({"add_quote_line", "take_out_quote_line"})
 

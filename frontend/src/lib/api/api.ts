@@ -76,6 +76,8 @@ export const api = {
 		request('post', `${JOB}/lessons/take`, { ...of(id), body }),
 	undoLesson: (id: string, body: Posted<'/api/jobs/{job_id}/lessons/undo'>) =>
 		request('post', `${JOB}/lessons/undo`, { ...of(id), body }),
+	rack: (id: string) => request('get', `${JOB}/rack`, of(id)),
+	putOnRack: (id: string, body: Posted<'/api/jobs/{job_id}/rack'>) => request('post', `${JOB}/rack`, { ...of(id), body }),
 	handOver: (id: string, today: string) => request('get', `${JOB}/hand-over`, { ...of(id), query: { today } }),
 	readProbe: (id: string, body: Posted<'/api/jobs/{job_id}/cure/read-probe'>) =>
 		request('post', `${JOB}/cure/read-probe`, { ...of(id), body }),

@@ -109,7 +109,8 @@
 	{/if}
 	{#snippet nextLikeIt()}<Frac text={boardSays.lessons?.would ?? ''} />
 		<small class="text-key font-[650]">{boardSays.lessons?.unit}</small>{/snippet}
-	{#snippet lessonsTaken()}<span class="text-read leading-tight font-heavy whitespace-normal">{boardSays.lessons?.taken}</span
+	{#snippet lessonsTaken()}<span class="line-clamp-2 text-read leading-tight font-heavy whitespace-normal"
+			>{boardSays.lessons?.taken}</span
 		>{/snippet}
 	{#snippet placed()}<Frac text={boardSays.pour?.placed ?? ''} />{/snippet}
 	{#snippet last()}<Frac text={boardSays.pour?.last ?? ''} />{/snippet}

@@ -111,6 +111,6 @@ export const afterWords = {
 		archive: 'One archive',
 		making: (share: number) => `${Math.round(share * 100)} in 100 done …`,
 		notMade: 'It could not be made. Try again.',
-		photos: (n: number) => (n === 1 ? 'one photo' : `${n} photos`)
+		photos: (n: number) => (n === 0 ? 'no photo yet' : n === 1 ? 'one photo' : `${n} photos`)
 	}
 };

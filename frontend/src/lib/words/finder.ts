@@ -61,6 +61,7 @@ export const finderWords = {
 		stripped: { name: 'Boards off', lens: 'cure', tab: 'work' },
 		as_built: { name: 'As it stands', lens: 'cure', tab: 'built' },
 		edge_finished: { name: 'Foam finished', lens: 'cure', tab: 'built' },
+		racked: { name: 'Boards on the rack', lens: 'cure', tab: 'work' },
 		invoiced: { name: 'Invoice', lens: 'cure', tab: 'papers' },
 		hours: { name: 'Hours of a task', lens: 'cure', tab: 'lessons' },
 		left_over: { name: 'Concrete left', lens: 'cure', tab: 'lessons' },

@@ -13,7 +13,9 @@ export const orderWays = {
 				trench_wide_sd_mm: 'Trench wider or narrower by',
 				trench_deep_sd_mm: 'Trench deeper or shallower by',
 				dug_sd_mm: 'Trench once measured, out by',
-				bow_sd_mm: 'Forms bow in the middle by',
+				bow_out_mm: 'Forms bow out in the middle by',
+				bow_sd_mm: 'Forms bow more or less by',
+				yield_low_share: 'A load lacks of its ticket, in 100',
 				yield_sd_share: 'A ticket is out by, in 100',
 				left_sd_m3: 'What stays in drum and chute, out by',
 				prime_m3: 'Pump and hose hold back',
@@ -63,6 +65,7 @@ export const orderWays = {
 			keys: {
 				asked_on: 'Asked on, as 2027-06-17',
 				old_days: 'Old after so many days',
+				due_days: 'A bill waits, days',
 				steel_cents_kg: 'Steel, $ a kg',
 				barrier_cents_m2: 'Barrier, $ a m²',
 				foam_cents_m3: 'Foam, $ a m³',

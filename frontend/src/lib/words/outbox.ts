@@ -65,6 +65,7 @@ export const outboxWords = {
 		stripped: 'Boards off',
 		as_built: 'As it stands',
 		edge_finished: 'Foam finished',
+		racked: 'Boards on the rack',
 		invoiced: 'Invoice',
 		hours: 'Hours',
 		left_over: 'Concrete left',

@@ -50,10 +50,10 @@ def built(request: Request, job_id: JobId) -> BuiltState:
 def _second(job: Job) -> list[SecondPart]:
     rows = []
     for one in job.second_pours:
-        own = {"kerb": job.plan.kerbs, "side pad": job.plan.side_pads}.get(one.kind)
-        if own is None or one.row >= len(own):
+        ids = {"kerb": [row.id for row in job.plan.kerbs], "side pad": [row.id for row in job.plan.side_pads]}
+        part = next(iter(ids.get(one.kind, [])[one.row : one.row + 1]), "")
+        if not part:
             continue
-        part = own[one.row].id
         try:
             pieces = 0 if one.with_slab else len(second_plans(job.plan, part, None))
         except TrowelError:

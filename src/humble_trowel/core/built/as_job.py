@@ -64,7 +64,14 @@ def _bolts(plan: Plan, embeds: EmbedsTold | None, words: dict[str, AsBuilt]) -> 
                 continue
             along = (off.dx_mm * (bx - ax) + off.dy_mm * (by - ay)) / size
             try:
-                edit = SetBolt(op="set_bolt", wall=wall.id, was=bolt.at_mm, at=bolt.at_mm + along, others=bolt.others, reason="as built")
+                edit = SetBolt(
+                    op="set_bolt",
+                    wall=wall.id,
+                    was=bolt.at_mm,
+                    at=bolt.at_mm + along,
+                    others=bolt.others,
+                    reason="as built",
+                )
                 plan = apply(plan, [edit])[0]
             except TrowelError:
                 left.append(f"A bolt of {wall.name} stands where no plan can draw it.")
@@ -73,7 +80,9 @@ def _bolts(plan: Plan, embeds: EmbedsTold | None, words: dict[str, AsBuilt]) -> 
 
 def _groups(plan: Plan, words: dict[str, AsBuilt]) -> Plan:
     rows = [
-        row.model_copy(update={"at": (row.at[0] + words[row.id].dx_mm, row.at[1] + words[row.id].dy_mm)}) if row.id in words else row
+        row.model_copy(update={"at": (row.at[0] + words[row.id].dx_mm, row.at[1] + words[row.id].dy_mm)})
+        if row.id in words
+        else row
         for row in plan.embeds.groups
     ]
     return plan.model_copy(update={"embeds": plan.embeds.model_copy(update={"groups": rows})})
@@ -86,6 +95,10 @@ def _added(plan: Plan, facts: BuiltFacts) -> Plan:
     for n, one in enumerate((one for _, one in facts.said if one.thing == "added"), 1):
         mark = next(f"{MARK}{k}" for k in range(n, n + 400) if f"{MARK}{k}" not in marks)
         marks.add(mark)
-        types.append(PadType(mark=mark, shape="rectangle", width_mm=one.wide_mm, length_mm=one.long_mm, depth_mm=one.deep_mm or 1.0))
+        types.append(
+            PadType(
+                mark=mark, shape="rectangle", width_mm=one.wide_mm, length_mm=one.long_mm, depth_mm=one.deep_mm or 1.0
+            )
+        )
         pads.append(Pad(type=mark, at=one.spot or (0.0, 0.0)))
     return plan.model_copy(update={"pad_types": types, "pads": pads})

@@ -83,9 +83,24 @@ def built_of(facts: BuiltFacts) -> Built:
         elif drawn.thing == "joint" and drawn.state == "cracked":
             cut = facts.sawn[drawn.of]
             rows.append(BuiltRow(drawn.key, "joint", drawn.of, drawn.name, "a crack was faster than the saw", drawn.spot, drawn.line, [], _when(cut.at), cut.by, ""))  # fmt: skip
-    rows += [_added(facts.plan.units, n, record, one) for n, (record, one) in enumerate((row for row in facts.said if row[1].thing == "added"), 1)]
     rows += [
-        BuiltRow(f"change/{record}", "change", record, f"Change {n}", one.words, one.spot, None, [], _when(one.at), one.by, "")
+        _added(facts.plan.units, n, record, one)
+        for n, (record, one) in enumerate((row for row in facts.said if row[1].thing == "added"), 1)
+    ]
+    rows += [
+        BuiltRow(
+            f"change/{record}",
+            "change",
+            record,
+            f"Change {n}",
+            one.words,
+            one.spot,
+            None,
+            [],
+            _when(one.at),
+            one.by,
+            "",
+        )
         for n, (record, one) in enumerate(facts.changes, 1)
         if one.spot is not None
     ]
@@ -106,7 +121,9 @@ def _joints(facts: BuiltFacts) -> list[Drawn]:
 
 
 def _sides(facts: BuiltFacts) -> list[Drawn]:
-    return [Drawn(f"side/{side}", "side", side, name, _middle(line), line, "formed") for side, name, line in facts.sides]
+    return [
+        Drawn(f"side/{side}", "side", side, name, _middle(line), line, "formed") for side, name, line in facts.sides
+    ]
 
 
 def _items(facts: BuiltFacts) -> list[Drawn]:
@@ -119,7 +136,11 @@ def _row(plan: Plan, drawn: Drawn, record: str, one: AsBuilt) -> BuiltRow:
         (ax, ay), (bx, by) = drawn.line
         size = math.dist(*drawn.line) or 1.0
         mx, my = drawn.spot
-        stands = [drawn.line[0], (mx + (by - ay) / size * one.out_mm, my - (bx - ax) / size * one.out_mm), drawn.line[1]]
+        stands = [
+            drawn.line[0],
+            (mx + (by - ay) / size * one.out_mm, my - (bx - ax) / size * one.out_mm),
+            drawn.line[1],
+        ]
     elif drawn.line is not None:
         stands = [(x + one.dx_mm, y + one.dy_mm) for x, y in drawn.line]
     elif abs(one.dx_mm) + abs(one.dy_mm) > 0:
@@ -131,7 +152,9 @@ def _added(units: Units, n: int, record: str, one: AsBuilt) -> BuiltRow:
     spot, wide, long, deep = one.spot or (0.0, 0.0), one.wide_mm or 0.0, one.long_mm or 0.0, one.deep_mm or 0.0
     ring = [(spot[0] + sx * wide / 2, spot[1] + sy * long / 2) for sx, sy in ((-1, -1), (1, -1), (1, 1), (-1, 1))]
     words = f"{say_depth(wide, units)} by {say_depth(long, units)}, {say_depth(deep, units)} deep{f': {one.words}' if one.words else ''}"
-    return BuiltRow(f"added/{record}", "added", record, f"Pad added {n}", words, spot, None, ring, _when(one.at), one.by, record)
+    return BuiltRow(
+        f"added/{record}", "added", record, f"Pad added {n}", words, spot, None, ring, _when(one.at), one.by, record
+    )
 
 
 def off_words(one: AsBuilt, units: Units) -> str:
@@ -158,10 +181,14 @@ def _same(facts: BuiltFacts, things: Sequence[Drawn], off: set[str]) -> list[str
         rows.append(f"{len(open_cuts)} {'joint is' if len(open_cuts) == 1 else 'joints are'} not cut yet")
     stands = [one for one in things if one.thing == "bolt" and one.state == "set" and one.key not in off]
     if stands:
-        rows.append(f"{len(stands)} {'bolt or strap stands' if len(stands) == 1 else 'bolts and straps stand'} as drawn")
+        rows.append(
+            f"{len(stands)} {'bolt or strap stands' if len(stands) == 1 else 'bolts and straps stand'} as drawn"
+        )
     lacks = [one for one in things if one.thing == "bolt" and one.state == "cannot" and one.key not in off]
     if lacks:
-        rows.append(f"{len(lacks)} could not be set: {', '.join(one.name for one in lacks[:4])}{' …' if len(lacks) > 4 else ''}")
+        rows.append(
+            f"{len(lacks)} could not be set: {', '.join(one.name for one in lacks[:4])}{' …' if len(lacks) > 4 else ''}"
+        )
     if facts.shots:
         offs = [off_mm for _, off_mm in facts.shots]
         low, high = min(offs), max(offs)

@@ -20,7 +20,13 @@ from humble_trowel.core.units import Units, say_depth
 
 LB_KG = 0.45359237
 INSIDE = ("stage", "hands", "clash", "day")  # holds that are the crew's own, and mean nothing once it is poured
-EVENT_WORDS = {"walk": "Walk on it", "strip": "Forms off", "build": "Build on it", "drive": "Cars on it", "load": "Full load"}
+EVENT_WORDS = {
+    "walk": "Walk on it",
+    "strip": "Forms off",
+    "build": "Build on it",
+    "drive": "Cars on it",
+    "load": "Full load",
+}
 COVER_DO = {
     "wet": "Keep it wet, all day, every day", "sheets": "Leave the sheets on, edges weighted down", "blankets": "Leave the blankets on, edges weighted down",
     "compound": "Leave the sprayed film alone: no washing, no scraping",
@@ -113,7 +119,9 @@ def _treat(facts: HandOverFacts) -> list[str]:
     lies = facts.told.cover if facts.told and facts.told.cover else facts.crew_cover
     rows = [f"{COVER_DO.get(lies, COVER_DO['wet'])}, for {facts.cure_days:g} days from the pour."]
     if facts.outside:
-        rows.append(f"{said_together(list(facts.outside))}: no salt and no thawing agent in the first winter; sand instead. Salt eats a young slab.")
+        rows.append(
+            f"{said_together(list(facts.outside))}: no salt and no thawing agent in the first winter; sand instead. Salt eats a young slab."
+        )
     rows += [
         "Water runs off and away from it: keep gutters, falls and the ground beside it as they are.",
         "Fine cracks along the joints are as planned; a crack elsewhere that opens wider than a card is worth a call.",
@@ -122,7 +130,9 @@ def _treat(facts: HandOverFacts) -> list[str]:
         else "No paint, glue or tight floor on it before it is dry: about a month for each 25 mm, tested, not guessed.",
     ]
     if facts.tube:
-        rows.append(f"Heat on only once it is 28 days old, and then by {degrees(25, facts.plan.units)} water first, a little warmer every day.")
+        rows.append(
+            f"Heat on only once it is 28 days old, and then by {degrees(25, facts.plan.units)} water first, a little warmer every day."
+        )
     return rows
 
 
@@ -131,7 +141,13 @@ def _use(facts: HandOverFacts) -> tuple[list[str], list[UseRow]]:
         return [], []
     keys = [one.key for one in facts.told.zones[0].events]
     rows = [
-        UseRow(zone.name, [zone.froze_text or next((one.text.split(" to ")[-1] for one in zone.events if one.key == key), "") for key in keys])
+        UseRow(
+            zone.name,
+            [
+                zone.froze_text or next((one.text.split(" to ")[-1] for one in zone.events if one.key == key), "")
+                for key in keys
+            ],
+        )
         for zone in facts.told.zones
     ]
     return [EVENT_WORDS.get(key, key) for key in keys], rows
@@ -150,18 +166,27 @@ def _tested(facts: HandOverFacts) -> list[str]:
         words = ", ".join(word for word in said if word)
         if one.taken and words:
             rows.append(f"Truck {one.n}: {words}.")
-    rows += [f"Cylinder {one.number}, {one.when_text}: {one.text}." for one in (facts.told.cylinders if facts.told else [])]
+    rows += [
+        f"Cylinder {one.number}, {one.when_text}: {one.text}." for one in (facts.told.cylinders if facts.told else [])
+    ]
     if facts.told and facts.told.levels.worst_text:
         own = facts.told.levels
-        rows.append(f"Floor: worst gap under a straightedge {own.worst_text}{f', meets “{own.flat}”' if own.flat not in ('', 'none') else ''}.")
+        rows.append(
+            f"Floor: worst gap under a straightedge {own.worst_text}{f', meets “{own.flat}”' if own.flat not in ('', 'none') else ''}."
+        )
     return rows
 
 
 def _warnings(facts: HandOverFacts) -> list[str]:
-    rows = ["Before drilling or cutting: bars, tubes and pipes lie in it and under it. Ask for the sheets.", "Cutting concrete makes silica dust: wet, or with a mask and extraction."]
+    rows = [
+        "Before drilling or cutting: bars, tubes and pipes lie in it and under it. Ask for the sheets.",
+        "Cutting concrete makes silica dust: wet, or with a mask and extraction.",
+    ]
     if facts.day is not None and any(one.freezes_h is not None for one in facts.day.strong):
         rows.insert(0, "A part of it froze while it was young. Nobody builds on it before the engineer has looked.")
-    rows.append("What it may carry is for the engineer and the official to say; the days above are this house's estimate from temperatures.")
+    rows.append(
+        "What it may carry is for the engineer and the official to say; the days above are this house's estimate from temperatures."
+    )
     return rows
 
 

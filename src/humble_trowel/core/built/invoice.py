@@ -45,4 +45,13 @@ def invoice_of(plan: Plan, cost: Costed, changes: Sequence[ChangeTold], last: In
     due = date.fromisoformat(last.due_on) if last else today + timedelta(days=prices.due_days)
     open_rows = [f"Change {one.n}, {one.words}" for one in changes if not one.agreed_by and one.effect.price_cents]
     number = last.number if last else f"{on:%y%m%d}-1"
-    return Invoice(number, on.isoformat(), due.isoformat(), rows, total, last is not None, total - last.cents if last else 0, open_rows)
+    return Invoice(
+        number,
+        on.isoformat(),
+        due.isoformat(),
+        rows,
+        total,
+        last is not None,
+        total - last.cents if last else 0,
+        open_rows,
+    )

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from humble_trowel.core.built.built import off_words
-from humble_trowel.core.built.records import AsBuilt, EdgeFinished, Invoiced
+from humble_trowel.core.built.rack import with_boards
+from humble_trowel.core.built.records import AsBuilt, EdgeFinished, Invoiced, Racked
 from humble_trowel.core.cost.cost import money
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.pour_sim.parts import OUTSIDE_MM, on_floor
@@ -53,4 +54,17 @@ class InvoicedKind(RecordKind[Invoiced]):
         return f"Invoice {values.number}: ${money(values.cents)}, due {values.due_on}."
 
 
-BUILT_RECORDS = (AsBuiltKind(), EdgeFinishedKind(), InvoicedKind())
+class RackedKind(RecordKind[Racked]):
+    """Boards are back on the rack."""
+
+    name = "racked"
+    values = Racked
+
+    def check(self, job: JobSoFar, values: Racked) -> None:
+        with_boards(job.crew, [], values.back, strict=True)
+
+    def sentence(self, job: JobSoFar, values: Racked) -> str:
+        return f"{sum(row.count for row in values.back)} boards back on the rack."
+
+
+BUILT_RECORDS = (AsBuiltKind(), EdgeFinishedKind(), InvoicedKind(), RackedKind())

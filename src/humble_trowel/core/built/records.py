@@ -69,4 +69,21 @@ class Invoiced(Model):
         return self
 
 
-BUILT_RECORDS_OF: frozenset[type[Model]] = frozenset((AsBuilt, EdgeFinished, Invoiced))
+class RackRow(Model):
+    """Boards of one kind and length."""
+
+    board: Annotated[str, Field(min_length=1, max_length=40)]
+    length_mm: Size
+    count: Annotated[int, Field(ge=1, le=500)]
+
+
+class Racked(Model):
+    """The boards of the forms are back on the rack. out: what was taken from it before; back: what came back."""
+
+    out: Annotated[list[RackRow], Field(max_length=60)]
+    back: Annotated[list[RackRow], Field(max_length=60)]
+    at: When
+    by: Who = ""
+
+
+BUILT_RECORDS_OF: frozenset[type[Model]] = frozenset((AsBuilt, EdgeFinished, Invoiced, Racked))

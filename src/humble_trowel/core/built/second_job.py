@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-
 import shapely
 from shapely.geometry import LineString, Polygon
 
@@ -27,8 +26,12 @@ def second_plans(plan: Plan, part: str, pour_at: str | None) -> list[Plan]:
     if own is None:
         raise InputError("That is no second pour of this job any more.", "part")
     if own.pour == "with":
-        raise InputError("That comes with the slab, from the same trucks. Say in Edges that it is poured apart.", "part")
-    plans = _of_kerb(plan, kerb, pour_at) if kerb is not None else [_of_pad(plan, pad, pour_at)] if pad is not None else []
+        raise InputError(
+            "That comes with the slab, from the same trucks. Say in Edges that it is poured apart.", "part"
+        )
+    plans = (
+        _of_kerb(plan, kerb, pour_at) if kerb is not None else [_of_pad(plan, pad, pour_at)] if pad is not None else []
+    )
     return [Plan.model_validate(one.model_dump()) for one in plans]
 
 
@@ -71,11 +74,12 @@ def _bare(
 ) -> Plan:
     """slab_mm: top of the slab that stands, over the top of this pour."""
 
-    stands = Existing(name=f"Slab of {plan.name}"[:120], what="slab", polygon=list(plan.outline or ring), level_mm=slab_mm)
+    stands = Existing(
+        name=f"Slab of {plan.name}"[:120], what="slab", polygon=list(plan.outline or ring), level_mm=slab_mm
+    )
     text = "\n".join([f"Second pour of {plan.name}.", *notes])
     site: Site = plan.site.model_copy(update={"notes": text})
     order = OrderNotes(pour_at=pour_at, ring=plan.order.ring, travel_min=plan.order.travel_min)
-
 
     return Plan(
         name=f"{name}, {plan.name}"[:120], client=plan.client, contact=plan.contact, site=site, units=plan.units, outline=ring,

@@ -8,7 +8,8 @@ from humble_trowel.core.built.as_job import plan_as_built
 from humble_trowel.core.built.built import Built, BuiltFacts, built_of
 from humble_trowel.core.built.hand_over import HandOver, HandOverFacts, hand_over_of
 from humble_trowel.core.built.invoice import Invoice, invoice_of
-from humble_trowel.core.built.records import AsBuilt, EdgeFinished, Invoiced
+from humble_trowel.core.built.rack import Rack, back_to_rack
+from humble_trowel.core.built.records import AsBuilt, EdgeFinished, Invoiced, Racked
 from humble_trowel.core.gate.changes import changes_told
 from humble_trowel.core.gate.holds import GateHold
 from humble_trowel.core.job.cure import CureAnswers
@@ -69,6 +70,17 @@ class BuiltAnswers(CureAnswers):
                     rows.append((corner, names[corner], say_depth(kind.foam_mm or 0.0, self.plan.units)))
         return rows
 
+    @property
+    def racked(self) -> tuple[str, Racked] | None:
+        """The newest word that the boards are back on the rack, with its id."""
+        rows = self.records.named(Racked)
+        return rows[-1] if rows else None
+
+    def rack(self) -> Rack | None:
+        """What comes back once the forms are off; None without a cut plan."""
+        cut = self.boards
+        return None if cut is None else back_to_rack(cut.boards, self.ways.forms.min_piece_mm)
+
     def hand_over(self, holds: list[GateHold], now_h: float | None = None) -> HandOver:
         """What the owner of the slab is told. holds: what the gate still holds."""
         day, plan = self.cure_day(now_h), self.plan
@@ -96,4 +108,6 @@ class BuiltAnswers(CureAnswers):
         if cost is None:
             return None
         last = self.records.newest(Invoiced)
-        return invoice_of(self.plan, cost, changes_told(self.site_changes, self.plan.units), last, today, self.ways.prices)
+        return invoice_of(
+            self.plan, cost, changes_told(self.site_changes, self.plan.units), last, today, self.ways.prices
+        )

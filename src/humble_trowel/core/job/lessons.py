@@ -10,7 +10,6 @@ from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.job.built import BuiltAnswers
 from humble_trowel.core.job.order import OrderAnswers
-from humble_trowel.core.kept import kept
 from humble_trowel.core.lessons.kinds import with_middle
 from humble_trowel.core.lessons.lessons import Lesson, lessons_of
 from humble_trowel.core.lessons.money import Money, Spent, money_of
@@ -38,7 +37,7 @@ class LessonAnswers(BuiltAnswers):
         """The newest word of each lesson, with the id of its record."""
         return {one.key: (record, one) for record, one in self.records.named(LessonSaid)}
 
-    @kept("plan", "solid", "ways", "records", "pour_planned")
+    @property
     def job_facts(self) -> JobFacts | None:
         """What the job can teach from; None without an outline."""
         return self.guarded("job_facts", "The lessons", self._facts, None)
@@ -73,11 +72,10 @@ class LessonAnswers(BuiltAnswers):
         facts = self.job_facts
         return [] if facts is None else lessons_of(facts, self.crew, self.lessons_said)
 
-    @property
-    def money(self) -> Money | None:
-        """What it cost against its quote; None without a price, or where nothing was written down."""
-        cost, facts = self.cost(None), self.job_facts
-        if cost is None or facts is None or self.sure is None:
+    def _money(self, facts: JobFacts) -> Money | None:
+        """What it cost against its quote; None without a price."""
+        cost = self.cost(None)
+        if cost is None or self.sure is None:
             return None
         day = facts.day
         loads = [one for one in day.run.loads if one.here] if day else []
@@ -95,10 +93,8 @@ class LessonAnswers(BuiltAnswers):
                   sum(one.price_cents for _, one in self.site_changes if one.agreed_by)),
         )  # fmt: skip
 
-    @property
-    def _went(self) -> WentNow | None:
-        facts = self.job_facts
-        if facts is None or self.sure is None or self.numbers is None:
+    def _went(self, facts: JobFacts) -> WentNow | None:
+        if self.sure is None or self.numbers is None:
             return None
         day = facts.day
         came = math.fsum(one.m3 for one in day.run.loads if one.here) if day else None
@@ -108,20 +104,20 @@ class LessonAnswers(BuiltAnswers):
             placed = came - left if left is not None else min(came, day.forecast.total.mean_m3)
         volume = self.sure.volume
         drawn = math.fsum(part.m3 for part in self.parts)
-        return went_told(self.plan.units, drawn, volume.mean_m3, volume.sd_m3, placed, came, self.numbers.order_m3, left)
+        return went_told(
+            self.plan.units, drawn, volume.mean_m3, volume.sd_m3, placed, came, self.numbers.order_m3, left
+        )
 
     def _next_with(self, crew: Ways) -> tuple[Ordered | None, float]:
         """(the order of a next job like it by some ways, what is over what is drawn), nothing measured yet and nothing said for this job alone."""
         plan = self.plan.model_copy(update={"ways": WaysOverride(), "order": OrderNotes(method=self.plan.order.method)})
-        job = OrderAnswers(plan, crew)
+        job = OrderAnswers(plan, crew, before=self)
         if job.numbers is None:
             return None, 0.0
         return job.numbers.ordered, math.fsum(row.m3 for row in job.extras)
 
-    @kept("plan", "solid", "ways", "records", "pour_planned")
-    def next_like_it(self) -> NextNow | None:
+    def _next(self, lessons: list[Lesson]) -> NextNow | None:
         """The order of the next job like it."""
-        lessons = self.lessons_found
         if not any(one.new is not None for one in lessons):
             return None
         was = would = self.crew
@@ -142,20 +138,24 @@ class LessonAnswers(BuiltAnswers):
 
     def lessons_told(self) -> LessonsTold | None:
         """The same in words and drawings; None without an outline."""
-        if self.job_facts is None:
+        facts, own = self.job_facts, self.records
+        if facts is None:
             return None
-        own = self.records
+        lessons = lessons_of(facts, self.crew, self.lessons_said)
         return lessons_told(
-            self.plan.units, self.lessons_found, self._cause_spots, self._went, self.money, own.named(HoursWorked), self.work_h, own.named(LeftOver), self.next_like_it
+            self.plan.units, lessons, self._cause_spots, self._went(facts), self._money(facts), own.named(HoursWorked), self.work_h, own.named(LeftOver), self._next(lessons)
         )  # fmt: skip
 
     @property
     def lesson_findings(self) -> list[Finding]:
         """Doubts about the lessons, once the pour was written down."""
-        if self.job_facts is None or self.job_facts.day is None or not self.job_facts.done:
-            return self.stumbles("job_facts")
+        if not self.pour_said.any:
+            return []
+        facts = self.job_facts
+        if facts is None or not facts.done:
+            return list(self.stumbled.get("job_facts", []))
         rows = []
-        for one in self.lessons_found:
+        for one in lessons_of(facts, self.crew, self.lessons_said):
             if one.odd and one.state == "open":
                 words = f"{one.kind.name}: this job lies far from what the crew's ways expect."
                 rows.append(finding("lesson-odd", f"lessons.{one.kind.key}", words, "Look for a slip in what was written down before you take it.", "lesson"))  # fmt: skip

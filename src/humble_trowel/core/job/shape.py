@@ -23,7 +23,9 @@ SHAPE = (
 )  # fmt: skip
 
 
-AFTER_KINDS = DAY_KINDS | CURE_KINDS | BUILT_RECORDS_OF | LESSON_RECORDS_OF  # what the day of the pour and the weeks after it write down
+AFTER_KINDS = (
+    DAY_KINDS | CURE_KINDS | BUILT_RECORDS_OF | LESSON_RECORDS_OF
+)  # what the day of the pour and the weeks after it write down
 
 
 class ShapeAnswers(Keeper):

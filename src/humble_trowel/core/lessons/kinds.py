@@ -68,7 +68,7 @@ def middle_of(kind: LessonKind, ways: Ways) -> Middle:
     else:
         sd = known.sd if known is not None and known.sd is not None else RATE_SD
     mean = math.log(max(value, kind.low)) if kind.log else value
-    return Middle(mean, max(sd, kind.least_sd), known.jobs if known else FIRST_JOBS)
+    return Middle(mean, max(sd, kind.least_sd), known.jobs if known else FIRST_JOBS, known.along if known else {})
 
 
 def kept_by(kind: LessonKind, middle: Middle, figures: int = 6) -> Middle:
@@ -76,7 +76,7 @@ def kept_by(kind: LessonKind, middle: Middle, figures: int = 6) -> Middle:
     value = math.exp(middle.mean) if kind.log else middle.mean
     value = float(f"{min(kind.high, max(kind.low, value)):.{figures}g}")
     sd = float(f"{min(kind.most_sd, max(kind.least_sd, middle.sd)):.{figures}g}")
-    return Middle(math.log(value) if kind.log else value, sd, float(f"{middle.jobs:.{figures}g}"))
+    return Middle(math.log(value) if kind.log else value, sd, float(f"{middle.jobs:.{figures}g}"), middle.along)
 
 
 def with_middle(kind: LessonKind, ways: Ways, middle: Middle, figures: int = 6) -> Ways:
@@ -87,7 +87,7 @@ def with_middle(kind: LessonKind, ways: Ways, middle: Middle, figures: int = 6) 
     if kind.sd_at is not None:
         changes.setdefault(kind.sd_at[0], {})[kind.sd_at[1]] = kept.sd
     sections = {name: getattr(ways, name).model_copy(update=own) for name, own in changes.items()}
-    known = Learnt(jobs=kept.jobs, sd=kept.sd if kind.sd_at is None else None)
+    known = Learnt(jobs=kept.jobs, sd=kept.sd if kind.sd_at is None else None, along=dict(kept.along))
     return ways.model_copy(update={**sections, "learnt": {**ways.learnt, kind.key: known}})
 
 

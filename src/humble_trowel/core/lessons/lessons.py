@@ -6,10 +6,19 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from humble_trowel.core.errors import InputError
-from humble_trowel.core.lessons.kinds import KIND_OF_LESSON, LESSON_KINDS, LessonKind, kept_by, middle_of, same_middle, with_middle
+from humble_trowel.core.lessons.joint import JOINT, learnt_together
+from humble_trowel.core.lessons.kinds import (
+    KIND_OF_LESSON,
+    LESSON_KINDS,
+    LessonKind,
+    kept_by,
+    middle_of,
+    same_middle,
+    with_middle,
+)
 from humble_trowel.core.lessons.records import LessonMiddle, LessonSaid
-from humble_trowel.core.lessons.seen import Evidence, JobFacts, evidence_of
-from humble_trowel.core.lessons.update import Middle, learnt
+from humble_trowel.core.lessons.seen import Evidence, JobFacts, evidence_of, told_together
+from humble_trowel.core.lessons.update import Middle, Moved, learnt
 from humble_trowel.core.plan.ways import Ways
 
 WORTH_SD = 0.25  # a middle that moves by so much of its spread is worth taking
@@ -48,8 +57,10 @@ class Lesson:
 def lessons_of(facts: JobFacts, crew: Ways, said: Mapping[str, tuple[str, LessonSaid]]) -> list[Lesson]:
     """Every lesson that concerns this job. crew: the ways as they are now; said: the newest word of each lesson, by its key."""
     rows = []
+    evidences = {kind.key: evidence_of(kind, facts) for kind in LESSON_KINDS}
+    together = _together(facts, crew, evidences, said)
     for kind in LESSON_KINDS:
-        evidence = evidence_of(kind, facts)
+        evidence = evidences[kind.key]
         record, word = said.get(kind.key, ("", None))
         if evidence.seen is None and evidence.why == NONE_HERE and word is None:
             continue
@@ -57,13 +68,29 @@ def lessons_of(facts: JobFacts, crew: Ways, said: Mapping[str, tuple[str, Lesson
             rows.append(Lesson(kind, evidence, _middle(word.old), _middle(word.new), False, word, record))
             continue
         old = middle_of(kind, crew)
-        moved = learnt(old, evidence.seen) if evidence.seen is not None else None
+        moved = together.get(kind.key) or (learnt(old, evidence.seen) if evidence.seen is not None else None)
         rows.append(Lesson(kind, evidence, old, kept_by(kind, moved.new) if moved else None, bool(moved and moved.odd), word, record))  # fmt: skip
     return rows
 
 
+def _together(
+    facts: JobFacts, crew: Ways, evidences: Mapping[str, Evidence], said: Mapping[str, tuple[str, LessonSaid]]
+) -> dict[str, Moved]:
+    """Base, trench and tickets after the job, as the pour tells of them together. One that was taken from this job already counts as it was before it."""
+    told = told_together(facts)
+    seen = {key: one.seen for key, one in evidences.items() if key in JOINT and one.seen is not None}
+    if told is None or not seen:
+        return {}
+    olds = {}
+    for key in JOINT:
+        word = said.get(key)
+        taken_old = word[1].old if word is not None and word[1].taken else None
+        olds[key] = _middle(taken_old) if taken_old is not None else middle_of(KIND_OF_LESSON[key], crew)
+    return learnt_together(olds, told, seen)
+
+
 def _middle(one: LessonMiddle) -> Middle:
-    return Middle(one.mean, one.sd, one.jobs)
+    return Middle(one.mean, one.sd, one.jobs, one.along)
 
 
 def taken(lessons: list[Lesson], key: str, crew: Ways, reason: str, at: str, by: str) -> tuple[Ways, LessonSaid]:
@@ -109,4 +136,4 @@ def _found(lessons: list[Lesson], key: str) -> Lesson:
 
 
 def _said(one: Middle) -> LessonMiddle:
-    return LessonMiddle(mean=one.mean, sd=one.sd, jobs=one.jobs)
+    return LessonMiddle(mean=one.mean, sd=one.sd, jobs=one.jobs, along=dict(one.along))

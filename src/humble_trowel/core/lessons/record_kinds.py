@@ -49,7 +49,11 @@ class LessonKindOf(RecordKind[LessonSaid]):
         if kind is None:
             raise InputError("There is no such lesson.", "key")
         new = values.new
-        if values.taken and new is not None and not same_middle(middle_of(kind, job.crew), Middle(new.mean, new.sd, new.jobs)):
+        if (
+            values.taken
+            and new is not None
+            and not same_middle(middle_of(kind, job.crew), Middle(new.mean, new.sd, new.jobs))
+        ):
             raise InputError("The crew's ways do not hold that. Take it on the lesson itself.", "new")
 
     def sentence(self, job: JobSoFar, values: LessonSaid) -> str:

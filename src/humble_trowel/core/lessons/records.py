@@ -34,11 +34,12 @@ class LeftOver(Model):
 
 
 class LessonMiddle(Model):
-    """A middle with its spread, and how many jobs stand behind it."""
+    """A middle with its spread, and how many jobs stand behind it. along: what goes along with it, by lesson."""
 
     mean: Number
     sd: Annotated[Number, Field(gt=0)]
     jobs: Annotated[Number, Field(gt=0)]
+    along: Annotated[dict[str, Number], Field(max_length=8, default_factory=dict)]
 
 
 class LessonSaid(Model):

@@ -7,8 +7,11 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from statistics import fmean, stdev
 
+import numpy as np
+
 from humble_trowel.core.built.records import AsBuilt
 from humble_trowel.core.day.prints import Pace
+from humble_trowel.core.lessons.joint import Told, told_by
 from humble_trowel.core.lessons.kinds import TASK_OF, LessonKind, middle_of
 from humble_trowel.core.lessons.records import HoursWorked, LeftOver
 from humble_trowel.core.lessons.update import Seen, told_apart
@@ -44,6 +47,12 @@ class JobFacts:
     built: Sequence[AsBuilt]
     work_h: Mapping[str, float]
 
+    @property
+    def trench_per(self) -> float:
+        """Litres more a metre of trench for each millimetre that it is wider."""
+        run = self.day.planned.site.trench_m if self.day else 0.0
+        return self.trench_m2 / run if run > 0 else 0.0
+
 
 @dataclass(frozen=True)
 class Evidence:
@@ -52,6 +61,23 @@ class Evidence:
     seen: Seen | None
     why: str
     per_m3: float = 0.0
+
+
+def told_together(facts: JobFacts) -> Told | None:
+    """What the pour says of base, trench and tickets at once, in the units of the ways; None where it is not over, or says nothing."""
+    day = facts.day
+    if day is None or not facts.done or day.forecast.belief is None:
+        return None
+    now, before = day.forecast.belief, day.planned.belief
+    per = np.array([1.0, facts.trench_per or 1.0, 1.0])
+    var = np.diag(before.spread) / per**2
+    return told_by(
+        before.middle / per,
+        var,
+        (facts.base_shot, facts.trench_dug, False),
+        now.middle / per,
+        now.spread / np.outer(per, per),
+    )
 
 
 def evidence_of(kind: LessonKind, facts: JobFacts) -> Evidence:

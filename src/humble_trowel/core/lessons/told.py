@@ -19,7 +19,7 @@ from humble_trowel.core.lessons.told_parts import (
     SpreadNow,
     WentNow,
 )
-from humble_trowel.core.pour.sizes import about
+from humble_trowel.core.pour.sizes import about, dollars
 from humble_trowel.core.units import M2_PER_FT2, M3_PER_YD3, Units, number_word
 
 FT_M, LB_KG = 0.3048, 0.45359237
@@ -58,7 +58,9 @@ def _verdict(lessons: Sequence[Lesson]) -> str:
         return "This job was as thought"
     if all(one.state in ("taken", "left") for one in worth):
         count = sum(1 for one in worth if one.state == "taken")
-        return f"{number_word(count)} of {number_word(len(telling)).lower()} taken" if count else "All left as they were"
+        return (
+            f"{number_word(count)} of {number_word(len(telling)).lower()} taken" if count else "All left as they were"
+        )
     verb = "is" if len(worth) == 1 else "are"
     return f"{number_word(len(worth))} of {number_word(len(telling)).lower()} {verb} worth taking"
 
@@ -134,8 +136,7 @@ def _money(told: Money | None) -> list[MoneyNow]:
 def _kept(told: Money | None) -> str:
     if told is None:
         return ""
-    kept = f"${money(abs(told.kept_cents))}"
-    return f"{'Kept' if told.kept_cents >= 0 else 'Lost'} {kept} of ${money(told.quoted_kept_cents)} quoted"
+    return f"{'Kept' if told.kept_cents >= 0 else 'Lost'} {dollars(abs(told.kept_cents))} of {dollars(told.quoted_kept_cents)} quoted"
 
 
 def _hours(said: Sequence[tuple[str, HoursWorked]], work_h: Mapping[str, float]) -> list[HoursNow]:
@@ -160,6 +161,13 @@ def went_told(
     words = f"Ordered {ordered:.1f}"
     if placed is not None and came is not None:
         over = max(0.0, came - placed) if left_m3 is None else left_m3 / per
-        words += f", placed {placed:.1f}, left {over:.1f}, short {max(0.0, came - ordered):.1f}"
-    ends = [drawn, ordered, allowed.mean - allowed.sd, allowed.mean + allowed.sd, *(one for one in (placed, came) if one is not None)]
+        words += f" ({came:.1f} came)" if abs(came - ordered) > 0.05 else ""
+        words += f", placed {placed:.1f}, left {over:.1f}, short {max(0.0, placed - ordered):.1f}"
+    ends = [
+        drawn,
+        ordered,
+        allowed.mean - allowed.sd,
+        allowed.mean + allowed.sd,
+        *(one for one in (placed, came) if one is not None),
+    ]
     return WentNow(unit, drawn, allowed, placed, came, ordered, f"{words} {unit}", min(ends), max(ends))

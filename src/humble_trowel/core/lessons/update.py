@@ -8,7 +8,8 @@ seen badly as a part of one. The spread is that of the next job, so it is what a
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, field
 
 FIRST_JOBS = 1.0
 FAR_SD = 3.0  # a job farther away counts as if it lay there
@@ -16,11 +17,18 @@ FAR_SD = 3.0  # a job farther away counts as if it lay there
 
 @dataclass(frozen=True)
 class Middle:
-    """mean, sd: of the next job, one standard deviation. jobs: so many stand behind it."""
+    """mean, sd: of the next job, one standard deviation. jobs: so many stand behind it. along: what is doubtful about it goes along with another
+    middle so much, a correlation."""
 
     mean: float
     sd: float
     jobs: float = FIRST_JOBS
+    along: Mapping[str, float] = field(default_factory=dict)
+
+    @property
+    def between(self) -> float:
+        """Variance of jobs about their middle."""
+        return self.sd**2 / (1 + 1 / self.jobs)
 
 
 @dataclass(frozen=True)
@@ -39,21 +47,32 @@ class Moved:
     odd: bool
 
 
+def far_off(old: Middle, seen: Seen) -> float:
+    """How much of what a job is off counts: 1, less where it lies too far out."""
+    far = FAR_SD * math.hypot(old.sd, seen.sd)
+    off = abs(seen.mean - old.mean)
+    return 1.0 if off <= far else far / off
+
+
 def learnt(old: Middle, seen: Seen) -> Moved:
     """The middle after one more job."""
-    between = old.sd**2 / (1 + 1 / old.jobs)  # variance of jobs about their middle
-    own = seen.sd**2
-    weight = between / (between + own)
-    far = FAR_SD * math.sqrt(old.sd**2 + own)
-    off = max(-far, min(far, seen.mean - old.mean))
+    weight = old.between / (old.between + seen.sd**2)
+    counts = far_off(old, seen)
     jobs = old.jobs + weight
-    step = weight * off / jobs
-    odd = abs(seen.mean - old.mean) > far or abs(step) > old.sd
+    step = weight * counts * (seen.mean - old.mean) / jobs
+    odd = counts < 1 or abs(step) > old.sd
     step = max(-old.sd, min(old.sd, step))
-    # what the job says of the spread: its expectation is the spread itself, whatever the job's own doubt
+    after = spread_after(old, seen)
+    return Moved(Middle(old.mean + step, math.sqrt(after * (1 + 1 / jobs)), jobs, old.along), odd)
+
+
+def spread_after(old: Middle, seen: Seen) -> float:
+    """The variance of jobs about their middle after one more. What the job says of it has that variance as its expectation, whatever the job's own doubt."""
+    between, own = old.between, seen.sd**2
+    weight = between / (between + own)
+    off = far_off(old, seen) * (seen.mean - old.mean)
     told = weight**2 * old.jobs / (old.jobs + weight) * off**2 + weight * own
-    after = ((old.jobs + 1) * between + weight * told) / (old.jobs + 1 + weight)
-    return Moved(Middle(old.mean + step, math.sqrt(after * (1 + 1 / jobs)), jobs), odd)
+    return ((old.jobs + 1) * between + weight * told) / (old.jobs + 1 + weight)
 
 
 def told_apart(before: Seen, after: Seen) -> Seen | None:

@@ -195,7 +195,9 @@ def _bow_out(plan: Plan, solid: Solid, ways: JobWays) -> Allowance:
     """Forms that bow, as past jobs taught: two thirds of the middle's bow over their face."""
     unit, _ = volume_unit(plan)
     inputs = {
-        "face": area_leaf("Face of all forms", forms_face_m2(plan, solid) if ways.doubt.bow_out_mm else 0.0, plan, "lines"),
+        "face": area_leaf(
+            "Face of all forms", forms_face_m2(plan, solid) if ways.doubt.bow_out_mm else 0.0, plan, "lines"
+        ),
         "bow": thin_leaf("bowed out in the middle by", ways.doubt.bow_out_mm, plan, "ways/bow_out_mm", "ways"),
     }
     formula = f"face * 2 / 3 * bow / {'1000' if plan.units == 'mm' else '324'}"
@@ -212,7 +214,9 @@ def _yield_low(plan: Plan, ways: JobWays, need_m3: float) -> Allowance:
         "lacks": leaf("a load lacks", share, "", number_text(share, 4), "ways", "ways/yield_low_share"),
     }
     working = work("Loads lack of their tickets", unit, "need * lacks / (1 - lacks)", inputs, source="ways")
-    return _row(plan, "yield_low_share", "Loads lack of their tickets", "As past jobs with this plant taught.", working, ways)
+    return _row(
+        plan, "yield_low_share", "Loads lack of their tickets", "As past jobs with this plant taught.", working, ways
+    )
 
 
 def forms_face_m2(plan: Plan, solid: Solid) -> float:

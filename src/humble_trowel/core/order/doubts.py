@@ -158,7 +158,9 @@ def _yield(plan: Plan, ways: JobWays, need_m3: float, mean_m3: float) -> Doubt:
     }
     spread = work("Spread of the tickets", volume_unit(plan)[0], "need * off", inputs, source="doubt", digits=3)
     why = f"{number_text(share * 100, 2)} in 100, C94 tickets"
-    return Doubt("yield", "What the tickets hold", mean_m3, _m3(plan, spread), why, False, "yield_sd_share", None, spread)
+    return Doubt(
+        "yield", "What the tickets hold", mean_m3, _m3(plan, spread), why, False, "yield_sd_share", None, spread
+    )
 
 
 def _left(plan: Plan, ways: JobWays, mean_m3: float) -> Doubt:

@@ -59,7 +59,11 @@ def belief_of(site: Site, doubts: Sequence[Doubt], ways: JobWays) -> Belief:
             return Volume(0.0, 0.0)
         return Volume(row.mean_m3 * 1000 / over, row.sd_m3 * 1000 / over)
 
-    return prior(per(base, site.area_m2), per(trench, site.trench_m), Volume(ways.doubt.yield_low_share, ways.doubt.yield_sd_share))
+    return prior(
+        per(base, site.area_m2),
+        per(trench, site.trench_m),
+        Volume(ways.doubt.yield_low_share, ways.doubt.yield_sd_share),
+    )
 
 
 def sd_when(site: Site, belief: Belief, share: float, need_m3: float) -> float:

@@ -46,7 +46,7 @@ class Cause:
 @dataclass(frozen=True)
 class Forecast:
     """placed_m3: by the newest word; left: what the rest takes; total: both. drawn_m3: all as drawn, done_m3: of that behind the front.
-    causes: in the order of the doubts."""
+    causes: in the order of the doubts. belief: of base, trenches and tickets now, None before anything is known."""
 
     placed_m3: float
     left: Volume
@@ -55,6 +55,7 @@ class Forecast:
     done_m3: float
     causes: list[Cause]
     pieces: int
+    belief: Belief | None = None
 
 
 def forecast_of(
@@ -75,7 +76,8 @@ def forecast_of(
     left = NOTHING if last.stand.drawn_m3 > drawn_m3 * FULL else _rest(own, belief, last.stand, stays, loose)
     total = Volume(last.placed_m3 + left.mean_m3, left.sd_m3)
     causes = _causes(own, doubts, prior, belief, total)
-    return Forecast(last.placed_m3, left, total, drawn_m3, last.stand.drawn_m3, causes, len(kept))
+    own_three = Belief(belief.middle[:3], belief.spread[:3, :3])
+    return Forecast(last.placed_m3, left, total, drawn_m3, last.stand.drawn_m3, causes, len(kept), own_three)
 
 
 def _apart(site: Site, seen: Sequence[Seen]) -> list[Seen]:

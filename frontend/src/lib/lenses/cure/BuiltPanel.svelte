@@ -85,7 +85,7 @@
 		</form>
 	{:else}
 		{#if data.wrong}<p class="wrong mt-6" role="alert">{data.wrong}</p>{/if}
-		<p class="mt-8"><Act class="min-h-48" onclick={() => ((data.held = ''), (data.adding = true))}>{words.added}</Act></p>
+		<p class="mt-8"><Act class="min-h-48" onclick={() => data.add()}>{words.added}</Act></p>
 	{/if}
 	{#if built.rows.length}
 		<h2 class="panel-head">{words.list}</h2>

@@ -42,6 +42,7 @@
 		untrack(() => void after.load(now));
 	});
 	onDestroy(() => [data.leave(), after.leave(), (boardSays.lessons = null), (boardSays.build = '')]);
+	let windowWide = $state(1280);
 	const told = $derived(data.told);
 	$effect(() => {
 		boardSays.build = told?.verdict ?? '';
@@ -64,6 +65,7 @@
 	);
 </script>
 
+<svelte:window bind:innerWidth={windowWide} />
 <LensFrame {turn} name={words.tabsName} ready={!!store.figure?.outline}>
 	{#snippet sheet()}
 		<Sheet
@@ -74,7 +76,7 @@
 			flat
 			sizes={false}
 			labels={false}
-			letters={tab === 'built'}
+			letters={tab === 'built' && windowWide > 700}
 			footHeight={tab === 'lessons' && after.told?.went ? 150 : 0}
 		>
 			{#snippet key()}

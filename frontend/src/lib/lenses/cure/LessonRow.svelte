@@ -66,7 +66,8 @@
 	</div>
 	<span class="text-note leading-tight text-ink2 max-phone:order-4 max-phone:col-span-2"
 		><span class="hidden max-phone:inline">{words.heads.old}</span>
-		{one.old.text}<span class="block max-phone:inline">± {one.old.sd_text}</span></span
+		{one.old.text}
+		<span class="block max-phone:inline">± {one.old.sd_text}</span></span
 	>
 	<span class="leading-tight max-phone:order-4 max-phone:text-right"
 		>{#if one.new}<b class={['text-read', one.state === 'taken' && 'border-b-3 border-l-3 border-chalk pl-3']}>{one.new.text}</b>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** What the next quote learns: every middle of the crew's ways as it was, as this job says, as it would be; hours, what was left, money. */
+	/** What the next quote learns: each middle as it was, as this job says, as it would be; hours, what was left, money. */
 	import { untrack } from 'svelte';
 	import { note, restored } from '../../state/remember.svelte';
 	import FindingList from '../../ui/FindingList.svelte';

@@ -80,7 +80,7 @@
 		/>{/if}
 {/if}
 {#if data.adding}
-	<!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events (a place is tapped; sizes are typed beside it) -->
+	<!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events (a tap says where) -->
 	<path d={view.path(rings.flatMap((row) => row.rings))} class="cursor-crosshair fill-transparent" onclick={tap} data-tap-added />
 	{#if data.cure.spot}{@const at = view.px(data.cure.spot)}<path
 			d="M{at[0] - 12} {at[1]}h24M{at[0]} {at[1] - 12}v24"

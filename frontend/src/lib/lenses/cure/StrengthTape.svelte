@@ -38,9 +38,26 @@
 			})
 	);
 	const shown = (zone: ZoneCure) =>
-		zone.events.filter((one) => ['strip', 'build', 'load'].includes(one.key) && one.low_h !== null && one.high_h !== null);
+		zone.events.filter(
+			(one) => ['strip', 'build', 'drive', 'load'].includes(one.key) && one.low_h !== null && one.high_h !== null
+		);
 	const bare = (text: string) => text.replace(/ (\d+) (\w+)$/, ' $1');
 	const short = (zone: ZoneCure, key: string) => bare(zone.events.find((one) => one.key === key)?.text.split(' to ')[1] ?? '');
+	/** words of what comes late, where they keep clear of each other and of when it may be built on */
+	const late = (zone: ZoneCure) => {
+		const build = zone.events.find((one) => one.key === 'build')?.high_h ?? tape.begin;
+		let right = tape.x(build) + 44;
+		return ['drive', 'load'].flatMap((key) => {
+			const one = zone.events.find((row) => row.key === key);
+			if (!one || one.high_h === null) return [];
+			const text = `${one.name} ${short(zone, key)}`;
+			const half = text.length * 3.6;
+			const at = Math.min(tape.right - half, Math.max(right + half, tape.x(one.high_h)));
+			if (at - half < right || tape.x(one.high_h) > at + half + 30) return [];
+			right = at + half + 6;
+			return [{ key, x: at, anchor: 'middle' as const, text }];
+		});
+	};
 	/** hours of a ribbon that somebody read, as dashes where nobody did though others were read */
 	const unread = (zone: ZoneCure): [number, number][] => {
 		if (!zone.read_h.length) return [];
@@ -125,6 +142,13 @@
 							text-anchor="middle"
 							class="fill-ink stroke-bench stroke-[4px] text-note font-mid [paint-order:stroke]">{short(zone, 'build')}</text
 						>{/if}{/if}
+				{#if !small}{#each late(zone) as one (one.key)}<text
+							x={one.x}
+							y={y + HALF + 16}
+							text-anchor={one.anchor}
+							class="fill-ink stroke-bench stroke-[4px] text-note font-mid [paint-order:stroke]"
+							data-late-word={one.key}>{one.text}</text
+						>{/each}{/if}
 				{#if !small}<text
 						x={tape.left}
 						y={y + HALF + 14}

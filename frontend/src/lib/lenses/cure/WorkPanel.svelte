@@ -8,6 +8,7 @@
 	import { pourWords } from '../../words/pour';
 	import type { CureData } from './cure.svelte';
 	import LevelRound from './LevelRound.svelte';
+	import RackRows from './RackRows.svelte';
 	let { data }: { data: CureData } = $props();
 	const words = cureWords.work;
 	const told = $derived(data.told);
@@ -49,6 +50,7 @@
 			{/each}
 		</ol>
 	{/if}
+	<RackRows store={data.store} at={() => data.at} off={sides.length > 0 && sides.every((one) => one.state === 'off')} />
 	{#if cuts.length}
 		<h2 class="panel-head">{pourWords.finish.cuts(cuts.filter((one) => !one.done_text).length, cuts.length)}</h2>
 		<ol>

@@ -80,6 +80,9 @@ export class AfterData {
 		this.adding = false;
 		this.held = this.held === key ? '' : key;
 	}
+	add() {
+		[this.held, this.adding] = ['', true];
+	}
 	async say(kind: NewRecord['kind'], values: Values, supersedes: string | null = null): Promise<boolean> {
 		const said = await this.cure.say(kind, values, supersedes);
 		this.wrong = this.cure.wrong;
@@ -90,14 +93,14 @@ export class AfterData {
 	strike(record: string) {
 		return this.say('struck', { why: '' }, record);
 	}
-	/** An act that the program answers at once, or not at all. */
-	async #do(act: () => Promise<unknown>): Promise<boolean> {
+	/** An act that the program answers at once, or not at all; what it answers is shown. */
+	async #do(act: () => Promise<LessonsState | null>): Promise<boolean> {
 		this.busy = true;
 		this.wrong = '';
 		try {
-			await act();
-			await this.store.load();
-			await this.load(this.#tab);
+			const got = await act();
+			if (got) this.#lessons.value = got;
+			void this.store.load();
 			return true;
 		} catch (error) {
 			this.wrong = troubleOf(error).words;
@@ -115,6 +118,7 @@ export class AfterData {
 	secondJob(part: string, pour_at: string | null) {
 		return this.#do(async () => {
 			this.made = await api.secondJob(this.store.id, { part, pour_at, author: session.who });
+			return null;
 		});
 	}
 }
