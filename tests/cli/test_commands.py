@@ -117,7 +117,7 @@ def test_every_command_of_the_readme_runs(place, row):
             (place / "all.zip").unlink(missing_ok=True)
             prepared(place, "export-all", "all.zip", "--data", data)
             words = ["import-all", "all.zip", "--data", str(place / "elsewhere")]
-    elif words[0] in ("pack", "calendar"):
+    elif words[0] in ("pack", "calendar", "archive", "as-built", "hand-over"):
         bring = started(place, "import", "JOB.json", "--data", str(place / words[0]))
         assert bring.communicate() and bring.returncode == 0
         words += ["--data", str(place / words[0])]

@@ -153,6 +153,71 @@ def pack(
 
 
 @app.command()
+def archive(
+    job: str, out: Path, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False
+) -> None:
+    """JOB (its id, or its name) in open formats, with its papers and pictures, as one archive (ZIP)."""
+    from humble_trowel.papers.job_archive import job_archive
+    from humble_trowel.store import photos
+
+    found, made, revision, db = _opened(settings_of(data, 0, demo), job)
+    with closing(db):
+        now = datetime.now(UTC).replace(microsecond=0)
+        packed = job_archive(
+            found, made, revision, lambda name: getattr(photos.find(db, found, name), "picture", None), now, "letter"
+        )
+    _written(out, packed)
+
+
+@app.command("as-built")
+def as_built(
+    job: str, out: Path, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False
+) -> None:
+    """JOB (its id, or its name) as it stands: OUT is a .pdf, a .dxf or a job file (.json)."""
+    from datetime import date
+
+    from humble_trowel.core.errors import TrowelError
+    from humble_trowel.files.dxf_built import write_as_built_dxf
+    from humble_trowel.files.job_file import write_job
+    from humble_trowel.papers.job_pack import built_sheet
+
+    kind = out.suffix.lower()
+    if kind not in (".pdf", ".dxf", ".json"):
+        stop("OUT ends in .pdf, .dxf or .json.")
+    _, made, _, db = _opened(settings_of(data, 0, demo), job)
+    db.close()
+    try:
+        if kind == ".pdf":
+            told = built_sheet(made, "letter", date.today())
+        elif kind == ".json":
+            told = write_job(made.plan_as_built)
+        else:
+            shots = [(one.spot, one.off_mm) for one in made.cure_said.shots_values]
+            sheet, forms = made.answered("set_out", made.set_out), made.answered("forms", made.forms)
+            told = write_as_built_dxf(made.plan, sheet, forms, made.bolt_spots, made.built, shots)
+    except TrowelError as error:
+        stop(f"{job}: {error}")
+    _written(out, told)
+
+
+@app.command("hand-over")
+def hand_over(
+    job: str, out: Path, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False
+) -> None:
+    """What the owner of the slab of JOB (its id, or its name) is told, as PDF."""
+    from datetime import date
+
+    from humble_trowel.papers.job_pack import hand_over_sheet, photos_of
+    from humble_trowel.store import photos
+
+    found, made, _, db = _opened(settings_of(data, 0, demo), job)
+    with closing(db):
+        shown = photos_of(made, lambda name: getattr(photos.find(db, found, name), "picture", None))
+        told = hand_over_sheet(made, shown, "letter", date.today())
+    _written(out, told)
+
+
+@app.command()
 def calendar(
     job: str, out: Path, data: DataOption = None, demo: Annotated[bool, typer.Option("--demo")] = False
 ) -> None:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from humble_trowel.core.built.built import Built, BuiltFacts
+from humble_trowel.core.built.built import SAME_MM, Built, BuiltFacts
 from humble_trowel.core.built.records import AsBuilt
 from humble_trowel.core.edits.registry import apply
 from humble_trowel.core.edits.set_bolts import SetBolt
@@ -12,6 +12,7 @@ from humble_trowel.core.geometry.wall_bases import base_of
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.plan.joint_parts import Joint
 from humble_trowel.core.plan.shape_parts import Pad, PadType
+from humble_trowel.core.reading.job_file import read_plan
 
 SUFFIX = ", as built"
 MARK = "AB"
@@ -30,7 +31,8 @@ def plan_as_built(facts: BuiltFacts, built: Built, embeds: EmbedsTold | None) ->
     rows = [f"{row.name}: {row.words}." for row in built.rows] + [f"{one}." for one in built.same] + left
     notes = "\n".join(part for part in (plan.site.notes, "As built:", *rows) if part)[:NOTE]
     name = plan.name if plan.name.endswith(SUFFIX) else f"{plan.name[: 120 - len(SUFFIX)]}{SUFFIX}"
-    return apply(plan.model_copy(update={"name": name, "site": plan.site.model_copy(update={"notes": notes})}), [])[0]
+    made = plan.model_copy(update={"name": name, "site": plan.site.model_copy(update={"notes": notes})})
+    return read_plan(made.model_dump(mode="json"))
 
 
 def _joints(facts: BuiltFacts, plan: Plan, words: dict[str, AsBuilt]) -> Plan:
@@ -63,6 +65,8 @@ def _bolts(plan: Plan, embeds: EmbedsTold | None, words: dict[str, AsBuilt]) -> 
             if off is None or not (off.dx_mm or off.dy_mm):
                 continue
             along = (off.dx_mm * (bx - ax) + off.dy_mm * (by - ay)) / size
+            if abs(along) < SAME_MM:
+                continue
             try:
                 edit = SetBolt(
                     op="set_bolt",

@@ -12,6 +12,7 @@ from humble_trowel.core.plan.document import Existing, Plan, Site
 from humble_trowel.core.plan.order_parts import OrderNotes
 from humble_trowel.core.plan.shape_parts import Kerb, Pad, SidePad, SlabType, Zone
 from humble_trowel.core.plan.values import MAX_CORNERS
+from humble_trowel.core.reading.job_file import read_plan
 from humble_trowel.core.units import say_length
 
 MARK = "S1"
@@ -32,7 +33,7 @@ def second_plans(plan: Plan, part: str, pour_at: str | None) -> list[Plan]:
     plans = (
         _of_kerb(plan, kerb, pour_at) if kerb is not None else [_of_pad(plan, pad, pour_at)] if pad is not None else []
     )
-    return [Plan.model_validate(one.model_dump()) for one in plans]
+    return [read_plan(one.model_dump(mode="json")) for one in plans]
 
 
 def _of_pad(plan: Plan, pad: SidePad, pour_at: str | None) -> Plan:

@@ -59,13 +59,13 @@ def learnt_together(olds: Mapping[str, Middle], told: Told, seen: Mapping[str, S
         odd = far_off(old, seen[key]) < 1 or abs(step) > old.sd
         step = max(-old.sd, min(old.sd, step))
         spread = spread_after(old, seen[key])
-        own = min(float(after[at, at]), old.between / old.jobs)
+        jobs = max(old.jobs, old.between / float(after[at, at]))
         along = {
             other: float(np.clip(after[at, n] / math.sqrt(after[at, at] * after[n, n]), -0.99, 0.99))
             for n, other in enumerate(JOINT)
             if n != at
         }
-        found[key] = Moved(Middle(old.mean + step, math.sqrt(spread + own), max(old.jobs, spread / own), along), odd)
+        found[key] = Moved(Middle(old.mean + step, math.sqrt(spread * (1 + 1 / jobs)), jobs, along), odd)
     return found
 
 

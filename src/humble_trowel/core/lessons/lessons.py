@@ -121,7 +121,7 @@ def untaken(lessons: list[Lesson], key: str, crew: Ways) -> Ways:
         return crew
     if not same_middle(middle_of(one.kind, crew), one.new):
         raise InputError(f"{one.kind.name} has moved since, by another job or by hand in Ways. Undo that first.", "key")
-    back = with_middle(one.kind, crew, one.old, figures=12)
+    back = with_middle(one.kind, crew, one.old, figures=17)
     if one.old.jobs == 1.0:  # nobody had taught it before
         back = back.model_copy(update={"learnt": {key: row for key, row in back.learnt.items() if key != one.kind.key}})
     return back

@@ -66,7 +66,8 @@ export class CureData {
 		return Number.isFinite(begin) && now >= begin && now < begin + WEEKS_MS;
 	}
 	get at(): string {
-		return this.live ? wall(clock.now()) : later(this.#newest, this.shift * 60);
+		const newest = this.#newest;
+		return this.live || !newest ? wall(clock.now()) : later(newest, this.shift * 60);
 	}
 	/** of the answer without a shift */
 	#newestKept = '';
