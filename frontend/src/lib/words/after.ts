@@ -20,6 +20,7 @@ export const afterWords = {
 		words: 'Why, in your words',
 		keep: 'Keep it',
 		nothing: 'Say how far it is off, or why.',
+		choose: 'Or choose it here',
 		added: 'A pad was added',
 		addHow: 'Tap on the plan where its middle is.',
 		wide: 'Wide',

@@ -49,7 +49,7 @@ def _probes(day: CureDay) -> list[Finding]:
         if track.jumps_h:
             words = f"{track.probe} in {one.heat.name} jumped {len(track.jumps_h)} {'times' if len(track.jumps_h) > 1 else 'time'}."
             rows.append(finding("probe-jumps", f"cure.zones.{one.heat.zone}", words, "Those readings do not count. Look whether it still lies in the concrete.", "cure-build"))  # fmt: skip
-        if track.gaps_h or track.last_h < day.now_h - 3:
+        if not track.by_hand and (track.gaps_h or track.last_h < day.now_h - 3):
             since = track.gaps_h[-1][0] if track.last_h >= day.now_h - 3 else track.last_h
             words = f"{track.probe} in {one.heat.name} said nothing from {when_text(day, since)} on."
             rows.append(finding("probe-silent", f"cure.zones.{one.heat.zone}", words, "The model stands in for it, with a wider range. Plug it in again.", "cure-build"))  # fmt: skip

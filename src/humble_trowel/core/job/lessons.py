@@ -4,14 +4,16 @@ from __future__ import annotations
 
 import math
 from collections.abc import Mapping
+from functools import cached_property
+from typing import Self
 
 from humble_trowel.core.built.records import AsBuilt
 from humble_trowel.core.findings import Finding, finding
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.job.built import BuiltAnswers
 from humble_trowel.core.job.order import OrderAnswers
-from humble_trowel.core.lessons.kinds import with_middle
-from humble_trowel.core.lessons.lessons import Lesson, lessons_of
+from humble_trowel.core.lessons.kinds import KIND_OF_LESSON, with_middle
+from humble_trowel.core.lessons.lessons import Lesson, lessons_of, middle_said
 from humble_trowel.core.lessons.money import Money, Spent, money_of
 from humble_trowel.core.lessons.records import HoursWorked, LeftOver, LessonSaid
 from humble_trowel.core.lessons.seen import JobFacts
@@ -55,6 +57,15 @@ class LessonAnswers(BuiltAnswers):
             work_h=self.work_h,
         )  # fmt: skip
 
+    @cached_property
+    def as_quoted(self) -> Self:
+        """The job by the ways as they were before its own lessons were taken: what it was quoted by."""
+        was = self.crew
+        for key, (_, word) in self.lessons_said.items():
+            if word.taken and word.old is not None and key in KIND_OF_LESSON:
+                was = with_middle(KIND_OF_LESSON[key], was, middle_said(word.old), figures=17)
+        return self if was is self.crew else type(self)(self.plan, was, self.records, before=self)
+
     @property
     def work_h(self) -> dict[str, float]:
         """Hours of each task as they are quoted: of hands, added; of the pour, of the crew."""
@@ -74,7 +85,7 @@ class LessonAnswers(BuiltAnswers):
 
     def _money(self, facts: JobFacts) -> Money | None:
         """What it cost against its quote; None without a price."""
-        cost = self.cost(None)
+        cost = self.as_quoted.cost(None)
         if cost is None or self.sure is None:
             return None
         day = facts.day
@@ -120,11 +131,10 @@ class LessonAnswers(BuiltAnswers):
         """The order of the next job like it."""
         if not any(one.new is not None for one in lessons):
             return None
-        was = would = self.crew
+        was = self.as_quoted.crew
+        would = self.crew
         for one in lessons:
-            if one.state == "taken":
-                was = with_middle(one.kind, was, one.old)
-            elif one.state == "open" and one.worth and one.new is not None:
+            if one.state == "open" and one.worth and one.new is not None:
                 would = with_middle(one.kind, would, one.new)
         (before, _), (now, over), (then, more) = (self._next_with(crew) for crew in (was, self.crew, would))
         if before is None or now is None or then is None:
@@ -143,7 +153,7 @@ class LessonAnswers(BuiltAnswers):
             return None
         lessons = lessons_of(facts, self.crew, self.lessons_said)
         return lessons_told(
-            self.plan.units, lessons, self._cause_spots, self._went(facts), self._money(facts), own.named(HoursWorked), self.work_h, own.named(LeftOver), self._next(lessons)
+            self.plan.units, lessons, self._cause_spots, self._went(facts), self._money(facts), own.named(HoursWorked), self.as_quoted.work_h, own.named(LeftOver), self._next(lessons)
         )  # fmt: skip
 
     @property

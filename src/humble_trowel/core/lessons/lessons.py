@@ -65,7 +65,7 @@ def lessons_of(facts: JobFacts, crew: Ways, said: Mapping[str, tuple[str, Lesson
         if evidence.seen is None and evidence.why == NONE_HERE and word is None:
             continue
         if word is not None and word.taken and word.old is not None and word.new is not None:
-            rows.append(Lesson(kind, evidence, _middle(word.old), _middle(word.new), False, word, record))
+            rows.append(Lesson(kind, evidence, middle_said(word.old), middle_said(word.new), False, word, record))
             continue
         old = middle_of(kind, crew)
         moved = together.get(kind.key) or (learnt(old, evidence.seen) if evidence.seen is not None else None)
@@ -85,11 +85,12 @@ def _together(
     for key in JOINT:
         word = said.get(key)
         taken_old = word[1].old if word is not None and word[1].taken else None
-        olds[key] = _middle(taken_old) if taken_old is not None else middle_of(KIND_OF_LESSON[key], crew)
+        olds[key] = middle_said(taken_old) if taken_old is not None else middle_of(KIND_OF_LESSON[key], crew)
     return learnt_together(olds, told, seen)
 
 
-def _middle(one: LessonMiddle) -> Middle:
+def middle_said(one: LessonMiddle) -> Middle:
+    """A middle as a record has it."""
     return Middle(one.mean, one.sd, one.jobs, one.along)
 
 

@@ -184,7 +184,7 @@ def _rate(kind: LessonKind, facts: JobFacts) -> Evidence:
     if not took:
         return Evidence(None, "No hours written down: learns nothing.")
     here = middle_of(kind, facts.ways).mean + math.log(quoted / took)
-    return Evidence(Seen(here, HOURS_SD), f"{took:.1f} h against {quoted:.1f} h as quoted.")
+    return Evidence(Seen(here, HOURS_SD), f"{took:.1f} h where the ways say {quoted:.1f} h.")
 
 
 _OWN: dict[str, Callable[[JobFacts], Evidence]] = {

@@ -162,7 +162,7 @@ def went_told(
     if placed is not None and came is not None:
         over = max(0.0, came - placed) if left_m3 is None else left_m3 / per
         words += f" ({came:.1f} came)" if abs(came - ordered) > 0.05 else ""
-        words += f", placed {placed:.1f}, left {over:.1f}, short {max(0.0, placed - ordered):.1f}"
+        words += f", placed {placed:.1f}, left {over:.1f}, short {max(0.0, placed - ordered):.1g}"
     ends = [
         drawn,
         ordered,

@@ -3,6 +3,7 @@
 	import { untrack } from 'svelte';
 	import { note, restored } from '../../state/remember.svelte';
 	import Act from '../../ui/Act.svelte';
+	import Choose from '../../ui/Choose.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { afterWords } from '../../words/after';
@@ -31,6 +32,10 @@
 		deep: 'deep_mm'
 	};
 	const kind = $derived((data.adding ? 'added' : (thing?.thing ?? '')) as keyof typeof FIELDS | '');
+	const things = $derived([
+		{ value: '', label: words.choose },
+		...(built?.things ?? []).map((one) => ({ value: one.key, label: one.name }))
+	]);
 	const fields = $derived(kind ? FIELDS[kind] : []);
 	const key = untrack(() => `${data.store.id}/built`);
 	let typed = $state<Record<string, string>>(restored<Record<string, string>>(key) ?? {});
@@ -49,7 +54,7 @@
 		[data.held, data.adding, data.cure.spot] = ['', false, null];
 	}
 	const file = (name: string) => `/api/jobs/${data.store.id}/as-built.${name}`;
-	const IN = 'block w-full border-2 border-ink bg-well px-8 py-8 text-body';
+	const IN = 'block w-full min-h-48 border-2 border-ink bg-well px-8 text-body';
 </script>
 
 {#if built}
@@ -85,7 +90,10 @@
 		</form>
 	{:else}
 		{#if data.wrong}<p class="wrong mt-6" role="alert">{data.wrong}</p>{/if}
-		<p class="mt-8"><Act class="min-h-48" onclick={() => data.add()}>{words.added}</Act></p>
+		<div class="mt-8 flex flex-wrap items-end gap-8">
+			<Choose name={words.choose} rows={things} value="" pick={(key) => key && data.press(key)} />
+			<Act class="min-h-48" onclick={() => data.add()}>{words.added}</Act>
+		</div>
 	{/if}
 	{#if built.rows.length}
 		<h2 class="panel-head">{words.list}</h2>

@@ -37,7 +37,7 @@
 					onclick={() => void data.strike(one.records.at(-1) ?? '')}>{afterWords.takeBack}</Act
 				>
 			{:else}<input
-					class="block w-full border-2 border-ink bg-well px-8 py-8 text-body"
+					class="block min-h-48 w-full border-2 border-ink bg-well px-8 text-body"
 					inputmode="decimal"
 					aria-label={words.hoursOf(one.name)}
 					aria-invalid={wrong === one.task}

@@ -39,7 +39,7 @@
 <form class="mt-8 flex flex-wrap items-end gap-8" onsubmit={(event) => (event.preventDefault(), void keep())}>
 	<label class="text-note"
 		>{words.amount[data.store.units]}<input
-			class="block w-160 border-2 border-ink bg-well px-8 py-8 text-body"
+			class="block min-h-48 w-160 border-2 border-ink bg-well px-8 text-body"
 			bind:value={typed}
 			autocomplete="off"
 		/></label

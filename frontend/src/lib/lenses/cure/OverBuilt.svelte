@@ -101,18 +101,14 @@
 		/>
 	{/each}
 	{#each spots as one (one.key)}{@const at = view.px(one.spot as XY)}
+		<!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events (the list beside it names them) -->
 		<rect
 			x={at[0] - 14}
 			y={at[1] - 14}
 			width="28"
 			height="28"
 			class="cursor-pointer fill-transparent"
-			role="button"
-			tabindex="-1"
-			aria-label={one.name}
-			aria-pressed={data.held === one.key}
 			onclick={() => press(one)}
-			onkeydown={(event) => enter(event, one)}
 			data-thing={one.key}
 		/>
 	{/each}

@@ -55,7 +55,7 @@
 				] as const)
 			: []
 	);
-	const IN = 'block w-160 border-2 border-ink bg-well px-8 py-8 text-body';
+	const IN = 'block w-160 min-h-48 border-2 border-ink bg-well px-8 text-body';
 </script>
 
 {#if hand}

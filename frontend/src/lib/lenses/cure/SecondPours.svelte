@@ -25,7 +25,7 @@
 					<label class="text-note"
 						>{words.when}<input
 							type="datetime-local"
-							class="block w-200 border-2 border-ink bg-well px-8 py-8 text-body"
+							class="block min-h-48 w-200 border-2 border-ink bg-well px-8 text-body"
 							bind:value={() => when[one.id] ?? '', (now) => (when[one.id] = now)}
 						/></label
 					>

@@ -43,6 +43,11 @@
 		);
 	const bare = (text: string) => text.replace(/ (\d+) (\w+)$/, ' $1');
 	const short = (zone: ZoneCure, key: string) => bare(zone.events.find((one) => one.key === key)?.text.split(' to ')[1] ?? '');
+	/** clear of the line of now */
+	const stripX = (zone: ZoneCure) => {
+		const now = tape.x(told?.now_h ?? tape.begin);
+		return now < tape.left + 8 * (6 + short(zone, 'strip').length) ? Math.max(tape.left, now + 8) : tape.left;
+	};
 	/** words of what comes late, where they keep clear of each other and of when it may be built on */
 	const late = (zone: ZoneCure) => {
 		const build = zone.events.find((one) => one.key === 'build')?.high_h ?? tape.begin;
@@ -50,7 +55,7 @@
 		return ['drive', 'load'].flatMap((key) => {
 			const one = zone.events.find((row) => row.key === key);
 			if (!one || one.high_h === null) return [];
-			const text = `${one.name} ${short(zone, key)}`;
+			const text = `${one.name} ${short(zone, key).replace(/ \d+:\d+$/, '')}`;
 			const half = text.length * 3.6;
 			const at = Math.min(tape.right - half, Math.max(right + half, tape.x(one.high_h)));
 			if (at - half < right || tape.x(one.high_h) > at + half + 30) return [];
@@ -150,7 +155,7 @@
 							data-late-word={one.key}>{one.text}</text
 						>{/each}{/if}
 				{#if !small}<text
-						x={tape.left}
+						x={stripX(zone)}
 						y={y + HALF + 14}
 						class="fill-ink stroke-bench stroke-[4px] text-label [paint-order:stroke]">strip {short(zone, 'strip')}</text
 					>{/if}
