@@ -12,7 +12,6 @@ const ASKS: ((id: string) => Promise<unknown>)[] = [
 	(id) => api.pourAhead(id),
 	(id) => api.cure(id, { at: null, blankets: [] }),
 	(id) => api.built(id),
-	(id) => api.handOver(id, today()),
 	(id) => api.embeds(id, { edits }),
 	(id) => api.underslab(id, { edits }),
 	(id) => api.screed(id, { edits }),

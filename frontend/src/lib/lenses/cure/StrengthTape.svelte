@@ -48,19 +48,18 @@
 		const now = tape.x(told?.now_h ?? tape.begin);
 		return now < tape.left + 8 * (6 + short(zone, 'strip').length) ? Math.max(tape.left, now + 8) : tape.left;
 	};
-	/** words of what comes late, where they keep clear of each other and of when it may be built on */
+	/** words of what comes late: under the ribbon when it may be driven on, over it when it may be loaded */
 	const late = (zone: ZoneCure) => {
 		const build = zone.events.find((one) => one.key === 'build')?.high_h ?? tape.begin;
-		let right = tape.x(build) + 44;
 		return ['drive', 'load'].flatMap((key) => {
 			const one = zone.events.find((row) => row.key === key);
 			if (!one || one.high_h === null) return [];
 			const text = `${one.name} ${short(zone, key).replace(/ \d+:\d+$/, '')}`;
-			const half = text.length * 3.6;
-			const at = Math.min(tape.right - half, Math.max(right + half, tape.x(one.high_h)));
-			if (at - half < right || tape.x(one.high_h) > at + half + 30) return [];
-			right = at + half + 6;
-			return [{ key, x: at, anchor: 'middle' as const, text }];
+			const half = text.length * 3.4;
+			const x = Math.min(tape.right - half, tape.x(one.high_h));
+			const under = key === 'drive';
+			if (under && x - half < tape.x(build) + 44) return [];
+			return [{ key, x, text, down: under ? HALF + 16 : -HALF - 6 }];
 		});
 	};
 	/** hours of a ribbon that somebody read, as dashes where nobody did though others were read */
@@ -149,8 +148,8 @@
 						>{/if}{/if}
 				{#if !small}{#each late(zone) as one (one.key)}<text
 							x={one.x}
-							y={y + HALF + 16}
-							text-anchor={one.anchor}
+							y={y + one.down}
+							text-anchor="middle"
 							class="fill-ink stroke-bench stroke-[4px] text-note font-mid [paint-order:stroke]"
 							data-late-word={one.key}>{one.text}</text
 						>{/each}{/if}
