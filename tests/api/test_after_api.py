@@ -144,7 +144,7 @@ def test_second_pours_become_jobs_and_boards_go_to_the_rack(client, poured):
     assert rack["back"] and not rack["record"]
     was = client.get("/api/ways").json()["ways"]["forms"]["on_hand"]
     done = sent(client, f"/api/jobs/{poured}/rack", {"back": True, "at": AT, "author": "Odo"})
-    assert done["record"] and done["back"] == rack["back"] and (done["done_text"], done["by"]) == ("2027-06-18", "Odo")
+    assert done["record"] and done["back"] == rack["back"] and (done["done_text"], done["by"]) == ("Fri 18 Jun", "Odo")
     sent(client, f"/api/jobs/{poured}/rack", {"back": True, "at": AT}, 422)
     assert len(client.get("/api/ways").json()["ways"]["forms"]["on_hand"]) > len(was)
     undone = sent(client, f"/api/jobs/{poured}/rack", {"back": False, "at": AT})

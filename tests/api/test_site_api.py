@@ -112,7 +112,8 @@ OWNERS = {
     "/api/ways", "/api/rules/limits/key", "/api/jobs/job_id", "/api/jobs/job_id/archive", "/api/jobs/job_id/restore",
     "/api/jobs/job_id/undelete", "/api/jobs/job_id/copy", "/api/site/open", "/api/site/close", "/api/site/number", "/api/site/shut",
     "/api/site/devices/device_id/role", "/api/site/devices/device_id/throw-out", "/api/site/links", "/api/site/copies",
-    "/api/site/second", "/api/site/copies/put-back", "/api/site/everything",
+    "/api/site/second", "/api/site/copies/put-back", "/api/site/everything", "/api/jobs/job_id/lessons/take", "/api/jobs/job_id/lessons/undo",
+    "/api/jobs/job_id/rack",
 }  # fmt: skip
 
 

@@ -3,6 +3,7 @@
 import re
 
 from playwright.sync_api import expect
+from tests.e2e.conftest import fresh_page
 
 
 def opened(page, tab):
@@ -84,3 +85,48 @@ def test_boards_come_off_and_a_shot_stands_where_it_was_tapped(page):
     page.get_by_role("button", name="Under", exact=True).click()
     expect(page.locator("[data-shot]")).to_have_count(4)
     expect(page.locator("[data-shot]").last).to_contain_text("under")
+
+
+def test_all_boards_off_go_back_to_the_rack_and_a_crack_and_foam_are_told(page):
+    opened(page, "work")
+    for _ in range(2):
+        page.get_by_role("button", name="Later by + 1 day").click()
+    sides = page.locator("[data-side-off]").count()
+    expect(page.locator("[data-side-state='open']")).to_have_count(sides)
+    for n in range(sides):
+        page.get_by_role("button", name=re.compile("^Off, ")).first.click()
+        expect(page.locator("[data-side-state='off']")).to_have_count(n + 1)
+    page.get_by_role("button", name="All back to the rack").click()
+    expect(page.locator("[data-rack='back']")).to_contain_text("of 2x")
+    expect(page.get_by_text(re.compile("On the rack since"))).to_be_visible()
+    page.get_by_role("button", name=re.compile("^Cracked, ")).first.click()
+    expect(page.get_by_role("button", name=re.compile("^Take it back, [0-9]+$"))).to_have_count(1)
+    foam = page.locator("[data-foam]")
+    if foam.count():
+        foam.first.get_by_role("button").click()
+        expect(foam.first).to_contain_text("finished")
+
+
+def test_a_temperature_by_hand_stays_over_a_reload_and_counts(phone):
+    opened(phone, "strength")
+    phone.get_by_role("button", name="Later by + 6 h").click()
+    hand = phone.get_by_label(re.compile("^Temperature, by hand"))
+    hand.fill("84")
+    phone.reload()
+    phone.locator("[data-practice]").wait_for()
+    expect(hand).to_have_value("84")
+    hand.locator("xpath=ancestor::form").get_by_role("button").click()
+    expect(phone.locator("[data-room-working]").first).to_contain_text("by hand")
+    expect(hand).to_have_value("")
+
+
+def test_a_round_given_on_the_phone_stands_on_the_laptop(browser, server, page):
+    opened(page, "cover")
+    for phone in fresh_page(browser, server, 390, 844):
+        opened(phone, "cover")
+        phone.get_by_role("button", name="Water: laid").click()
+        who = phone.locator("[data-round]").first.get_by_role("textbox")
+        who.fill("Tilda")
+        who.press("Enter")
+        expect(page.locator("[data-round]").first.get_by_role("textbox")).to_have_value("Tilda")
+        expect(page.locator("[data-under='wet']")).to_have_count(4)

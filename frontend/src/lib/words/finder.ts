@@ -60,7 +60,7 @@ export const finderWords = {
 		level_shot: { name: 'Level on the slab', lens: 'cure', tab: 'work' },
 		stripped: { name: 'Boards off', lens: 'cure', tab: 'work' },
 		as_built: { name: 'As it stands', lens: 'cure', tab: 'built' },
-		edge_finished: { name: 'Foam finished', lens: 'cure', tab: 'built' },
+		edge_finished: { name: 'Foam finished', lens: 'cure', tab: 'work' },
 		racked: { name: 'Boards on the rack', lens: 'cure', tab: 'work' },
 		invoiced: { name: 'Invoice', lens: 'cure', tab: 'papers' },
 		hours: { name: 'Hours of a task', lens: 'cure', tab: 'lessons' },

@@ -23,6 +23,7 @@ from humble_trowel.api.service import Service, document_of
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.built.second_job import second_plans
 from humble_trowel.core.errors import InputError, TrowelError
+from humble_trowel.core.gate.holds import when_text
 from humble_trowel.core.job import Job
 from humble_trowel.core.photos.records import Photo
 from humble_trowel.core.plan.values import Day
@@ -43,7 +44,7 @@ def built(request: Request, job_id: JobId) -> BuiltState:
     foam = []
     for side, name, text in job.foam_sides:
         record, word = done.get(side, ("", None))
-        foam.append(FoamSide(side=side, name=name, text=text, done_text=word.at[:16].replace("T", " ") if word else "", by=word.by if word else "", record=record))  # fmt: skip
+        foam.append(FoamSide(side=side, name=name, text=text, done_text=when_text(word.at[:16]) if word else "", by=word.by if word else "", record=record))  # fmt: skip
     return BuiltState(things=found.things, rows=found.rows, same=found.same, second=_second(job), foam=foam)
 
 

@@ -15,6 +15,7 @@ from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.built.rack import Rack, row_text, with_boards
 from humble_trowel.core.built.records import Racked
 from humble_trowel.core.errors import InputError
+from humble_trowel.core.gate.holds import when_text
 from humble_trowel.core.job import Job
 from humble_trowel.core.lessons.lessons import left, taken, untaken
 from humble_trowel.core.lessons.records import LessonSaid
@@ -94,7 +95,7 @@ def _rack(job: Job, found: Rack, *, mine: bool) -> RackState:
     units, (record, word) = job.plan.units, job.racked or ("", None)
     return RackState(
         back=[row_text(row, units) for row in found.back], out=[row_text(row, units) for row in found.out], short=found.short, record=record,
-        done_text=word.at[:10] if word else "", by=word.by if word else "", may=mine,
+        done_text=when_text(word.at[:10]) if word else "", by=word.by if word else "", may=mine,
     )  # fmt: skip
 
 

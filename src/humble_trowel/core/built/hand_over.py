@@ -144,7 +144,7 @@ def _use(facts: HandOverFacts) -> tuple[list[str], list[UseRow]]:
         UseRow(
             zone.name,
             [
-                zone.froze_text or next((one.text.split(" to ")[-1] for one in zone.events if one.key == key), "")
+                zone.froze_text or next((one.late_text or one.text for one in zone.events if one.key == key), "")
                 for key in keys
             ],
         )

@@ -110,7 +110,8 @@ def event_now(day: CureDay, one: Event) -> EventNow:
         end = clock_text(day.clock, one.high_h) if same else when_text(day, one.high_h)
         text = f"{when_text(day, one.low_h)} to {end}"
     passed = one.high_h is not None and one.high_h <= day.now_h
-    return EventNow(one.rule.key, one.rule.name, one.low_h, one.at_h, one.high_h, text, passed, strength(one.rule.needs_mpa, units), words_in(one.rule.source, units))  # fmt: skip
+    late = "" if one.high_h is None else when_text(day, one.high_h)
+    return EventNow(one.rule.key, one.rule.name, one.low_h, one.at_h, one.high_h, text, late, passed, strength(one.rule.needs_mpa, units), words_in(one.rule.source, units))  # fmt: skip
 
 
 def _zone(day: CureDay, one: Strong, spots: Mapping[str, XY], thick_mm: Mapping[str, float]) -> ZoneCure:

@@ -10,7 +10,7 @@ from humble_trowel.core.pour.finish_parts import CutNow
 
 @dataclass(frozen=True)
 class EventNow:
-    """What may be done from when on: earliest, likely, latest. text: both ends; passed: the late end is over. rule: from which strength, and who says so."""
+    """What may be done from when on: earliest, likely, latest. text: both ends; late_text: the late one with its day; passed: the late end is over. rule: from which strength, and who says so."""
 
     key: str
     name: str
@@ -18,6 +18,7 @@ class EventNow:
     at_h: float | None
     high_h: float | None
     text: str
+    late_text: str
     passed: bool
     mpa_text: str
     rule: str

@@ -9,7 +9,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 
@@ -55,7 +55,7 @@ class Forecast:
     done_m3: float
     causes: list[Cause]
     pieces: int
-    belief: Belief | None = None
+    belief: Belief | None = field(default=None, compare=False)
 
 
 def forecast_of(

@@ -130,28 +130,5 @@
 		<Act kind="plain" href={file('dxf')} download="">{words.dxf}</Act>
 		<Act kind="plain" href={file('json')} download="">{words.json}</Act>
 	</p>
-	{#if built.foam.length}
-		<h2 class="panel-head">{words.foam}</h2>
-		<p class="text-note">{words.foamHow}</p>
-		<ul>
-			{#each built.foam as one (one.side)}
-				<li class="flex min-h-52 items-center justify-between gap-8 border-b border-hair" data-foam={one.name}>
-					<span
-						><b class={['block text-read', one.done_text && 'line-through']}><Frac text="{one.name}, {one.text}" /></b>
-						{#if one.done_text}<span class="text-note">{words.wasFinished(one.done_text, one.by)}</span>{/if}</span
-					>
-					{#if one.done_text}<Act
-							kind="quiet"
-							aria-label="{afterWords.takeBack}, {one.name}"
-							onclick={() => void data.strike(one.record)}>{afterWords.takeBack}</Act
-						>{:else}<Act
-							class="min-h-48"
-							aria-label="{words.finished}, {one.name}"
-							onclick={() => void data.say('edge_finished', { side: one.side })}>{words.finished}</Act
-						>{/if}
-				</li>
-			{/each}
-		</ul>
-	{/if}
 	<SecondPours {data} />
 {/if}

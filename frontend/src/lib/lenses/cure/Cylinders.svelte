@@ -1,5 +1,7 @@
 <script lang="ts">
 	/** Cylinders that were broken, against what the curve said; each narrows every range. */
+	import { untrack } from 'svelte';
+	import { note, restored } from '../../state/remember.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Choice from '../../ui/Choice.svelte';
 	import Frac from '../../ui/Frac.svelte';
@@ -8,8 +10,11 @@
 	let { data }: { data: CureData } = $props();
 	const words = cureWords.strength;
 	const told = $derived(data.told);
-	let number = $state('');
-	let broke = $state('');
+	const key = untrack(() => `${data.store.id}/cylinder`);
+	const before = restored<{ number: string; broke: string }>(key);
+	let number = $state(before?.number ?? '');
+	let broke = $state(before?.broke ?? '');
+	$effect(() => note(key, { number, broke }));
 	let kept = $state<'lab' | 'site'>('lab');
 	async function enter() {
 		const text = broke.trim();

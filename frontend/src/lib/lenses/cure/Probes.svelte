@@ -1,5 +1,7 @@
 <script lang="ts">
 	/** Temperatures in the concrete: a probe read, or a hand's own. */
+	import { untrack } from 'svelte';
+	import { note, restored } from '../../state/remember.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Choice from '../../ui/Choice.svelte';
 	import type { ZoneCure } from '../../api/schema';
@@ -7,7 +9,9 @@
 	import type { CureData } from './cure.svelte';
 	let { data, zone }: { data: CureData; zone: ZoneCure } = $props();
 	const words = cureWords.strength;
-	let typed = $state('');
+	const kept = untrack(() => `${data.store.id}/hand-temp`);
+	let typed = $state(restored<string>(kept) ?? '');
+	$effect(() => note(kept, typed));
 	const FAULTS = ['well', 'drops', 'drifts', 'pulled'] as const;
 	async function keep() {
 		const number = Number(typed.trim().replace(',', '.'));

@@ -42,7 +42,7 @@
 			(one) => ['strip', 'build', 'drive', 'load'].includes(one.key) && one.low_h !== null && one.high_h !== null
 		);
 	const bare = (text: string) => text.replace(/ (\d+) (\w+)$/, ' $1');
-	const short = (zone: ZoneCure, key: string) => bare(zone.events.find((one) => one.key === key)?.text.split(' to ')[1] ?? '');
+	const short = (zone: ZoneCure, key: string) => bare(zone.events.find((one) => one.key === key)?.late_text ?? '');
 	/** clear of the line of now */
 	const stripX = (zone: ZoneCure) => {
 		const now = tape.x(told?.now_h ?? tape.begin);

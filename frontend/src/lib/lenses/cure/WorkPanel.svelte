@@ -7,6 +7,7 @@
 	import { cureWords } from '../../words/cure';
 	import { pourWords } from '../../words/pour';
 	import type { CureData } from './cure.svelte';
+	import FoamRows from './FoamRows.svelte';
 	import LevelRound from './LevelRound.svelte';
 	import RackRows from './RackRows.svelte';
 	let { data }: { data: CureData } = $props();
@@ -89,6 +90,7 @@
 		</ol>
 		<p class="text-note font-strong">{pourWords.finish.dust}</p>
 	{/if}
+	<FoamRows {data} />
 	<LevelRound {data} />
 {/if}
 <FindingList findings={data.findings('work')} />
