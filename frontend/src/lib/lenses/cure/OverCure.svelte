@@ -8,6 +8,8 @@
 		$props();
 	const own = $props.id();
 	const small = $derived(view.scale < 0.03);
+	/** no room for words in each: those of the one that is looked at stand alone */
+	const tiny = $derived(view.scale < 0.015);
 	const told = $derived(data.told);
 	const fill = (zone: ZoneCure | undefined) =>
 		!zone?.what
@@ -126,20 +128,20 @@
 			data-zone-press={zone.name}
 		>
 			<rect x={at[0] - wide / 2} y={at[1] - 23} width={wide} height="46" class="fill-transparent" />
-			<rect
-				x={at[0] - wide / 2}
-				y={at[1] - rows.length * 9 - 3}
-				width={wide}
-				height={rows.length * 18 + 4}
-				class={['fill-sheet', data.held?.zone === zone.zone && 'stroke-chalk stroke-[3px]']}
-			/>
-			{#each rows as row, i (i)}<text
-					x={at[0]}
-					y={at[1] - rows.length * 9 + 14 + i * 18}
-					text-anchor="middle"
-					class={['fill-ink', i === 0 ? 'font-heavy' : 'font-mid', small ? 'text-label' : 'text-note']}
-					>{i ? ` ${row}` : row}</text
-				>{/each}
+			{#if !tiny || data.held?.zone === zone.zone}<rect
+					x={at[0] - wide / 2}
+					y={at[1] - rows.length * 9 - 3}
+					width={wide}
+					height={rows.length * 18 + 4}
+					class={['fill-sheet', data.held?.zone === zone.zone && 'stroke-chalk stroke-[3px]']}
+				/>
+				{#each rows as row, i (i)}<text
+						x={at[0]}
+						y={at[1] - rows.length * 9 + 14 + i * 18}
+						text-anchor="middle"
+						class={['fill-ink', i === 0 ? 'font-heavy' : 'font-mid', small ? 'text-label' : 'text-note']}
+						>{i ? ` ${row}` : row}</text
+					>{/each}{/if}
 		</g>
 	{/each}
 {/if}
