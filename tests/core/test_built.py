@@ -4,7 +4,7 @@ import math
 from datetime import date
 
 import pytest
-from tests.days import pour
+from tests.days import day_job, pour
 from tests.plans import plan
 from tests.pours import at, here, job_with
 
@@ -12,7 +12,7 @@ from humble_trowel.core.built.rack import back_to_rack, with_boards
 from humble_trowel.core.built.record_kinds import BUILT_RECORDS
 from humble_trowel.core.built.records import AsBuilt, EdgeFinished, Invoiced, Racked
 from humble_trowel.core.built.second_job import second_plans
-from humble_trowel.core.cure.records import CylinderBroken, FloorShot
+from humble_trowel.core.cure.records import CylinderBroken, FloorShot, ProbeRead, ProbeRow
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.gate.records import SiteChange
 from humble_trowel.core.job import Job
@@ -182,3 +182,48 @@ def test_words_that_cannot_be_are_refused_in_plain_words():
         KIND[Invoiced].read(
             {"number": "1", "on": "2027-06-28", "due_on": "2027-06-01", "cents": 1, "at": at(1)}, "ft-in"
         )
+
+
+def test_hours_of_use_have_their_day_also_where_both_ends_are_of_one():
+    told = day_job(hours=range(-6, 24 * 9)).cure_told()
+    for zone in told.zones:
+        for event in zone.events:
+            assert event.high_h is None or event.late_text.split()[0] in (
+                "Thu",
+                "Fri",
+                "Sat",
+                "Sun",
+                "Mon",
+                "Tue",
+                "Wed",
+            ), event
+    uses = day_job(hours=range(-6, 24 * 9)).hand_over([]).use
+    assert [row.zone for row in uses] == [zone.name for zone in told.zones]
+    assert all(
+        text == event.late_text
+        for row, zone in zip(uses, told.zones, strict=True)
+        for text, event in zip(row.texts, zone.events, strict=True)
+    )
+
+
+def test_a_hand_that_reads_now_and_then_is_no_silent_probe_and_a_probe_is():
+    zone = pour().zones[0].id
+    rows = [ProbeRow(at=at(600), temp_c=24.0), ProbeRow(at=at(2000), temp_c=20.0)]
+    for source, silent in (("hand", False), ("probe", True)):
+        job = day_job(records=[ProbeRead(probe="one", zone=zone, rows=rows, source=source)], hours=range(-6, 24 * 9))
+        assert ("probe-silent" in {row.code for row in job.cure_findings}) is silent
+
+
+def test_foam_of_the_edge_is_open_until_each_side_is_finished():
+    kinds = [row.model_copy(update={"foam_mm": 50.8}) if row.kind == "thickened" else row for row in pour().edge_types]
+    foamed = pour().model_copy(update={"edge_types": kinds})
+    job = Job(foamed)
+    sides = job.foam_sides
+    assert sides and all(text == "2″" for _, _, text in sides)
+    assert any("Foam of the edge is not finished" in row for row in job.hand_over([]).open)
+    records = job.records
+    for n, (side, _, _) in enumerate(sides):
+        records = records.plus(f"foam{n}", EdgeFinished(side=side, at=at(3000 + n), by="Juno"))
+    done = Job(foamed, job.crew, records)
+    assert set(done.edges_finished) == {side for side, _, _ in sides}
+    assert not any("Foam" in row for row in done.hand_over([]).open)

@@ -224,3 +224,53 @@ def test_money_counts_what_came_and_leaves_the_rest_as_quoted():
     )
     assert end > 0 and "7.5 h" in [row.took_text for row in told.hours]
     assert KIND_OF_LESSON["base"].name == told.lessons[1].name and told.lessons[1].unit == "yd"
+
+
+def test_a_taken_lesson_moves_neither_the_quote_nor_what_was_kept_of_it():
+    job, _ = played(3, HoursWorked(task="tie", worked_h=9, at=AT))
+    before = job.lessons_told()
+    ways, words = job.crew, []
+    for key in ("base", "tie"):
+        now, word = taken(job.lessons_found, key, ways, "", AT, "Wren")
+        ways, words = now, [*words, word]
+    after = Job(job.plan, ways, job.records.plus("one", words[0]).plus("two", words[1]), before=job)
+    told = after.lessons_told()
+    assert after.cost(None).total_cents != job.cost(None).total_cents  # the next quote is another one
+    assert told.kept_text == before.kept_text and told.money == before.money
+    assert [row.quoted_text for row in told.hours] == [row.quoted_text for row in before.hours]
+    assert told.next.was_text == before.next.now_text and told.taken == 2
+    tie = next(row for row in after.lessons_found if row.kind.key == "tie")
+    assert math.exp(tie.evidence.seen.mean) == pytest.approx(
+        math.exp(next(row for row in job.lessons_found if row.kind.key == "tie").evidence.seen.mean)
+    )
+
+
+def test_an_odd_job_says_so_and_asks_to_look_for_a_slip():
+    job, _ = played(3, LeftOver(m3=4.0, at=AT), HoursWorked(task="tie", worked_h=900, at=AT))
+    odd = {row.where: row for row in job.lesson_findings}
+    assert (
+        odd["lessons.tie"].code == "lesson-odd"
+        and "slip" in odd["lessons.tie"].remedy
+        and odd["lessons.tie"].severity == "note"
+    )
+    tie = next(row for row in job.lessons_told().lessons if row.key == "tie")
+    assert tie.odd and "An odd job" in job.lessons_told().under
+    assert "lessons.base" not in odd and Job(pour()).lesson_findings == []
+
+
+def test_sizes_are_told_in_the_jobs_unit_and_rates_as_hours():
+    rows = {row.key: row for row in played(3, HoursWorked(task="tie", worked_h=9, at=AT))[0].lessons_told().lessons}
+    assert (rows["base"].unit, rows["pace"].unit, rows["tie"].unit) == ("yd", "min a yd", "h for 100 lb")
+    assert rows["pace"].old.text == "4.0" and float(rows["tie"].seen.text) < float(
+        rows["tie"].old.text
+    )  # nine hours were fewer
+    for row in rows.values():
+        spreads = [one for one in (row.old, row.seen, row.new) if one]
+        assert row.low <= min(one.mean - one.sd for one in spreads) and row.high >= max(
+            one.mean + one.sd for one in spreads
+        )
+    assert [row.letter for row in rows.values()] == [chr(97 + n) for n in range(len(rows))]
+    metric = Job(pour(units="mm")).lessons_told().lessons
+    assert {row.unit for row in metric if row.group == "volume"} == {"m³"} and metric[
+        5
+    ].name == "A cubic metre, minutes"
