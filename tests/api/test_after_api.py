@@ -10,6 +10,7 @@ import pytest
 from pypdf import PdfReader
 from tests.api.test_api import start
 from tests.api.test_day_api import made, recorded, with_weather
+from tests.phones import joined
 
 from humble_trowel.site.devices import Device
 from humble_trowel.site.roles import may
@@ -177,3 +178,52 @@ def test_hand_over_bill_and_archive_hold_what_they_say(client, poured):
     assert again.status_code == 201 and client.get("/api/packs/abc").json() == {"share": None}
     titles = [one.title for one in PdfReader(io.BytesIO(packed.read("papers.pdf"))).outline]
     assert {"As built", "Hand-over"} <= set(titles)
+
+
+def test_boards_that_left_the_rack_are_not_taken_off_it_and_bad_bodies_are_refused(client, poured):
+    for _ in range(100):
+        if got(client, f"/api/jobs/{poured}/rack").json()["counting"] is None:
+            break
+        time.sleep(0.1)
+    sent(client, f"/api/jobs/{poured}/rack", {"back": True, "at": AT})
+    held = client.get("/api/ways").json()
+    bare = held["ways"] | {"forms": held["ways"]["forms"] | {"on_hand": []}}
+    kept = client.put("/api/ways", json={"version": held["version"], "ways": bare, "author": "Wren"})
+    assert kept.status_code == 200, kept.text[:200]
+    answer = sent(client, f"/api/jobs/{poured}/rack", {"back": False, "at": AT}, 422)
+    assert "left the rack meanwhile" in answer["detail"] and got(client, f"/api/jobs/{poured}/rack").json()["record"]
+    version = client.get("/api/ways").json()["version"]
+    client.put("/api/ways", json={"version": version, "ways": held["ways"], "author": "Wren"})
+    assert not sent(client, f"/api/jobs/{poured}/rack", {"back": False, "at": AT})["record"]
+    sent(client, f"/api/jobs/{poured}/rack", {"back": False, "at": AT}, 422)
+    for body in ({}, {"back": "soon", "at": AT}, {"back": True, "at": "soon"}):
+        sent(client, f"/api/jobs/{poured}/rack", body, 422)
+
+
+def test_a_job_without_an_outline_is_refused_in_plain_words(client):
+    job = client.post("/api/jobs", json={"name": "Bare", "units": "mm", "author": "Wren"}).json()["id"]
+    for path in (
+        "lessons",
+        "built",
+        "hand-over",
+        "rack",
+        "as-built.pdf",
+        "as-built.dxf",
+        "as-built.json",
+        "hand-over.pdf",
+        "invoice.pdf",
+        "archive.zip",
+    ):
+        answer = client.get(f"/api/jobs/{job}/{path}")
+        assert answer.status_code == 422 and answer.json()["detail"].startswith("There is no outline yet"), path
+
+
+def test_the_crew_sees_lessons_without_money_and_takes_none(client, poured):
+    crew = joined(client)
+    state = crew.get(f"/api/jobs/{poured}/lessons").json()
+    assert state["told"]["lessons"] and not state["may_take"]
+    assert state["told"]["money"] == [] and state["told"]["kept_text"] == ""
+    assert crew.get(f"/api/jobs/{poured}/hand-over").json()["invoice"] is None
+    answer = crew.post(f"/api/jobs/{poured}/lessons/take", json={"key": "base", "take": True, "at": AT})
+    assert (answer.status_code, answer.json()["code"]) == (403, "not-yours")
+    assert not crew.get(f"/api/jobs/{poured}/rack").json()["may"]

@@ -170,3 +170,15 @@ def test_pytest_alone_needs_no_path_set(tmp_path):
     code = "import humble_trowel; print(humble_trowel.__name__)"
     done = subprocess.run([sys.executable, "-c", code], cwd=tmp_path, env=env, capture_output=True, text=True)
     assert done.stdout.strip() == "humble_trowel"
+
+
+def test_as_built_leaves_by_the_ending_of_its_file(place):
+    data = str(place / "ends")
+    started(place, "import", "JOB.json", "--data", data).communicate()
+    for name, head in (("out.pdf", b"%PDF"), ("out.dxf", b"  0"), ("out.json", b"{")):
+        running = started(place, "as-built", "pad", name, "--data", data)
+        told, err = running.communicate(timeout=120)
+        assert running.returncode == 0 and "bytes" in told, err
+        assert (place / name).read_bytes().startswith(head)
+    bad = started(place, "as-built", "pad", "out.doc", "--data", data)
+    assert "ends in .pdf, .dxf or .json" in "".join(bad.communicate(timeout=60)) and bad.returncode != 0
