@@ -8,7 +8,7 @@ from humble_trowel.core.built.records import AsBuilt, EdgeFinished, Invoiced, Ra
 from humble_trowel.core.cost.cost import money
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.pour_sim.parts import OUTSIDE_MM, on_floor
-from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
+from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind, side_there
 
 
 class AsBuiltKind(RecordKind[AsBuilt]):
@@ -21,8 +21,8 @@ class AsBuiltKind(RecordKind[AsBuilt]):
         plan = job.plan
         if values.thing == "joint" and values.of not in {row.id for row in plan.joints.lines}:
             raise InputError("That joint is not on the plan any more. Press another one.", "of")
-        if values.thing == "side" and values.of not in plan.corner_ids:
-            raise InputError("That side is not on the plan any more. Press another one.", "of")
+        if values.thing == "side":
+            side_there(job, values.of, "of")
         if values.spot is not None and not on_floor(job.shape, values.spot):
             raise InputError(f"That is more than {OUTSIDE_MM / 1000:g} m beside the slab. Tap where it is.", "spot")
 
@@ -37,8 +37,7 @@ class EdgeFinishedKind(RecordKind[EdgeFinished]):
     values = EdgeFinished
 
     def check(self, job: JobSoFar, values: EdgeFinished) -> None:
-        if values.side not in job.plan.corner_ids:
-            raise InputError("That side is not on the plan any more. Press another one.", "side")
+        side_there(job, values.side, "side")
 
     def sentence(self, job: JobSoFar, values: EdgeFinished) -> str:
         return f"{values.at[11:16]}: foam finished."

@@ -6,7 +6,7 @@ from humble_trowel.core.cure.records import CoverLaid, CylinderBroken, FloorShot
 from humble_trowel.core.errors import InputError
 from humble_trowel.core.pour.sizes import strength
 from humble_trowel.core.pour_sim.parts import OUTSIDE_MM, on_floor
-from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind
+from humble_trowel.core.reading.record_kind import JobSoFar, RecordKind, side_there
 from humble_trowel.core.units import Units, say_depth
 
 COVER_WORDS = {
@@ -113,8 +113,7 @@ class StrippedKind(RecordKind[Stripped]):
     values = Stripped
 
     def check(self, job: JobSoFar, values: Stripped) -> None:
-        if values.side not in job.plan.corner_ids:
-            raise InputError("That side is not on the plan any more. Press another one.", "side")
+        side_there(job, values.side, "side")
 
     def sentence(self, job: JobSoFar, values: Stripped) -> str:
         return f"{values.at[11:16]}: stripped."

@@ -34,6 +34,12 @@ class JobSoFar(Protocol):
     def shape(self) -> Solid: ...
 
 
+def side_there(job: JobSoFar, side: str, path: str) -> None:
+    """Raise InputError where a side, named by its first corner, is not on the plan any more."""
+    if side not in job.plan.corner_ids:
+        raise InputError("That side is not on the plan any more. Press another one.", path)
+
+
 class RecordKind(Generic[V]):
     """One kind; a subclass stands in its matter's folder and is registered once, in core/record_kinds.py."""
 
