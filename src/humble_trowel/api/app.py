@@ -41,6 +41,7 @@ from humble_trowel.api.routes import (
     photos,
     plant,
     pour,
+    practice,
     readings,
     records,
     rules,
@@ -74,7 +75,7 @@ REFUSALS = {
 }
 ROUTERS = (
     jobs.router, lines.router, records.router, edges.router, underslab.router, steel.router, embeds.router, joints.router, screed.router, order.router, day.router, gate.router, pour.router, plant.router, cure.router, built.router, lessons.router, bound.router, ground.router, laser.router, gauge.router, photos.router, papers.router, ways.router,
-    rules.router, readings.router, site.router, safe.router,
+    rules.router, practice.router, readings.router, site.router, safe.router,
 )  # fmt: skip
 TITLE = "Humble Trowel"
 HOUR_S = 3600

@@ -18,6 +18,7 @@ from humble_trowel.settings import Settings
 from humble_trowel.site.devices import Device, Devices, Role, hash_of
 from humble_trowel.site.join_code import JoinCode
 from humble_trowel.site.names import person_name
+from humble_trowel.site.practice import PracticeBook
 from humble_trowel.store import jobs, records
 from humble_trowel.store.copies import BadCopy
 from humble_trowel.store.db import connect
@@ -37,6 +38,7 @@ class Site:
     def __init__(self, settings: Settings) -> None:
         self.settings = settings
         self.devices = Devices(settings.data)
+        self.practice = PracticeBook(settings.data)
         self.code = JoinCode()
         self.hub = Hub()
         self.hub.on_gone = self._gone

@@ -17,7 +17,7 @@ ASKS = re.compile(
 )
 STOPS = re.compile(rf"{_JOB}/(cut-plan|steel/cuts)|/api/readings/[^/]+")  # long work that is not wanted any more
 CREW_SENDS = re.compile(
-    rf"/api/jobs(/import)?|{_JOB}/(edits|undo|redo|go-back|records|photos/[^/]+|forecast|ten-numbers|weather-file|shots-file|read-points|pour/(call|ask-plant)|second-job)"
+    rf"/api/practice/(tries|forget|given|given/[^/]+/take-back)|/api/jobs(/import)?|{_JOB}/(edits|undo|redo|go-back|records|photos/[^/]+|forecast|ten-numbers|weather-file|shots-file|read-points|pour/(call|ask-plant)|second-job)"
 )
 OWNERS_READS = re.compile(
     rf"/api/ways/as-stored|{_JOB}/(as-stored|cost\.xlsx|quote\.pdf|invoice\.pdf|archive\.zip)|/api/site/.*"

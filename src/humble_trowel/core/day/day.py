@@ -90,8 +90,8 @@ def sunset_h(sun: SunDay | None) -> float | None:
     return up[-1].hour_h if up and up[-1].hour_h < 24 else None
 
 
-def day_of(asked: Asked, fine: Fineness = FINE) -> DayFound | None:
-    """All of the day; None without any weather. plan.order.pour_at must be said."""
+def given_of(asked: Asked) -> Given | None:
+    """What starts are tried with; None without any weather. plan.order.pour_at must be said."""
     plan, ways = asked.plan, asked.ways
     assert plan.order.pour_at is not None
     clock = clock_of(plan.site, plan.order.pour_at)
@@ -103,39 +103,40 @@ def day_of(asked: Asked, fine: Fineness = FINE) -> DayFound | None:
     sun = sun_day(plan, clock, zones_of(asked.solid))
     concrete = concrete_of(plan, ways, cooler_c(plan.day.helps, ways.day))
     skies = skies_of(plan, ways.day, clock, forecast, sun, len(asked.solid.cells), plan.day.helps)
-    base = mean_before(forecast, start_h)
-    lies = Lies(
-        skies,
-        base,
-        DEEP_C if plan.day.deep_c is None else plan.day.deep_c,
-        start_h,
-        dry_share(plan.day.helps, ways.day),
-    )
-    belief = Belief(casts, ways.day)
-    solved, finals, before, prints = _solved(asked, clock, lies, casts, concrete, belief, fine)
-    tick(0.5)
-    limit = limit_of(plan.mix)
-    day = math.floor(start_h / 24) * 24
-    given = Given(
-        plan, ways.day, ways.pour.day_h, clock, forecast, casts, concrete, lies, belief, limit, sunset_h(sun),
-        [truck.batch_min for truck in asked.pour.trucks],
+    deep_c = DEEP_C if plan.day.deep_c is None else plan.day.deep_c
+    lies = Lies(skies, mean_before(forecast, start_h), deep_c, start_h, dry_share(plan.day.helps, ways.day))
+    return Given(
+        plan, ways.day, ways.pour.day_h, clock, forecast, casts, concrete, lies, Belief(casts, ways.day), limit_of(plan.mix), sunset_h(sun),
+        [truck.batch_min for truck in asked.pour.trucks], sun,
     )  # fmt: skip
+
+
+def day_of(asked: Asked, fine: Fineness = FINE) -> DayFound | None:
+    """All of the day; None without any weather. plan.order.pour_at must be said."""
+    given = given_of(asked)
+    if given is None:
+        return None
+    ways, lies, clock, forecast, casts = asked.ways, given.lies, given.clock, given.forecast, given.casts
+    start_h, sun = lies.start_h, given.sun
+    solved, finals, before, prints = _solved(asked, clock, lies, casts, given.concrete, given.belief, fine)
+    tick(0.5)
+    day = math.floor(start_h / 24) * 24
     times = times_of(given)
     starts = tried(given, times)
     found = best(starts, start_h)
     rows = [
-        row_of(one, lies, ways.day, belief, final, was if prints else None)
+        row_of(one, lies, ways.day, given.belief, final, was if prints else None)
         for one, final, was in zip(solved, finals, before, strict=True)
     ]
     until = max((row.final.at_h for row in rows if row.final), default=start_h + 12)
     inside = forecast.told(start_h, until)
     tick(0.8)
     return DayFound(
-        start_h=start_h, hours=forecast.told(day - BEFORE_H, day + 24 + AFTER_H), sun=sun, limit=limit,
-        drying=drying_of(solved, lies, ways.day.dries_by, limit, day + 4, day + 22), clock=rows, starts=starts,
+        start_h=start_h, hours=forecast.told(day - BEFORE_H, day + 24 + AFTER_H), sun=sun, limit=given.limit,
+        drying=drying_of(solved, lies, ways.day.dries_by, given.limit, day + 4, day + 22), clock=rows, starts=starts,
         best_h=None if found is None else found.at_h,
         helps=compared(given, ways, sun, len(asked.solid.cells), [hour for hour in times if day <= hour < day + 24]), prints=prints,
-        shared=belief.shared, placed_c=concrete.placed_c, base_c=base, covered=forecast.reaches(start_h, until),
+        shared=given.belief.shared, placed_c=given.concrete.placed_c, base_c=lies.base_c, covered=forecast.reaches(start_h, until),
         usual=any(row.usual for row in inside),
     )  # fmt: skip
 

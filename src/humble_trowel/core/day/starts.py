@@ -22,6 +22,7 @@ from humble_trowel.core.heat.solve import warmed_all
 from humble_trowel.core.plan.day_ways import DayWays
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.weather.hours import Clock, Forecast
+from humble_trowel.core.weather.shade import SunDay
 
 STEP_H = 0.5
 LATER_H = 4.0  # so much of the weather must be known after the last load
@@ -69,6 +70,7 @@ class Given:
     limit: Limit
     sunset_h: float | None
     batches_min: Sequence[float]
+    sun: SunDay | None = None
 
 
 def times_of(given: Given) -> list[float]:
