@@ -46,6 +46,7 @@ def views(page):
     page.get_by_role("link", name="Tansy").first.wait_for()
     job = page.get_by_role("link", name="Tansy").first.get_attribute("href").split("/")[2]
     yield from ("/", "/ways", "/rules")
+    yield from (f"/practice?kind={kind}&level=3&seed=7" for kind in ("rack", "rod", "walk", "bolts", "faults", "last"))
     yield from (f"/job/{job}/{lens}?tab={tab}" for lens, tabs in TABS.items() for tab in tabs)
 
 

@@ -5,7 +5,7 @@ from importlib import import_module
 
 from humble_trowel.cli.shared import run
 
-for room in ("serving", "keeping", "figuring", "ruling", "moving", "building"):
+for room in ("serving", "keeping", "figuring", "ruling", "practising", "moving", "building"):
     import_module(f"humble_trowel.cli.{room}")
 
 

@@ -115,6 +115,14 @@ export const api = {
 	keepLimit: (key: string, body: NonNullable<Ask<paths['/api/rules/limits/{key}']['put']>['body']>) =>
 		request('put', '/api/rules/limits/{key}', { path: { key }, body }),
 
+	practice: (day: string) => request('get', '/api/practice', { query: { day } }),
+	exercise: (kind: string, level: number, seed: number, units: 'ft-in' | 'mm') =>
+		request('get', '/api/practice/{kind}/{level}/{seed}', { path: { kind, level, seed }, query: { units } }),
+	keepTry: (body: Posted<'/api/practice/tries'>) => request('post', '/api/practice/tries', { body }),
+	forgetTries: (who: string) => request('post', '/api/practice/forget', { body: { who } }),
+	givePractice: (body: Posted<'/api/practice/given'>) => request('post', '/api/practice/given', { body }),
+	takeBackPractice: (id: string) => request('post', '/api/practice/given/{id}/take-back', { path: { id } }),
+
 	me: () => request('get', '/api/site/me', { most_ms: 6000 }),
 	join: (name: string, number: string) => request('post', '/api/site/join', { body: { name, number } }),
 	look: (token: string) => request('post', '/api/site/look', { body: { token } }),

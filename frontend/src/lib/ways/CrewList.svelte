@@ -1,11 +1,26 @@
 <script lang="ts">
 	/** The crew: names to pick from. */
+	import { api } from '../api/api';
 	import type { Ways } from '../api/schema';
 	import { remember } from '../state/remember.svelte';
+	import { Resource } from '../state/resource.svelte';
+	import { today } from '../ui/days';
+	import { practiceWords } from '../words/practice';
 	import { waysWords } from '../words/ways';
 	import type { WaysStore } from './ways.svelte';
 	import Act from '../ui/Act.svelte';
 	let { store, ways }: { store: WaysStore; ways: Ways } = $props();
+	const yard = new Resource(() => api.practice(today()));
+	$effect(() => void yard.load());
+	/** what somebody practised, of those who want it kept */
+	const practised = (who: string) =>
+		(yard.value?.done ?? [])
+			.filter((row) => row.who === who)
+			.map((row) => {
+				const kind = yard.value?.kinds.find((one) => one.key === row.kind)?.name ?? row.kind;
+				return `${kind} ${practiceWords.of(row.right, row.tried)}`;
+			})
+			.join(', ');
 	let name = $state('');
 	let phone = $state('');
 	remember(
@@ -28,6 +43,9 @@
 				aria-label="{waysWords.remove} {person.name}"
 				onclick={() => void store.keep((x) => x.crew.splice(i, 1), 'crew')}>{waysWords.remove}</Act
 			>
+			{#if practised(person.name)}<span class="label col-span-3" data-practised={person.name}
+					>{practiceWords.crew}: {practised(person.name)}</span
+				>{/if}
 		</li>
 	{/each}
 </ul>

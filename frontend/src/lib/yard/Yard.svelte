@@ -17,7 +17,9 @@
 	import ReadingBar from '../ui/ReadingBar.svelte';
 	import { rules as ruleWords } from '../words/rules';
 	import { w } from '../words/words';
+	import { practiceWords } from '../words/practice';
 	import { yardWords } from '../words/yard';
+	import MorningLine from '../practice/MorningLine.svelte';
 	import { api } from '../api/api';
 	import { events } from '../site/events.svelte';
 	import { self } from '../site/me.svelte';
@@ -139,12 +141,14 @@
 			<Act kind="quiet" href="/ways">{w.ways}</Act>
 			{#if self.owns && !self.me?.device}<Act kind="quiet" href="/site">{siteWords.title}</Act>{/if}
 			<Act kind="quiet" href="/rules">{ruleWords.title}</Act>
+			<Act kind="quiet" href="/practice">{practiceWords.open}</Act>
 			<FileIn kind="quiet" label={yardWords.bring} accept=".json,application/json" take={bring} />
 			<Act kind="quiet" aria-label={w.help.title} onclick={help.show}>?</Act>
 			<Act class="on" onclick={() => (starting = true)}>{yardWords.start}</Act>
 		</nav>
 	</header>
 	<OutboxStrip rows={outbox.rows} named />
+	<MorningLine />
 	<div class="px-20"><ReadingBar reading={yard.reading} /></div>
 	{#if session.waysUnread}<p class="border-b-3 border-flag bg-well px-20 py-8 font-mid" role="alert">{session.waysUnread}</p>{/if}
 	{#if yard.words}<p class="border-b-3 border-flag bg-well px-20 py-8 font-mid" role="alert">{yard.words}</p>{/if}

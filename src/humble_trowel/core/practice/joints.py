@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from humble_trowel.core.joints.check import JointRules, JointsChecked, Line, checked
 from humble_trowel.core.practice.dice import Dice
 from humble_trowel.core.practice.exercise import (
+    MM_PER_FT,
     MM_PER_IN,
     XY,
     Ask,
@@ -131,7 +132,7 @@ def _slab(wish: Wish, dice: Dice) -> _Slab:
     long_mm, wide_mm = wish.long(dice.whole(20, 40)), wish.long(dice.whole(14, 28))
     inside = None
     if wish.level > 1:
-        inside = (wish.long(long_mm / 304.8 * dice.pick((0.4, 0.5, 0.6))), wish.long(wide_mm / 304.8 * dice.pick((0.4, 0.5, 0.6))))  # fmt: skip
+        inside = (wish.long(round(long_mm / MM_PER_FT * dice.pick((0.4, 0.5, 0.6)))), wish.long(round(wide_mm / MM_PER_FT * dice.pick((0.4, 0.5, 0.6)))))  # fmt: skip
     return _Slab(long_mm, wide_mm, thick, inside)
 
 
@@ -173,6 +174,6 @@ def _drawn(slab: _Slab, wish: Wish) -> tuple[Shape, ...]:
     if slab.inside:
         x, y = slab.inside
         spot = _at(slab, slab.inside)
-        rows.append(Shape("size", ((spot[0], top - 4), (left, top - 4)), "thin", say_length(x, wish.units)))
+        rows.append(Shape("size", ((spot[0], top - 22), (left, top - 22)), "thin", say_length(x, wish.units)))
         rows.append(Shape("size", ((right + 30, low - 34), (right + 30, spot[1])), "thin", say_length(y, wish.units)))
     return tuple(rows)

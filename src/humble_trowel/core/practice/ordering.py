@@ -120,7 +120,7 @@ def _drawn(
     rows = [Shape("area", ((x0, y0), (x1, y0), (x1, y1), (x0, y1)), "slab")]
     if edge is not None:
         rows.append(Shape("line", ((x0 + 9, y0 + 9), (x1 - 9, y0 + 9), (x1 - 9, y1 - 9), (x0 + 9, y1 - 9), (x0 + 9, y0 + 9)), "ghost"))  # fmt: skip
-        rows.append(Shape("word", (((x0 + x1) / 2, y1 - 18),), "note", f"edge {say_depth(edge[0], wish.units)} deep"))
+        rows.append(Shape("word", (((x0 + x1) / 2, y1 - 22),), "note", f"edge {say_depth(edge[0], wish.units)} deep"))
     rows += [
         Shape("word", (((x0 + x1) / 2, (y0 + y1) / 2),), "name", say_depth(thick, wish.units)),
         Shape("size", ((x0, y1 + 26), (x1, y1 + 26)), "thin", say_length(long_mm, wish.units)),

@@ -147,7 +147,7 @@ def _drawn(days: _Days, wish: Wish) -> tuple[Shape, ...]:
     low, high = min(0.0, *temps), max(30.0, *temps)
 
     def y(air: float) -> float:
-        return round(190 - 140 * (air - low) / (high - low), 1)
+        return round(170 - 120 * (air - low) / (high - low), 1)
 
     def x(hour: float) -> float:
         return round(30 + 590 * hour / 72, 1)
@@ -161,17 +161,18 @@ def _drawn(days: _Days, wish: Wish) -> tuple[Shape, ...]:
             rows.append(Shape("word", ((x(at + 0.5), y(temps[at]) + place),), "reading", _warm(temps[at], wish)))
         blow = max(days.at(hour)[2] for hour in own)
         humid = min(days.at(hour)[1] for hour in own)
-        rows.append(Shape("word", ((x(day * 24 + 12), 356),), "note", f"wind {_blow(blow, wish)}"))
-        rows.append(Shape("word", ((x(day * 24 + 12), 376),), "note", f"air {humid:.0%} damp"))
+        rows.append(Shape("word", ((x(day * 24 + 12), 336),), "note", f"wind {_blow(blow, wish)}"))
+        rows.append(Shape("word", ((x(day * 24 + 12), 374),), "note", f"air {humid:.0%} damp"))
     rows.append(Shape("line", tuple((x(hour + 0.5), y(temps[hour])) for hour in range(72)), "string"))
     rows.append(Shape("line", ((30, y(0.0)), (620, y(0.0))), "ghost"))
+    rows.append(Shape("word", ((616, y(0.0) + 20),), "note", "it freezes", "", "end"))
     for hour in range(72):
         _, _, wind, rain = days.at(hour)
         if hour % 2 == 0:
-            rows.append(Shape("line", ((x(hour + 0.5), 300), (x(hour + 0.5), round(300 - wind * 8, 1))), "held"))
+            rows.append(Shape("line", ((x(hour + 0.5), 276), (x(hour + 0.5), round(276 - wind * 8, 1))), "held"))
         if rain:
-            rows.append(Shape("dot", ((x(hour + 0.5), 326),), "done"))
-    rows.append(Shape("line", ((30, 300), (620, 300)), "thin"))
+            rows.append(Shape("dot", ((x(hour + 0.5), 292),), "done"))
+    rows.append(Shape("line", ((30, 276), (620, 276)), "thin"))
     return tuple(rows)
 
 
