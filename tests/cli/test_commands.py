@@ -90,6 +90,7 @@ def test_every_command_of_the_readme_runs(place, row):
         "NAME": "volume",
         "IP": "127.0.0.2",
         "FILE.zip": "all.zip",
+        "KIND": "rack",
     }
     words = [known.get(word, word) for word in words]
     if words[0] in HELP_ONLY:

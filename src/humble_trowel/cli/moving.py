@@ -105,6 +105,7 @@ def _opened(settings: Settings, job: str) -> tuple[str, Job, int, sqlite3.Connec
     from humble_trowel.core.plan.ways import Ways
     from humble_trowel.core.reading.job_file import read_plan
     from humble_trowel.core.record_kinds import read_records
+    from humble_trowel.papers.frame import STAMP, revision_words
     from humble_trowel.store import jobs, records, ways
     from humble_trowel.store.db import connect
 
@@ -122,6 +123,7 @@ def _opened(settings: Settings, job: str) -> tuple[str, Job, int, sqlite3.Connec
         stop(f"{job}: {error}")
     if made.plan.outline is None:
         stop(f"{job}: there is no outline yet.")
+    STAMP.set(revision_words(row.n, row.at))
     return found, made, row.n, db
 
 

@@ -8,10 +8,10 @@ from humble_trowel.core.built.built import Built
 from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.files.dxf_built import level_words
-from humble_trowel.papers.pages import PAPER_MM, PAPER_NAME, Paper, quoted, scale_for, set_pdf
+from humble_trowel.papers.frame import NAME_MM, SIZE_MM, drawing, room_for, sheet
+from humble_trowel.papers.pages import Paper, quoted, set_pdf
 from humble_trowel.papers.svg import CHALK, GREY, INK, Bounds, PlanPage, draw_bar, draw_sizes, off_corner
 
-MARGIN_MM = 14.0
 EXAGGERATED = 12.0  # a side that bows is drawn so many times as far out
 NOTE = "Blue is how it stands, black how it was drawn. A side that bows is drawn twelve times as far out as it is."
 
@@ -21,31 +21,18 @@ def as_built_pdf(plan: Plan, built: Built, shots: Sequence[tuple[XY, float]], pa
     ring = list(plan.outline or [])
     xs, ys = [x for x, _ in ring], [y for _, y in ring]
     bounds = Bounds(min(xs) - 1100, min(ys) - 1100, max(xs) + 1100, max(ys) + 1100)
-    wide, high = PAPER_MM[paper]
-    scale = scale_for(bounds.wide, bounds.high, wide - 2 * MARGIN_MM, (high - 2 * MARGIN_MM) * 0.56, plan.units == "ft-in")  # fmt: skip
-    drawing = _drawing(plan, built, shots, PlanPage(bounds, scale))
+    scale = room_for(bounds.wide, bounds.high, paper, plan.units == "ft-in", 0.58, turn=False).scale
+    picture = _drawing(plan, built, shots, PlanPage(bounds, scale))
     cells = ", ".join(f"[#{quoted(head)}]" for head in ("", "What", "How it stands", "Written down"))
     for n, row in enumerate(built.rows, 1):
         texts = (str(n), row.name, row.words, ", ".join(bit for bit in (row.when_text, row.by) if bit))
         cells += ", " + ", ".join(f"[#{quoted(text)}]" for text in texts)
     table = f"#table(columns: (auto, 34mm, 1fr, 42mm), {cells})" if built.rows else f"#{quoted('Nothing stands otherwise than drawn, as far as anybody wrote down.')}"  # fmt: skip
     same = "\n".join(f"- #{quoted(one)}" for one in built.same)
-    source = f"""
-#set document(title: {quoted("As built, " + plan.name)}, date: none)
-#set page(paper: "{PAPER_NAME[paper]}", margin: {MARGIN_MM}mm,
-  footer: context [#set text(11pt); #{quoted(plan.name)} #h(1fr) #{quoted(on)} #h(1fr) #counter(page).display("1 of 1", both: true)])
-#set text(font: "Trowel Sheet", size: 11pt, number-width: "tabular")
-#set table(stroke: (x, y) => (bottom: if y == 0 {{ 1pt }} else {{ 0.3pt + luma(150) }}), inset: (x: 3pt, y: 4pt))
-#show table.cell.where(y: 0): strong
-#text(18pt, weight: 700)[#{quoted(plan.name)}] #h(1fr) #text(13pt)[As built]
-#v(-3pt)
-Scale #text(weight: 700)[#{quoted(scale.words)}], print at 100 % #h(1fr) #{quoted(plan.site.address)}
-#align(center, image("plan.svg", width: {bounds.wide / scale.one_to:.3f}mm))
-#{quoted(NOTE)}
-{table}
-{same}
-"""
-    return set_pdf(source, {"plan.svg": drawing})
+    under = [f"#{quoted(', '.join(bit for bit in (on, plan.site.address) if bit))}"]
+    body = f"{drawing(scale, bounds.wide / scale.one_to)}\n#{quoted(NOTE)}\n{table}\n{same}"
+    source = sheet("As built", plan.name, body, paper=paper, under=under)
+    return set_pdf(source, {"plan.svg": picture})
 
 
 def _drawing(plan: Plan, built: Built, shots: Sequence[tuple[XY, float]], page: PlanPage) -> bytes:
@@ -62,18 +49,18 @@ def _drawing(plan: Plan, built: Built, shots: Sequence[tuple[XY, float]], page: 
             page.parts.append(f'<rect x="{x - 0.6:.3f}" y="{y - 0.6:.3f}" width="1.2" height="1.2" fill="{GREY}"/>')
     draw_sizes(page, plan, ring)
     for i in range(len(ring)):
-        page.text(off_corner(ring, i, 3.6 * page.one_to), corner_name(i), 3.9, 700)
+        page.text(off_corner(ring, i, 5 * page.one_to), corner_name(i), SIZE_MM, 700)
     for spot, off_mm in shots:
         x, y = page.at(spot)
         page.parts.append(f'<path d="M{x - 1:.2f} {y:.2f}h2M{x:.2f} {y - 1:.2f}v2" stroke="{INK}" stroke-width="0.3"/>')
-        page.text((spot[0], spot[1] - 2.6 * page.one_to), level_words(off_mm, plan.units), 3.9)
+        page.text((spot[0], spot[1] - 2.6 * page.one_to), level_words(off_mm, plan.units), SIZE_MM)
     for n, row in enumerate(built.rows, 1):
         _stands(page, row.stands, row.thing, row.drawn)
         x, y = page.at(row.spot)
         page.parts.append(
             f'<circle cx="{x:.2f}" cy="{y:.2f}" r="2.9" fill="#fff" stroke="{CHALK}" stroke-width="0.5"/>'
         )
-        page.text(row.spot, str(n), 3.9, 700, halo=False)
+        page.text(row.spot, str(n), NAME_MM, 700, halo=False)
     draw_bar(page, plan)
     return page.svg()
 

@@ -9,10 +9,11 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.plan.embed_parts import BoltGroup
 from humble_trowel.core.units import say_depth
-from humble_trowel.papers.pages import PAPER_MM, PAPER_NAME, Paper, quoted, scale_for, set_pdf
+from humble_trowel.papers.frame import SIZE_MM, drawing, room_for, sheet
+from humble_trowel.papers.pages import Paper, quoted, set_pdf
 from humble_trowel.papers.svg import INK, Bounds, PlanPage, draw_bar, draw_sizes, off_corner
 
-MARGIN_MM, HEAD_MM = 14.0, 30.0
+MARGIN_MM = 14.0  # of a template's own page
 CAUTION = (
     "Bolts, hold-downs and straps are for the drawing, the engineer and the official to settle. Caps on what sticks up."
 )
@@ -25,10 +26,7 @@ def embeds_pdf(plan: Plan, told: EmbedsTold | None, paper: Paper) -> bytes:
     ring = list(plan.outline or [])
     xs, ys = [x for x, _ in ring], [y for _, y in ring]
     bounds = Bounds(min(xs) - 900, min(ys) - 900, max(xs) + 900, max(ys) + 900)
-    wide, high = PAPER_MM[paper]
-    scale = scale_for(
-        bounds.wide, bounds.high, wide - 2 * MARGIN_MM, (high - 2 * MARGIN_MM - HEAD_MM) * 0.6, plan.units == "ft-in"
-    )
+    scale = room_for(bounds.wide, bounds.high, paper, plan.units == "ft-in", 0.6, turn=False).scale
     page = PlanPage(bounds, scale)
     page.path(ring, True, f'fill="#f4f4f1" stroke="{INK}" stroke-width="0.5"')
     for wall in told.walls if told else []:
@@ -43,27 +41,14 @@ def embeds_pdf(plan: Plan, told: EmbedsTold | None, paper: Paper) -> bytes:
         )
     draw_sizes(page, plan, ring)
     for i in range(len(ring)):
-        page.text(off_corner(ring, i, 3.6 * page.one_to), corner_name(i), 3.6, 700)
+        page.text(off_corner(ring, i, 5 * page.one_to), corner_name(i), SIZE_MM, 700)
     draw_bar(page, plan)
     body = "\n".join(_walls(told)) if told else f"#{quoted('Nothing is said that sticks up.')}"
     stands = (
         f"Bolts {told.bolt_text}, {told.stick_up_text} up, {told.embed_text} in; {told.spare} spare" if told else ""
     )
-    source = f"""
-#set document(title: {quoted("Setting, " + plan.name)}, date: none)
-#set page(paper: "{PAPER_NAME[paper]}", margin: {MARGIN_MM}mm,
-  footer: context [#set text(8pt); #{quoted(plan.name)} #h(1fr) #{quoted(CAUTION)} #h(1fr) #counter(page).display("1 of 1", both: true)])
-#set text(font: "Trowel Sheet", size: 9.5pt, number-width: "tabular")
-#set table(stroke: (x, y) => (bottom: if y == 0 {{ 1pt }} else {{ 0.3pt + luma(150) }}), inset: (x: 4pt, y: 5pt))
-#show table.cell.where(y: 0): strong
-#let tick = box(width: 4.2mm, height: 4.2mm, stroke: 0.7pt)
-#let part(body) = block(above: 14pt, below: 6pt, sticky: true, text(12pt, weight: 700, body))
-#text(17pt, weight: 700)[#{quoted(plan.name)}] #h(1fr) #text(11pt)[Setting]
-#v(-3pt)
-Scale #text(weight: 700)[#{quoted(scale.words)}], print at 100 % #h(1fr) #{quoted(stands)}
-#align(center, image("plan.svg", width: {bounds.wide / scale.one_to:.3f}mm))
-{body}
-"""
+    picture = drawing(scale, bounds.wide / scale.one_to, stands)
+    source = sheet("Setting", plan.name, f"{picture}\n{body}", paper=paper, caution=CAUTION)
     return set_pdf(source, {"plan.svg": page.svg()})
 
 
@@ -103,13 +88,13 @@ def template_pdf(plan: Plan, group: BoltGroup) -> bytes:
     apart = f"{say_depth(group.across_mm, plan.units)} by {say_depth(group.along_mm, plan.units)} middle to middle"
     source = f"""
 #set document(title: {quoted("Template, " + group.name)}, date: none)
-#set page(width: {side[0] + 2 * MARGIN_MM:.2f}mm, height: {side[1] + 2 * MARGIN_MM + 46:.2f}mm, margin: {MARGIN_MM}mm)
-#set text(font: "Trowel Sheet", size: 9.5pt)
+#set page(width: {side[0] + 2 * MARGIN_MM:.2f}mm, height: {side[1] + 2 * MARGIN_MM + 52:.2f}mm, margin: {MARGIN_MM}mm)
+#set text(font: "Trowel Sheet", size: 11.5pt)
 #text(15pt, weight: 700)[#{quoted(group.name)}] #h(1fr) #{quoted(plan.name)} \\
 #{quoted(words)} \\
 #{quoted(apart)}. Print at 100 %, on one sheet.
 #v(2mm)
-#box(width: {check}mm, height: 4mm, stroke: 0.8pt, align(center + horizon, text(7pt)[this bar is #{quoted("4″" if inches else "100 mm")} long: measure it before you drill]))
+#box(width: {check}mm, height: 6mm, stroke: 0.8pt, align(center + horizon, text(11pt)[this bar is #{quoted("4″" if inches else "100 mm")} long: measure it before you drill]))
 #v(2mm)
 #image("template.svg", width: {side[0]:.3f}mm)
 """

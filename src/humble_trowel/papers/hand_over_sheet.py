@@ -6,11 +6,11 @@ from collections.abc import Sequence
 
 from humble_trowel.core.built.hand_over import HandOver
 from humble_trowel.core.plan.document import Plan
+from humble_trowel.papers.frame import drawing, room_for, sheet
 from humble_trowel.papers.pack import PackPhoto
-from humble_trowel.papers.pages import PAPER_MM, PAPER_NAME, Paper, quoted, scale_for, set_pdf
+from humble_trowel.papers.pages import Paper, quoted, set_pdf
 from humble_trowel.papers.svg import INK, Bounds, PlanPage, draw_bar, draw_sizes
 
-MARGIN_MM = 18.0
 MOST_PHOTOS = 4
 
 
@@ -19,8 +19,7 @@ def hand_over_pdf(plan: Plan, firm: str, told: HandOver, photos: Sequence[PackPh
     ring = list(plan.outline or [])
     xs, ys = [x for x, _ in ring], [y for _, y in ring]
     bounds = Bounds(min(xs) - 900, min(ys) - 900, max(xs) + 900, max(ys) + 900)
-    wide, high = PAPER_MM[paper]
-    scale = scale_for(bounds.wide, bounds.high, wide - 2 * MARGIN_MM, high * 0.24, plan.units == "ft-in")
+    scale = room_for(bounds.wide, bounds.high, paper, plan.units == "ft-in", 0.32, turn=False).scale
     page = PlanPage(bounds, scale)
     page.path(ring, True, f'fill="#f4f4f1" stroke="{INK}" stroke-width="0.6"')
     for row in plan.joints.lines:
@@ -39,21 +38,10 @@ def hand_over_pdf(plan: Plan, firm: str, told: HandOver, photos: Sequence[PackPh
     def part(title: str, rows: Sequence[str]) -> str:
         return f"#part({quoted(title)})\n" + "\n".join(f"- #{quoted(row)}" for row in rows) if rows else ""
 
-    source = f"""
-#set document(title: {quoted("Hand-over, " + plan.name)}, date: none)
-#set page(paper: "{PAPER_NAME[paper]}", margin: {MARGIN_MM}mm,
-  footer: context [#set text(11pt); #{quoted(plan.name)} #h(1fr) #{quoted(firm)} #h(1fr) #counter(page).display("1 of 1", both: true)])
-#set text(font: "Trowel Sheet", size: 11.5pt, number-width: "tabular")
-#set par(leading: 0.6em)
-#set table(stroke: (x, y) => (bottom: if y == 0 {{ 1pt }} else {{ 0.3pt + luma(150) }}), inset: (x: 3pt, y: 4pt))
-#show table.cell.where(y: 0): strong
-#let part(body) = block(above: 12pt, below: 6pt, sticky: true, text(13.5pt, weight: 700, body))
-#text(21pt, weight: 700)[#{quoted(plan.name)}] #h(1fr) #text(12pt)[#{quoted(on)}]
-#v(-4pt)
-#{quoted(", ".join(bit for bit in (f"For {plan.client}" if plan.client else "", plan.site.address) if bit))}
+    whom = ", ".join(bit for bit in (f"For {plan.client}" if plan.client else "", plan.site.address, on, firm) if bit)
+    body = f"""
 {_open(told)}
-#align(center, image("plan.svg", width: {bounds.wide / scale.one_to:.3f}mm))
-#text(11pt)[Scale #{quoted(scale.words)}, print at 100 %.]
+{drawing(scale, bounds.wide / scale.one_to)}
 {part("What was built", told.built)}
 {_use(told)}
 {part("How to treat it", told.treat)}
@@ -62,6 +50,7 @@ def hand_over_pdf(plan: Plan, firm: str, told: HandOver, photos: Sequence[PackPh
 {part("Take care", told.warnings)}
 {f"#part({quoted('Photos')})" + chr(10) + f"#grid(columns: (1fr, 1fr), gutter: 6mm, {grid})" if grid else ""}
 """
+    source = sheet("Hand-over", plan.name, body, paper=paper, under=[f"#{quoted(whom)}"])
     return set_pdf(source, pictures)
 
 

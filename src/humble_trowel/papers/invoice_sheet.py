@@ -5,10 +5,9 @@ from __future__ import annotations
 from humble_trowel.core.built.invoice import Invoice
 from humble_trowel.core.cost.cost import money
 from humble_trowel.core.plan.document import Plan
-from humble_trowel.papers.pages import PAPER_NAME, Paper, quoted, set_pdf
+from humble_trowel.papers.frame import sheet
+from humble_trowel.papers.pages import Paper, quoted, set_pdf
 from humble_trowel.papers.quote_sheet import day_words
-
-MARGIN_MM = 22.0
 
 
 def invoice_pdf(plan: Plan, firm: str, told: Invoice, paper: Paper) -> bytes:
@@ -22,20 +21,15 @@ def invoice_pdf(plan: Plan, firm: str, told: Invoice, paper: Paper) -> bytes:
     )
     left = "\n".join(f"- #{quoted(one)}" for one in told.not_in)
     open_part = f"#v(10pt)\n#{quoted('Not on this bill, for nobody agreed to it yet:')}\n{left}" if left else ""
-    source = f"""
-#set document(title: {quoted("Invoice " + told.number)}, date: none)
-#set page(paper: "{PAPER_NAME[paper]}", margin: {MARGIN_MM}mm, footer: [#set text(11pt); #{quoted(plan.name)} #h(1fr) #{quoted(firm)}])
-#set text(font: "Trowel Sheet", size: 12pt, number-width: "tabular")
-#set table(stroke: (x, y) => (bottom: 0.4pt + luma(130)), inset: (x: 3pt, y: 7pt))
-#text(22pt, weight: 700)[#{quoted("Invoice " + told.number)}] #h(1fr) #{quoted(day_words(told.on))}
-#v(2pt)
-#{quoted(firm)}
-#v(14pt)
-#{quoted(plan.client or "To")} \\
-#{quoted(plan.site.address)}
-#v(14pt)
+    under = [
+        f"#{quoted(f'Invoice {told.number}, {day_words(told.on)}')} #h(1fr) #{quoted(firm)}",
+        f"#{quoted(plan.client or 'To')} #linebreak() #{quoted(plan.site.address)}",
+    ]
+    body = f"""
+#v(10pt)
 #table(columns: (1fr, auto), {rows})
 #block(above: 14pt, stroke: 1.4pt, inset: 10pt, width: 100%)[#text(19pt, weight: 700)[#{quoted(sum_text(told.total_cents))}] #h(1fr) #text(13pt)[Due #{quoted(day_words(told.due_on))}]]
 {open_part}
 """
+    source = sheet("Invoice", plan.name, body, paper=paper, under=under, table="plain")
     return set_pdf(source, {})

@@ -12,7 +12,10 @@ from humble_trowel.core.photos.records import Photo
 from humble_trowel.core.stages.gate import gate_told
 from humble_trowel.core.steel.cuts_told import cuts_told
 from humble_trowel.papers.as_built_sheet import as_built_pdf
+from humble_trowel.papers.call_sheet import call_pdf
+from humble_trowel.papers.check_sheet import check_pdf
 from humble_trowel.papers.embed_sheet import embeds_pdf
+from humble_trowel.papers.forms_sheet import forms_pdf
 from humble_trowel.papers.hand_over_sheet import hand_over_pdf
 from humble_trowel.papers.pack import PackFile, PackOf, PackPhoto, pack_pdf
 from humble_trowel.papers.pages import Paper
@@ -56,6 +59,8 @@ def sheets_of(
             lambda: set_out_pdf(plan, job.answered("set_out", job.set_out), job.answered("forms", job.forms), paper)[0],
         )
     ]
+    rows.append(("Forms", lambda: forms_sheet(job, paper)))
+    rows.append(("Check", lambda: check_sheet(job, paper)))
     if job.underslab is not None or job.covered is not None:
         rows.append(
             ("Under the slab", lambda: underslab_pdf(plan, job.underslab, job.tested, job.covered, job.tubing, paper))
@@ -64,12 +69,28 @@ def sheets_of(
         rows.append(("Steel", lambda: steel_pdf(plan, job.steel_told, cuts_told(plan.units, job.steel_cuts), paper)))
     if job.embeds is not None:
         rows.append(("What is set", lambda: embeds_pdf(plan, job.embeds_told, paper)))
+    rows.append(("The call", lambda: call_sheet(job, paper)))
     signed = [one for _, one in job.signatures]
     rows.append(("The walk, and the inspector's list", lambda: walk_pdf(plan, job.walked, signed, paper)))
     if job.pour_said.any or job.cure_said.any or job.built.rows:
         rows.append(("As built", lambda: built_sheet(job, paper, today)))
         rows.append(("Hand-over", lambda: hand_over_sheet(job, photos, paper, today)))
     return rows
+
+
+def forms_sheet(job: Job, paper: Paper) -> bytes:
+    """Boards, stakes and how they are cut, on paper."""
+    return forms_pdf(job.plan, job.answered("forms", job.forms), job.boards, paper)
+
+
+def check_sheet(job: Job, paper: Paper) -> bytes:
+    """What is taped again before the pour, on paper."""
+    return check_pdf(job.plan, job.answered("set_out", job.set_out), job.ground.rod if job.ground else [], paper)
+
+
+def call_sheet(job: Job, paper: Paper) -> bytes:
+    """The call to the plant, on paper."""
+    return call_pdf(job.plan, job.figure.call_in, job.ways.plant.name, job.ways.plant.phone, paper)
 
 
 def built_sheet(job: Job, paper: Paper, today: date) -> bytes:

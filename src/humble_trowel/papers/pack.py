@@ -14,6 +14,7 @@ from humble_trowel.core.gate.changes import ChangeTold
 from humble_trowel.core.gate.holds import GateHold, GateTold, when_text
 from humble_trowel.core.gate.papers import Paper as SitePaper
 from humble_trowel.core.progress import tick
+from humble_trowel.papers.frame import sheet
 from humble_trowel.papers.pages import PAPER_NAME, Paper, quoted, set_pdf
 
 PHOTOS_A_PAGE = 4
@@ -120,15 +121,9 @@ def _cover(of: PackOf, parts: Sequence[tuple[str, int]], left_out: Sequence[str]
     def part(title: str, body: str) -> str:
         return f"#part({quoted(title)})\n{body}" if body else ""
 
-    source = f"""
-#set document(title: {quoted(of.name)}, date: none)
-#set page(paper: "{PAPER_NAME[paper]}", margin: {MARGIN_MM}mm)
-#set text(font: "Trowel Sheet", size: 10pt, number-width: "tabular")
-#set table(stroke: (bottom: 0.3pt + luma(150)), inset: (x: 3pt, y: 4pt))
-#let part(body) = block(above: 14pt, below: 6pt, sticky: true, text(12pt, weight: 700, body))
-#text(22pt, weight: 700)[#{quoted(of.name)}]
-#v(-4pt)
+    body = f"""
 #text(15pt, weight: 700)[#{quoted(of.gate.verdict)}] #h(1fr) #{quoted(of.made_on)}
+
 #{quoted(of.gate.beside)}
 {part("In this box", f"#table(columns: (1fr, auto), {', '.join(rows)})" if rows else "")}
 {part("Left out: it cannot be made", "".join(f"- #{quoted(one)}" + chr(10) for one in left_out))}
@@ -137,6 +132,7 @@ def _cover(of: PackOf, parts: Sequence[tuple[str, int]], left_out: Sequence[str]
 {part("Changes on site", chr(10).join(changes))}
 {part("Tests", chr(10).join(tests))}
 """
+    source = sheet("The box", of.name, body, paper=paper, table="plain")
     return set_pdf(source, {})
 
 
@@ -153,13 +149,13 @@ def _change(row: ChangeTold) -> str:
 
 def _photo_pages(photos: Sequence[PackPhoto], paper: Paper) -> bytes:
     cells = ", ".join(
-        f'block(breakable: false)[#image("p{i}.jpg", width: 100%, height: {108 if len(photos) > 1 else 220}mm, fit: "contain") #{quoted(one.title)} #text(8pt)[#{quoted(one.note)}]]'
+        f'block(breakable: false)[#image("p{i}.jpg", width: 100%, height: {108 if len(photos) > 1 else 220}mm, fit: "contain") #{quoted(one.title)} #linebreak() #{quoted(one.note)}]'
         for i, one in enumerate(photos)
     )
     columns = "(1fr, 1fr)" if len(photos) > 1 else "(1fr,)"
     source = f"""
 #set page(paper: "{PAPER_NAME[paper]}", margin: {MARGIN_MM}mm)
-#set text(font: "Trowel Sheet", size: 9pt)
+#set text(font: "Trowel Sheet", size: 11pt)
 #grid(columns: {columns}, gutter: 8mm, {cells})
 """
     return set_pdf(source, {f"p{i}.jpg": one.picture for i, one in enumerate(photos)})

@@ -9,10 +9,10 @@ from humble_trowel.core.figures import Concrete
 from humble_trowel.core.mix.advice import MixFound
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.units import format_volume, say_depth
-from humble_trowel.papers.pages import PAPER_MM, PAPER_NAME, Paper, quoted, scale_for, set_pdf
+from humble_trowel.papers.frame import drawing, room_for, sheet
+from humble_trowel.papers.pages import Paper, quoted, set_pdf
 from humble_trowel.papers.svg import INK, Bounds, PlanPage, draw_bar, draw_sizes
 
-MARGIN_MM = 18.0
 MONTHS = (
     "January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December",
 )  # fmt: skip
@@ -42,8 +42,7 @@ def quote_pdf(plan: Plan, firm: str, told: Costed, concrete: Concrete, mix: MixF
     ring = list(plan.outline or [])
     xs, ys = [x for x, _ in ring], [y for _, y in ring]
     bounds = Bounds(min(xs) - 900, min(ys) - 900, max(xs) + 900, max(ys) + 900)
-    wide, high = PAPER_MM[paper]
-    scale = scale_for(bounds.wide, bounds.high, wide - 2 * MARGIN_MM, high * 0.3, plan.units == "ft-in")
+    scale = room_for(bounds.wide, bounds.high, paper, plan.units == "ft-in", 0.34, turn=False).scale
     page = PlanPage(bounds, scale)
     page.path(ring, True, f'fill="#f4f4f1" stroke="{INK}" stroke-width="0.6"')
     draw_sizes(page, plan, ring)
@@ -62,28 +61,19 @@ def quote_pdf(plan: Plan, firm: str, told: Costed, concrete: Concrete, mix: MixF
     )
     alternates = f'#part("Other ways to build it")\n#table(columns: (auto, 1fr, auto), {others})' if others else ""
     not_in = told.not_in or "Whatever is not named above."
-    source = f"""
-#set document(title: {quoted("Quote, " + plan.name)}, date: none)
-#set page(paper: "{PAPER_NAME[paper]}", margin: {MARGIN_MM}mm, footer: [#set text(11pt); #{quoted(plan.name)} #h(1fr) #{quoted(firm)}])
-#set text(font: "Trowel Sheet", size: 12pt, number-width: "tabular")
-#set par(leading: 0.62em)
-#set table(stroke: (x, y) => (bottom: 0.3pt + luma(150)), inset: (x: 3pt, y: 5pt))
-#let part(body) = block(above: 13pt, below: 6pt, sticky: true, text(13pt, weight: 700, body))
-#text(21pt, weight: 700)[#{quoted(plan.name)}] #h(1fr) #text(12pt)[#{quoted(day_words(today) if today else "")}]
-#v(-4pt)
-#{quoted(", ".join(bit for bit in (f"For {plan.client}" if plan.client else "", plan.site.address) if bit))}
-#v(3pt)
+    whom = ", ".join(bit for bit in (f"For {plan.client}" if plan.client else "", plan.site.address, day_words(today) if today else "", firm) if bit)  # fmt: skip
+    body = f"""
 #{quoted(what)}
-#align(center, image("plan.svg", width: {bounds.wide / scale.one_to:.3f}mm))
-#text(11pt)[Scale #{quoted(scale.words)}, print at 100 %.]
+{drawing(scale, bounds.wide / scale.one_to)}
 #part("In it")
 #{quoted((_listed(inside)[:1].upper() + _listed(inside)[1:] + ".") if inside else "Nothing yet.")}
 #part("Not in it")
 #{quoted(not_in)}
 {alternates}
-#block(above: 16pt, below: 8pt, stroke: 1.2pt, inset: 9pt, width: 100%)[#text(19pt, weight: 700)[#{quoted("$" + money(told.total_cents))}] #h(1fr) #text(12pt)[#{quoted("$" + told.per_area_text)}]]
+#block(above: 12pt, below: 8pt, stroke: 1.2pt, inset: 9pt, width: 100%)[#text(19pt, weight: 700)[#{quoted("$" + money(told.total_cents))}] #h(1fr) #text(12pt)[#{quoted("$" + told.per_area_text)}]]
 #text(11pt)[#{quoted(NOTE)}]
 """
+    source = sheet("Quote", plan.name, body, paper=paper, under=[f"#{quoted(whom)}"], table="plain")
     return set_pdf(source, {"plan.svg": page.svg()})
 
 

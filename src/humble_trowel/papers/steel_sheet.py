@@ -10,10 +10,10 @@ from humble_trowel.core.geometry.polygon import XY
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.steel.cuts_told import SizeCutTold
 from humble_trowel.core.steel.told import MarkTold, SteelTold
-from humble_trowel.papers.pages import PAPER_MM, PAPER_NAME, Paper, quoted, scale_for, set_pdf
-from humble_trowel.papers.svg import GREY, INK, Bounds, PlanPage, draw_bar, draw_sizes, off_corner
+from humble_trowel.papers.frame import SIZE_MM, drawing, room_for, sheet
+from humble_trowel.papers.pages import Paper, quoted, set_pdf
+from humble_trowel.papers.svg import GREY, INK, Bounds, PlanPage, built, draw_bar, draw_sizes, off_corner
 
-MARGIN_MM, HEAD_MM = 14.0, 30.0
 RUST = "#84340f"
 SHAPE_MM = 26.0
 CAUTION = "Sizes, laps and cover are for the engineer and the official to settle. Caps on what sticks up."
@@ -24,10 +24,7 @@ def steel_pdf(plan: Plan, told: SteelTold | None, cuts: Sequence[SizeCutTold], p
     ring = list(plan.outline or [])
     xs, ys = [x for x, _ in ring], [y for _, y in ring]
     bounds = Bounds(min(xs) - 900, min(ys) - 900, max(xs) + 900, max(ys) + 900)
-    wide, high = PAPER_MM[paper]
-    scale = scale_for(
-        bounds.wide, bounds.high, wide - 2 * MARGIN_MM, (high - 2 * MARGIN_MM - HEAD_MM) * 0.7, plan.units == "ft-in"
-    )
+    scale = room_for(bounds.wide, bounds.high, paper, plan.units == "ft-in", 0.7, turn=False).scale
     page = PlanPage(bounds, scale)
     page.path(ring, True, f'fill="#f4f4f1" stroke="{INK}" stroke-width="0.5"')
     for mesh in told.mesh if told else []:
@@ -41,30 +38,18 @@ def steel_pdf(plan: Plan, told: SteelTold | None, cuts: Sequence[SizeCutTold], p
     for row in told.marks if told else []:
         if row.lines:
             line = row.lines[len(row.lines) // 2]
-            page.text(((line[0][0] + line[-1][0]) / 2, (line[0][1] + line[-1][1]) / 2), row.mark, 3.2, 700)
+            page.text(((line[0][0] + line[-1][0]) / 2, (line[0][1] + line[-1][1]) / 2), row.mark, SIZE_MM, 700)
     draw_sizes(page, plan, ring)
     for i in range(len(ring)):
-        page.text(off_corner(ring, i, 3.6 * page.one_to), corner_name(i), 3.6, 700)
+        page.text(off_corner(ring, i, 5 * page.one_to), corner_name(i), SIZE_MM, 700)
     draw_bar(page, plan)
     pictures = {"plan.svg": page.svg()}
     parts = [*_marks(told, pictures), *_cuts(cuts), *_rest(told), *_tags(plan, told)]
     body = "\n".join(parts) or f"#{quoted('No steel is said of this slab.')}"
     every = max((row.every for row in told.marks), default=1) if told else 1
     thin = f", one bar in {every} of a mat drawn" if every > 1 else ""
-    source = f"""
-#set document(title: {quoted("Steel, " + plan.name)}, date: none)
-#set page(paper: "{PAPER_NAME[paper]}", margin: {MARGIN_MM}mm,
-  footer: context [#set text(8pt); #{quoted(plan.name)} #h(1fr) #{quoted(CAUTION)} #h(1fr) #counter(page).display("1 of 1", both: true)])
-#set text(font: "Trowel Sheet", size: 9.5pt, number-width: "tabular")
-#set table(stroke: (x, y) => (bottom: if y == 0 {{ 1pt }} else {{ 0.3pt + luma(150) }}), inset: (x: 4pt, y: 5pt))
-#show table.cell.where(y: 0): strong
-#let part(body) = block(above: 14pt, below: 6pt, sticky: true, text(12pt, weight: 700, body))
-#text(17pt, weight: 700)[#{quoted(plan.name)}] #h(1fr) #text(11pt)[Steel]
-#v(-3pt)
-Scale #text(weight: 700)[#{quoted(scale.words)}], print at 100 %#{quoted(thin)} #h(1fr) #{quoted(told.mass_text if told else "")}
-#align(center, image("plan.svg", width: {bounds.wide / scale.one_to:.3f}mm))
-{body}
-"""
+    picture = drawing(scale, bounds.wide / scale.one_to, (told.mass_text if told else "") + thin)
+    source = sheet("Steel", plan.name, f"{picture}\n{body}", paper=paper, caution=CAUTION)
     return set_pdf(source, pictures)
 
 
@@ -80,7 +65,7 @@ def _marks(told: SteelTold | None, pictures: dict[str, bytes]) -> list[str]:
             name = f"bend-{row.mark}.svg"
             pictures[name] = _shape(row)
             hooks = f" #block(above: 2pt, {quoted(f'hooks {row.turns[0]:g}°')})" if row.shape == "stirrup" else ""
-            shape = f'[#block(below: 2pt, image("{name}", width: {SHAPE_MM + 14:.0f}mm)){hooks}]'
+            shape = f'[#block(below: 2pt, image("{name}", width: {SHAPE_MM + 24:.0f}mm)){hooks}]'
         cells += [
             f"text(12pt, weight: 700)[#{quoted(row.mark)}]",
             quoted(row.words),
@@ -98,28 +83,27 @@ def _shape(row: MarkTold) -> bytes:
     per = max(a, b) / (SHAPE_MM - 8)
     if row.shape == "stirrup":
         w, h = a / per, b / per
-        body = f'<rect x="12" y="6" width="{w:.2f}" height="{h:.2f}" rx="1.2" fill="none" stroke="{RUST}" stroke-width="0.8"/>'
-        body += f'<path d="M13.2 7.2l2.4 2.4M14.2 6.4l2.4 2.4" stroke="{RUST}" stroke-width="0.6"/>'
+        body = f'<rect x="20" y="7" width="{w:.2f}" height="{h:.2f}" rx="1.2" fill="none" stroke="{RUST}" stroke-width="0.8"/>'
+        body += f'<path d="M21.2 8.2l2.4 2.4M22.2 7.4l2.4 2.4" stroke="{RUST}" stroke-width="0.6"/>'
         spots: list[tuple[float, float, str, str]] = [
-            (12 + w / 2, 4.6, row.legs[0], "middle"),
-            (11, 6 + h / 2 + 1, row.legs[1], "end"),
+            (20 + w / 2, 5.4, row.legs[0], "middle"),
+            (18.6, 7 + h / 2 + 1.6, row.legs[1], "end"),
         ]
-        deep = h + 9
+        deep = h + 10
     else:
         turn = math.radians(row.turns[0])
-        foot: XY = (13.0, 4 + a / per)
+        foot: XY = (21.0, 4 + a / per)
         end: XY = (foot[0] + b / per * math.sin(turn), foot[1] - b / per * math.cos(turn))
         low = max(0.0, end[1] - foot[1])
         body = f'<path d="M{foot[0]} 4L{foot[0]} {foot[1]:.2f}L{end[0]:.2f} {end[1]:.2f}" fill="none" stroke="{RUST}" stroke-width="0.9" stroke-linejoin="round"/>'
         spots = [
-            (12, 4 + a / per / 2, row.legs[0], "end"),
+            (19.4, 4 + a / per / 2 + 1.6, row.legs[0], "end"),
             ((foot[0] + end[0]) / 2, foot[1] - 1.4, row.legs[1], "middle"),
         ]
         deep = foot[1] + low + 3
     for x, y, text, anchor in spots:
-        said = text.replace("&", "&amp;").replace("<", "&lt;")
-        body += f'<text x="{x:.2f}" y="{y:.2f}" font-family="Trowel Sheet" font-size="3" font-weight="700" text-anchor="{anchor}">{said}</text>'
-    wide = SHAPE_MM + 14
+        body += f'<text x="{x:.2f}" y="{y:.2f}" font-family="Trowel Sheet" font-size="{SIZE_MM:.2f}" font-weight="700" text-anchor="{anchor}">{built(text)}</text>'
+    wide = SHAPE_MM + 24
     return f'<svg xmlns="http://www.w3.org/2000/svg" width="{wide}mm" height="{deep:.2f}mm" viewBox="0 0 {wide} {deep:.2f}">{body}</svg>'.encode()
 
 
@@ -170,7 +154,7 @@ def _tags(plan: Plan, told: SteelTold | None) -> list[str]:
     if told is None or not told.marks:
         return []
     cells = [
-        f"box(width: 100%, inset: 7pt, stroke: 0.8pt)[#circle(radius: 1.6mm, stroke: 0.6pt) #h(1fr) #text(26pt, weight: 700)[#{quoted(row.mark)}] #h(1fr) #text(9pt)[#{quoted(f'{row.count} of {row.bar}')} #linebreak() #{quoted(row.words)} #linebreak() #{quoted(plan.name)}]]"
+        f"box(width: 100%, inset: 7pt, stroke: 0.8pt)[#circle(radius: 1.6mm, stroke: 0.6pt) #h(1fr) #text(26pt, weight: 700)[#{quoted(row.mark)}] #h(1fr) #text(11pt)[#{quoted(f'{row.count} of {row.bar}')} #linebreak() #{quoted(row.words)} #linebreak() #{quoted(plan.name)}]]"
         for row in told.marks
     ]
     return [f"#pagebreak()\n#part[Tags, one to a bundle]\n#grid(columns: (1fr, 1fr), gutter: 6pt, {', '.join(cells)})"]

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import re
 from collections.abc import Sequence
 from dataclasses import dataclass
 from html import escape
@@ -13,8 +14,11 @@ from humble_trowel.core.lines.setting_out import SetOutSheet
 from humble_trowel.core.plan.document import Plan, corner_name
 from humble_trowel.core.units import say_length
 from humble_trowel.files.dxf_write import form_boards
+from humble_trowel.papers.frame import NAME_MM, SIZE_MM
 from humble_trowel.papers.pages import Scale
 
+FRACTION = re.compile(r"(?:(?<=\d) )?(?<!\d)(\d{1,2})/(\d{1,2})(?!\d)")
+RAISED, LOWERED = str.maketrans("0123456789", "⁰¹²³⁴⁵⁶⁷⁸⁹"), str.maketrans("0123456789", "₀₁₂₃₄₅₆₇₈₉")
 INK, CHALK, OCHRE, GREY = "#16191a", "#163fae", "#d9a441", "#7b8281"
 
 
@@ -78,11 +82,17 @@ class PlanPage:
             f'x="{x:.3f}" y="{y + size * 0.35:.3f}" font-family="Trowel Sheet" font-size="{size}" font-weight="{weight}" '
             f'text-anchor="middle"{turn}'
         )
+        told = built(words)
         if halo:
-            self.parts.append(
-                f'<text {base} fill="#fff" stroke="#fff" stroke-width="{size * 0.3}">{escape(words)}</text>'
-            )
-        self.parts.append(f'<text {base} fill="{INK}">{escape(words)}</text>')
+            self.parts.append(f'<text {base} fill="#fff" stroke="#fff" stroke-width="{size * 0.3}">{told}</text>')
+        self.parts.append(f'<text {base} fill="{INK}">{told}</text>')
+
+
+def built(words: str) -> str:
+    """Text with its fractions built: 7/16 is a raised 7 over a lowered 16, whichever way the text is turned."""
+    return escape(
+        FRACTION.sub(lambda found: f"\u2009{found[1].translate(RAISED)}\u2044{found[2].translate(LOWERED)}", words)
+    )
 
 
 def set_out_svg(plan: Plan, sheet: SetOutSheet, forms: FormPlan, bounds: Bounds, scale: Scale) -> bytes:
@@ -91,7 +101,9 @@ def set_out_svg(plan: Plan, sheet: SetOutSheet, forms: FormPlan, bounds: Bounds,
     ring = list(plan.outline or [])
     for thing in plan.existing:
         page.path(thing.polygon, True, f'fill="#ececea" stroke="{GREY}" stroke-width="0.3" stroke-dasharray="2 1"')
-        page.text(_middle(thing.polygon), thing.name, 2.6)
+        xs, ys = [x for x, _ in thing.polygon], [y for _, y in thing.polygon]
+        tall = max(ys) - min(ys) > max(xs) - min(xs)
+        page.text(_middle(thing.polygon), thing.name, NAME_MM, turn_deg=-90.0 if tall else 0.0)
     if sheet.base_ring:
         page.path(sheet.base_ring, True, f'fill="none" stroke="{GREY}" stroke-width="0.2" stroke-dasharray="0.6 1.2"')
     page.path(ring, True, f'fill="#f4f4f1" stroke="{INK}" stroke-width="0.5"')
@@ -116,10 +128,10 @@ def set_out_svg(plan: Plan, sheet: SetOutSheet, forms: FormPlan, bounds: Bounds,
             if nail.board:
                 page.path(nail.board, False, f'fill="none" stroke="{INK}" stroke-width="1.1"')
     for square, share in zip(sheet.squares[:2], (0.36, 0.66), strict=False):
-        page.text(_on(square.corners[0], square.corners[2], share), square.diagonal_text, 2.5)
+        page.text(_on(square.corners[0], square.corners[2], share), square.diagonal_text, SIZE_MM)
     draw_sizes(page, plan, ring)
     for i in range(len(ring)):
-        page.text(off_corner(ring, i, 3.6 * scale.one_to), corner_name(i), 3.6, 700)
+        page.text(off_corner(ring, i, 5 * scale.one_to), corner_name(i), SIZE_MM, 700)
     draw_bar(page, plan)
     return page.svg()
 
@@ -129,13 +141,13 @@ def draw_sizes(page: PlanPage, plan: Plan, ring: Sequence[XY]) -> None:
     for i, a in enumerate(ring):
         b = ring[(i + 1) % len(ring)]
         size = math.dist(a, b)
-        if size / page.one_to < 7:
+        if size / page.one_to < 9:
             continue
         ux, uy = (b[0] - a[0]) / size, (b[1] - a[1]) / size
-        spot = ((a[0] + b[0]) / 2 - uy * 3.4 * page.one_to, (a[1] + b[1]) / 2 + ux * 3.4 * page.one_to)
+        spot = ((a[0] + b[0]) / 2 - uy * 4.2 * page.one_to, (a[1] + b[1]) / 2 + ux * 4.2 * page.one_to)
         turn = -math.degrees(math.atan2(uy, ux))
         turn = turn + 180 if turn < -90.01 or turn > 90 else turn
-        page.text(spot, say_length(size, plan.units), 3.0, 400, turn - 360 if turn > 180 else turn)
+        page.text(spot, say_length(size, plan.units), SIZE_MM, 400, turn - 360 if turn > 180 else turn)
 
 
 def draw_bar(page: PlanPage, plan: Plan) -> None:
@@ -143,7 +155,10 @@ def draw_bar(page: PlanPage, plan: Plan) -> None:
     size, words = (3048.0, "10′") if plan.units == "ft-in" else (3000.0, "3 m")
     x, y = page.bounds.x1 + 2 * page.one_to, page.bounds.y1 + 2 * page.one_to
     page.path([(x, y), (x + size, y)], False, f'fill="none" stroke="{INK}" stroke-width="0.9"')
-    page.text((x + size + 5 * page.one_to, y), words, 2.8)
+    for share in (0.0, 0.5, 1.0):
+        spot = x + size * share
+        page.path([(spot, y - page.one_to), (spot, y + page.one_to)], False, f'stroke="{INK}" stroke-width="0.35"')
+    page.text((x + size + 7 * page.one_to, y), words, SIZE_MM)
 
 
 def _middle(ring: Sequence[XY]) -> XY:

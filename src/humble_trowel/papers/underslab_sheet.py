@@ -11,10 +11,10 @@ from humble_trowel.core.underslab.line_tests import Tested
 from humble_trowel.core.underslab.tubing import TubingLaid
 from humble_trowel.core.underslab.underslab import Buried
 from humble_trowel.core.units import say_depth
-from humble_trowel.papers.pages import PAPER_MM, PAPER_NAME, Paper, quoted, scale_for, set_pdf
+from humble_trowel.papers.frame import NAME_MM, SIZE_MM, drawing, room_for, sheet
+from humble_trowel.papers.pages import Paper, quoted, set_pdf
 from humble_trowel.papers.svg import CHALK, GREY, INK, Bounds, PlanPage, draw_bar, draw_sizes, off_corner
 
-MARGIN_MM, HEAD_MM = 14.0, 30.0
 CAUTION = "Tape it the day before the pour. Plumbing, gas and electric work is for licensed trades and the inspector."
 BOX = "□"
 
@@ -32,28 +32,13 @@ def underslab_pdf(
     spots = [*ring, *(at for run in (buried.runs if buried else []) for at in run.path)]
     xs, ys = [x for x, _ in spots], [y for _, y in spots]
     bounds = Bounds(min(xs) - 600, min(ys) - 600, max(xs) + 600, max(ys) + 600)
-    wide, high = PAPER_MM[paper]
-    scale = scale_for(
-        bounds.wide, bounds.high, wide - 2 * MARGIN_MM, (high - 2 * MARGIN_MM - HEAD_MM) * 0.62, plan.units == "ft-in"
-    )
+    scale = room_for(bounds.wide, bounds.high, paper, plan.units == "ft-in", 0.62, turn=False).scale
     page = PlanPage(bounds, scale)
     _draw(page, plan, ring, buried, tubing)
     tables = "\n".join([*_risers(plan, buried), *_tests(tested), *_cover(covered), *_loops(tubing)])
-    source = f"""
-#set document(title: {quoted("Under the slab, " + plan.name)}, date: none)
-#set page(paper: "{PAPER_NAME[paper]}", margin: {MARGIN_MM}mm,
-  footer: context [#set text(8pt); #{quoted(plan.name)} #h(1fr) #{quoted(CAUTION)} #h(1fr) #counter(page).display("1 of 1", both: true)])
-#set text(font: "Trowel Sheet", size: 9.5pt, number-width: "tabular")
-#set table(stroke: (x, y) => (bottom: if y == 0 {{ 1pt }} else {{ 0.3pt + luma(150) }}), inset: (x: 4pt, y: 5pt))
-#show table.cell.where(y: 0): strong
-#let tick = box(width: 4.2mm, height: 4.2mm, stroke: 0.7pt)
-#let part(body) = block(above: 14pt, below: 6pt, sticky: true, text(12pt, weight: 700, body))
-#text(17pt, weight: 700)[#{quoted(plan.name)}] #h(1fr) #text(11pt)[Under the slab]
-#v(-3pt)
-Scale #text(weight: 700)[#{quoted(scale.words)}], print at 100 % #h(1fr) Taped by #box(width: 40mm, line(length: 40mm, stroke: 0.5pt)) on #box(width: 30mm, line(length: 30mm, stroke: 0.5pt))
-#align(center, image("plan.svg", width: {bounds.wide / scale.one_to:.3f}mm))
-{tables}
-"""
+    picture = drawing(scale, bounds.wide / scale.one_to)
+    taped = "Taped by #box(width: 40mm, line(length: 40mm, stroke: 0.5pt)) on #box(width: 30mm, line(length: 30mm, stroke: 0.5pt))"
+    source = sheet("Under the slab", plan.name, f"{picture}\n{tables}", paper=paper, caution=CAUTION, under=[taped])
     return set_pdf(source, {"plan.svg": page.svg()})
 
 
@@ -64,14 +49,14 @@ def _draw(page: PlanPage, plan: Plan, ring: list[XY], buried: Buried | None, tub
     for run in buried.runs if buried else []:
         page.path(run.path, False, f'fill="none" stroke="{CHALK}" stroke-width="0.5"')
         a, b = run.path[0], run.path[1]
-        page.text(((a[0] + b[0]) / 2, (a[1] + b[1]) / 2), run.name, 2.4, 700)
+        page.text(((a[0] + b[0]) / 2, (a[1] + b[1]) / 2), run.name, NAME_MM, 700)
     for n, row in enumerate(buried.risers if buried else [], 1):
         x, y = page.at(row.at)
-        page.parts.append(f'<circle cx="{x:.3f}" cy="{y:.3f}" r="2.1" fill="#fff" stroke="{INK}" stroke-width="0.35"/>')
-        page.text(row.at, str(n), 2.4, 700, halo=False)
+        page.parts.append(f'<circle cx="{x:.3f}" cy="{y:.3f}" r="3" fill="#fff" stroke="{INK}" stroke-width="0.35"/>')
+        page.text(row.at, str(n), NAME_MM, 700, halo=False)
     draw_sizes(page, plan, ring)
     for i in range(len(ring)):
-        page.text(off_corner(ring, i, 3.6 * page.one_to), corner_name(i), 3.6, 700)
+        page.text(off_corner(ring, i, 5 * page.one_to), corner_name(i), SIZE_MM, 700)
     draw_bar(page, plan)
 
 

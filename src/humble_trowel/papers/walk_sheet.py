@@ -8,10 +8,10 @@ from collections.abc import Sequence
 from humble_trowel.core.gate.records import Signature
 from humble_trowel.core.gate.walk import GateWalk, PlaceTold
 from humble_trowel.core.plan.document import Plan, corner_name
-from humble_trowel.papers.pages import PAPER_MM, PAPER_NAME, Paper, quoted, scale_for, set_pdf
+from humble_trowel.papers.frame import NAME_MM, SIZE_MM, drawing, room_for, sheet
+from humble_trowel.papers.pages import Paper, quoted, set_pdf
 from humble_trowel.papers.svg import INK, Bounds, PlanPage, draw_bar, draw_sizes, off_corner
 
-MARGIN_MM = 14.0
 CAUTION = "Limits are this house's; the drawing, the code adopted there and the inspector win."
 STATES = {"pass": "passed", "mend": "to mend", "absent": "not here", "second": "one looked", "open": ""}
 SIGN_WIDE, SIGN_HIGH = 62.0, 16.0
@@ -22,48 +22,37 @@ def walk_pdf(plan: Plan, walk: GateWalk, signatures: Sequence[Signature], paper:
     ring = list(plan.outline or [])
     xs, ys = [x for x, _ in ring], [y for _, y in ring]
     bounds = Bounds(min(xs) - 1100, min(ys) - 1100, max(xs) + 1100, max(ys) + 1100)
-    wide, high = PAPER_MM[paper]
-    scale = scale_for(
-        bounds.wide, bounds.high, wide - 2 * MARGIN_MM, (high - 2 * MARGIN_MM) * 0.42, plan.units == "ft-in"
-    )
+    scale = room_for(bounds.wide, bounds.high, paper, plan.units == "ft-in", 0.45, turn=False).scale
     page = PlanPage(bounds, scale)
     page.path(ring, True, f'fill="#f4f4f1" stroke="{INK}" stroke-width="0.5"')
     draw_sizes(page, plan, ring)
     for i in range(len(ring)):
-        page.text(off_corner(ring, i, 3.6 * page.one_to), corner_name(i), 3.2, 500)
+        page.text(off_corner(ring, i, 5 * page.one_to), corner_name(i), SIZE_MM, 500)
     for place in walk.places:
         if place.at is not None:
             x, y = page.at(place.at)
             page.parts.append(
-                f'<circle cx="{x:.2f}" cy="{y:.2f}" r="3.2" fill="#fff" stroke="{INK}" stroke-width="0.4"/>'
+                f'<circle cx="{x:.2f}" cy="{y:.2f}" r="3.6" fill="#fff" stroke="{INK}" stroke-width="0.4"/>'
             )
-            page.text(place.at, str(place.n), 3.2, 700)
+            page.text(place.at, str(place.n), NAME_MM, 700)
     draw_bar(page, plan)
     own = [sign for sign in signatures if sign.of == "walk"]
     pictures = {"plan.svg": page.svg()} | {f"sign{i}.svg": _strokes(sign) for i, sign in enumerate(own)}
     signed = " ".join(f'#box(image("sign{i}.svg", height: 12mm)) #{quoted(sign.name)}' for i, sign in enumerate(own))
     inspector = _table([place for place in walk.places if any("I" in row.who for row in place.rows)], inspector=True)
-    source = f"""
-#set document(title: {quoted("Walk, " + plan.name)}, date: none)
-#set page(paper: "{PAPER_NAME[paper]}", margin: {MARGIN_MM}mm,
-  footer: context [#set text(8pt); #{quoted(plan.name)} #h(1fr) #{quoted(CAUTION)} #h(1fr) #counter(page).display("1 of 1", both: true)])
-#set text(font: "Trowel Sheet", size: 9pt, number-width: "tabular")
-#set table(stroke: (x, y) => (bottom: if y == 0 {{ 1pt }} else {{ 0.3pt + luma(150) }}), inset: (x: 3pt, y: 4pt))
-#show table.cell.where(y: 0): strong
-#let tick = box(width: 4mm, height: 4mm, stroke: 0.7pt)
-#text(17pt, weight: 700)[#{quoted(plan.name)}] #h(1fr) #text(11pt)[The walk before the pour]
-#v(-3pt)
-Scale #text(weight: 700)[#{quoted(scale.words)}] #h(1fr) #{quoted(f"{walk.passed} of {len(walk.places)} places passed")}
-#align(center, image("plan.svg", width: {bounds.wide / scale.one_to:.3f}mm))
+    picture = drawing(scale, bounds.wide / scale.one_to, f"{walk.passed} of {len(walk.places)} places passed")
+    body = f"""
+{picture}
 {_table(walk.places, inspector=False)}
 #v(8pt)
 Walked by #h(4pt) {signed or "#box(width: 60mm, stroke: (bottom: 0.6pt))[]"} #h(1fr) on #box(width: 34mm, stroke: (bottom: 0.6pt))[]
 #pagebreak()
-#text(15pt, weight: 700)[#{quoted(plan.name)}] #h(1fr) #text(11pt)[The inspector's list]
+#part[The inspector's list]
 {inspector}
 #v(14pt)
 Passed #tick #h(10pt) Not passed #tick #h(1fr) Inspector #box(width: 62mm, stroke: (bottom: 0.6pt))[] #h(8pt) Date #box(width: 30mm, stroke: (bottom: 0.6pt))[]
 """
+    source = sheet("The walk before the pour", plan.name, body, paper=paper, caution=CAUTION)
     return set_pdf(source, pictures)
 
 
@@ -76,7 +65,7 @@ def _table(places: Sequence[PlaceTold], *, inspector: bool) -> str:
             said = " ".join(part for part in (row.read_text, STATES[row.state]) if part)
             texts = (str(place.n) if i == 0 else "", place.name if i == 0 else "", row.ask, limit, said)
             cells += ", " + ", ".join(f"[#{quoted(text)}]" for text in texts) + ", [#tick]"
-    return f"#table(columns: (auto, 26mm, 1fr, auto, 34mm, auto), {cells})"
+    return f"#table(columns: (auto, 26mm, 1fr, 43mm, 22mm, auto), {cells})"
 
 
 def _strokes(sign: Signature) -> bytes:

@@ -67,15 +67,8 @@
 	const levels = $derived(
 		(practice.yard.value?.levels ?? [1, 2, 3]).map((n) => ({ value: String(n), label: words.level[n] ?? String(n) }))
 	);
-	const is = $derived(
-		marked
-			? marked.grade === 'right'
-				? ('good' as const)
-				: marked.grade === 'off'
-					? ('bad' as const)
-					: ('plain' as const)
-			: ('plain' as const)
-	);
+	const IS = { right: 'good', near: 'plain', off: 'bad' } as const;
+	const is = $derived(marked ? IS[marked.grade] : 'plain');
 </script>
 
 <div class="flex h-dvh flex-col bg-bench max-mid:h-auto max-mid:min-h-dvh">

@@ -140,6 +140,8 @@ export const lines = {
 	take: 'Take it along',
 	paper: { a4: 'PDF, A4', letter: 'PDF, US Letter' },
 	csvSheet: 'CSV, whole sheet',
+	formsSheet: 'Forms on paper',
+	checkSheet: 'To tape again, on paper',
 	csvPoints: 'CSV, corners',
 	dxf: 'DXF',
 	services: 'Locate buried services before you dig or drive a stake.',

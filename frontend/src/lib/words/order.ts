@@ -259,6 +259,7 @@ export const orderWords = {
 		one: 'Line by line',
 		list: 'All lines',
 		of: (n: number, of: number) => `${n} of ${of}`,
+		sheet: 'The call on paper',
 		log: 'It is written down with the time and your name.',
 		changes: 'Changed since the call',
 		lastName: 'The last load, as it was said',

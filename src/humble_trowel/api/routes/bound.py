@@ -9,7 +9,7 @@ from fastapi import APIRouter, Query, Request, Response
 from pydantic import BaseModel
 
 from humble_trowel.api.routes.jobs import JobId, ReadingKey, service_of
-from humble_trowel.api.routes.papers import file_response
+from humble_trowel.api.routes.papers import file_response, on_paper
 from humble_trowel.api.schemas import file_answer
 from humble_trowel.api.strict import StrictRoute
 from humble_trowel.core.plan.values import Day
@@ -31,7 +31,7 @@ def walk_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = "
     """The walk before the pour and the inspector's list, on paper."""
     from humble_trowel.papers.walk_sheet import walk_pdf as make
 
-    job = service_of(request).laid_out(job_id)
+    job = on_paper(request, job_id)
     signed = [one for _, one in job.signatures]
     return file_response(make(job.plan, job.walked, signed, paper), job.plan.name, "-walk.pdf", "application/pdf")
 
@@ -44,7 +44,7 @@ def pack_pdf(
     from humble_trowel.papers.job_pack import job_pack
 
     service = service_of(request)
-    job = service.laid_out(job_id)
+    job = on_paper(request, job_id)
 
     def picture(name: str) -> bytes | None:
         with service.open() as db:

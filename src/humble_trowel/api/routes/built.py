@@ -17,7 +17,7 @@ from humble_trowel.api.after_schemas import (
 )
 from humble_trowel.api.listener import owns
 from humble_trowel.api.routes.jobs import JobId, ReadingKey, service_of
-from humble_trowel.api.routes.papers import file_response
+from humble_trowel.api.routes.papers import file_response, on_paper
 from humble_trowel.api.schemas import file_answer
 from humble_trowel.api.service import Service, document_of
 from humble_trowel.api.strict import StrictRoute
@@ -94,7 +94,7 @@ def as_built_pdf(request: Request, job_id: JobId, paper: PaperSize = "letter", t
     from humble_trowel.papers.job_pack import built_sheet
 
     service = service_of(request)
-    job = service.laid_out(job_id)
+    job = on_paper(request, job_id)
     return file_response(built_sheet(job, paper, _today(service, today)), job.plan.name, "-as-built.pdf", PDF)
 
 
@@ -125,7 +125,7 @@ def hand_over_pdf(request: Request, job_id: JobId, paper: PaperSize = "letter", 
     from humble_trowel.papers.job_pack import hand_over_sheet, photos_of
 
     service = service_of(request)
-    job = service.laid_out(job_id)
+    job = on_paper(request, job_id)
     shown = photos_of(job, lambda name: _picture(service, job_id, name))
     return file_response(hand_over_sheet(job, shown, paper, _today(service, today)), job.plan.name, "-hand-over.pdf", PDF)  # fmt: skip
 
@@ -136,7 +136,7 @@ def invoice_pdf(request: Request, job_id: JobId, paper: PaperSize = "letter", to
     from humble_trowel.papers.invoice_sheet import invoice_pdf as make
 
     service = service_of(request)
-    job = service.laid_out(job_id)
+    job = on_paper(request, job_id)
     bill = job.invoice(_today(service, today))
     if bill is None:
         raise InputError("There is no price yet: Order, Cost says what is missing.", "invoice")
@@ -151,7 +151,7 @@ def archive(
     from humble_trowel.papers.job_archive import job_archive
 
     service = service_of(request)
-    job = service.laid_out(job_id)
+    job = on_paper(request, job_id)
     with service.open() as db:
         revision = jobs.head(db, job_id).n
     now = datetime.now(UTC).replace(microsecond=0)

@@ -12,10 +12,12 @@ from humble_trowel.api.reading import patiently
 from humble_trowel.api.routes.jobs import JobId, ReadingKey, service_of
 from humble_trowel.api.schemas import file_answer, file_body
 from humble_trowel.api.strict import StrictRoute
+from humble_trowel.core.job import Job
 from humble_trowel.core.plan.ids import place_of
 from humble_trowel.core.plan.values import Day
 from humble_trowel.core.steel.cuts_told import cuts_told
 from humble_trowel.files.points_file import LengthUnit, PointsError, PointsFile
+from humble_trowel.store import jobs
 
 XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 router = APIRouter(route_class=StrictRoute, prefix="/api/jobs/{job_id}", tags=["papers"])
@@ -27,15 +29,53 @@ def file_response(data: bytes, name: str, suffix: str, kind: str) -> Response:
     return Response(data, media_type=kind, headers=headers)
 
 
+def on_paper(request: Request, job_id: str) -> Job:
+    """The newest revision of a job with an outline; the sheets that this request makes of it carry its revision and hour."""
+    from humble_trowel.papers.frame import STAMP, revision_words
+
+    service = service_of(request)
+    with service.open() as db:
+        row = jobs.head(db, job_id)
+    STAMP.set(revision_words(row.n, row.at))
+    return service.laid_out(job_id)
+
+
 @router.get("/set-out.pdf", response_class=Response, responses=file_answer("application/pdf"))
 def set_out_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = "letter") -> Response:
     """The set-out sheet on paper, its drawing at a stated scale."""
     from humble_trowel.papers.set_out_sheet import set_out_pdf as make
 
-    job = service_of(request).laid_out(job_id)
+    job = on_paper(request, job_id)
     plan, sheet, forms = job.plan, job.answered("set_out", job.set_out), job.answered("forms", job.forms)
     data, _ = make(plan, sheet, forms, paper)
     return file_response(data, plan.name, "-set-out.pdf", "application/pdf")
+
+
+@router.get("/forms.pdf", response_class=Response, responses=file_answer("application/pdf"))
+def forms_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = "letter") -> Response:
+    """Boards, stakes, what is fetched and how it is cut, on paper."""
+    from humble_trowel.papers.job_pack import forms_sheet
+
+    job = on_paper(request, job_id)
+    return file_response(forms_sheet(job, paper), job.plan.name, "-forms.pdf", "application/pdf")
+
+
+@router.get("/check.pdf", response_class=Response, responses=file_answer("application/pdf"))
+def check_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = "letter") -> Response:
+    """Sides, diagonals and form tops to tape again, with room to write, on paper."""
+    from humble_trowel.papers.job_pack import check_sheet
+
+    job = on_paper(request, job_id)
+    return file_response(check_sheet(job, paper), job.plan.name, "-check.pdf", "application/pdf")
+
+
+@router.get("/call.pdf", response_class=Response, responses=file_answer("application/pdf"))
+def call_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = "letter") -> Response:
+    """The call to the plant, line by line, on paper."""
+    from humble_trowel.papers.job_pack import call_sheet
+
+    job = on_paper(request, job_id)
+    return file_response(call_sheet(job, paper), job.plan.name, "-call.pdf", "application/pdf")
 
 
 @router.get("/underslab.pdf", response_class=Response, responses=file_answer("application/pdf"))
@@ -43,7 +83,7 @@ def underslab_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"
     """Risers to tick, tests in their order and loops leg by leg, on paper."""
     from humble_trowel.papers.underslab_sheet import underslab_pdf as make
 
-    job = service_of(request).laid_out(job_id)
+    job = on_paper(request, job_id)
     job.answered("solid", job.solid)
     data = make(job.plan, job.underslab, job.tested, job.covered, job.tubing, paper)
     return file_response(data, job.plan.name, "-underslab.pdf", "application/pdf")
@@ -54,7 +94,7 @@ def steel_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] = 
     """Steel by mark with its bends drawn, the cut plan, and tags for the bundles, on paper."""
     from humble_trowel.papers.steel_sheet import steel_pdf as make
 
-    job = service_of(request).laid_out(job_id)
+    job = on_paper(request, job_id)
     job.answered("solid", job.solid)
     data = make(job.plan, job.steel_told, cuts_told(job.plan.units, job.steel_cuts), paper)
     return file_response(data, job.plan.name, "-steel.pdf", "application/pdf")
@@ -65,7 +105,7 @@ def embeds_pdf(request: Request, job_id: JobId, paper: Literal["a4", "letter"] =
     """The setting sheet: every bolt and strap with its station."""
     from humble_trowel.papers.embed_sheet import embeds_pdf as make
 
-    job = service_of(request).laid_out(job_id)
+    job = on_paper(request, job_id)
     return file_response(make(job.plan, job.embeds_told, paper), job.plan.name, "-setting.pdf", "application/pdf")
 
 
@@ -74,7 +114,7 @@ def template_pdf(request: Request, job_id: JobId, group: Annotated[str, Path(max
     """The template of a bolt group, 1:1."""
     from humble_trowel.papers.embed_sheet import template_pdf as make
 
-    plan = service_of(request).laid_out(job_id).plan
+    plan = on_paper(request, job_id).plan
     row = plan.embeds.groups[place_of(plan, "groups", group, "group")]
     return file_response(make(plan, row), plan.name, f"-{row.name}-template.pdf", "application/pdf")
 
@@ -106,7 +146,7 @@ def quote_pdf(
     """One page for the owner, in plain words. today: printed on it, and to tell how old prices are."""
     from humble_trowel.papers.quote_sheet import quote_pdf as make
 
-    job = service_of(request).laid_out(job_id)
+    job = on_paper(request, job_id)
     concrete, cost = job.answered("numbers", job.numbers), job.answered("numbers", job.cost(today))
     data = make(job.plan, job.ways.firm, cost, concrete, job.mix_found, paper, today)
     return file_response(data, job.plan.name, "-quote.pdf", "application/pdf")

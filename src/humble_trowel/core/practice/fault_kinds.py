@@ -35,16 +35,16 @@ class Found:
 
 @dataclass(frozen=True)
 class Draw:
-    """bad: it shall not hold; close: how near to its limit it may lie, 0 to 1."""
+    """bad: it shall not hold; close_share: how near to its limit it may lie."""
 
     wish: Wish
     dice: Dice
     bad: bool
-    close: float
+    close_share: float
 
     def over(self, limit_value: float, step: float, most: float) -> float:
         """A value over a limit where it is bad, at most it else: in whole steps, up to `most` of the limit away."""
-        away = limit_value * most * (0.15 + 0.85 * self.dice.share()) * (1 - 0.75 * self.close)
+        away = limit_value * most * (0.15 + 0.85 * self.dice.share()) * (1 - 0.75 * self.close_share)
         value = limit_value + away if self.bad else limit_value - away * self.dice.share()
         steps = value / step
         whole = round(steps + 0.5) if self.bad else int(steps)
@@ -52,7 +52,7 @@ class Draw:
 
     def under(self, limit_value: float, step: float, most: float) -> float:
         """A value under a limit where it is bad, at least it else."""
-        away = limit_value * most * (0.15 + 0.85 * self.dice.share()) * (1 - 0.75 * self.close)
+        away = limit_value * most * (0.15 + 0.85 * self.dice.share()) * (1 - 0.75 * self.close_share)
         value = limit_value - away if self.bad else limit_value + away * self.dice.share()
         steps = value / step
         whole = int(steps - 1e-9) if self.bad else -int(-steps - 1 + 1e-9)
@@ -164,7 +164,7 @@ def _frost(d: Draw) -> Found:
 def _water(d: Draw) -> Found:
     kind = d.dice.pick(("F2", "S1", "C2"))
     most = asked_by([kind]).water_share or 0.5
-    has = round(most + (0.02 + 0.08 * d.dice.share() * (1 - d.close) if d.bad else -0.05 * d.dice.share()), 2)
+    has = round(most + (0.02 + 0.08 * d.dice.share() * (1 - d.close_share) if d.bad else -0.05 * d.dice.share()), 2)
     return Found("water", f"Mix with {has:.2f} of water to cement, exposure {kind}", has <= most + 1e-9, f"{most:.2f} at most", "exposure", "truck")  # fmt: skip
 
 
@@ -181,7 +181,7 @@ def _air(d: Draw) -> Found:
     found = air_for(stone, "F2", 4500.0)
     assert found is not None
     has = (
-        found.low_percent - 0.5 - 2 * d.dice.share() * (1 - d.close)
+        found.low_percent - 0.5 - 2 * d.dice.share() * (1 - d.close_share)
         if d.bad
         else found.target_percent + d.dice.share() - 0.5
     )

@@ -10,13 +10,12 @@
 	import Frac from '../../ui/Frac.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { embeds as words } from '../../words/embeds';
-	import { w } from '../../words/words';
+	import PaperRow from '../../ui/PaperRow.svelte';
 	import BoltCut from './BoltCut.svelte';
 	import CrayonMark from './CrayonMark.svelte';
 	import type { EmbedsData } from './embeds.svelte';
 	import type { ItemTold } from '../../api/schema';
 	let { data }: { data: EmbedsData } = $props();
-	const PAPERS = ['letter', 'a4'] as const;
 	const store = $derived(data.store);
 	const items = $derived(data.items);
 	const item = $derived(data.item);
@@ -121,10 +120,6 @@
 {/if}
 <FindingList findings={onTab(data.findings, 'setting')} />
 <h2 class="panel-head">{words.paper}</h2>
-<p class="flex flex-wrap gap-4">
-	{#each PAPERS as paper (paper)}<Act kind="quiet" href="/api/jobs/{store.id}/embeds.pdf?paper={paper}" download
-			>{w.lines.paper[paper]}</Act
-		>{/each}
-</p>
+<PaperRow href="/api/jobs/{store.id}/embeds.pdf" />
 <p class="mt-4" data-day>{data.day || words.later}</p>
 <p class="mt-14 border-t border-hair pt-6 text-note text-ink2">{words.caution}</p>

@@ -4,7 +4,7 @@
 	import Act from '../../ui/Act.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { holdWords as words } from '../../words/holds';
-	import { w } from '../../words/words';
+	import PaperRow from '../../ui/PaperRow.svelte';
 	import { gateWords } from '../../words/gate';
 	import type { GateData } from './holds.svelte';
 	import HoldLine from './HoldLine.svelte';
@@ -14,7 +14,6 @@
 	import VisitRow from './VisitRow.svelte';
 	import WalkAsk from './WalkAsk.svelte';
 	let { data, turn, small }: { data: GateData; turn: (tab: string) => void; small: boolean } = $props();
-	const PAPERS = ['letter', 'a4'] as const;
 	const store = $derived(data.store);
 	const told = $derived(data.told);
 	let wide = $state(636);
@@ -66,11 +65,7 @@
 		{#each visits as row (row.code)}<VisitRow {data} {row} />{/each}
 		<LiftedString rows={told.lifted} {wide} />
 		<h2 class="panel-head">{words.list}</h2>
-		<p class="flex flex-wrap gap-4">
-			{#each PAPERS as paper (paper)}<Act kind="quiet" href="/api/jobs/{store.id}/walk.pdf?paper={paper}" download
-					>{w.lines.paper[paper]}</Act
-				>{/each}
-		</p>
+		<PaperRow href="/api/jobs/{store.id}/walk.pdf" />
 		<SignBox {data} of="walk" title={words.walk.sign} />
 	{:else}<Verdict text="…" under={words.working} />{/if}
 	<p class="mt-12 border-t border-hair pt-6 text-note text-ink2">{words.caution}</p>

@@ -4,6 +4,7 @@
 	import type { JobStore } from '../../state/job.svelte';
 	import { session } from '../../state/session.svelte';
 	import Frac from '../../ui/Frac.svelte';
+	import PaperRow from '../../ui/PaperRow.svelte';
 	import Num from '../../ui/Num.svelte';
 	import { w } from '../../words/words';
 	import FormSide from './FormSide.svelte';
@@ -109,5 +110,6 @@
 		{#each state.forms.takes as take}<dt class="text-ink2">{take.name}</dt>
 			<dd class="text-right font-[700]"><Num working={take.working} text={take.text} /></dd>{/each}
 	</dl>
+	<PaperRow href="/api/jobs/{store.id}/forms.pdf" name={w.lines.formsSheet} />
 	<p class="label">{state.forms.caution}</p>
 {:else}<p role="status">{data.problem || w.notices.loading}</p>{/if}

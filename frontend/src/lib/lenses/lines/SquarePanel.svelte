@@ -2,6 +2,7 @@
 	/** Square it: what was taped, in any order; the verdict, the acts, and what to tape next. */
 	import { cornerName } from '../../drawing/pick.svelte';
 	import Choose from '../../ui/Choose.svelte';
+	import PaperRow from '../../ui/PaperRow.svelte';
 	import Field from '../../ui/Field.svelte';
 	import Frac from '../../ui/Frac.svelte';
 	import { w } from '../../words/words';
@@ -122,5 +123,6 @@
 	problem={box.data.store.problemFor('tolerance')}
 	keep={(typed) => box.setTolerance(typed)}
 />
+<PaperRow href="/api/jobs/{box.data.store.id}/check.pdf" name={w.lines.checkSheet} />
 <p class="label">{w.lines.tapeNote}</p>
 <Rounds {box} />

@@ -7,6 +7,7 @@
 	import { session } from '../../state/session.svelte';
 	import Act from '../../ui/Act.svelte';
 	import Frac from '../../ui/Frac.svelte';
+	import PaperRow from '../../ui/PaperRow.svelte';
 	import Verdict from '../../ui/Verdict.svelte';
 	import { orderWords } from '../../words/order';
 	import CallCard from './CallCard.svelte';
@@ -160,4 +161,5 @@
 	{/if}
 	{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 {/if}
+{#if store.figure?.outline}<PaperRow href="/api/jobs/{store.id}/call.pdf" name={words.sheet} />{/if}
 <p class="mt-12 border-t border-hair pt-6 text-note text-ink2">{orderWords.caution}</p>
