@@ -248,3 +248,13 @@ def test_what_is_said_of_a_task_is_checked_and_taken_back():
     assert back.schedule.tasks[0].on is None and back.schedule.tasks[0].hands == 3 and "taken back" in words
     dry, _ = SayDay(op="say_day", on="2027-06-11", rain_mm=9).apply(plan)
     assert SayDay(op="say_day", on="2027-06-11").apply(dry)[0].schedule.said == []
+
+
+def test_a_pour_half_a_year_ahead_keeps_its_day_and_is_planned_in_a_moment():
+    told = Job(pour(schedule={"hands": 6})).scheduled(date(2026, 12, 1))
+    placed = told.placed("pour")
+    assert told.date_of(placed.start) == date(2027, 6, 17) and placed.clash is None
+    assert all(
+        told.project.finish(told.project.task(one.task.key), one.start) < told.project.horizon_days
+        for one in told.tasks
+    )

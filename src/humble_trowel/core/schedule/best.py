@@ -9,6 +9,7 @@ from __future__ import annotations
 from bisect import bisect_left
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
+from itertools import combinations
 from typing import Any
 
 import highspy
@@ -20,6 +21,8 @@ from humble_trowel.core.schedule.rules import own_breaks, wet_between
 
 SOLVER: Any = highspy.Highs.__base__  # the class over it prints a banner while it is being made
 LIMIT_S = 20.0
+MOST_TRIED = 128
+NEAR_DAYS = 30
 Terms = dict[int, float]
 
 
@@ -52,8 +55,16 @@ def windows(project: Project) -> dict[str, list[int]]:
 
 
 def pruned(project: Project, days: Mapping[str, Sequence[int]]) -> dict[str, list[int]] | None:
-    """Days that also leave room for what comes after; None where a task has none left."""
+    """Days that also leave room for what comes after, and wait for what comes before; None where a task has none left."""
     found = {name: list(own) for name, own in days.items()}
+    for task in project.in_order():
+        if task.done:
+            continue
+        for link in task.links:
+            low = project.earliest_after(task, link, project.finish(project.task(link.after), found[link.after][0]))
+            found[task.id] = [day for day in found[task.id] if day >= low]
+        if not found[task.id]:
+            return None
     after: dict[str, list[Task]] = {}
     for task in project.tasks:
         for link in task.links:
@@ -185,15 +196,30 @@ def best(project: Project, first: str | None = None) -> Days | None:
 def _possible(project: Project, days: Mapping[str, Sequence[int]]) -> bool:
     """Whether there is any plan on such days."""
     left = pruned(project, days)
-    return left is not None and _Programme(project, left).solved({}) is not None
+    if left is None:
+        return False
+    near = pruned(project, {name: own[:NEAR_DAYS] for name, own in left.items()})  # what is possible soon is possible
+    if near is not None and near != left and _Programme(project, near).solved({}) is not None:
+        return True
+    return _Programme(project, left).solved({}) is not None
 
 
 def _fewest_moved(
     project: Project, days: Mapping[str, Sequence[int]], booked: Mapping[str, int]
 ) -> tuple[str, ...] | None:
-    """Bookings that cannot be kept, as few as can be; None where there is no plan even without them."""
+    """Bookings that cannot be kept, as few as can be; None where there is no plan even without them.
+
+    Few bookings are tried one by one, then in pairs, and so on: whether there is any plan is told in a moment, even half a year ahead, where
+    one programme over all of it takes a quarter of a minute."""
     left = pruned(project, days)
-    if left is None:
+    if left is None or not _possible(project, left):
+        return None
+    if 2 ** len(booked) <= MOST_TRIED:
+        for size in range(1, len(booked) + 1):
+            for names in combinations(booked, size):
+                kept_there = {name: [day] for name, day in booked.items() if name not in names}
+                if _possible(project, days | kept_there):
+                    return names
         return None
     programme = _Programme(project, left)
     costs = {programme.columns[name, day]: 1.0 for name, own in booked.items() for day in left[name] if day != own}
@@ -212,9 +238,23 @@ def _earliest(project: Project, days: Mapping[str, Sequence[int]], goals: Sequen
         for name, own in days.items()
     }
     left = pruned(project, near)
-    if left is None:
-        return None
-    programme = _Programme(project, left)
+    return None if left is None else _soonest(project, left)
+
+
+def _soonest(project: Project, days: Mapping[str, Sequence[int]]) -> dict[str, int] | None:
+    """The plan with the least sum of days. First of the nearest days alone; what that comes to bounds how late any task can be in a better one,
+    so that half a year of days need not be looked at."""
+    soon = pruned(project, {name: own[:NEAR_DAYS] for name, own in days.items()})
+    found = None if soon is None else _least_sum(project, soon)
+    if found is None or soon == days:
+        return found or _least_sum(project, days)
+    slack = sum(found.values()) - sum(own[0] for own in days.values())
+    able = pruned(project, {name: [day for day in own if day <= own[0] + slack] for name, own in days.items()})
+    return found if able is None or able == soon else _least_sum(project, able)
+
+
+def _least_sum(project: Project, days: Mapping[str, Sequence[int]]) -> dict[str, int] | None:
+    programme = _Programme(project, days)
     return programme.solved({at: float(day) for (_, day), at in programme.columns.items()})
 
 

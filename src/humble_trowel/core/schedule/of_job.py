@@ -15,7 +15,7 @@ from humble_trowel.core.schedule.project import Link, Project, Sky, Task, checke
 from humble_trowel.core.weather.hours import HourRow
 
 DONE_DAY = -1  # done, and nobody said when
-LATEST_TAIL_DAYS = 45  # how far it looks past a booked pour
+LATEST_TAIL_DAYS, FAR_DAYS = 45, 200  # how far it looks past a booked pour, and in all
 
 
 @dataclass(frozen=True)
@@ -93,13 +93,15 @@ def project_of(
     """What is to be scheduled. skies: by day. pour_booked: whether the pour stays where it is booked.
     Raises InputError, naming the field, for loops and tasks that cannot be."""
     start = first_day(plan, today)
+    pour = pour_day(plan)
+    if pour is not None and pour_booked:  # a pour far ahead is looked at from as far before it as can be looked at
+        start = max(start, pour - timedelta(days=FAR_DAYS - LATEST_TAIL_DAYS))
     said = {row.key: row for row in plan.schedule.tasks if row.key}
     base = [row for row in implied(sizes, ways.schedule) if not (row.key in said and said[row.key].left_out)]
     own = [row for row in plan.schedule.tasks if not row.key]
     here = {row.key for row in base} | {row.id for row in own}
     left = {row.key: row for row in implied(sizes, ways.schedule) if row.key not in here}
     done = _done(plan, base, own, sizes)
-    pour = pour_day(plan)
     tasks = [
         _task(plan, ways, row, said.get(row.key), here, left, start, done, pour if pour_booked else None)
         for row in base
@@ -107,7 +109,7 @@ def project_of(
     tasks += [_own(row, here, start, done) for row in own]
     horizon = plan.schedule.horizon_days
     if pour is not None and pour_booked:
-        horizon = min(200, max(horizon, (pour - start).days + LATEST_TAIL_DAYS))
+        horizon = min(FAR_DAYS, max(horizon, (pour - start).days + LATEST_TAIL_DAYS))
     project = Project(
         start, horizon, hands_of(plan, ways), tasks, frozenset(date.fromisoformat(day) for day in plan.schedule.holidays),
         {(day - start).days: sky for day, sky in said_over(skies, plan.schedule).items() if day >= start},
