@@ -23,10 +23,12 @@ def typing(page: Page) -> None:
     page.wait_for_timeout(300)
 
 
-def played(page: Page) -> None:
-    for _ in range(15):
-        page.get_by_role("button", name="1 yd").first.click()
-    page.wait_for_timeout(300)
+def racked(page: Page) -> None:
+    page.get_by_role("radio", name="C and D to the east").click()
+    for _ in range(14):
+        page.get_by_role("button", name="How far?: more").click()
+    page.get_by_role("button", name="Say it").click()
+    page.wait_for_timeout(500)
 
 
 def holds(page: Page) -> None:
@@ -96,7 +98,7 @@ VIEWS = [
     ("1-yard", "/", LAPTOP, None),
     ("3-edges", "/job/{tansy}/edges", LAPTOP, None),
     ("4-order", "/job/{tansy}/order?tab=sure", LAPTOP, None),
-    ("23-trucks", "/job/{tansy}/order?tab=trucks", LAPTOP, played),
+    ("34-practice", "/practice?kind=rack&level=1&seed=7&units=ft-in", LAPTOP, racked),
     ("6-ways", "/ways", LAPTOP, None),
     ("15-forms", "/job/{tansy}/lines?tab=forms", LAPTOP, side),
     ("18-ground", "/job/{tansy}/ground", LAPTOP, None),

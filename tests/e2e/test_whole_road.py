@@ -20,6 +20,7 @@ class Walk:
         self.press("Start a slab")
         self.page.get_by_label("What is it called?").fill(name)
         self.page.get_by_role("radio", name="feet and inches").click()
+        self.press("Show me the way, ten lines")
         self.press("Start it")
         self.page.locator("#call-out").wait_for()
         self.job = re.search(r"/job/([^/]+)/", self.page.url)[1]
@@ -59,12 +60,20 @@ def lay_out(walk):
         page.get_by_label(f"You taped, {name}").fill(text)
     expect(page.locator("#bench")).to_contain_text("Square, inside")
     walk.press("Keep this round")
+    expect(page.get_by_role("link", name=re.compile("^Lines"))).to_contain_text("square")
     walk.turn("edges", "cut")
     page.get_by_label("New edge type").fill("12 wide 16 deep 45")
     walk.press("+ New edge type")
     page.get_by_role("radio", name="E1", exact=True).click()
     walk.press("All sides E1")
     expect(walk.reads("order")).to_contain_text("yd")
+    led = page.locator("[data-first-slab]")
+    expect(led).to_have_attribute("data-first-slab", "stack")
+    led.get_by_role("link", name="Go there").click()
+    led.get_by_role("button", name="Next line").click()
+    expect(led).to_have_attribute("data-first-slab", "laser")
+    led.get_by_role("button", name="Leave it").click()
+    expect(led).to_have_count(0)
 
 
 def make_ready(walk):

@@ -3,13 +3,18 @@
 	import { goto } from '$app/navigation';
 	import { note, remember } from '../state/remember.svelte';
 	import { session } from '../state/session.svelte';
+	import { lead } from '../shell/FirstSlab.svelte';
+	import { firstSlabWords } from '../words/first_slab';
 	import { w } from '../words/words';
 	import { yardWords } from '../words/yard';
 	import type { YardState } from './yard.svelte';
 	import Choice from '../ui/Choice.svelte';
 	import Act from '../ui/Act.svelte';
+	import Switch from '../ui/Switch.svelte';
 	let { yard, close }: { yard: YardState; close: () => void } = $props();
 	let name = $state('');
+	/** somebody's first: ten lines lead through it */
+	let led = $state(false);
 	/** it was pressed without a name */
 	let asked = $state(false);
 	let units = $state<'ft-in' | 'mm'>(session.ways?.reading.new_job_units ?? 'ft-in');
@@ -31,6 +36,7 @@
 		const id = await yard.start(name.trim(), units);
 		if (!id) return;
 		note('yard/start', '');
+		if (led) lead(id);
 		await goto(`/job/${id}/lines`);
 	}
 </script>
@@ -59,5 +65,6 @@
 		/>
 	</fieldset>
 	<Act kind="main" type="submit">{yardWords.go}</Act>
+	<Switch on={led} set={(on) => (led = on)}>{firstSlabWords.offer}</Switch>
 	<Act kind="quiet" onclick={drop}>{w.board.drop}</Act>
 </form>

@@ -34,6 +34,7 @@
 	import { turns } from '#lib/lenses/turn.svelte.ts';
 	import { columnsOf, type LensId } from '#lib/lenses/lens.ts';
 	import Recover from '#lib/shell/Recover.svelte';
+	import FirstSlab from '#lib/shell/FirstSlab.svelte';
 	import Notices from '#lib/shell/Notices.svelte';
 	import StageString from '#lib/shell/StageString.svelte';
 	import { events } from '#lib/site/events.svelte.ts';
@@ -161,6 +162,7 @@
 	<div class="flex h-[100dvh] flex-col overflow-hidden print:block print:h-auto print:overflow-visible">
 		<StageString job={store.kept} doubts={store.doubts} {lens} find={() => finder.show(store)} />
 		<Notices {store} />
+		<FirstSlab {store} {lens} tab={page.url.searchParams.get('tab') ?? own?.tabs[0] ?? ''} />
 		<main
 			class={[
 				'lens grid min-h-0 flex-1 bg-bench max-fold:grid-cols-[1fr] max-fold:grid-rows-[max(300px,44vh)_auto]',
