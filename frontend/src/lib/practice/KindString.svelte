@@ -28,7 +28,7 @@
 <nav class="relative min-w-0 max-mid:hidden" aria-label={words.exercises} bind:clientWidth={width}>
 	<svg class="absolute inset-0" {width} height="92" aria-hidden="true">
 		<path
-			d="M6 63{rows.map((_, i) => `Q${x(i) - step / 2} 80 ${x(i)} 63`).join('')}"
+			d="M6 63{rows.map((_, i) => `Q${((i ? x(i - 1) : 6) + x(i)) / 2} 80 ${x(i)} 63`).join('')}"
 			class="fill-none stroke-ink2 stroke-2 [stroke-dasharray:7_3]"
 		/>
 		{#each rows as row, i (row.key)}

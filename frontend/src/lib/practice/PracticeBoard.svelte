@@ -36,7 +36,7 @@
 			<p class={small}>{words.way}</p>
 			<b class={big}>{wayText}</b>
 		</div>{/if}
-	<div class="{cell} flex-1 border-r-0">
+	<div class="{cell} flex-1" style="border-right: 0">
 		<p class={small}>{words.kept}{book.waits.length ? `, ${words.waits(book.waits.length)}` : ''}</p>
 		<div class="flex flex-wrap items-center gap-x-12 gap-y-4">
 			<b class="{big} max-phone:hidden">{book.keep ? words.by(book.keep) : words.here}</b>
@@ -53,7 +53,7 @@
 	</div>
 	<button
 		type="button"
-		class="my-auto mr-12 h-44 border-[1.5px] border-board-ink px-10 font-[680] max-phone:hidden"
+		class="my-auto mr-12 ml-12 h-44 border-[1.5px] border-board-ink px-10 font-[680] max-phone:hidden"
 		onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</button
 	>
 </footer>
