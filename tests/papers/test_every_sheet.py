@@ -66,3 +66,12 @@ def test_every_sheet_carries_its_revision_its_purpose_and_a_scale_with_a_bar(she
 
 def test_a_revision_is_said_with_its_hour():
     assert re.fullmatch(r"Revision 12, 1[78] June 2027 \d\d:20", revision_words(12, "2027-06-17T14:20:05+00:00"))
+
+
+def test_each_new_sheet_holds_what_its_purpose_asks(sheets):
+    by_title = {title: source for title, source, _ in sheets}
+    assert "Side by side" in by_title["Forms"] and "Stakes" in by_title["Forms"]
+    assert all(words in by_title["Check"] for words in ("Tops of the forms", "Should be", "Taped by", "A to B"))
+    call = by_title["The call"]
+    assert "Read back by" in call and "#tick" in call and "How much?" in call
+    assert all("Forms over about" not in source for title, source in by_title.items() if title != "Forms")

@@ -107,3 +107,58 @@ def test_six_faults_and_six_things_that_hold(seed):
     none = mark(one, dict.fromkeys(one.own, "no"))
     every = mark(one, dict.fromkeys(one.own, "yes"))
     assert (none.lost, every.lost) == (6, 6) and all(words.startswith("Missed") for words in none.words)
+
+
+@pytest.mark.parametrize("seed", range(24))
+def test_the_call_that_is_mended_closes_and_every_string_agrees(seed):
+    one = build("walk", seed % 3 + 1, seed, "ft-in", Ways())
+    calls = [mm_call(text) for text in one.lead[0].removeprefix("Called: ").rstrip(".").split(", ")]
+    mended = next(option.text for option in one.asks[0].options if option.key == one.own["call"])
+    calls[int(one.own["call"])] = mm_call(mended.split(" is ")[1])
+    spots = [(0.0, 0.0)]
+    for dx, dy in calls:
+        spots.append((spots[-1][0] + dx, spots[-1][1] + dy))
+    assert math.dist(spots[0], spots[-1]) < 1.0
+    for reading in one.readings:
+        a, b = (int(corner) for corner in reading.id.split("-"))
+        assert abs(math.dist(spots[a], spots[b]) - mm_of(reading.text)) < 1.0
+    assert sum(1 for outcome in one.parts[0].table.values() if not outcome.lost) == 1
+
+
+def mm_call(text):
+    """24′ 6 1/2 w as a step on the plan, mm."""
+    said, way = text.rsplit(" ", 1)
+    feet, inches = re.fullmatch(r"(?:(\d+)['′])?\s*-?\s*(.*?)[\"″]?", said).groups()
+    size = 304.8 * int(feet or 0) + 25.4 * float(sum(Fraction(bit) for bit in (inches or "0").split()))
+    return {"n": (0.0, size), "s": (0.0, -size), "e": (size, 0.0), "w": (-size, 0.0)}[way]
+
+
+@pytest.mark.parametrize("seed", range(9))
+def test_joints_of_the_own_answer_keep_panels_within_the_limit(seed):
+    one = build("joints", 1, seed, "ft-in", Ways())
+    thick = mm_of(re.search(r"is (\S+) thick", one.lead[0])[1])
+    long_mm, wide_mm = (mm_of(shape.text) for shape in one.drawing if shape.kind == "size")
+    across, up = long_mm / int(one.own["along"]), wide_mm / int(one.own["across"])
+    limit = min(30 * thick, 15 * 304.8)
+    assert max(across, up) <= limit + 2 and max(across, up) / min(across, up) <= 1.501
+    fewer = [(long_mm / n, wide_mm / m) for n in range(1, 7) for m in range(1, 6) if (n - 1) * wide_mm + (m - 1) * long_mm < (int(one.own["along"]) - 1) * wide_mm + (int(one.own["across"]) - 1) * long_mm - 1]  # fmt: skip
+    assert all(max(a, b) > limit + 2 or max(a, b) / min(a, b) > 1.501 for a, b in fewer)  # nothing less to saw would do
+
+
+@pytest.mark.parametrize("seed", range(12))
+def test_the_least_money_is_the_least_of_what_may_be_loaded(seed):
+    one = build("boards", seed % 3 + 1, seed, "ft-in", Ways())
+    prices = {board.mark: board.price_per_m_cents for board in Ways().forms.boards}
+    deep = {board.mark: board.deep_mm for board in Ways().forms.boards}
+    for ask in one.asks:
+        high, long_mm = (
+            mm_of(size)
+            for size in re.search(r": (\S+(?: \d+/\d+″)?) high, (\S+(?: \d+/\d+″)?) long", ask.label).groups()
+        )
+        costs = {}
+        for option in ask.options:
+            mark, lengths = option.text.split(", ")
+            sizes = [mm_of(size) for size in lengths.split(" + ")]
+            if deep[mark] >= high - 0.5 and sum(sizes) >= long_mm - 0.5:
+                costs[option.key] = sum(prices[mark] * mm / 1000 for mm in sizes) + 350 * (len(sizes) - 1)
+        assert costs[one.own[ask.id]] <= min(costs.values()) + 2

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-import itertools
-
 from humble_trowel.core.embeds.bolts import BoltRules, bolts_of, checked
 from humble_trowel.core.embeds.plates import Run
 from humble_trowel.core.practice.dice import Dice
@@ -17,6 +15,7 @@ from humble_trowel.core.practice.exercise import (
     Part,
     Shape,
     Wish,
+    drawn,
     rule_told,
 )
 from humble_trowel.core.units import say_depth, say_length
@@ -31,11 +30,7 @@ SAYS = {
 
 def bolts(wish: Wish) -> Exercise:
     """Place the bolts of a wall."""
-    for tried in itertools.count():
-        made = _made(wish, wish.dice(tried))
-        if made is not None:
-            return made
-    raise AssertionError
+    return drawn(wish, _made)
 
 
 def _made(wish: Wish, dice: Dice) -> Exercise | None:

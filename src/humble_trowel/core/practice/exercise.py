@@ -6,8 +6,9 @@ are 640 wide and 400 high, y down.
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
+from itertools import count
 from typing import Literal
 
 from humble_trowel.core.errors import InputError
@@ -170,6 +171,15 @@ class Wish:
     def thin(self, inches: float) -> float:
         """One of about so many inches, mm: to 5 mm in a mm job."""
         return round(inches * MM_PER_IN / 5) * 5.0 if self.metric else inches * MM_PER_IN
+
+
+def drawn(wish: Wish, make: Callable[[Wish, Dice], Exercise | None]) -> Exercise:
+    """The first draw of this seed that makes an exercise: some draws come to nothing that can be answered."""
+    for tried in count():
+        made = make(wish, wish.dice(tried))
+        if made is not None:
+            return made
+    raise AssertionError
 
 
 def rule_told(name: str, source: str, words: str = "") -> RuleTold:

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import itertools
 import math
 from dataclasses import dataclass
 
@@ -20,6 +19,7 @@ from humble_trowel.core.practice.exercise import (
     Shape,
     Wish,
     choices,
+    drawn,
     rule_told,
 )
 from humble_trowel.core.units import say_depth, say_length
@@ -78,11 +78,7 @@ def _split(length: float, panels: int, at: float | None) -> list[float]:
 
 def joints(wish: Wish) -> Exercise:
     """Lay out the joints."""
-    for tried in itertools.count():
-        made = _made(wish, wish.dice(tried))
-        if made is not None:
-            return made
-    raise AssertionError
+    return drawn(wish, _made)
 
 
 def _made(wish: Wish, dice: Dice) -> Exercise | None:

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import itertools
 import math
 from datetime import UTC, datetime, timedelta
 
@@ -11,7 +10,7 @@ from humble_trowel.core.day.starts import Start, tried
 from humble_trowel.core.job import Job
 from humble_trowel.core.plan.document import Plan
 from humble_trowel.core.practice.dice import Dice
-from humble_trowel.core.practice.exercise import Ask, Exercise, Outcome, Part, Shape, Wish, choices, rule_told
+from humble_trowel.core.practice.exercise import Ask, Exercise, Outcome, Part, Shape, Wish, choices, drawn, rule_told
 from humble_trowel.core.practice.plans import slab_plan
 from humble_trowel.core.reading.site_records import SiteRecords
 from humble_trowel.core.units import say_length
@@ -49,11 +48,7 @@ class _Days:
 
 def pour_day(wish: Wish) -> Exercise:
     """Choose the day, the hour and the protection."""
-    for tried_n in itertools.count():
-        made = _made(wish, wish.dice(tried_n))
-        if made is not None:
-            return made
-    raise AssertionError
+    return drawn(wish, _made)
 
 
 def _made(wish: Wish, dice: Dice) -> Exercise | None:

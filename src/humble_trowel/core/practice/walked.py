@@ -19,6 +19,7 @@ from humble_trowel.core.practice.exercise import (
     Reading,
     Shape,
     Wish,
+    drawn,
     rule_told,
 )
 from humble_trowel.core.units import say_length
@@ -30,11 +31,7 @@ STRINGS = 4
 
 def walked(wish: Wish) -> Exercise:
     """Find the call that does not close."""
-    for tried in itertools.count():
-        made = _made(wish, wish.dice(tried))
-        if made is not None:
-            return made
-    raise AssertionError
+    return drawn(wish, _made)
 
 
 def _made(wish: Wish, dice: Dice) -> Exercise | None:
