@@ -217,8 +217,10 @@ def _fewest_moved(
     if 2 ** len(booked) <= MOST_TRIED:
         for size in range(1, len(booked) + 1):
             for names in combinations(booked, size):
-                kept_there = {name: [day] for name, day in booked.items() if name not in names}
-                if _possible(project, days | kept_there):
+                there = {
+                    name: [booked[name]] if name in booked and name not in names else own for name, own in days.items()
+                }
+                if _possible(project, there):
                     return names
         return None
     programme = _Programme(project, left)
