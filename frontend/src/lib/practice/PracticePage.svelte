@@ -73,7 +73,10 @@
 
 <div class="flex h-dvh flex-col bg-bench max-mid:h-auto max-mid:min-h-dvh">
 	<header
-		class="grid h-92 flex-none grid-cols-[200px_1fr] border-b-3 border-ink bg-ground max-mid:h-auto max-mid:min-h-66 max-mid:grid-cols-[150px_1fr]"
+		class={[
+			'grid h-92 flex-none grid-cols-[200px_1fr] border-b-3 border-ink bg-ground',
+			'max-mid:h-auto max-mid:min-h-66 max-mid:grid-cols-[150px_1fr]'
+		]}
 	>
 		<div class="pt-9 pl-18 max-mid:pt-4 max-mid:pl-10">
 			<p class="text-label leading-24 font-[600] text-ink2">
