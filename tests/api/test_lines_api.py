@@ -127,3 +127,22 @@ def test_a_job_without_an_outline_says_so_and_unknown_jobs_are_404(client):
     for path in ("set-out", "forms", "cut-plan", "plan.dxf", "set-out.pdf", "underslab.pdf"):
         assert client.get(at(job, path)).status_code == 422
         assert client.get(f"{HOST}/api/jobs/none/{path}").status_code == 404
+
+
+def test_new_sheets_come_with_their_revision_and_a_wrong_paper_is_refused(client, house):
+    from pypdf import PdfReader
+
+    for path, words in (
+        ("forms", "Side by side"),
+        ("check", "Tops of the forms"),
+        ("call", "Read back by"),
+        ("set-out", "Corners from"),
+    ):
+        answer = client.get(at(house, f"{path}.pdf"), params={"paper": "a4"})
+        text = "".join(page.extract_text() for page in PdfReader(io.BytesIO(answer.content)).pages)
+        assert words in text and "Revision 1, " in text, path
+        assert f"-{path}.pdf" in answer.headers["content-disposition"]
+        assert client.get(at(house, f"{path}.pdf"), params={"paper": "a0"}).status_code == 422
+    made = client.post("/api/jobs", json={"name": "Nothing yet", "units": "mm"}).json()
+    refused = client.get(at(made, "forms.pdf"))
+    assert refused.status_code == 422 and refused.json()["path"] == "outline"

@@ -183,3 +183,18 @@ def test_as_built_leaves_by_the_ending_of_its_file(place):
         assert (place / name).read_bytes().startswith(head)
     bad = started(place, "as-built", "pad", "out.doc", "--data", data)
     assert "ends in .pdf, .dxf or .json" in "".join(bad.communicate(timeout=60)) and bad.returncode != 0
+
+
+def test_practice_is_printed_answered_and_refused_in_plain_words(place):
+    every, _ = started(place, "practice").communicate()
+    assert len(every.splitlines()) == 10 and "Square a racked frame" in every
+    told = json.loads(started(place, "practice", "rack", "--seed", "7", "--json").communicate()[0])
+    said = [word for key, value in told["own"].items() for word in ("--answer", f"{key}={value}")]
+    marked = json.loads(started(place, "practice", "rack", "--seed", "7", *said, "--json").communicate()[0])
+    assert (marked["lost"], marked["grade"], marked["verdict"]) == (0, "right", "Square")
+    for words, line in (
+        (("dig",), "kind: There is no exercise dig."), (("rack", "--level", "9"), "level: The level is 1, 2 or 3."),
+        (("rack", "--units", "yards"), "Units are ft-in or mm, not yards."), (("rack", "--answer", "way"), "answer.way: “” is no answer to"),
+    ):  # fmt: skip
+        running = started(place, "practice", *words)
+        assert running.communicate()[1].startswith(line) and running.returncode == 2

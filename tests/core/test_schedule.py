@@ -258,3 +258,37 @@ def test_a_pour_half_a_year_ahead_keeps_its_day_and_is_planned_in_a_moment():
         told.project.finish(told.project.task(one.task.key), one.start) < told.project.horizon_days
         for one in told.tasks
     )
+
+
+@settings(max_examples=30, deadline=None)
+@given(st.lists(st.tuples(st.integers(1, 3), st.integers(0, 9)), min_size=2, max_size=4))
+def test_bookings_tried_one_by_one_move_as_few_as_one_programme_over_all_of_them(rows):
+    tasks, before = [], ()
+    for at, (days, booked) in enumerate(rows):
+        tasks.append(Task(f"t{at}", days, before, booked=booked))
+        before = (Link(f"t{at}"),)
+    one = project(*tasks, horizon=30)
+    found = best(one)
+    with pytest.MonkeyPatch.context() as patch:
+        patch.setattr("humble_trowel.core.schedule.best.MOST_TRIED", 0)
+        whole = best(one)
+    assert (found is None) == (whole is None)
+    if found is not None:
+        assert len(found.moved) == len(whole.moved)
+
+
+@settings(max_examples=25, deadline=None)
+@given(st.integers(2, 12), st.integers(0, 80), st.integers(1, 4))
+def test_days_looked_at_from_near_are_those_of_all_days(near, rain_until, crew):
+    tasks = [
+        Task("dig", 2, crew=1, limits=Limits(most_rain_mm=5)),
+        Task("forms", 3, (Link("dig"),), crew=1),
+        Task("steel", 2, (Link("dig"),), crew=1),
+    ]
+    tasks.append(Task("pour", 1, (Link("forms"), Link("steel", 1)), crew=1))
+    one = project(*tasks, crew=crew, horizon=120, weather={day: Sky(rain_mm=9) for day in range(rain_until)})
+    whole = best(one, "pour")
+    with pytest.MonkeyPatch.context() as patch:
+        patch.setattr("humble_trowel.core.schedule.best.NEAR_DAYS", near)
+        soon = best(one, "pour")
+    assert soon.starts["pour"] == whole.starts["pour"] and sum(soon.starts.values()) == sum(whole.starts.values())

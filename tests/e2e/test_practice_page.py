@@ -99,3 +99,29 @@ def test_the_last_truck_is_called_while_the_day_runs(page, server):
     step(page, "load", 6)
     page.get_by_role("button", name="Say it").click()
     expect(page.locator("[data-bench]")).to_contain_text("It took")
+
+
+def test_a_tape_is_slid_typed_and_pressed_and_the_last_ten_stand_along_it(page, server):
+    right = int(own(page, server, "rack/1/7")["far"])
+    opened(page, server, "kind=rack&level=1&seed=7&units=ft-in")
+    shown = page.locator("[data-step='far']")
+    slide = page.get_by_role("slider", name="How far?")
+    for _ in range(3):
+        slide.press("ArrowRight")
+    assert slide.get_attribute("aria-valuetext") == "3/16″"
+    typed = page.get_by_label("How far?, typed")
+    typed.fill("1 1/4")
+    typed.press("Enter")
+    assert slide.get_attribute("aria-valuetext") == "1 1/4″"
+    expect(typed).to_have_value("")
+    page.locator("[data-ask='far']").get_by_role("button", name=re.compile("less$")).click()
+    assert slide.get_attribute("aria-valuetext") == "1 3/16″"
+    expect(shown).to_be_visible()
+    page.get_by_role("radio", name=re.compile("C and D to the")).first.click()
+    page.get_by_role("button", name="Say it").click()
+    expect(slide).to_have_attribute("data-disabled", "")  # what was said stands
+    marks = page.get_by_role("img", name="Your last ten").locator("path[class*='stroke-[2.6px]']")
+    expect(marks).to_have_count(1)
+    page.get_by_role("button", name="Look at it again").click()
+    expect(page.get_by_role("button", name="Say it")).to_be_disabled()
+    assert right != 19  # so that this answer was beside it

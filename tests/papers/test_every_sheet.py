@@ -75,3 +75,17 @@ def test_each_new_sheet_holds_what_its_purpose_asks(sheets):
     call = by_title["The call"]
     assert "Read back by" in call and "#tick" in call and "How much?" in call
     assert all("Forms over about" not in source for title, source in by_title.items() if title != "Forms")
+
+
+def test_a_drawing_fills_what_its_page_gives_it_and_is_never_larger():
+    from humble_trowel.papers.frame import FOOT_MM, HEAD_MM, MARGIN_MM, room_for
+    from humble_trowel.papers.pages import PAPER_MM
+
+    for inches in (True, False):
+        for wide in range(4000, 40_000, 1700):
+            for high in (3000, 9000, 26_000):
+                room = room_for(wide, high, "letter", inches)
+                page = PAPER_MM["letter"][::-1] if room.flipped else PAPER_MM["letter"]
+                give = (page[0] - 2 * MARGIN_MM, page[1] - MARGIN_MM - FOOT_MM - HEAD_MM)
+                takes = (wide / room.scale.one_to / give[0], high / room.scale.one_to / give[1])
+                assert max(takes) <= 1 and max(takes) > 0.66, (wide, high, room)

@@ -27,7 +27,7 @@
 	}
 </script>
 
-<footer class="flex min-h-80 flex-none flex-wrap border-t-3 border-ink text-board-ink" aria-label={w.board.tally}>
+<footer class="planed flex min-h-80 flex-none flex-wrap border-t-3 border-ink text-board-ink" aria-label={w.board.tally}>
 	<div class={cell}>
 		<p class={small}>{words.lastTen}</p>
 		<b class={big}>{words.rightOf(rows.filter((row) => row.grade === 'right').length, rows.length)}</b>
@@ -57,16 +57,3 @@
 		onclick={() => session.toggleDim()}>{session.dim ? w.board.day : w.board.dim}</button
 	>
 </footer>
-
-<style>
-	footer {
-		background:
-			repeating-linear-gradient(
-				178.6deg,
-				transparent 0 9px,
-				color-mix(in srgb, var(--color-grain) 34%, transparent) 9px 10px,
-				transparent 10px 23px
-			),
-			var(--color-board);
-	}
-</style>

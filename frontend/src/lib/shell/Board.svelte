@@ -39,7 +39,7 @@
 		'grid-cols-[minmax(230px,1.25fr)_1fr_1fr_1.15fr_auto] max-fold:grid-cols-[1.3fr_1fr_1fr_auto]',
 		'max-phone:min-h-66 max-phone:grid-cols-[1.2fr_1.15fr_auto] print:hidden',
 		'side:h-50 side:min-h-50 side:grid-cols-[1.3fr_1fr_auto] short:max-phone:min-h-54',
-		'board'
+		'board planed'
 	]}
 	aria-label={w.board.tally}
 >
@@ -193,16 +193,6 @@
 </footer>
 
 <style>
-	.board {
-		background:
-			repeating-linear-gradient(
-				178.6deg,
-				transparent 0 9px,
-				color-mix(in srgb, var(--color-grain) 34%, transparent) 9px 10px,
-				transparent 10px 23px
-			),
-			var(--color-board);
-	}
 	.board :global(.wk) {
 		background:
 			linear-gradient(var(--color-board-ink), var(--color-board-ink)) 0 96% / 100% 2px no-repeat,

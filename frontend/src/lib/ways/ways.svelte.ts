@@ -10,8 +10,15 @@ export class WaysStore {
 	problem = $state('');
 	problemAt = $state('');
 	said = $state('');
+	/** changes go out one after the other: each stands on what the one before it made of the ways */
+	#before: Promise<unknown> = Promise.resolve();
 
-	async keep(change: (ways: Ways) => unknown, at: string): Promise<boolean> {
+	keep(change: (ways: Ways) => unknown, at: string): Promise<boolean> {
+		const own = this.#before.then(() => this.#keep(change, at));
+		this.#before = own.catch(() => undefined);
+		return own;
+	}
+	async #keep(change: (ways: Ways) => unknown, at: string): Promise<boolean> {
 		if (!session.ways) return false;
 		const ways = structuredClone(session.ways);
 		change(ways);

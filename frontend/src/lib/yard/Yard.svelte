@@ -189,7 +189,7 @@
 			</ul>
 		{/if}
 	</main>
-	<footer class="flex min-h-80 border-t-3 border-ink text-board-ink" aria-label={w.board.tally}>
+	<footer class="planed flex min-h-80 border-t-3 border-ink text-board-ink" aria-label={w.board.tally}>
 		<div class="border-r-[1.5px] border-board-ink pt-6 pr-28 pb-0 pl-20">
 			<p class="text-note font-[620] text-board-ink2">{yardWords.total}</p>
 			<b class="text-tally leading-[1.2] font-heavy font-stretch-[90%]">{live.some((job) => job.order) ? total : w.notSet}</b>
@@ -208,16 +208,3 @@
 		>
 	</footer>
 </div>
-
-<style>
-	footer {
-		background:
-			repeating-linear-gradient(
-				178.6deg,
-				transparent 0 9px,
-				color-mix(in srgb, var(--color-grain) 34%, transparent) 9px 10px,
-				transparent 10px 23px
-			),
-			var(--color-board);
-	}
-</style>

@@ -210,7 +210,7 @@ def mark(exercise: Exercise, answer: Mapping[str, str]) -> Marked:
         if given is None:
             raise InputError(f"{ask.label} is not answered.", f"answer.{ask.id}")
         if all(given != option.key for option in ask.options):
-            raise InputError(f"{given} is no answer to: {ask.label}", f"answer.{ask.id}")
+            raise InputError(f"“{given}” is no answer to: {ask.label}", f"answer.{ask.id}")
     found = [part.table["|".join(answer[ask] for ask in part.asks)] for part in exercise.parts]
     lost = sum(one.lost for one in found)
     off = next((one.off_n for one in found if one.off_n is not None), None)

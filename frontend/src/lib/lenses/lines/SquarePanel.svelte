@@ -108,7 +108,7 @@
 	>
 </div>
 <div class="row mt-8 flex flex-wrap items-end gap-8">
-	<Act kind="main" disabled={!squared} onclick={() => void box.keep()}>{w.lines.keepRound}</Act>
+	<Act kind="main" disabled={!box.filled.length} onclick={() => void box.keep()}>{w.lines.keepRound}</Act>
 	{#if squared?.determined && !squared.inside && squared.acts.length}<Act kind="quiet" onclick={() => void box.planAsLaid()}
 			>{w.lines.asLaid}</Act
 		>{/if}

@@ -104,7 +104,7 @@
 	{/each}
 </div>
 <div class="row mx-0 my-6 flex flex-wrap items-end gap-6">
-	<Act kind="main" disabled={!box.checked} onclick={() => void box.keep()}>{w.lines.keepReadings}</Act>
+	<Act kind="main" disabled={!box.readings} onclick={() => void box.keep()}>{w.lines.keepReadings}</Act>
 	<span role="status">{box.kept}</span>
 </div>
 {#each kept.slice(0, 4) as row (row.id)}<p class="border-t border-hair px-0 py-4">

@@ -133,3 +133,28 @@ test('a round that is brought back fills its rows, offsets among them', async ()
 	expect(one.rows[0]?.typed).toBe('24′');
 	expect(one.rows.at(-1)).toMatchObject({ to: 3, typed: '1″', line: [1, 2] });
 });
+
+test('a round is said before anything is asked, so that leaving or a lost signal takes nothing; a refusal comes to its row', async () => {
+	const one = box();
+	const said = vi.fn().mockResolvedValue(null);
+	one.data.record = said;
+	await one.keep();
+	expect(said).not.toHaveBeenCalled(); // nothing was taped
+	one.type(0, "24'");
+	vi.stubGlobal('fetch', () => new Promise(() => undefined)); // no answer ever comes
+	void one.keep();
+	expect(said).toHaveBeenCalledWith(
+		'taped',
+		{ hold: ['ca', 'cb'], measures: [{ from: 'ca', to: 'cb', mm: "24'" }] },
+		expect.anything(),
+		null
+	);
+	vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')));
+	said.mockResolvedValue({ words: '24 what?', path: 'values.measures[0].mm' });
+	one.type(0, '24');
+	const kept = one.keep();
+	await vi.advanceTimersByTimeAsync(30_000);
+	await kept;
+	expect(one.problem).toEqual({ words: '24 what?', row: 0, choices: ["24'", '24"'] });
+	expect(one.rows[0]?.typed).toBe('24');
+});

@@ -182,18 +182,24 @@ export class SquareBox {
 		} catch (error) {
 			const found = troubleOf(error);
 			if (ask !== this.#ask || found.offline) return;
-			const at = Number(found.path.match(/measures\[(\d+)\]/)?.[1] ?? -1);
-			const typed = filled[at]?.row.typed.trim() ?? '';
-			const choices = found.words.endsWith('what?') ? [`${typed}'`, `${typed}"`] : [];
-			this.problem = { words: found.words, row: filled[at]?.i ?? -1, choices };
+			this.#wrong(found.words, found.path);
 			this.answer = null;
 		}
 	}
+	#wrong(words: string, path: string) {
+		const at = this.filled[Number(path.match(/measures\[(\d+)\]/)?.[1] ?? -1)];
+		const typed = at?.row.typed.trim() ?? '';
+		this.problem = { words, row: at?.i ?? -1, choices: words.endsWith('what?') ? [`${typed}'`, `${typed}"`] : [] };
+	}
+	/** Said at once, before anything is asked: leaving the screen or a lost signal takes nothing away. */
 	async keep() {
-		await this.solve();
-		if (!this.answer) return;
-		const wrong = await this.data.record('taped', this.#values(), session.who, this.corrects);
-		if (wrong) this.problem = { words: wrong.words, row: -1, choices: [] };
+		if (!this.filled.length) return;
+		const said = this.data.record('taped', this.#values(), session.who, this.corrects);
+		clearTimeout(this.#timer);
+		const solved = this.solve();
+		const wrong = await said;
+		await solved;
+		if (wrong) this.#wrong(wrong.words, wrong.path);
 		else {
 			this.kept = 'Round kept.';
 			this.corrects = null;

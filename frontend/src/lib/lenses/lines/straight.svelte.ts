@@ -73,29 +73,45 @@ export class StraightBox {
 			? { side: this.side, block_mm: this.block, string: this.inside ? 'inside' : 'outside', readings }
 			: { side: this.side, want_mm: this.want, readings };
 	}
+	/** what the readings are held against is not said; true where it says so */
+	#unsaid(): boolean {
+		if (this.kind !== 'form-levels' || this.want.trim()) return false;
+		this.problem = { words: w.lines.wantFirst, row: -1, field: 'want' };
+		return true;
+	}
+	#wrong(words: string, path: string) {
+		const at = Number(path.match(/readings\[(\d+)\]/)?.[1] ?? -1);
+		this.problem = { words, row: this.#filled[at]?.i ?? -1, field: path };
+	}
 	async check() {
 		const ask = ++this.#ask;
 		const filled = this.#filled;
 		this.problem = null;
 		if (!filled.length) return void (this.checked = null);
-		if (this.kind === 'form-levels' && !this.want.trim())
-			return void (this.problem = { words: w.lines.wantFirst, row: -1, field: 'want' });
+		if (this.#unsaid()) return;
 		try {
 			const got = await api.straight(this.data.store.id, this.kind, { values: this.#values() });
 			if (ask === this.#ask) this.checked = got.checked;
 		} catch (error) {
 			const found = troubleOf(error);
 			if (ask !== this.#ask || found.offline) return;
-			const at = Number(found.path.match(/readings\[(\d+)\]/)?.[1] ?? -1);
-			this.problem = { words: found.words, row: filled[at]?.i ?? -1, field: found.path };
+			this.#wrong(found.words, found.path);
 			this.checked = null;
 		}
 	}
+	/** how many stakes have a reading */
+	get readings(): number {
+		return this.#filled.length;
+	}
+	/** Said at once, before anything is asked: leaving the screen or a lost signal takes nothing away. */
 	async keep() {
-		await this.check();
-		if (!this.checked) return;
-		const wrong = await this.data.record(this.kind, this.#values(), session.who);
-		if (wrong) this.problem = { words: wrong.words, row: -1, field: wrong.path };
+		if (!this.readings || this.#unsaid()) return;
+		const said = this.data.record(this.kind, this.#values(), session.who);
+		clearTimeout(this.#timer);
+		const checked = this.check();
+		const wrong = await said;
+		await checked;
+		if (wrong) this.#wrong(wrong.words, wrong.path);
 		else {
 			this.kept = w.lines.readingsKept;
 			note(this.#key, '');
