@@ -51,9 +51,12 @@ def test_a_frame_is_racked_square_and_kept_by_name(page, server):
 def test_a_phone_practises_without_a_signal_and_sends_what_waits(phone, server):
     opened(phone, server, "kind=rod&level=1&seed=3")
     phone.get_by_role("button", name=re.compile("Keep it as Wren")).click()
-    phone.wait_for_function(
-        "(JSON.parse(localStorage.getItem('practice/ahead') ?? '{}')['rod/1/ft-in']?.ready ?? []).length === 3"
-    )
+    ahead = "(JSON.parse(localStorage.getItem('practice/ahead') ?? '{}')['rod/1/ft-in']?.ready ?? []).length"
+    for _ in range(100):
+        if phone.evaluate(ahead) == 3:
+            break
+        phone.wait_for_timeout(100)
+    assert phone.evaluate(ahead) == 3
     phone.wait_for_timeout(2500)  # answers are kept when the hand rests
     phone.context.set_offline(True)
     phone.get_by_role("button", name="Peg 1").last.click()
